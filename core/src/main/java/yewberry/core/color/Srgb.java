@@ -1,0 +1,59 @@
+package yewberry.core.color;
+
+/**
+ * The sRGB encoding (IEC 61966-2-1) and its place in XYZ. Components here are fractions: 0 to 1 is
+ * the gamut.
+ */
+final class Srgb {
+    /** Linear sRGB to XYZ relative to D50: CSS Color 4's D65 matrix and its Bradford adaptation. */
+    private static final double[][] TO_XYZ_D50 =
+            Matrix.times(
+                    new double[][] {
+                        {1.0479297925449969, 0.022946870601609652, -0.05019226628920524},
+                        {0.02962780877005599, 0.9904344267538799, -0.017073799063418826},
+                        {-0.009243040646204504, 0.015055191490298152, 0.7518742814281371}
+                    },
+                    new double[][] {
+                        {506752.0 / 1228815, 87881.0 / 245763, 12673.0 / 70218},
+                        {87098.0 / 409605, 175762.0 / 245763, 12673.0 / 175545},
+                        {7918.0 / 409605, 87881.0 / 737289, 1001167.0 / 1053270}
+                    });
+
+    private static final double[][] FROM_XYZ_D50 = Matrix.inverse(TO_XYZ_D50);
+
+    private Srgb() {}
+
+    /** Encoded to linear light, IEC 61966-2-1. */
+    static double decode(double encoded) {
+        return encoded <= 0.04045 ? encoded / 12.92 : Math.pow((encoded + 0.055) / 1.055, 2.4);
+    }
+
+    /** Linear light to encoded, IEC 61966-2-1. */
+    static double encode(double linear) {
+        return linear <= 0.0031308 ? linear * 12.92 : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
+    }
+
+    static double[] linear(Rgb color) {
+        return new double[] {
+            decode(color.red() / 255.0), decode(color.green() / 255.0), decode(color.blue() / 255.0)
+        };
+    }
+
+    /** The nearest 8-bit colour; what lies outside the gamut is cut at its edge. */
+    static Rgb fromLinear(double[] linear) {
+        return new Rgb(eightBit(linear[0]), eightBit(linear[1]), eightBit(linear[2]));
+    }
+
+    private static int eightBit(double linear) {
+        double encoded = encode(Math.clamp(linear, 0, 1));
+        return (int) Math.round(Math.clamp(encoded, 0, 1) * 255);
+    }
+
+    static double[] toXyzD50(Rgb color) {
+        return Matrix.times(TO_XYZ_D50, linear(color));
+    }
+
+    static Rgb fromXyzD50(double[] xyz) {
+        return fromLinear(Matrix.times(FROM_XYZ_D50, xyz));
+    }
+}

@@ -1,0 +1,32 @@
+package yewberry.core.edit;
+
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * One element before and after. At least one of the two is there.
+ *
+ * @param placed whether it was added, removed or moved among its like, not only changed in itself
+ */
+public record Change(Optional<Placed> before, Optional<Placed> after, boolean placed) {
+    /**
+     * An element at its place.
+     *
+     * @param index position in its list, from 0
+     * @param predecessor the element before it in its list, if it is not the first
+     */
+    public record Placed(Element element, int index, Optional<UUID> predecessor) {}
+
+    public UUID id() {
+        return element().id();
+    }
+
+    /** The element as it is now, or as it last was. */
+    public Element element() {
+        return after.or(() -> before).orElseThrow().element();
+    }
+
+    public Change inverse() {
+        return new Change(after, before, placed);
+    }
+}

@@ -1,0 +1,104 @@
+package yewberry.core.edit;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.color.Color;
+import yewberry.core.color.Swatch;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
+
+/**
+ * One thing a designer does. What an edit adds brings its id along, so that sending it twice cannot
+ * add it twice. {@link Editing} applies it.
+ */
+public sealed interface Edit {
+    /** Several edits as one step: all of them or none. */
+    record Several(List<Edit> edits) implements Edit {}
+
+    record RenamePublication(String name) implements Edit {}
+
+    record ChangeSetup(Setup setup) implements Edit {}
+
+    /**
+     * @param after the page they come after; nothing means at the front
+     */
+    record AddPages(List<UUID> pages, Optional<UUID> after, Optional<UUID> parent)
+            implements Edit {}
+
+    /**
+     * @param after the page they come after; nothing means at the front
+     */
+    record MovePages(List<UUID> pages, Optional<UUID> after) implements Edit {}
+
+    record RemovePages(List<UUID> pages) implements Edit {}
+
+    record AssignParent(List<UUID> pages, Optional<UUID> parent) implements Edit {}
+
+    /** Shows or hides the backgrounds that these pages have from their parent. */
+    record ShowParent(List<UUID> pages, boolean shown) implements Edit {}
+
+    record AddParent(UUID parent, String name) implements Edit {}
+
+    record RenameParent(UUID parent, String name) implements Edit {}
+
+    /**
+     * @param replacement what the pages that use it get instead; nothing means no parent
+     */
+    record RemoveParent(UUID parent, Optional<UUID> replacement) implements Edit {}
+
+    record AddSwatch(Swatch swatch) implements Edit {}
+
+    record ChangeSwatch(UUID swatch, Color color) implements Edit {}
+
+    record RenameSwatch(UUID swatch, String name) implements Edit {}
+
+    /**
+     * @param replacement what takes its place; needed where the swatch is in use
+     */
+    record RemoveSwatch(UUID swatch, Optional<UUID> replacement) implements Edit {}
+
+    record AddLook(Look look) implements Edit {}
+
+    record ChangeLook(Look look) implements Edit {}
+
+    /**
+     * @param replacement what its paragraphs get instead; needed where the look is in use
+     */
+    record RemoveLook(UUID look, Optional<UUID> replacement) implements Edit {}
+
+    /** Puts a background on top of those that are there. */
+    record AddBackground(Owner owner, Background background) implements Edit {}
+
+    record ChangeBackground(Background background) implements Edit {}
+
+    /**
+     * @param steps how many others to pass, upwards above zero and downwards below
+     */
+    record RestackBackground(UUID background, int steps) implements Edit {}
+
+    record RemoveBackground(UUID background) implements Edit {}
+
+    /** Adds an empty frame with one paragraph of this id in this look. */
+    record AddFrame(Owner owner, UUID frame, Sides sides, Box box, UUID paragraph, UUID look)
+            implements Edit {}
+
+    record PlaceFrame(UUID frame, Sides sides, Box box) implements Edit {}
+
+    record RemoveFrame(UUID frame) implements Edit {}
+
+    /** Gives a frame this text; paragraphs and runs that were there keep their ids and colours. */
+    record WriteText(UUID frame, List<Written> paragraphs) implements Edit {}
+
+    /** A paragraph as typed. */
+    record Written(UUID paragraph, UUID look, String text) {}
+
+    /**
+     * @param swatch nothing means the colour of its look again
+     */
+    record ColorRun(UUID run, Optional<UUID> swatch) implements Edit {}
+}

@@ -1,0 +1,379 @@
+package yewberry.core.edit;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import yewberry.core.Refused;
+import yewberry.core.edit.Edit.*;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Parent;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Uses;
+
+/** Applies edits. Everything here is a pure function of the publication and the edit. */
+public final class Editing {
+    private static final int MOST_PAGES = 5000;
+
+    private Editing() {}
+
+    /**
+     * The publication after an edit, and what the edit changed.
+     *
+     * @throws Refused if the edit is not possible; the message says why and what to do
+     */
+    public static Edited edit(Publication before, Edit edit) {
+        return Edited.checked(before, apply(before, edit));
+    }
+
+    private static Publication apply(Publication on, Edit edit) {
+        return switch (edit) {
+            case Several several -> {
+                Publication result = on;
+                for (Edit each : several.edits()) {
+                    result = apply(result, each);
+                }
+                yield result;
+            }
+            case RenamePublication(String name) -> on.withName(name);
+            case ChangeSetup change -> on.withSetup(change.setup());
+            case AddPages add -> addPages(on, add);
+            case MovePages move -> movePages(on, move);
+            case RemovePages(List<UUID> pages) -> removePages(on, pages);
+            case AssignParent assign ->
+                    changePages(on, assign.pages(), page -> page.withParent(assign.parent()));
+            case ShowParent show ->
+                    changePages(on, show.pages(), page -> page.withParentShown(show.shown()));
+            case AddParent add ->
+                    on.withParents(
+                            plus(
+                                    on.parents(),
+                                    Parent::id,
+                                    new Parent(add.parent(), add.name(), Layer.EMPTY)));
+            case RenameParent rename ->
+                    on.withParents(
+                            replaced(
+                                    on.parents(),
+                                    on.parent(rename.parent()),
+                                    parent -> parent.withName(rename.name())));
+            case RemoveParent remove -> removeParent(on, remove);
+            case AddSwatch(var swatch) ->
+                    on.withSwatches(plus(on.swatches(), each -> each.id(), swatch));
+            case ChangeSwatch change ->
+                    on.withSwatches(
+                            replaced(
+                                    on.swatches(),
+                                    on.swatch(change.swatch()),
+                                    swatch -> swatch.withColor(change.color())));
+            case RenameSwatch rename ->
+                    on.withSwatches(
+                            replaced(
+                                    on.swatches(),
+                                    on.swatch(rename.swatch()),
+                                    swatch -> swatch.withName(rename.name())));
+            case RemoveSwatch remove -> removeSwatch(on, remove);
+            case AddLook(var look) -> on.withLooks(plus(on.looks(), each -> each.id(), look));
+            case ChangeLook(var look) ->
+                    on.withLooks(replaced(on.looks(), on.look(look.id()), each -> look));
+            case RemoveLook remove -> removeLook(on, remove);
+            case AddBackground add ->
+                    changeLayer(
+                            on,
+                            add.owner(),
+                            layer -> {
+                                sidesFit(add.owner(), add.background().sides());
+                                return layer.withBackgrounds(
+                                        plus(
+                                                layer.backgrounds(),
+                                                each -> each.id(),
+                                                add.background()));
+                            });
+            case ChangeBackground(var background) -> {
+                Owner owner = Finder.ownerOfBackground(on, background.id());
+                sidesFit(owner, background.sides());
+                yield changeLayer(
+                        on,
+                        owner,
+                        layer ->
+                                layer.withBackgrounds(
+                                        replacedWhere(
+                                                layer.backgrounds(),
+                                                each -> each.id().equals(background.id()),
+                                                each -> background)));
+            }
+            case RestackBackground restack -> restack(on, restack);
+            case RemoveBackground(UUID background) ->
+                    changeLayer(
+                            on,
+                            Finder.ownerOfBackground(on, background),
+                            layer ->
+                                    layer.withBackgrounds(
+                                            layer.backgrounds().stream()
+                                                    .filter(each -> !each.id().equals(background))
+                                                    .toList()));
+            case AddFrame add -> addFrame(on, add);
+            case PlaceFrame place -> {
+                sidesFit(Finder.ownerOfFrame(on, place.frame()), place.sides());
+                yield changeFrame(
+                        on,
+                        place.frame(),
+                        frame ->
+                                new TextFrame(
+                                        frame.id(),
+                                        place.sides(),
+                                        place.box(),
+                                        frame.paragraphs()));
+            }
+            case RemoveFrame(UUID frame) ->
+                    changeLayer(
+                            on,
+                            Finder.ownerOfFrame(on, frame),
+                            layer ->
+                                    layer.withFrames(
+                                            layer.frames().stream()
+                                                    .filter(each -> !each.id().equals(frame))
+                                                    .toList()));
+            case WriteText write ->
+                    changeFrame(on, write.frame(), frame -> Writing.write(frame, write));
+            case ColorRun color -> colorRun(on, color);
+        };
+    }
+
+    private static Publication addPages(Publication on, AddPages add) {
+        if (add.pages().isEmpty() || on.pages().size() + add.pages().size() > MOST_PAGES) {
+            throw new Refused(
+                    "A publication has 1 to %d pages; it has %d and %d were to be added."
+                            .formatted(MOST_PAGES, on.pages().size(), add.pages().size()));
+        }
+        int at = add.after().map(page -> on.indexOf(page) + 1).orElse(0);
+        List<Page> added =
+                add.pages().stream()
+                        .map(id -> new Page(id, add.parent(), true, Layer.EMPTY))
+                        .toList();
+        List<Page> pages = new ArrayList<>(on.pages());
+        pages.addAll(at, added);
+        refuseTwice(pages, Page::id);
+        return on.withPages(pages);
+    }
+
+    private static Publication movePages(Publication on, MovePages move) {
+        Set<UUID> moved = known(on, move.pages());
+        if (move.after().filter(moved::contains).isPresent()) {
+            throw new Refused(
+                    "Pages cannot be moved behind one of themselves; choose another place.");
+        }
+        List<Page> staying =
+                new ArrayList<>(
+                        on.pages().stream().filter(page -> !moved.contains(page.id())).toList());
+        int at =
+                move.after()
+                        .map(after -> staying.indexOf(on.page(after)) + 1)
+                        .orElse(0);
+        staying.addAll(
+                at, on.pages().stream().filter(page -> moved.contains(page.id())).toList());
+        return on.withPages(staying);
+    }
+
+    private static Publication removePages(Publication on, List<UUID> pages) {
+        Set<UUID> removed = known(on, pages);
+        if (removed.size() == on.pages().size()) {
+            throw new Refused("A publication keeps at least one page; leave one of these.");
+        }
+        return on.withPages(
+                on.pages().stream().filter(page -> !removed.contains(page.id())).toList());
+    }
+
+    private static Publication changePages(
+            Publication on, List<UUID> pages, UnaryOperator<Page> change) {
+        Set<UUID> changed = known(on, pages);
+        return on.withPages(
+                replacedWhere(on.pages(), page -> changed.contains(page.id()), change));
+    }
+
+    private static Set<UUID> known(Publication on, List<UUID> pages) {
+        Set<UUID> ids = new HashSet<>(pages);
+        if (ids.isEmpty()) {
+            throw new Refused("No page is chosen; choose at least one.");
+        }
+        ids.forEach(on::indexOf);
+        return ids;
+    }
+
+    private static Publication removeParent(Publication on, RemoveParent remove) {
+        Parent gone = on.parent(remove.parent());
+        refuseSame(remove.parent(), remove.replacement());
+        List<Page> pages =
+                replacedWhere(
+                        on.pages(),
+                        page -> page.parent().equals(Optional.of(gone.id())),
+                        page -> page.withParent(remove.replacement()));
+        return on.withPages(pages)
+                .withParents(on.parents().stream().filter(each -> each != gone).toList());
+    }
+
+    private static Publication removeSwatch(Publication on, RemoveSwatch remove) {
+        var gone = on.swatch(remove.swatch());
+        refuseSame(remove.swatch(), remove.replacement());
+        Publication without =
+                on.withSwatches(on.swatches().stream().filter(each -> each != gone).toList());
+        int uses = Uses.of(on).swatch(gone.id());
+        if (uses == 0) {
+            return without;
+        }
+        UUID replacement =
+                remove.replacement()
+                        .orElseThrow(
+                                () ->
+                                        new Refused(
+                                                "“%s” is used in %s; choose the swatch that takes its place."
+                                                        .formatted(gone.name(), places(uses))));
+        return Replacing.swatch(without, gone.id(), without.swatch(replacement).id());
+    }
+
+    private static Publication removeLook(Publication on, RemoveLook remove) {
+        var gone = on.look(remove.look());
+        refuseSame(remove.look(), remove.replacement());
+        Publication without =
+                on.withLooks(on.looks().stream().filter(each -> each != gone).toList());
+        int uses = Uses.of(on).look(gone.id());
+        if (uses == 0) {
+            return without;
+        }
+        UUID replacement =
+                remove.replacement()
+                        .orElseThrow(
+                                () ->
+                                        new Refused(
+                                                "The look “%s” is used in %s; choose the look that takes its place."
+                                                        .formatted(gone.name(), places(uses))));
+        return Replacing.look(without, gone.id(), without.look(replacement).id());
+    }
+
+    private static String places(int count) {
+        return count == 1 ? "1 place" : count + " places";
+    }
+
+    private static void refuseSame(UUID removed, Optional<UUID> replacement) {
+        if (replacement.filter(removed::equals).isPresent()) {
+            throw new Refused("What is removed cannot replace itself; choose another one.");
+        }
+    }
+
+    private static Publication restack(Publication on, RestackBackground restack) {
+        return changeLayer(
+                on,
+                Finder.ownerOfBackground(on, restack.background()),
+                layer -> {
+                    var stack = new ArrayList<>(layer.backgrounds());
+                    int from = 0;
+                    while (!stack.get(from).id().equals(restack.background())) {
+                        from++;
+                    }
+                    var moved = stack.remove(from);
+                    stack.add(Math.clamp((long) from + restack.steps(), 0, stack.size()), moved);
+                    return layer.withBackgrounds(stack);
+                });
+    }
+
+    private static Publication addFrame(Publication on, AddFrame add) {
+        sidesFit(add.owner(), add.sides());
+        Paragraph first =
+                new Paragraph(
+                        add.paragraph(),
+                        add.look(),
+                        List.of(new Run(Writing.firstRun(add.paragraph()), "", Optional.empty())));
+        TextFrame frame = new TextFrame(add.frame(), add.sides(), add.box(), List.of(first));
+        return changeLayer(
+                on,
+                add.owner(),
+                layer -> layer.withFrames(plus(layer.frames(), TextFrame::id, frame)));
+    }
+
+    private static Publication colorRun(Publication on, ColorRun color) {
+        return changeFrame(
+                on,
+                Finder.frameOfRun(on, color.run()),
+                frame ->
+                        frame.withParagraphs(
+                                frame.paragraphs().stream()
+                                        .map(paragraph -> colored(paragraph, color))
+                                        .toList()));
+    }
+
+    private static Paragraph colored(Paragraph paragraph, ColorRun color) {
+        return paragraph.withRuns(
+                replacedWhere(
+                        paragraph.runs(),
+                        run -> run.id().equals(color.run()),
+                        run -> run.withColor(color.swatch())));
+    }
+
+    private static void sidesFit(Owner owner, Sides sides) {
+        if (owner instanceof Owner.OnPage && sides != Sides.BOTH) {
+            throw new Refused(
+                    "Only what is on a parent can be kept to left or right pages; this is on a"
+                            + " page.");
+        }
+    }
+
+    private static Publication changeFrame(
+            Publication on, UUID frame, UnaryOperator<TextFrame> change) {
+        return changeLayer(
+                on,
+                Finder.ownerOfFrame(on, frame),
+                layer ->
+                        layer.withFrames(
+                                replacedWhere(
+                                        layer.frames(), each -> each.id().equals(frame), change)));
+    }
+
+    private static Publication changeLayer(
+            Publication on, Owner owner, UnaryOperator<Layer> change) {
+        return switch (owner) {
+            case Owner.OnPage(UUID id) ->
+                    on.withPages(
+                            replaced(
+                                    on.pages(),
+                                    on.page(id),
+                                    page -> page.withLayer(change.apply(page.layer()))));
+            case Owner.OnParent(UUID id) ->
+                    on.withParents(
+                            replaced(
+                                    on.parents(),
+                                    on.parent(id),
+                                    parent -> parent.withLayer(change.apply(parent.layer()))));
+        };
+    }
+
+    private static <T> List<T> plus(List<T> list, Function<T, UUID> id, T added) {
+        List<T> longer = new ArrayList<>(list);
+        longer.add(added);
+        refuseTwice(longer, id);
+        return longer;
+    }
+
+    private static <T> void refuseTwice(List<T> list, Function<T, UUID> id) {
+        if (list.stream().map(id).distinct().count() < list.size()) {
+            throw new Refused("This was added already; reload to see it.");
+        }
+    }
+
+    private static <T> List<T> replaced(List<T> list, T old, UnaryOperator<T> change) {
+        return replacedWhere(list, each -> each == old, change);
+    }
+
+    private static <T> List<T> replacedWhere(
+            List<T> list, java.util.function.Predicate<T> where, UnaryOperator<T> change) {
+        return list.stream().map(each -> where.test(each) ? change.apply(each) : each).toList();
+    }
+}

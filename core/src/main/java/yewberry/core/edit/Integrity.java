@@ -1,0 +1,87 @@
+package yewberry.core.edit;
+
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import yewberry.core.Refused;
+import yewberry.core.edit.Element.*;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Uses;
+import yewberry.core.text.FontLibrary;
+
+/** Holds what an edit changed against the rest: nothing may refer to what is not there. */
+final class Integrity {
+    private final Publication after;
+
+    private Integrity(Publication after) {
+        this.after = after;
+    }
+
+    static void check(Publication after, Patch patch) {
+        Integrity integrity = new Integrity(after);
+        Set<UUID> bases = new HashSet<>();
+        for (Change change : patch.changes()) {
+            change.after().ifPresent(placed -> integrity.check(placed.element()));
+            if (change.after().isEmpty()) {
+                bases.add(change.id());
+            }
+        }
+        if (!bases.isEmpty()) {
+            integrity.checkUnused(bases);
+        }
+    }
+
+    private void check(Element element) {
+        switch (element) {
+            case WholePublication whole -> {}
+            case OneSwatch swatch -> {}
+            case OneParent parent -> {}
+            case OneLook(Look look) -> {
+                FontLibrary.face(look.family(), look.weight());
+                after.swatch(look.color());
+            }
+            case OnePage page -> page.parent().ifPresent(after::parent);
+            case OneBackground(Owner owner, Background background) -> {
+                after.layer(owner);
+                if (background.fill() instanceof Fill.Solid(UUID swatch)) {
+                    after.swatch(swatch);
+                }
+            }
+            case OneFrame(Owner owner, TextFrame frame) -> {
+                after.layer(owner);
+                check(frame);
+            }
+        }
+    }
+
+    private void check(TextFrame frame) {
+        frame.paragraphs().stream().map(Paragraph::look).distinct().forEach(after::look);
+        frame.paragraphs().stream()
+                .flatMap(paragraph -> paragraph.runs().stream())
+                .map(run -> run.color())
+                .flatMap(Optional::stream)
+                .distinct()
+                .forEach(after::swatch);
+    }
+
+    private void checkUnused(Set<UUID> removed) {
+        Uses uses = Uses.of(after);
+        Set<UUID> used =
+                removed.stream()
+                        .filter(id -> uses.swatch(id) + uses.look(id) + uses.parent(id) > 0)
+                        .collect(Collectors.toSet());
+        if (!used.isEmpty()) {
+            throw new Refused(
+                    "Something that this step would remove is in use by now; choose what takes its"
+                            + " place instead.");
+        }
+    }
+}

@@ -1,0 +1,111 @@
+package yewberry.core.edit;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
+import yewberry.core.publication.TextFrame;
+
+/** Replaces one swatch or look by another wherever it is used; the rest stays the same object. */
+final class Replacing {
+    private Replacing() {}
+
+    static Publication swatch(Publication in, UUID old, UUID replacement) {
+        UnaryOperator<Run> run =
+                each ->
+                        each.color().equals(Optional.of(old))
+                                ? each.withColor(Optional.of(replacement))
+                                : each;
+        UnaryOperator<TextFrame> frame =
+                each -> {
+                    List<Paragraph> paragraphs =
+                            mapped(
+                                    each.paragraphs(),
+                                    paragraph -> {
+                                        List<Run> runs = mapped(paragraph.runs(), run);
+                                        return runs == paragraph.runs()
+                                                ? paragraph
+                                                : paragraph.withRuns(runs);
+                                    });
+                    return paragraphs == each.paragraphs() ? each : each.withParagraphs(paragraphs);
+                };
+        UnaryOperator<Background> background =
+                each ->
+                        each.fill().equals(new Fill.Solid(old))
+                                ? each.withFill(new Fill.Solid(replacement))
+                                : each;
+        return layers(in, background, frame)
+                .withLooks(
+                        mapped(
+                                in.looks(),
+                                look ->
+                                        look.color().equals(old)
+                                                ? look.withColor(replacement)
+                                                : look));
+    }
+
+    static Publication look(Publication in, UUID old, UUID replacement) {
+        return layers(
+                in,
+                UnaryOperator.identity(),
+                frame -> {
+                    List<Paragraph> paragraphs =
+                            mapped(
+                                    frame.paragraphs(),
+                                    paragraph ->
+                                            paragraph.look().equals(old)
+                                                    ? paragraph.withLook(replacement)
+                                                    : paragraph);
+                    return paragraphs == frame.paragraphs()
+                            ? frame
+                            : frame.withParagraphs(paragraphs);
+                });
+    }
+
+    private static Publication layers(
+            Publication in,
+            UnaryOperator<Background> background,
+            UnaryOperator<TextFrame> frame) {
+        UnaryOperator<Layer> layer =
+                each -> {
+                    List<Background> backgrounds = mapped(each.backgrounds(), background);
+                    List<TextFrame> frames = mapped(each.frames(), frame);
+                    return backgrounds == each.backgrounds() && frames == each.frames()
+                            ? each
+                            : new Layer(backgrounds, frames);
+                };
+        return in.withPages(
+                        mapped(
+                                in.pages(),
+                                page -> {
+                                    Layer changed = layer.apply(page.layer());
+                                    return changed == page.layer() ? page : page.withLayer(changed);
+                                }))
+                .withParents(
+                        mapped(
+                                in.parents(),
+                                parent -> {
+                                    Layer changed = layer.apply(parent.layer());
+                                    return changed == parent.layer()
+                                            ? parent
+                                            : parent.withLayer(changed);
+                                }));
+    }
+
+    /** The same list where nothing changed, so that identity tells what did. */
+    private static <T> List<T> mapped(List<T> list, UnaryOperator<T> change) {
+        List<T> changed = list.stream().map(change).toList();
+        for (int i = 0; i < list.size(); i++) {
+            if (list.get(i) != changed.get(i)) {
+                return changed;
+            }
+        }
+        return list;
+    }
+}

@@ -1,0 +1,106 @@
+package yewberry.core.findings;
+
+import java.util.UUID;
+import yewberry.core.color.Contrast;
+import yewberry.core.color.Numbers;
+import yewberry.core.legibility.RunContrast;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Origin;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+
+/** One thing a check reports: where, what, how bad and why. */
+public sealed interface Finding {
+    UUID page();
+
+    Origin origin();
+
+    /** In the space of the page. */
+    Rect where();
+
+    /** The words or the thing it is about. */
+    String text();
+
+    /** What is wrong and why, for the person at the screen. */
+    String message();
+
+    /** Text that does not stand out enough from something it lies on. */
+    record TooLittleContrast(UUID page, RunContrast contrast) implements Finding {
+        @Override
+        public Origin origin() {
+            return contrast.run().origin();
+        }
+
+        @Override
+        public Rect where() {
+            return contrast.run().bounds();
+        }
+
+        @Override
+        public String text() {
+            return contrast.run().text();
+        }
+
+        @Override
+        public String message() {
+            RunContrast.Against worst = contrast.worst();
+            String several =
+                    contrast.against().size() == 1
+                            ? ""
+                            : " It lies on %d colours; this is the worst of them."
+                                    .formatted(contrast.against().size());
+            return "“%s” on %s has a contrast of %s : 1 and needs %s : 1 (%s).%s"
+                    .formatted(
+                            contrast.run().paint().name(),
+                            worst.name(),
+                            Contrast.cut(worst.ratio()),
+                            Numbers.plain(contrast.required()),
+                            contrast.sizeClass().reason(),
+                            several);
+        }
+    }
+
+    /** Text that found no room in its frame and is not printed. */
+    record TextOverflow(UUID page, PageScene.Overset overset) implements Finding {
+        @Override
+        public Origin origin() {
+            return overset.origin();
+        }
+
+        @Override
+        public Rect where() {
+            return overset.where();
+        }
+
+        @Override
+        public String text() {
+            return overset.text();
+        }
+
+        @Override
+        public String message() {
+            int characters = overset.text().codePointCount(0, overset.text().length());
+            return "%d characters do not fit their frame and are left out; make the frame larger, the type smaller, or cut the text."
+                    .formatted(characters);
+        }
+    }
+
+    /** Characters that the font does not have. */
+    record MissingCharacters(UUID page, Item.GlyphRun run, String text) implements Finding {
+        @Override
+        public Origin origin() {
+            return run.origin();
+        }
+
+        @Override
+        public Rect where() {
+            return run.bounds();
+        }
+
+        @Override
+        public String message() {
+            return "%s has no shape for “%s”; use another font or other characters."
+                    .formatted(run.look().family(), text);
+        }
+    }
+}

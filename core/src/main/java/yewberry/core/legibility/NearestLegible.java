@@ -1,0 +1,130 @@
+package yewberry.core.legibility;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.stream.Stream;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
+import yewberry.core.color.Contrast;
+import yewberry.core.color.Oklch;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+
+/**
+ * Finds the colour nearest to another one that passes on every backdrop asked for. The OKLCH hue
+ * stays, the chroma as far as it can be printed, and the lightness moves, the shorter way if both
+ * ways pass. The result is in the colour space of the old colour, and what passes is what is shown:
+ * ratios are taken of the final, rounded values.
+ */
+public final class NearestLegible {
+    private static final double STEP = 0.0025;
+
+    /** Distance in OKLab up to which a colour counts as printed faithfully; one is about 1 dE/50. */
+    private static final double FAITHFUL = 0.02;
+
+    private final PressCondition condition;
+    private final Color old;
+    private final Oklch start;
+    private final Collection<Need> needs;
+
+    /**
+     * @param backdrop what is behind the text, on the screen
+     * @param required the least ratio to it
+     */
+    public record Need(Rgb backdrop, double required) {
+        boolean metBy(Rgb color) {
+            return Contrast.ratio(color, backdrop) >= required;
+        }
+    }
+
+    /**
+     * @param color in the space of the old one
+     * @param ratio the least of its ratios to the backdrops
+     */
+    public record Proposal(Color color, Rgb screen, double ratio, boolean lighter) {}
+
+    private NearestLegible(PressCondition condition, Color old, Collection<Need> needs) {
+        this.condition = condition;
+        this.old = old;
+        this.start = Oklch.of(condition.toScreen(old));
+        this.needs = needs;
+    }
+
+    /** Nothing if no lightness passes on all of them. */
+    public static Optional<Proposal> to(
+            Color old, Collection<Need> needs, PressCondition condition) {
+        NearestLegible search = new NearestLegible(condition, old, needs);
+        return Stream.of(search.towards(1), search.towards(-1))
+                .flatMap(Optional::stream)
+                .min(Comparator.comparingDouble(search::shift));
+    }
+
+    private double shift(Proposal proposal) {
+        return Math.abs(Oklch.of(proposal.screen()).lightness() - start.lightness());
+    }
+
+    /** Goes from the old lightness in one direction and stops at the first colour that passes. */
+    private Optional<Proposal> towards(int direction) {
+        int steps = (int) Math.ceil((direction > 0 ? 1 - start.lightness() : start.lightness()) / STEP);
+        for (int i = 0; i <= steps; i++) {
+            double lightness = Math.clamp(start.lightness() + direction * i * STEP, 0, 1);
+            if (hopeless(lightness)) {
+                continue;
+            }
+            Color candidate = printable(start.withLightness(lightness));
+            Rgb screen = condition.toScreen(candidate);
+            if (needs.stream().allMatch(need -> need.metBy(screen))) {
+                double ratio =
+                        needs.stream()
+                                .mapToDouble(need -> Contrast.ratio(screen, need.backdrop()))
+                                .min()
+                                .orElse(21);
+                return Optional.of(new Proposal(candidate, screen, ratio, direction > 0));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** A neutral of this lightness is far from passing, so no colour of it will: saves the search. */
+    private boolean hopeless(double lightness) {
+        Rgb neutral = new Oklch(lightness, 0, 0).toRgb();
+        return needs.stream()
+                .anyMatch(
+                        need ->
+                                Contrast.ratio(neutral, need.backdrop()) < need.required() * 0.75);
+    }
+
+    /** As much of the chroma as the old colour's space can show at this lightness. */
+    private Color printable(Oklch wanted) {
+        if (faithful(wanted)) {
+            return inSpace(wanted.toRgb());
+        }
+        double low = 0;
+        double high = wanted.chroma();
+        while (high - low > 0.002) {
+            double middle = (low + high) / 2;
+            if (faithful(wanted.withChroma(middle))) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return inSpace(wanted.withChroma(low).toRgb());
+    }
+
+    private boolean faithful(Oklch wanted) {
+        if (!wanted.inSrgb()) {
+            return false;
+        }
+        Rgb rgb = wanted.toRgb();
+        return Oklch.distance(rgb, condition.toScreen(inSpace(rgb))) <= FAITHFUL;
+    }
+
+    private Color inSpace(Rgb rgb) {
+        return switch (old) {
+            case Rgb same -> rgb;
+            case Cmyk ink -> condition.toInk(rgb).rounded();
+        };
+    }
+}

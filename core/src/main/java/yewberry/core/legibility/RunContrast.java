@@ -1,0 +1,40 @@
+package yewberry.core.legibility;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import yewberry.core.color.Rgb;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Paint;
+
+/**
+ * A run of text held against everything it stands on.
+ *
+ * @param foreground the text's colour on the screen
+ * @param required the least ratio that passes
+ * @param against one for each colour behind it, at least one
+ */
+public record RunContrast(
+        Item.GlyphRun run,
+        Rgb foreground,
+        SizeClass sizeClass,
+        double required,
+        List<Against> against) {
+    /**
+     * @param paint what is behind; nothing is the bare stock
+     * @param color that on the screen
+     */
+    public record Against(Optional<Paint> paint, Rgb color, double ratio) {
+        public String name() {
+            return paint.map(it -> "“%s”".formatted(it.name())).orElse("bare stock");
+        }
+    }
+
+    public Against worst() {
+        return against.stream().min(Comparator.comparingDouble(Against::ratio)).orElseThrow();
+    }
+
+    public boolean passes() {
+        return worst().ratio() >= required;
+    }
+}

@@ -1,0 +1,209 @@
+package yewberry.core.picture;
+
+import java.awt.geom.PathIterator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.publication.Side;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+import yewberry.core.text.Face;
+
+/**
+ * The picture of a page or a spread as SVG 1.1 with presentation attributes only. One user unit is
+ * one point. Glyph outlines are shared shapes; trim, bleed and safe area are drawn when asked for.
+ */
+public final class SvgPicture {
+    private final PressCondition condition;
+    private final boolean guides;
+    private final Map<String, Face.Outline> glyphs = new LinkedHashMap<>();
+    private final StringBuilder clips = new StringBuilder();
+    private final StringBuilder body = new StringBuilder();
+
+    private SvgPicture(PressCondition condition, boolean guides) {
+        this.condition = condition;
+        this.guides = guides;
+    }
+
+    /** A page alone, out to its bleed on every side. */
+    public static String page(PageScene scene, PressCondition condition, boolean guides) {
+        SvgPicture picture = new SvgPicture(condition, guides);
+        picture.draw(scene, 0, scene.boxes().bleed());
+        return picture.document(scene.boxes().bleed());
+    }
+
+    /** Where a page stands in a spread: its trim begins at {@code x}; {@code visible} is its part. */
+    public record Placed(PageScene scene, double x, Rect visible) {}
+
+    /**
+     * One page or two that face each other, meeting at the spine: neither goes beyond it.
+     *
+     * @param scenes from left to right
+     */
+    public static String spread(List<PageScene> scenes, PressCondition condition, boolean guides) {
+        SvgPicture picture = new SvgPicture(condition, guides);
+        Optional<Rect> whole = Optional.empty();
+        for (Placed placed : arrange(scenes)) {
+            picture.draw(placed.scene(), placed.x(), placed.visible());
+            Rect moved = placed.visible().movedBy(placed.x(), 0);
+            whole = Optional.of(whole.map(moved::union).orElse(moved));
+        }
+        return picture.document(whole.orElseThrow());
+    }
+
+    /** The places of a spread's pages: x from the left edge of the leftmost trim, in points. */
+    public static List<Placed> arrange(List<PageScene> scenes) {
+        if (scenes.size() == 1) {
+            PageScene only = scenes.getFirst();
+            return List.of(new Placed(only, 0, only.boxes().bleed()));
+        }
+        PageScene left = scenes.getFirst();
+        PageScene right = scenes.getLast();
+        return List.of(
+                new Placed(left, 0, upToSpine(left)),
+                new Placed(right, left.boxes().trim().width(), upToSpine(right)));
+    }
+
+    private static Rect upToSpine(PageScene scene) {
+        Rect bleed = scene.boxes().bleed();
+        Rect trim = scene.boxes().trim();
+        return scene.boxes().side() == Side.LEFT
+                ? new Rect(bleed.x(), bleed.y(), trim.right() - bleed.x(), bleed.height())
+                : new Rect(trim.x(), bleed.y(), bleed.right() - trim.x(), bleed.height());
+    }
+
+    private void draw(PageScene scene, double x, Rect visible) {
+        String clip = "page-" + scene.page();
+        clips.append("<clipPath id=\"").append(clip).append("\"><rect");
+        box(clips, visible);
+        clips.append("/></clipPath>");
+        body.append("<g transform=\"translate(").append(number(x)).append(" 0)\">");
+        body.append("<g clip-path=\"url(#").append(clip).append(")\">");
+        rect(visible, Rgb.WHITE);
+        for (Item item : scene.items()) {
+            switch (item) {
+                case Item.AreaFill fill ->
+                        rect(fill.rect(), condition.toScreen(fill.paint().color()));
+                case Item.GlyphRun run -> text(run);
+            }
+        }
+        body.append("</g>");
+        if (guides) {
+            guide("bleed", visible, "1 3");
+            guide("trim", scene.boxes().trim().intersection(visible), "");
+            guide("safe", scene.boxes().safe(), "4 4");
+        }
+        body.append("</g>");
+    }
+
+    private void rect(Rect rect, Rgb color) {
+        body.append("<rect");
+        box(body, rect);
+        body.append(" fill=\"").append(color.hex()).append("\"/>");
+    }
+
+    private static void box(StringBuilder to, Rect rect) {
+        to.append(" x=\"").append(number(rect.x()));
+        to.append("\" y=\"").append(number(rect.y()));
+        to.append("\" width=\"").append(number(rect.width()));
+        to.append("\" height=\"").append(number(rect.height())).append('"');
+    }
+
+    private void text(Item.GlyphRun run) {
+        Rgb color = condition.toScreen(run.paint().color());
+        body.append("<g fill=\"").append(color.hex()).append("\">");
+        for (Item.Line line : run.lines()) {
+            body.append("<g transform=\"translate(").append(number(line.x())).append(' ');
+            body.append(number(line.baseline())).append(") scale(");
+            body.append(number(run.scale())).append(")\">");
+            line.glyphs().forEach(glyph -> glyph(run, glyph.id(), glyph.x(), glyph.y()));
+            body.append("</g>");
+        }
+        body.append("</g>");
+    }
+
+    private void glyph(Item.GlyphRun run, int id, double x, double y) {
+        Face.Outline outline = run.face().outline(id);
+        if (outline.ink().isEmpty()) {
+            return;
+        }
+        String key = run.face().key() + "-" + id;
+        glyphs.put(key, outline);
+        body.append("<use href=\"#").append(key).append("\" x=\"");
+        body.append(number(x / run.scale())).append('"');
+        if (y != 0) {
+            body.append(" y=\"").append(number(y / run.scale())).append('"');
+        }
+        body.append("/>");
+    }
+
+    /** A light line under a dark one, so that it is seen on any colour and needs none itself. */
+    private void guide(String name, Rect rect, String dashes) {
+        for (String stroke : List.of("#ffffff", "#1c1c1c")) {
+            body.append("<rect data-guide=\"").append(name).append('"');
+            box(body, rect);
+            body.append(" fill=\"none\" stroke=\"").append(stroke);
+            body.append("\" stroke-width=\"1\" vector-effect=\"non-scaling-stroke\"");
+            body.append(" stroke-opacity=\"").append(stroke.equals("#ffffff") ? "0.6" : "0.85");
+            body.append('"');
+            if (stroke.equals("#1c1c1c") && !dashes.isEmpty()) {
+                body.append(" stroke-dasharray=\"").append(dashes).append('"');
+            }
+            body.append("/>");
+        }
+    }
+
+    private String document(Rect view) {
+        StringBuilder svg = new StringBuilder(body.length() + 1000);
+        svg.append("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"");
+        svg.append(number(view.x())).append(' ').append(number(view.y())).append(' ');
+        svg.append(number(view.width())).append(' ').append(number(view.height()));
+        svg.append("\" width=\"").append(number(view.width())).append("pt\" height=\"");
+        svg.append(number(view.height())).append("pt\"><defs>").append(clips);
+        glyphs.forEach(
+                (key, outline) -> {
+                    svg.append("<path id=\"").append(key).append("\" d=\"");
+                    path(svg, outline);
+                    svg.append("\"/>");
+                });
+        return svg.append("</defs>").append(body).append("</svg>").toString();
+    }
+
+    private static void path(StringBuilder to, Face.Outline outline) {
+        double[] at = new double[6];
+        for (PathIterator path = outline.path().getPathIterator(null);
+                !path.isDone();
+                path.next()) {
+            switch (path.currentSegment(at)) {
+                case PathIterator.SEG_MOVETO -> points(to, 'M', at, 2);
+                case PathIterator.SEG_LINETO -> points(to, 'L', at, 2);
+                case PathIterator.SEG_QUADTO -> points(to, 'Q', at, 4);
+                case PathIterator.SEG_CUBICTO -> points(to, 'C', at, 6);
+                default -> to.append('Z');
+            }
+        }
+    }
+
+    private static void points(StringBuilder to, char command, double[] at, int count) {
+        to.append(command);
+        for (int i = 0; i < count; i++) {
+            to.append(i == 0 ? "" : " ").append(number(at[i]));
+        }
+    }
+
+    /** At most four decimals: a thousandth of a pixel at 3200 %. */
+    private static String number(double value) {
+        long scaled = Math.round(value * 10_000);
+        if (scaled % 10_000 == 0) {
+            return Long.toString(scaled / 10_000);
+        }
+        String digits = String.format(java.util.Locale.ROOT, "%05d", Math.abs(scaled));
+        String whole = digits.substring(0, digits.length() - 4);
+        String decimals = digits.substring(digits.length() - 4).replaceAll("0+$", "");
+        return (scaled < 0 ? "-" : "") + whole + "." + decimals;
+    }
+}

@@ -1,0 +1,83 @@
+package yewberry.core.publication;
+
+import java.util.Locale;
+import java.util.regex.Pattern;
+import yewberry.core.Refused;
+import yewberry.core.color.Numbers;
+
+/**
+ * A length as it was given: a number in a unit, kept exactly, so that 12 pt stays 12 pt.
+ *
+ * @throws Refused if the number is not finite or beyond 100 m
+ */
+public record Length(double value, Unit unit) {
+    public static final Length ZERO = mm(0);
+
+    private static final Pattern WRITTEN =
+            Pattern.compile("([+-]?(?:\\d+(?:[.,]\\d*)?|[.,]\\d+))\\s*(mm|cm|pt|in|\")");
+    private static final double LIMIT_POINTS = 100_000 * Unit.MM.points();
+
+    public Length {
+        if (!Double.isFinite(value) || Math.abs(value * unit.points()) > LIMIT_POINTS) {
+            throw new Refused("A length of that size cannot be handled; stay under 100 m.");
+        }
+        value += 0.0;
+    }
+
+    public static Length mm(double value) {
+        return new Length(value, Unit.MM);
+    }
+
+    public static Length pt(double value) {
+        return new Length(value, Unit.PT);
+    }
+
+    /**
+     * Reads a number and its unit, with a decimal point or a decimal comma: {@code 3 mm}, {@code
+     * 0,125 in}, {@code 12pt}, {@code 1.5 cm} (kept as millimetres).
+     *
+     * @throws Refused if the text is anything else
+     */
+    public static Length parse(String text) {
+        var match = WRITTEN.matcher(text.strip().toLowerCase(Locale.ROOT));
+        if (!match.matches()) {
+            throw new Refused(
+                    "“%s” is not a length; write a number and a unit, such as 3 mm, 8.5 in or 12 pt."
+                            .formatted(text.strip()));
+        }
+        double number = Double.parseDouble(match.group(1).replace(',', '.'));
+        return switch (match.group(2)) {
+            case "mm" -> mm(number);
+            case "cm" -> mm(number * 10);
+            case "pt" -> pt(number);
+            default -> new Length(number, Unit.IN);
+        };
+    }
+
+    /** In points, 72 to the inch: the unit of every scene. */
+    public double points() {
+        return value * unit.points();
+    }
+
+    public double millimetres() {
+        return unit == Unit.MM ? value : points() / Unit.MM.points();
+    }
+
+    /** What {@link #parse} reads back to an equal value; at most 6 decimals. */
+    @Override
+    public String toString() {
+        double rounded = Math.rint(value * 1e6) / 1e6;
+        String number =
+                rounded == Math.rint(rounded)
+                        ? String.valueOf((long) rounded)
+                        : new java.math.BigDecimal(String.valueOf(rounded)).toPlainString();
+        return number + " " + unit.symbol();
+    }
+
+    /** In millimetres with at most three decimals, for messages. */
+    public String inWords() {
+        return unit == Unit.MM
+                ? Numbers.plain(value) + " mm"
+                : "%s (%s mm)".formatted(this, Numbers.plain(millimetres()));
+    }
+}

@@ -1,0 +1,12 @@
+package yewberry.core.publication;
+
+import java.util.UUID;
+
+/** What a background or a frame lies on. */
+public sealed interface Owner {
+    UUID id();
+
+    record OnPage(UUID id) implements Owner {}
+
+    record OnParent(UUID id) implements Owner {}
+}

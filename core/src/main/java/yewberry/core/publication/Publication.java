@@ -1,0 +1,113 @@
+package yewberry.core.publication;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import yewberry.core.Names;
+import yewberry.core.Refused;
+import yewberry.core.color.Swatch;
+
+/**
+ * A publication: everything the designer decided. Immutable; an edit makes another one that shares
+ * all that did not change.
+ */
+public record Publication(
+        UUID id,
+        String name,
+        Setup setup,
+        List<Swatch> swatches,
+        List<Look> looks,
+        List<Parent> parents,
+        List<Page> pages) {
+    public Publication {
+        name = Names.checked("publication", name);
+        swatches = List.copyOf(swatches);
+        looks = List.copyOf(looks);
+        parents = List.copyOf(parents);
+        pages = List.copyOf(pages);
+    }
+
+    public Publication withName(String changed) {
+        return new Publication(id, changed, setup, swatches, looks, parents, pages);
+    }
+
+    public Publication withSetup(Setup changed) {
+        return new Publication(id, name, changed, swatches, looks, parents, pages);
+    }
+
+    public Publication withSwatches(List<Swatch> changed) {
+        return new Publication(id, name, setup, changed, looks, parents, pages);
+    }
+
+    public Publication withLooks(List<Look> changed) {
+        return new Publication(id, name, setup, swatches, changed, parents, pages);
+    }
+
+    public Publication withParents(List<Parent> changed) {
+        return new Publication(id, name, setup, swatches, looks, changed, pages);
+    }
+
+    public Publication withPages(List<Page> changed) {
+        return new Publication(id, name, setup, swatches, looks, parents, changed);
+    }
+
+    public Optional<Swatch> findSwatch(UUID swatch) {
+        return swatches.stream().filter(each -> each.id().equals(swatch)).findFirst();
+    }
+
+    public Optional<Look> findLook(UUID look) {
+        return looks.stream().filter(each -> each.id().equals(look)).findFirst();
+    }
+
+    public Optional<Parent> findParent(UUID parent) {
+        return parents.stream().filter(each -> each.id().equals(parent)).findFirst();
+    }
+
+    /** The swatch of this id, or a {@link Refused} that a person understands. */
+    public Swatch swatch(UUID swatch) {
+        return findSwatch(swatch).orElseThrow(() -> gone("swatch"));
+    }
+
+    public Look look(UUID look) {
+        return findLook(look).orElseThrow(() -> gone("look"));
+    }
+
+    public Parent parent(UUID parent) {
+        return findParent(parent).orElseThrow(() -> gone("parent"));
+    }
+
+    public Page page(UUID page) {
+        return pages.get(indexOf(page));
+    }
+
+    /** Position of a page from 0; its number is one more. */
+    public int indexOf(UUID page) {
+        return IntStream.range(0, pages.size())
+                .filter(index -> pages.get(index).id().equals(page))
+                .findFirst()
+                .orElseThrow(() -> gone("page"));
+    }
+
+    public Layer layer(Owner owner) {
+        return switch (owner) {
+            case Owner.OnPage(UUID page) -> page(page).layer();
+            case Owner.OnParent(UUID parent) -> parent(parent).layer();
+        };
+    }
+
+    /** How many pages have this parent. */
+    public int pagesWith(UUID parent) {
+        return (int)
+                pages.stream()
+                        .filter(page -> page.parent().filter(parent::equals).isPresent())
+                        .count();
+    }
+
+    private static Refused gone(String what) {
+        return new Refused(
+                "There is no such %s in this publication any more; it may have been removed."
+                                .formatted(what)
+                        + " Reload to see what is there.");
+    }
+}

@@ -1,0 +1,28 @@
+package yewberry.core.publication;
+
+import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.Refused;
+
+/**
+ * A stretch of characters that share everything.
+ *
+ * @param color a swatch of its own instead of the look's
+ * @throws Refused if the text holds a control character, a line break among them
+ */
+public record Run(UUID id, String text, Optional<UUID> color) {
+    public Run {
+        if (text.codePoints().anyMatch(Character::isISOControl)) {
+            throw new Refused(
+                    "The text holds a control character; take it out, or begin a new paragraph.");
+        }
+    }
+
+    public Run withText(String changed) {
+        return new Run(id, changed, color);
+    }
+
+    public Run withColor(Optional<UUID> changed) {
+        return new Run(id, text, changed);
+    }
+}

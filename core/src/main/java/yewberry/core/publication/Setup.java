@@ -1,0 +1,74 @@
+package yewberry.core.publication;
+
+import java.util.stream.Stream;
+import yewberry.core.Refused;
+
+/**
+ * What all pages of a publication share.
+ *
+ * @param facing whether left and right pages face each other; page 1 is then a right-hand page
+ * @param safe how far inside the trim text is to stay
+ * @param level what text is held to
+ * @throws Refused if a measure is negative or leaves no room on the page
+ */
+public record Setup(
+        PageSize trim,
+        boolean facing,
+        Bleed bleed,
+        Length safe,
+        Margins margins,
+        Unit unit,
+        Level level) {
+    public Setup {
+        double shorter = Math.min(trim.width().millimetres(), trim.height().millimetres());
+        atMost("Bleed at the top", bleed.top(), shorter / 2);
+        atMost("Bleed at the bottom", bleed.bottom(), shorter / 2);
+        atMost("Bleed at the outside", bleed.outside(), shorter / 2);
+        atMost("Bleed at the spine", bleed.spine(), shorter / 2);
+        atMost("A safe area", safe, shorter / 3);
+        Stream.of(margins.top(), margins.bottom(), margins.inside(), margins.outside())
+                .forEach(margin -> atMost("A margin", margin, Double.MAX_VALUE));
+        room("width", trim.width(), margins.inside(), margins.outside());
+        room("height", trim.height(), margins.top(), margins.bottom());
+    }
+
+    private static void atMost(String what, Length length, double most) {
+        if (length.value() < 0) {
+            throw new Refused(
+                    "%s of %s is negative; use 0 mm or more.".formatted(what, length.inWords()));
+        }
+        if (length.millimetres() > most) {
+            throw new Refused(
+                    "%s of %s is wider than the page allows (at most %s)."
+                            .formatted(what, length.inWords(), Length.mm(Math.floor(most)).inWords()));
+        }
+    }
+
+    private static void room(String side, Length size, Length one, Length other) {
+        if (one.millimetres() + other.millimetres() >= size.millimetres()) {
+            throw new Refused(
+                    "Margins of %s and %s leave no room in a %s of %s; make them smaller."
+                            .formatted(one.inWords(), other.inWords(), side, size.inWords()));
+        }
+    }
+
+    /** A setup for this size with the usual bleed and safe area and AA. */
+    public static Setup of(PageSize trim, boolean facing) {
+        double unit = Math.min(trim.width().millimetres(), trim.height().millimetres()) / 12;
+        Length margin = Length.mm(Math.rint(unit));
+        Length safe = Length.mm(Math.min(3, Math.floor(unit)));
+        return new Setup(
+                trim,
+                facing,
+                Bleed.USUAL,
+                safe,
+                new Margins(margin, margin, margin, margin),
+                Unit.MM,
+                Level.AA);
+    }
+
+    /** Which hand a page is on; without facing pages every page stands as a right-hand one. */
+    public Side sideOf(int index) {
+        return facing && index % 2 == 1 ? Side.LEFT : Side.RIGHT;
+    }
+}

@@ -1,0 +1,7 @@
+package yewberry.core.publication;
+
+/** The hand a page is on: on a right-hand page the spine is at its left. */
+public enum Side {
+    LEFT,
+    RIGHT
+}

@@ -1,0 +1,91 @@
+package yewberry.core.scene;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Parent;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Side;
+
+/**
+ * Composes the pages of one publication and remembers them: a page is composed anew only when
+ * something that it is made from is another object than before. Thread-safe.
+ */
+public final class Composer {
+    /** The stored state and a preview take turns; both are kept. */
+    private static final int VARIANTS = 2;
+
+    private final Map<UUID, Deque<Composed>> memo = new ConcurrentHashMap<>();
+    private final FrameSetter setter = new FrameSetter();
+
+    /** A scene and exactly what it was made from. */
+    private record Composed(
+            Page page,
+            Optional<Parent> parent,
+            Setup setup,
+            Side side,
+            Ingredients ingredients,
+            PageScene scene) {
+        boolean holds(Publication in, Page wanted, Side wantedSide) {
+            return page == wanted
+                    && side == wantedSide
+                    && setup == in.setup()
+                    && parent.orElse(null) == wanted.parent().flatMap(in::findParent).orElse(null)
+                    && ingredients.unchangedIn(in);
+        }
+    }
+
+    /** The scene of the page at this position, from 0. */
+    public PageScene compose(Publication publication, int index) {
+        Page page = publication.pages().get(index);
+        Side side = publication.setup().sideOf(index);
+        Deque<Composed> variants =
+                memo.computeIfAbsent(page.id(), id -> new ArrayDeque<>(VARIANTS));
+        synchronized (variants) {
+            for (Composed each : variants) {
+                if (each.holds(publication, page, side)) {
+                    return each.scene();
+                }
+            }
+            Composed fresh = fresh(publication, page, side);
+            if (variants.size() == VARIANTS) {
+                variants.removeLast();
+            }
+            variants.addFirst(fresh);
+            return fresh.scene();
+        }
+    }
+
+    /** All pages, in order. */
+    public List<PageScene> composeAll(Publication publication) {
+        List<PageScene> scenes =
+                IntStream.range(0, publication.pages().size())
+                        .mapToObj(index -> compose(publication, index))
+                        .toList();
+        forgetRemoved(publication);
+        return scenes;
+    }
+
+    private void forgetRemoved(Publication publication) {
+        if (memo.size() > 2 * publication.pages().size() + 16) {
+            memo.keySet()
+                    .retainAll(publication.pages().stream().map(Page::id).toList());
+        }
+    }
+
+    private Composed fresh(Publication publication, Page page, Side side) {
+        Ingredients ingredients = new Ingredients(publication);
+        Optional<Parent> parent = page.parent().map(publication::parent);
+        PageScene scene =
+                new PageComposition(publication, side, ingredients, setter)
+                        .compose(page, parent);
+        return new Composed(page, parent, publication.setup(), side, ingredients.sealed(), scene);
+    }
+}

@@ -1,0 +1,131 @@
+package yewberry.core.scene;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Parent;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Side;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.text.Segment;
+import yewberry.core.text.SetText;
+
+/** Composes one page: the parent's backgrounds, its own on top, then the parent's text, its own. */
+final class PageComposition {
+    private final Publication publication;
+    private final PageBoxes boxes;
+    private final Ingredients ingredients;
+    private final FrameSetter setter;
+    private final List<Item> items = new ArrayList<>();
+    private final List<PageScene.Overset> overset = new ArrayList<>();
+
+    PageComposition(
+            Publication publication, Side side, Ingredients ingredients, FrameSetter setter) {
+        this.publication = publication;
+        this.boxes = PageBoxes.of(publication.setup(), side);
+        this.ingredients = ingredients;
+        this.setter = setter;
+    }
+
+    PageScene compose(Page page, Optional<Parent> parent) {
+        Optional<Origin> above = parent.map(it -> new Origin.FromParent(it.id(), it.name()));
+        Origin own = new Origin.FromPage(page.id());
+        if (page.parentShown()) {
+            parent.ifPresent(it -> backgrounds(it.layer().backgrounds(), above.orElseThrow()));
+        }
+        backgrounds(page.layer().backgrounds(), own);
+        parent.ifPresent(it -> frames(it.layer().frames(), above.orElseThrow()));
+        frames(page.layer().frames(), own);
+        return new PageScene(page.id(), boxes, items, overset);
+    }
+
+    private void backgrounds(List<Background> backgrounds, Origin origin) {
+        for (Background background : backgrounds) {
+            if (background.sides().include(boxes.side())) {
+                switch (background.fill()) {
+                    case Fill.None none -> {}
+                    case Fill.Solid(UUID swatch) ->
+                            items.add(
+                                    new Item.AreaFill(
+                                            origin,
+                                            background.id(),
+                                            Paint.of(ingredients.swatch(swatch)),
+                                            boxes.place(background.area())));
+                }
+            }
+        }
+    }
+
+    private void frames(List<TextFrame> frames, Origin origin) {
+        for (TextFrame frame : frames) {
+            if (frame.sides().include(boxes.side())) {
+                frame(frame, origin);
+            }
+        }
+    }
+
+    private void frame(TextFrame frame, Origin origin) {
+        Rect box = box(frame, origin);
+        SetText text = setter.set(frame, publication);
+        frame.paragraphs().forEach(paragraph -> ingredients.look(paragraph.look()));
+        List<Segment> of = new ArrayList<>();
+        for (Segment segment : text.segments()) {
+            if (!of.isEmpty() && of.getFirst().run() != segment.run()) {
+                run(of, frame, origin, box);
+                of.clear();
+            }
+            of.add(segment);
+        }
+        if (!of.isEmpty()) {
+            run(of, frame, origin, box);
+        }
+        if (!text.overset().isEmpty()) {
+            overset.add(new PageScene.Overset(origin, frame.id(), box, text.overset()));
+        }
+    }
+
+    /** What is on both sides of a parent stands mirrored about the spine on the left. */
+    private Rect box(TextFrame frame, Origin origin) {
+        double x = frame.box().x().points();
+        double width = frame.box().width().points();
+        boolean mirrored =
+                origin instanceof Origin.FromParent
+                        && boxes.side() == Side.LEFT
+                        && frame.sides() == Sides.BOTH;
+        return new Rect(
+                mirrored ? boxes.trim().width() - x - width : x,
+                frame.box().y().points(),
+                width,
+                frame.box().height().points());
+    }
+
+    private void run(List<Segment> segments, TextFrame frame, Origin origin, Rect box) {
+        Segment first = segments.getFirst();
+        UUID swatch = first.run().color().orElse(first.look().color());
+        items.add(
+                new Item.GlyphRun(
+                        origin,
+                        frame.id(),
+                        first.paragraph(),
+                        first.run().id(),
+                        first.look(),
+                        first.face(),
+                        Paint.of(ingredients.swatch(swatch)),
+                        first.size(),
+                        segments.stream()
+                                .map(
+                                        each ->
+                                                new Item.Line(
+                                                        each.text(),
+                                                        box.x() + each.x(),
+                                                        box.y() + each.baseline(),
+                                                        each.width(),
+                                                        each.glyphs()))
+                                .toList()));
+    }
+}

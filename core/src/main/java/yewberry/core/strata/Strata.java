@@ -1,0 +1,68 @@
+package yewberry.core.strata;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import yewberry.core.color.Contrast;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.publication.Edge;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+
+/** Everything painted through one point of a page, from the top down to the stock. */
+public final class Strata {
+    private static final double TOLERANCE = 1e-6;
+
+    private Strata() {}
+
+    /**
+     * @param x points from the left edge of the trim
+     * @param y points from its top edge
+     */
+    public static List<Stratum> at(
+            PageScene scene, double x, double y, PressCondition condition) {
+        List<Stratum> up = new ArrayList<>();
+        up.add(new Stratum.Stock(Rgb.WHITE));
+        Rgb below = Rgb.WHITE;
+        for (Item item : scene.items()) {
+            Rgb screen = condition.toScreen(item.paint().color());
+            switch (item) {
+                case Item.AreaFill fill -> {
+                    if (fill.rect().contains(x, y)) {
+                        up.add(new Stratum.Fill(fill, screen, bleeds(scene, fill.rect())));
+                        below = screen;
+                    }
+                }
+                case Item.GlyphRun run -> {
+                    if (run.lines().stream().anyMatch(line -> run.box(line).contains(x, y))) {
+                        double ratio = Contrast.ratio(screen, below);
+                        up.add(new Stratum.Text(run, screen, ratio, below));
+                    }
+                }
+            }
+        }
+        return List.copyOf(up.reversed());
+    }
+
+    /** The edges of the bleed box that a rectangle reaches. */
+    static Set<Edge> bleeds(PageScene scene, Rect rect) {
+        Rect bleed = scene.boxes().bleed();
+        Set<Edge> edges = EnumSet.noneOf(Edge.class);
+        if (rect.y() <= bleed.y() + TOLERANCE) {
+            edges.add(Edge.TOP);
+        }
+        if (rect.bottom() >= bleed.bottom() - TOLERANCE) {
+            edges.add(Edge.BOTTOM);
+        }
+        if (rect.x() <= bleed.x() + TOLERANCE) {
+            edges.add(Edge.LEFT);
+        }
+        if (rect.right() >= bleed.right() - TOLERANCE) {
+            edges.add(Edge.RIGHT);
+        }
+        return edges;
+    }
+}

@@ -1,0 +1,136 @@
+package yewberry.core.text;
+
+import java.awt.Font;
+import java.awt.FontFormatException;
+import java.awt.font.FontRenderContext;
+import java.awt.font.LineMetrics;
+import java.awt.font.TextAttribute;
+import java.awt.geom.Path2D;
+import java.awt.geom.Rectangle2D;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * One face of a shipped font: its program, its metrics and the outlines of its glyphs. All measures
+ * are thousandths of the type size ("units"), y down, from the baseline. Thread-safe.
+ */
+public final class Face {
+    /** Units of outlines and advances to the em. */
+    public static final double UNITS = 1000;
+
+    private static final FontRenderContext EXACT = new FontRenderContext(null, true, true);
+
+    private final String family;
+    private final int weight;
+    private final String resource;
+    private final Map<Integer, Outline> outlines = new ConcurrentHashMap<>();
+    private volatile Font font;
+    private volatile LineMetrics metrics;
+
+    Face(String family, int weight, String resource) {
+        this.family = family;
+        this.weight = weight;
+        this.resource = resource;
+    }
+
+    /** The shape of a glyph and the box around its ink; empty for a space. */
+    public record Outline(Path2D path, Rectangle2D ink) {}
+
+    public String family() {
+        return family;
+    }
+
+    /** Weight on the scale of OpenType's usWeightClass. */
+    public int weight() {
+        return weight;
+    }
+
+    /** A name for use inside a file: letters, digits and hyphens only. */
+    public String key() {
+        return family.replaceAll("[^A-Za-z0-9]", "") + "-" + weight;
+    }
+
+    /** The TrueType program. */
+    public byte[] program() {
+        try (InputStream in = Face.class.getResourceAsStream("/yewberry/fonts/" + resource)) {
+            return in.readAllBytes();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** From the baseline up to the top of the face, above zero. */
+    public double ascent() {
+        font();
+        return metrics.getAscent();
+    }
+
+    /** From the baseline down to the bottom of the face, above zero. */
+    public double descent() {
+        font();
+        return metrics.getDescent();
+    }
+
+    /** The outline of a glyph by its id in the font program. */
+    public Outline outline(int glyph) {
+        return outlines.computeIfAbsent(glyph, this::drawn);
+    }
+
+    private Outline drawn(int glyph) {
+        Path2D path =
+                new Path2D.Double(font().createGlyphVector(EXACT, new int[] {glyph}).getOutline());
+        return new Outline(path, path.getBounds2D());
+    }
+
+    /** Lays out one stretch of text with kerning and ligatures, from the origin to the right. */
+    Glyphs shape(String text) {
+        char[] chars = text.toCharArray();
+        var vector =
+                font().layoutGlyphVector(EXACT, chars, 0, chars.length, Font.LAYOUT_LEFT_TO_RIGHT);
+        int count = vector.getNumGlyphs();
+        int[] ids = vector.getGlyphCodes(0, count, null);
+        int[] starts = vector.getGlyphCharIndices(0, count, null);
+        float[] positions = vector.getGlyphPositions(0, count + 1, null);
+        double[] x = new double[count + 1];
+        double[] y = new double[count];
+        for (int i = 0; i <= count; i++) {
+            x[i] = positions[2 * i];
+            if (i < count) {
+                y[i] = positions[2 * i + 1];
+            }
+        }
+        return Glyphs.compact(ids, starts, x, y);
+    }
+
+    private Font font() {
+        Font known = font;
+        if (known == null) {
+            synchronized (this) {
+                known = font;
+                if (known == null) {
+                    known = load();
+                    metrics = known.getLineMetrics("Hx", EXACT);
+                    font = known;
+                }
+            }
+        }
+        return known;
+    }
+
+    private Font load() {
+        try {
+            return Font.createFont(Font.TRUETYPE_FONT, new ByteArrayInputStream(program()))
+                    .deriveFont((float) UNITS)
+                    .deriveFont(
+                            Map.of(
+                                    TextAttribute.KERNING, TextAttribute.KERNING_ON,
+                                    TextAttribute.LIGATURES, TextAttribute.LIGATURES_ON));
+        } catch (FontFormatException | IOException e) {
+            throw new IllegalStateException("The shipped font " + resource + " is damaged", e);
+        }
+    }
+}

@@ -1,0 +1,40 @@
+package yewberry.core.text;
+
+import java.util.List;
+import java.util.UUID;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Run;
+
+/**
+ * A stretch of one run on one line, set and placed.
+ *
+ * @param paragraph the paragraph it belongs to
+ * @param run the run it belongs to
+ * @param text its characters
+ * @param size type size in points
+ * @param x where it begins, in points from the left of the frame
+ * @param baseline in points from the top of the frame
+ * @param width advance width in points
+ * @param glyphs in the order of the text
+ */
+public record Segment(
+        UUID paragraph,
+        Run run,
+        Look look,
+        Face face,
+        String text,
+        double size,
+        double x,
+        double baseline,
+        double width,
+        List<Glyph> glyphs) {
+    /**
+     * One glyph.
+     *
+     * @param id in the font program
+     * @param text the characters it stands for
+     * @param x origin in points from the beginning of the segment
+     * @param y in points below the baseline
+     */
+    public record Glyph(int id, String text, double x, double y) {}
+}

@@ -1,0 +1,82 @@
+package yewberry.pdf;
+
+import java.io.ByteArrayOutputStream;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.nio.charset.StandardCharsets;
+import java.util.HexFormat;
+import yewberry.core.color.Cmyk;
+
+/** Writes the operators of a content stream (ISO 32000-1, annex A) one after the other. */
+final class ContentWriter {
+    private final ByteArrayOutputStream out = new ByteArrayOutputStream();
+
+    /** Begins what belongs to the page but not to its content: ISO 32000-1, 14.8.2.2. */
+    void beginBackgroundArtifact() {
+        raw("/Artifact <</Type /Background>> BDC\n");
+    }
+
+    void endMarkedContent() {
+        raw("EMC\n");
+    }
+
+    void fillColor(Cmyk ink) {
+        numbers(ink.cyan() / 100, ink.magenta() / 100, ink.yellow() / 100, ink.black() / 100);
+        raw("k\n");
+    }
+
+    /** Coordinates in points, from the bottom left. */
+    void fillRectangle(double x, double y, double width, double height) {
+        numbers(x, y, width, height);
+        raw("re f\n");
+    }
+
+    void beginText(String font, double size) {
+        raw("BT /" + font + " ");
+        numbers(size);
+        raw("Tf\n");
+    }
+
+    void textAt(double x, double y) {
+        raw("1 0 0 1 ");
+        numbers(x, y);
+        raw("Tm\n");
+    }
+
+    void endText() {
+        raw("ET\n");
+    }
+
+    void beginGlyphs() {
+        raw("[");
+    }
+
+    void glyph(byte[] code) {
+        raw("<" + HexFormat.of().formatHex(code) + ">");
+    }
+
+    /** Moves the next glyph to the left, in thousandths of the type size. */
+    void adjust(double thousandths) {
+        numbers(thousandths);
+    }
+
+    void endGlyphs() {
+        raw("] TJ\n");
+    }
+
+    byte[] bytes() {
+        return out.toByteArray();
+    }
+
+    private void numbers(double... values) {
+        for (double value : values) {
+            BigDecimal rounded =
+                    BigDecimal.valueOf(value).setScale(5, RoundingMode.HALF_UP).stripTrailingZeros();
+            raw(rounded.signum() == 0 ? "0 " : rounded.toPlainString() + " ");
+        }
+    }
+
+    private void raw(String text) {
+        out.writeBytes(text.getBytes(StandardCharsets.US_ASCII));
+    }
+}

@@ -1,0 +1,173 @@
+package yewberry.pdf;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.GregorianCalendar;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.io.IOUtils;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
+import yewberry.core.Progress;
+import yewberry.core.color.PressCondition;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+import yewberry.core.text.Face;
+import yewberry.core.text.Segment;
+
+/**
+ * Writes a PDF for the press: one page after the other, DeviceCMYK throughout, each page out to its
+ * bleed. It claims conformance to no standard.
+ */
+public final class PressPdf {
+    private final PressCondition condition;
+    private final PDDocument document;
+    private final Map<Face, EmbeddedFont> fonts = new LinkedHashMap<>();
+
+    private PressPdf(PressCondition condition, PDDocument document) {
+        this.condition = condition;
+        this.document = document;
+    }
+
+    /**
+     * @param created goes into the document's information
+     * @throws IOException if the file cannot be written; what was there may be gone then
+     * @throws java.util.concurrent.CancellationException if {@code progress} says so
+     */
+    public static void write(
+            String title,
+            List<PageScene> scenes,
+            PressCondition condition,
+            Instant created,
+            Path file,
+            Progress progress)
+            throws IOException {
+        try (PDDocument document =
+                new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
+            PressPdf pdf = new PressPdf(condition, document);
+            pdf.describe(title, created);
+            for (int i = 0; i < scenes.size(); i++) {
+                progress.at(i, scenes.size());
+                pdf.page(scenes.get(i));
+            }
+            for (EmbeddedFont font : pdf.fonts.values()) {
+                font.finish();
+            }
+            document.save(file.toFile());
+        }
+    }
+
+    private void describe(String title, Instant created) throws IOException {
+        document.getDocument().setVersion(1.7f);
+        var information = document.getDocumentInformation();
+        information.setTitle(title);
+        information.setProducer("Yewberry");
+        information.setCreationDate(GregorianCalendar.from(created.atZone(ZoneOffset.UTC)));
+        PDOutputIntent intent =
+                new PDOutputIntent(document, new ByteArrayInputStream(condition.profile()));
+        // PDFBox writes the subtype of PDF/A; a press reads that of ISO 15930.
+        intent.getCOSObject().setName(COSName.S, "GTS_PDFX");
+        intent.setOutputConditionIdentifier(condition.registeredName());
+        intent.setRegistryName("http://www.color.org");
+        intent.setInfo(condition.name());
+        document.getDocumentCatalog().addOutputIntent(intent);
+    }
+
+    private void page(PageScene scene) throws IOException {
+        Rect bleed = scene.boxes().bleed();
+        PDPage page = new PDPage(rectangle(scene, bleed));
+        page.setBleedBox(rectangle(scene, bleed));
+        page.setTrimBox(rectangle(scene, scene.boxes().trim()));
+        PDResources resources = new PDResources();
+        page.setResources(resources);
+        ContentWriter content = new ContentWriter();
+        for (Item item : scene.items()) {
+            content.fillColor(condition.toInk(item.paint().color()));
+            switch (item) {
+                case Item.AreaFill fill -> {
+                    Rect rect = fill.rect();
+                    content.beginBackgroundArtifact();
+                    content.fillRectangle(
+                            rect.x() - bleed.x(),
+                            bleed.bottom() - rect.bottom(),
+                            rect.width(),
+                            rect.height());
+                    content.endMarkedContent();
+                }
+                case Item.GlyphRun run -> {
+                    EmbeddedFont font = font(run.face());
+                    resources.put(COSName.getPDFName(font.name()), font.font());
+                    text(content, run, font, bleed);
+                }
+            }
+        }
+        PDStream stream = new PDStream(document);
+        try (OutputStream out = stream.createOutputStream(COSName.FLATE_DECODE)) {
+            out.write(content.bytes());
+        }
+        page.setContents(stream);
+        document.addPage(page);
+    }
+
+    /** In the space of the file, where the bottom left corner of the bleed is the origin. */
+    static PDRectangle rectangle(PageScene scene, Rect rect) {
+        Rect bleed = scene.boxes().bleed();
+        return new PDRectangle(
+                (float) (rect.x() - bleed.x()),
+                (float) (bleed.bottom() - rect.bottom()),
+                (float) rect.width(),
+                (float) rect.height());
+    }
+
+    private EmbeddedFont font(Face face) throws IOException {
+        EmbeddedFont known = fonts.get(face);
+        if (known == null) {
+            known = new EmbeddedFont(document, face, "F" + (fonts.size() + 1));
+            fonts.put(face, known);
+        }
+        return known;
+    }
+
+    private static void text(ContentWriter content, Item.GlyphRun run, EmbeddedFont font, Rect bleed)
+            throws IOException {
+        content.beginText(font.name(), run.size());
+        for (Item.Line line : run.lines()) {
+            double left = line.x() - bleed.x();
+            double up = bleed.bottom() - line.baseline();
+            double level = Double.NaN;
+            double pen = 0;
+            for (Segment.Glyph glyph : line.glyphs()) {
+                if (glyph.y() != level) {
+                    if (!Double.isNaN(level)) {
+                        content.endGlyphs();
+                    }
+                    content.textAt(left + glyph.x(), up - glyph.y());
+                    content.beginGlyphs();
+                    level = glyph.y();
+                    pen = glyph.x();
+                }
+                double behind = (pen - glyph.x()) * Face.UNITS / run.size();
+                if (Math.abs(behind) > 0.01) {
+                    content.adjust(behind);
+                }
+                content.glyph(font.encode(glyph.id(), glyph.text()));
+                pen = glyph.x() + font.width(glyph.id()) * run.size() / Face.UNITS;
+            }
+            if (!line.glyphs().isEmpty()) {
+                content.endGlyphs();
+            }
+        }
+        content.endText();
+    }
+}

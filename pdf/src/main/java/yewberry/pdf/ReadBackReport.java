@@ -1,0 +1,54 @@
+package yewberry.pdf;
+
+import java.util.List;
+import java.util.Optional;
+import yewberry.core.color.Cmyk;
+
+/**
+ * What was found when an exported file was opened again, held against what it was made from.
+ *
+ * @param problems what is wrong with the file as a whole
+ */
+public record ReadBackReport(List<PageReport> pages, List<String> problems) {
+    public boolean matches() {
+        return problems.isEmpty() && pages.stream().allMatch(PageReport::matches);
+    }
+
+    /**
+     * @param number of the page, from 1
+     * @param problems each place where text is missing, moved, misread or in another colour
+     */
+    public record PageReport(
+            int number,
+            List<BoxCheck> boxes,
+            List<CornerCheck> corners,
+            List<TextColorCheck> textColors,
+            List<String> problems) {
+        public boolean matches() {
+            return problems.isEmpty()
+                    && boxes.stream().allMatch(BoxCheck::matches)
+                    && corners.stream().allMatch(CornerCheck::matches)
+                    && textColors.stream().allMatch(TextColorCheck::matches);
+        }
+    }
+
+    /** A page box; sides in points. */
+    public record BoxCheck(String box, Extent expected, Extent found, boolean matches) {}
+
+    /** A box from its lower left corner, in points. */
+    public record Extent(double x, double y, double width, double height) {}
+
+    /** What stands in a corner of the bleed; nothing is the bare stock. */
+    public record CornerCheck(
+            String corner, Optional<Cmyk> expected, Optional<Cmyk> found, boolean matches) {}
+
+    /**
+     * @param glyphs how many glyphs were to be in this colour
+     * @param found how many are, at their place
+     */
+    public record TextColorCheck(Cmyk color, int glyphs, int found) {
+        public boolean matches() {
+            return glyphs == found;
+        }
+    }
+}
