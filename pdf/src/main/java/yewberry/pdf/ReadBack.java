@@ -73,7 +73,7 @@ public final class ReadBack {
                 progress.at(i, both);
                 pages.add(readBack.page(i + 1, document.getPage(i), scenes.get(i)));
             }
-            return new ReadBackReport(List.copyOf(pages), List.copyOf(problems));
+            return ReadBackReport.of(pages, problems);
         }
     }
 
@@ -86,8 +86,7 @@ public final class ReadBack {
         PaintedPage painted = PaintedPage.read(page);
         List<String> problems = new ArrayList<>();
         List<TextColorCheck> text = text(scene, page, painted, problems);
-        return new PageReport(
-                number, boxes, corners(page, scene, painted), text, List.copyOf(problems));
+        return PageReport.of(number, boxes, corners(page, scene, painted), text, problems);
     }
 
     private static BoxCheck box(String name, PDRectangle found, PageScene scene, Rect rect) {
@@ -218,7 +217,10 @@ public final class ReadBack {
                 .map(
                         entry ->
                                 new TextColorCheck(
-                                        entry.getKey(), entry.getValue()[0], entry.getValue()[1]))
+                                        entry.getKey(),
+                                        entry.getValue()[0],
+                                        entry.getValue()[1],
+                                        entry.getValue()[0] == entry.getValue()[1]))
                 .toList();
     }
 

@@ -7,28 +7,40 @@ import yewberry.core.color.Cmyk;
 /**
  * What was found when an exported file was opened again, held against what it was made from.
  *
+ * @param matches whether nothing at all differs
  * @param problems what is wrong with the file as a whole
  */
-public record ReadBackReport(List<PageReport> pages, List<String> problems) {
-    public boolean matches() {
-        return problems.isEmpty() && pages.stream().allMatch(PageReport::matches);
+public record ReadBackReport(boolean matches, List<PageReport> pages, List<String> problems) {
+    static ReadBackReport of(List<PageReport> pages, List<String> problems) {
+        boolean matches = problems.isEmpty() && pages.stream().allMatch(PageReport::matches);
+        return new ReadBackReport(matches, List.copyOf(pages), List.copyOf(problems));
     }
 
     /**
      * @param number of the page, from 1
+     * @param matches whether nothing on the page differs
      * @param problems each place where text is missing, moved, misread or in another colour
      */
     public record PageReport(
             int number,
+            boolean matches,
             List<BoxCheck> boxes,
             List<CornerCheck> corners,
             List<TextColorCheck> textColors,
             List<String> problems) {
-        public boolean matches() {
-            return problems.isEmpty()
-                    && boxes.stream().allMatch(BoxCheck::matches)
-                    && corners.stream().allMatch(CornerCheck::matches)
-                    && textColors.stream().allMatch(TextColorCheck::matches);
+        static PageReport of(
+                int number,
+                List<BoxCheck> boxes,
+                List<CornerCheck> corners,
+                List<TextColorCheck> textColors,
+                List<String> problems) {
+            boolean matches =
+                    problems.isEmpty()
+                            && boxes.stream().allMatch(BoxCheck::matches)
+                            && corners.stream().allMatch(CornerCheck::matches)
+                            && textColors.stream().allMatch(TextColorCheck::matches);
+            return new PageReport(
+                    number, matches, boxes, corners, textColors, List.copyOf(problems));
         }
     }
 
@@ -46,9 +58,5 @@ public record ReadBackReport(List<PageReport> pages, List<String> problems) {
      * @param glyphs how many glyphs were to be in this colour
      * @param found how many are, at their place
      */
-    public record TextColorCheck(Cmyk color, int glyphs, int found) {
-        public boolean matches() {
-            return glyphs == found;
-        }
-    }
+    public record TextColorCheck(Cmyk color, int glyphs, int found, boolean matches) {}
 }

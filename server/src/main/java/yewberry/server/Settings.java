@@ -1,0 +1,11 @@
+package yewberry.server;
+
+import java.nio.file.Path;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+
+/**
+ * @param data the folder that holds the database and the exported files
+ * @param demo whether to put the demo publication there if there is none at all
+ */
+@ConfigurationProperties("yewberry")
+public record Settings(Path data, boolean demo) {}

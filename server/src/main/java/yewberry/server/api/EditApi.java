@@ -1,0 +1,138 @@
+package yewberry.server.api;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import yewberry.core.Refused;
+import yewberry.core.color.PressCondition;
+import yewberry.core.edit.Edit;
+import yewberry.core.findings.Findings;
+import yewberry.core.picture.SvgPicture;
+import yewberry.core.publication.Publication;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Spreads;
+import yewberry.server.publications.History;
+import yewberry.server.publications.OpenPublication;
+import yewberry.server.publications.Publications;
+import yewberry.server.view.FindingView;
+import yewberry.server.view.PublicationView;
+
+/** Reading a publication and changing it. */
+@RestController
+@RequestMapping("/api/publications/{id}")
+class EditApi {
+    private final Publications publications;
+    private final PressCondition press;
+
+    EditApi(Publications publications, PressCondition press) {
+        this.publications = publications;
+        this.press = press;
+    }
+
+    /**
+     * @param revision that the edit was made against
+     * @param author a random name of 1 to 64 characters that the browser gave itself
+     */
+    record EditRequest(Edit edit, long revision, String author) {}
+
+    record StepRequest(String author) {}
+
+    record Stored(long revision, boolean canUndo, boolean canRedo) {}
+
+    /**
+     * @param page whose spread is to be drawn
+     */
+    record PreviewRequest(Edit edit, UUID page) {}
+
+    /**
+     * @param picture the spread as SVG
+     * @param findings of the pages of that spread
+     * @param pages all pages that would look different
+     */
+    record Preview(String picture, List<FindingView> findings, List<UUID> pages) {}
+
+    @GetMapping
+    PublicationView read(@PathVariable UUID id) {
+        OpenPublication.State state = publications.get(id).state();
+        return PublicationView.of(state.publication(), state.revision(), press);
+    }
+
+    @GetMapping("/history")
+    Stored history(@PathVariable UUID id, @RequestParam String author) {
+        OpenPublication open = publications.get(id);
+        return stored(open, open.state(), author);
+    }
+
+    @PostMapping("/edits")
+    Stored edit(@PathVariable UUID id, @RequestBody EditRequest request) {
+        checkAuthor(request.author());
+        OpenPublication open = publications.get(id);
+        return stored(
+                open,
+                open.edit(request.edit(), request.revision(), request.author()),
+                request.author());
+    }
+
+    @PostMapping("/undo")
+    Stored undo(@PathVariable UUID id, @RequestBody StepRequest request) {
+        checkAuthor(request.author());
+        OpenPublication open = publications.get(id);
+        return stored(open, open.undo(request.author()), request.author());
+    }
+
+    @PostMapping("/redo")
+    Stored redo(@PathVariable UUID id, @RequestBody StepRequest request) {
+        checkAuthor(request.author());
+        OpenPublication open = publications.get(id);
+        return stored(open, open.redo(request.author()), request.author());
+    }
+
+    @PostMapping("/previews")
+    Preview preview(@PathVariable UUID id, @RequestBody PreviewRequest request) {
+        OpenPublication open = publications.get(id);
+        Publication before = open.state().publication();
+        Publication after = open.preview(request.edit()).publication();
+        int spread = Spreads.indexOf(after, after.indexOf(request.page()));
+        List<PageScene> scenes =
+                Spreads.at(after, spread).stream()
+                        .map(index -> open.composer().compose(after, index))
+                        .toList();
+        List<FindingView> findings =
+                scenes.stream()
+                        .flatMap(
+                                scene ->
+                                        Findings.of(scene, open.legibility(after)).stream()
+                                                .map(
+                                                        finding ->
+                                                                FindingView.of(
+                                                                        finding,
+                                                                        after.indexOf(scene.page())
+                                                                                + 1)))
+                        .toList();
+        return new Preview(
+                SvgPicture.spread(scenes, press, true),
+                findings,
+                open.pagesTouched(before, after));
+    }
+
+    private static Stored stored(
+            OpenPublication open, OpenPublication.State state, String author) {
+        History history = open.history(author);
+        return new Stored(
+                state.revision(),
+                history.undoable().isPresent(),
+                history.redoable().isPresent());
+    }
+
+    private static void checkAuthor(String author) {
+        if (!author.matches("[A-Za-z0-9-]{1,64}")) {
+            throw new Refused("The author's name must be 1 to 64 letters, digits or hyphens.");
+        }
+    }
+}

@@ -1,0 +1,127 @@
+package yewberry.server.api;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.Set;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import yewberry.server.jobs.JobView;
+import yewberry.server.jobs.Jobs;
+import yewberry.server.publications.Missing;
+
+/** Exports: begin, follow, cancel, fetch. */
+@RestController
+@RequestMapping("/api")
+class JobApi implements SmartLifecycle {
+    private final Jobs jobs;
+    private final Set<SseEmitter> followers = ConcurrentHashMap.newKeySet();
+    private volatile boolean on;
+
+    JobApi(Jobs jobs) {
+        this.jobs = jobs;
+    }
+
+    @PostMapping("/publications/{id}/exports")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    JobView export(@PathVariable UUID id) {
+        return jobs.exportPress(id);
+    }
+
+    @GetMapping("/publications/{id}/exports")
+    List<JobView> exports(@PathVariable UUID id) {
+        return jobs.of(id);
+    }
+
+    @GetMapping("/jobs/{job}")
+    JobView job(@PathVariable UUID job) {
+        return jobs.get(job);
+    }
+
+    @DeleteMapping("/jobs/{job}")
+    JobView cancel(@PathVariable UUID job) {
+        jobs.cancel(job);
+        return jobs.get(job);
+    }
+
+    /** The job's state, now and whenever it changes, until it has ended. */
+    @GetMapping(path = "/jobs/{job}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter events(@PathVariable UUID job) {
+        jobs.get(job);
+        SseEmitter emitter = new SseEmitter(0L);
+        followers.add(emitter);
+        emitter.onCompletion(() -> followers.remove(emitter));
+        Thread.ofVirtual().start(() -> follow(job, emitter));
+        return emitter;
+    }
+
+    private void follow(UUID id, SseEmitter emitter) {
+        try {
+            JobView job;
+            do {
+                int seen = jobs.changes(id);
+                job = jobs.get(id);
+                emitter.send(SseEmitter.event().name("job").data(job, MediaType.APPLICATION_JSON));
+                if (job.state() == JobView.State.RUNNING) {
+                    jobs.awaitChange(id, seen);
+                }
+            } while (on && job.state() == JobView.State.RUNNING);
+            emitter.complete();
+        } catch (IOException | IllegalStateException gone) {
+            followers.remove(emitter);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @GetMapping(path = "/jobs/{job}/file", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<Resource> file(@PathVariable UUID job) {
+        JobView view = jobs.get(job);
+        var file = jobs.file(job);
+        if (view.state() != JobView.State.DONE || !Files.exists(file)) {
+            throw new Missing("file");
+        }
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(view.fileName())
+                                .build()
+                                .toString())
+                .body(new FileSystemResource(file));
+    }
+
+    @Override
+    public void start() {
+        on = true;
+    }
+
+    /** Open streams would hold up the end of the server. */
+    @Override
+    public void stop() {
+        on = false;
+        followers.forEach(SseEmitter::complete);
+    }
+
+    @Override
+    public boolean isRunning() {
+        return on;
+    }
+}

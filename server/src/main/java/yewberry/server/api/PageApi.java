@@ -1,0 +1,220 @@
+package yewberry.server.api;
+
+import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import yewberry.core.color.Color;
+import yewberry.core.color.Contrast;
+import yewberry.core.color.PressCondition;
+import yewberry.core.edit.Edit;
+import yewberry.core.findings.Findings;
+import yewberry.core.legibility.Mend;
+import yewberry.core.picture.SvgPicture;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Unit;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Spreads;
+import yewberry.core.strata.Strata;
+import yewberry.server.publications.Missing;
+import yewberry.server.publications.OpenPublication;
+import yewberry.server.publications.Publications;
+import yewberry.server.view.FindingView;
+import yewberry.server.view.ItemView;
+import yewberry.server.view.SpreadView;
+import yewberry.server.view.StratumView;
+
+/** What is read from scenes: pictures, strata, items, findings and mends. */
+@RestController
+@RequestMapping("/api/publications/{id}")
+class PageApi {
+    private static final MediaType SVG = MediaType.parseMediaType("image/svg+xml");
+
+    private final Publications publications;
+    private final PressCondition press;
+
+    PageApi(Publications publications, PressCondition press) {
+        this.publications = publications;
+        this.press = press;
+    }
+
+    /**
+     * @param level that text is held to
+     */
+    record FindingList(long revision, String level, List<FindingView> findings) {}
+
+    /** A mend as it is offered; {@code edit} applies it. */
+    record MendView(
+            String scope,
+            String name,
+            Color color,
+            String screen,
+            BigDecimal ratio,
+            double required,
+            List<Integer> pages,
+            Edit edit) {}
+
+    record PageDetail(UUID id, int number, Layer layer) {}
+
+    @GetMapping("/pages/{page}")
+    PageDetail page(@PathVariable UUID id, @PathVariable UUID page) {
+        Publication publication = publications.get(id).state().publication();
+        int index = indexOf(publication, page);
+        return new PageDetail(page, index + 1, publication.pages().get(index).layer());
+    }
+
+    @GetMapping("/spreads/{index}")
+    SpreadView spread(@PathVariable UUID id, @PathVariable int index) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        return SpreadView.of(index, scenes(open, publication, index), publication);
+    }
+
+    @GetMapping(path = "/spreads/{index}/picture", produces = "image/svg+xml")
+    ResponseEntity<byte[]> spreadPicture(
+            @PathVariable UUID id,
+            @PathVariable int index,
+            @RequestParam(defaultValue = "false") boolean guides) {
+        OpenPublication open = publications.get(id);
+        return picture(
+                SvgPicture.spread(scenes(open, open.state().publication(), index), press, guides));
+    }
+
+    @GetMapping(path = "/pages/{page}/picture", produces = "image/svg+xml")
+    ResponseEntity<byte[]> pagePicture(
+            @PathVariable UUID id,
+            @PathVariable UUID page,
+            @RequestParam(defaultValue = "false") boolean guides) {
+        return picture(SvgPicture.page(scene(id, page), press, guides));
+    }
+
+    /** Everything painted through a point, in millimetres from the top left corner of the trim. */
+    @GetMapping("/pages/{page}/strata")
+    StratumView.Through strata(
+            @PathVariable UUID id,
+            @PathVariable UUID page,
+            @RequestParam double x,
+            @RequestParam double y) {
+        Publication publication = publications.get(id).state().publication();
+        PageScene scene = scene(id, page);
+        List<StratumView> strata =
+                Strata.at(scene, points(x), points(y), press).stream()
+                        .map(stratum -> StratumView.of(stratum, publication))
+                        .toList();
+        return new StratumView.Through(page, publication.indexOf(page) + 1, x, y, strata);
+    }
+
+    /** The stops of a walk through the page, in reading order. */
+    @GetMapping("/pages/{page}/items")
+    List<ItemView> items(@PathVariable UUID id, @PathVariable UUID page) {
+        return ItemView.of(scene(id, page));
+    }
+
+    @GetMapping("/findings")
+    FindingList findings(@PathVariable UUID id) {
+        OpenPublication open = publications.get(id);
+        OpenPublication.State state = open.state();
+        Publication publication = state.publication();
+        List<PageScene> scenes = open.composer().composeAll(publication);
+        List<FindingView> findings = new ArrayList<>();
+        for (int i = 0; i < scenes.size(); i++) {
+            for (var finding : Findings.of(scenes.get(i), open.legibility(publication))) {
+                findings.add(FindingView.of(finding, i + 1));
+            }
+        }
+        return new FindingList(state.revision(), publication.setup().level().name(), findings);
+    }
+
+    /** What would make a run legible; an empty list where no colour of its hue would. */
+    @GetMapping("/mends")
+    List<MendView> mends(@PathVariable UUID id, @RequestParam UUID run) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        List<Mend> mends =
+                Mend.of(
+                        run,
+                        publication,
+                        open.composer().composeAll(publication),
+                        open.legibility(publication),
+                        press,
+                        UUID.randomUUID());
+        return mends.stream()
+                .map(
+                        mend ->
+                                new MendView(
+                                        mend.scope().name(),
+                                        mend.name(),
+                                        mend.color(),
+                                        mend.screen().hex(),
+                                        Contrast.cut(mend.ratio()),
+                                        mend.required(),
+                                        mend.pages().stream()
+                                                .map(page -> publication.indexOf(page) + 1)
+                                                .toList(),
+                                        mend.edit()))
+                .toList();
+    }
+
+    private PageScene scene(UUID id, UUID page) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        return open.composer().compose(publication, indexOf(publication, page));
+    }
+
+    private static int indexOf(Publication publication, UUID page) {
+        for (int i = 0; i < publication.pages().size(); i++) {
+            if (publication.pages().get(i).id().equals(page)) {
+                return i;
+            }
+        }
+        throw new Missing("page");
+    }
+
+    private static List<PageScene> scenes(
+            OpenPublication open, Publication publication, int spread) {
+        int last = Spreads.indexOf(publication, publication.pages().size() - 1);
+        if (spread < 0 || spread > last) {
+            throw new Missing("spread");
+        }
+        return Spreads.at(publication, spread).stream()
+                .map(index -> open.composer().compose(publication, index))
+                .toList();
+    }
+
+    private static double points(double millimetres) {
+        return Length.mm(millimetres).points();
+    }
+
+    private static ResponseEntity<byte[]> picture(String svg) {
+        byte[] bytes = svg.getBytes(StandardCharsets.UTF_8);
+        return ResponseEntity.ok()
+                .contentType(SVG)
+                .cacheControl(CacheControl.maxAge(0, TimeUnit.SECONDS).cachePrivate())
+                .eTag("\"" + hash(bytes) + "\"")
+                .body(bytes);
+    }
+
+    private static String hash(byte[] bytes) {
+        try {
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(bytes);
+            return HexFormat.of().formatHex(digest, 0, 16);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,101 @@
+package yewberry.server.api;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.publication.Bleed;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.PageSize;
+import yewberry.core.publication.Setup;
+import yewberry.core.text.FontLibrary;
+import yewberry.server.publications.Beginning;
+import yewberry.server.publications.Publications;
+
+/** The shelf: all publications, and what a new one can be made of. */
+@RestController
+@RequestMapping("/api")
+class ShelfApi {
+    private final Publications publications;
+    private final PressCondition press;
+
+    ShelfApi(Publications publications, PressCondition press) {
+        this.publications = publications;
+        this.press = press;
+    }
+
+    record ShelfEntry(UUID id, String name, Setup setup, int pages, OffsetDateTime changed) {}
+
+    /**
+     * @param bleed at the top, the bottom and the outside
+     */
+    record NewPublication(String name, PageSize trim, boolean facing, Length bleed, int pages) {}
+
+    record Created(UUID id) {}
+
+    record Options(List<PageSize.Named> sizes, List<FontLibrary.Family> families) {}
+
+    record ConvertedColor(Rgb rgb, String hex, Cmyk ink) {}
+
+    @GetMapping("/publications")
+    List<ShelfEntry> shelf() {
+        return publications.list().stream()
+                .map(
+                        each ->
+                                new ShelfEntry(
+                                        each.id(),
+                                        each.name(),
+                                        each.setup(),
+                                        each.pages(),
+                                        each.changed()))
+                .toList();
+    }
+
+    @PostMapping("/publications")
+    @ResponseStatus(HttpStatus.CREATED)
+    Created create(@RequestBody NewPublication wanted) {
+        UUID id = UUID.randomUUID();
+        Setup usual = Setup.of(wanted.trim(), wanted.facing());
+        Setup setup =
+                new Setup(
+                        usual.trim(),
+                        usual.facing(),
+                        new Bleed(wanted.bleed(), wanted.bleed(), wanted.bleed(), Length.ZERO),
+                        usual.safe(),
+                        usual.margins(),
+                        wanted.trim().width().unit(),
+                        usual.level());
+        publications.create(
+                Beginning.of(id, wanted.name(), setup, wanted.pages(), UUID::randomUUID));
+        return new Created(id);
+    }
+
+    @DeleteMapping("/publications/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void delete(@PathVariable UUID id) {
+        publications.delete(id);
+    }
+
+    @GetMapping("/options")
+    Options options() {
+        return new Options(PageSize.common(), FontLibrary.families());
+    }
+
+    /** A hex colour in both spaces, under the press condition. */
+    @GetMapping("/colors/{hex}")
+    ConvertedColor color(@PathVariable String hex) {
+        Rgb rgb = Rgb.hex(hex);
+        return new ConvertedColor(rgb, rgb.hex(), press.toInk(rgb).rounded());
+    }
+}

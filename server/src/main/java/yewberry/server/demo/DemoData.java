@@ -1,0 +1,26 @@
+package yewberry.server.demo;
+
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+import yewberry.server.Settings;
+import yewberry.server.publications.Publications;
+
+/** Puts the demo publication on an empty shelf, if asked to. */
+@Component
+class DemoData implements ApplicationRunner {
+    private final Publications publications;
+    private final Settings settings;
+
+    DemoData(Publications publications, Settings settings) {
+        this.publications = publications;
+        this.settings = settings;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (settings.demo() && publications.list().isEmpty()) {
+            publications.create(DemoPublication.seasonGuide());
+        }
+    }
+}

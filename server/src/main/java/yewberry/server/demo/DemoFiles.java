@@ -1,0 +1,64 @@
+package yewberry.server.demo;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import tools.jackson.databind.SerializationFeature;
+import yewberry.core.Progress;
+import yewberry.core.color.PressCondition;
+import yewberry.core.findings.Findings;
+import yewberry.core.legibility.Legibility;
+import yewberry.core.publication.Publication;
+import yewberry.core.scene.Composer;
+import yewberry.core.scene.PageScene;
+import yewberry.pdf.PressPdf;
+import yewberry.pdf.ReadBack;
+import yewberry.server.json.CoreJson;
+import yewberry.server.view.FindingView;
+
+/** Writes the outputs of the demo publication to a folder, without a server. */
+public final class DemoFiles {
+    private DemoFiles() {}
+
+    /**
+     * @param arguments the folder, which is made if it is not there
+     */
+    public static void main(String[] arguments) throws IOException {
+        if (arguments.length != 1) {
+            System.err.println("Name one folder to write to.");
+            System.exit(2);
+        }
+        boolean matches = write(Path.of(arguments[0]));
+        if (!matches) {
+            System.err.println("The press PDF does not match its scenes.");
+            System.exit(1);
+        }
+    }
+
+    /** Whether the press PDF, read back, matches what it was made from. */
+    static boolean write(Path folder) throws IOException {
+        Files.createDirectories(folder);
+        Publication guide = DemoPublication.seasonGuide();
+        PressCondition press = PressCondition.coated();
+        List<PageScene> scenes = new Composer().composeAll(guide);
+        Path pdf = folder.resolve("season-guide-press.pdf");
+        PressPdf.write(
+                guide.name(), scenes, press, Clock.systemUTC().instant(), pdf, Progress.NONE);
+        Legibility legibility = new Legibility(press, guide.setup().level());
+        List<FindingView> findings = new ArrayList<>();
+        for (int i = 0; i < scenes.size(); i++) {
+            for (var finding : Findings.of(scenes.get(i), legibility)) {
+                findings.add(FindingView.of(finding, i + 1));
+            }
+        }
+        CoreJson.teach(tools.jackson.databind.json.JsonMapper.builder())
+                .enable(SerializationFeature.INDENT_OUTPUT)
+                .build()
+                .writeValue(folder.resolve("season-guide-findings.json").toFile(), findings);
+        System.out.println("Wrote " + pdf + " and season-guide-findings.json beside it");
+        return ReadBack.check(pdf, scenes, press, Progress.NONE).matches();
+    }
+}

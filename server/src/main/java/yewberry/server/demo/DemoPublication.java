@@ -1,0 +1,315 @@
+package yewberry.server.demo;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
+import yewberry.core.color.Rgb;
+import yewberry.core.color.Swatch;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Bleed;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Edge;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Level;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Margins;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Parent;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Unit;
+
+/**
+ * The season guide of the Saltmarsh Observatory: twelve facing A5 pages. In its dark part two
+ * articles were left in the dark type of the light pages, so that there is something to find.
+ */
+public final class DemoPublication {
+    private static final double WIDTH = 148;
+    private static final double HEIGHT = 210;
+
+    private final Swatch ink = swatch("Ink", new Cmyk(0, 0, 0, 100));
+    private final Swatch white = swatch("White", new Cmyk(0, 0, 0, 0));
+    private final Swatch midnight = swatch("Midnight", new Cmyk(100, 86, 42, 52));
+    private final Swatch dusk = swatch("Dusk", new Cmyk(82, 64, 22, 12));
+    private final Swatch moonlight = swatch("Moonlight", new Cmyk(5, 3, 12, 0));
+    private final Swatch sand = swatch("Sand", new Cmyk(3, 6, 18, 0));
+    private final Swatch slate = swatch("Slate", new Cmyk(62, 46, 36, 28));
+    private final Swatch beacon = swatch("Beacon", new Rgb(0xd9, 0x4f, 0x2b));
+
+    private final Look title = look("Title", "Fraunces", 700, 46, 48, 0, moonlight);
+    private final Look subtitle = look("Subtitle", "Source Sans 3", 600, 15, 19, 8, moonlight);
+    private final Look heading = look("Heading", "Fraunces", 600, 23, 27, 0, ink);
+    private final Look body = look("Body", "Source Serif 4", 400, 9.5, 13.5, 6, ink);
+    private final Look nightHeading =
+            look("Night heading", "Fraunces", 600, 23, 27, 0, moonlight);
+    private final Look nightBody =
+            look("Night body", "Source Serif 4", 400, 9.5, 13.5, 6, moonlight);
+    private final Look caption = look("Caption", "Source Sans 3", 400, 7.5, 10, 0, slate);
+    private final Look nightCaption =
+            look("Night caption", "Source Sans 3", 400, 7.5, 10, 0, moonlight);
+
+    private final Parent daylight = daylight();
+    private final Parent night = night();
+
+    private DemoPublication() {}
+
+    public static Publication seasonGuide() {
+        return new DemoPublication().build();
+    }
+
+    /** Ids are derived from names, so that the demo is the same every time it is made. */
+    private static UUID id(String name) {
+        return UUID.nameUUIDFromBytes(("season guide: " + name).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static Swatch swatch(String name, Color color) {
+        return new Swatch(id("swatch " + name), name, color);
+    }
+
+    private static Look look(
+            String name,
+            String family,
+            int weight,
+            double size,
+            double leading,
+            double before,
+            Swatch color) {
+        return new Look(
+                id("look " + name),
+                name,
+                family,
+                weight,
+                Length.pt(size),
+                Length.pt(leading),
+                Length.pt(before),
+                Look.Alignment.LEFT,
+                color.id());
+    }
+
+    private Publication build() {
+        Length margin = Length.mm(16);
+        Setup setup =
+                new Setup(
+                        new PageSize(Length.mm(WIDTH), Length.mm(HEIGHT)),
+                        true,
+                        Bleed.USUAL,
+                        Length.mm(3),
+                        new Margins(Length.mm(18), Length.mm(20), margin, Length.mm(18)),
+                        Unit.MM,
+                        Level.AA);
+        return new Publication(
+                id("publication"),
+                "Season guide",
+                setup,
+                List.of(ink, white, midnight, dusk, moonlight, sand, slate, beacon),
+                List.of(
+                        title,
+                        subtitle,
+                        heading,
+                        body,
+                        nightHeading,
+                        nightBody,
+                        caption,
+                        nightCaption),
+                List.of(daylight, night),
+                pages());
+    }
+
+    private Parent daylight() {
+        return new Parent(
+                id("parent Daylight"),
+                "Daylight",
+                new Layer(
+                        List.of(
+                                background("daylight ground", new Area.WholePage(), sand),
+                                background(
+                                        "daylight band",
+                                        new Area.Band(Edge.OUTSIDE, Length.mm(8)),
+                                        dusk)),
+                        List.of(
+                                frame(
+                                        "daylight foot",
+                                        16,
+                                        196,
+                                        112,
+                                        6,
+                                        paragraph(
+                                                "daylight foot",
+                                                caption,
+                                                "Saltmarsh Observatory, season guide")))));
+    }
+
+    private Parent night() {
+        return new Parent(
+                id("parent Night"),
+                "Night",
+                new Layer(
+                        List.of(
+                                background("night ground", new Area.WholePage(), midnight),
+                                background(
+                                        "night horizon",
+                                        new Area.Band(Edge.BOTTOM, Length.mm(10)),
+                                        dusk)),
+                        List.of(
+                                frame(
+                                        "night foot",
+                                        16,
+                                        202,
+                                        112,
+                                        6,
+                                        paragraph(
+                                                "night foot",
+                                                nightCaption,
+                                                "After dark: red light only, please")))));
+    }
+
+    private List<Page> pages() {
+        List<Page> pages = new ArrayList<>();
+        pages.add(cover());
+        pages.add(article(2, daylight, DemoText.WELCOME, heading, body));
+        pages.add(article(3, daylight, DemoText.GETTING_HERE, heading, body));
+        pages.add(article(4, daylight, DemoText.CALENDAR, heading, body));
+        pages.add(article(5, daylight, DemoText.TELESCOPES, heading, body));
+        pages.add(article(6, night, DemoText.DARK_HOURS, nightHeading, nightBody));
+        pages.add(article(7, night, DemoText.AUTUMN, nightHeading, body));
+        pages.add(article(8, night, DemoText.WINTER, heading, body));
+        pages.add(article(9, night, DemoText.COMETS, nightHeading, nightBody));
+        pages.add(schools());
+        pages.add(article(11, daylight, DemoText.ACCESS, heading, body));
+        pages.add(backCover());
+        return pages;
+    }
+
+    private Page cover() {
+        Layer layer =
+                new Layer(
+                        List.of(
+                                background(
+                                        "cover band",
+                                        new Area.Band(Edge.BOTTOM, Length.mm(44)),
+                                        beacon)),
+                        List.of(
+                                frame(
+                                        "cover title",
+                                        16,
+                                        24,
+                                        116,
+                                        70,
+                                        paragraph("cover 1", title, "Season guide"),
+                                        paragraph(
+                                                "cover 2",
+                                                subtitle,
+                                                "Saltmarsh Observatory, October to March")),
+                                frame(
+                                        "cover line",
+                                        16,
+                                        176,
+                                        116,
+                                        22,
+                                        paragraph(
+                                                "cover 3",
+                                                subtitle,
+                                                "Open on every clear night"))));
+        return new Page(id("page 1"), Optional.of(night.id()), true, layer);
+    }
+
+    private Page article(
+            int number, Parent parent, DemoText.Article article, Look head, Look text) {
+        List<Paragraph> paragraphs = new ArrayList<>();
+        paragraphs.add(paragraph("heading " + number, head, article.heading()));
+        for (String each : article.paragraphs()) {
+            paragraphs.add(paragraph(number + "." + paragraphs.size(), text, each));
+        }
+        return page(number, parent, paragraphs);
+    }
+
+    private Page page(int number, Parent parent, List<Paragraph> paragraphs) {
+        double x = number % 2 == 0 ? 20 : 16;
+        TextFrame frame =
+                frame("article " + number, x, 20, 112, 168, paragraphs.toArray(Paragraph[]::new));
+        return new Page(
+                id("page " + number),
+                Optional.of(parent.id()),
+                true,
+                new Layer(List.of(), List.of(frame)));
+    }
+
+    /** Two words of this page have a colour of their own. */
+    private Page schools() {
+        Page plain = article(10, daylight, DemoText.SCHOOLS, heading, body);
+        TextFrame frame = plain.layer().frames().getFirst();
+        List<Paragraph> paragraphs = new ArrayList<>(frame.paragraphs());
+        String text = paragraphs.get(2).text();
+        String words = "book early";
+        int at = text.indexOf(words);
+        paragraphs.set(
+                2,
+                paragraphs
+                        .get(2)
+                        .withRuns(
+                                List.of(
+                                        run("schools 1", text.substring(0, at), Optional.empty()),
+                                        run("schools 2", words, Optional.of(beacon.id())),
+                                        run(
+                                                "schools 3",
+                                                text.substring(at + words.length()),
+                                                Optional.empty()))));
+        return plain.withLayer(
+                plain.layer().withFrames(List.of(frame.withParagraphs(paragraphs))));
+    }
+
+    private Page backCover() {
+        Layer layer =
+                new Layer(
+                        List.of(background("back ground", new Area.WholePage(), dusk)),
+                        List.of(
+                                frame(
+                                        "back",
+                                        20,
+                                        140,
+                                        108,
+                                        50,
+                                        paragraph("back 1", nightHeading, "Come when it is clear"),
+                                        paragraph(
+                                                "back 2",
+                                                nightBody,
+                                                "Saltmarsh Observatory, at the end of the sea wall. The dome opens at dusk and closes when the last visitor has seen enough."))));
+        return new Page(id("page 12"), Optional.empty(), true, layer);
+    }
+
+    private static Background background(String name, Area area, Swatch swatch) {
+        return new Background(
+                id("background " + name), Sides.BOTH, area, new Fill.Solid(swatch.id()));
+    }
+
+    /** Millimetres from the top left corner of the trim. */
+    private static TextFrame frame(
+            String name, double x, double y, double width, double height, Paragraph... text) {
+        return new TextFrame(
+                id("frame " + name),
+                Sides.BOTH,
+                new Box(Length.mm(x), Length.mm(y), Length.mm(width), Length.mm(height)),
+                List.of(text));
+    }
+
+    private static Paragraph paragraph(String name, Look look, String text) {
+        return new Paragraph(
+                id("paragraph " + name), look.id(), List.of(run(name, text, Optional.empty())));
+    }
+
+    private static Run run(String name, String text, Optional<UUID> color) {
+        return new Run(id("run " + name), text, color);
+    }
+}

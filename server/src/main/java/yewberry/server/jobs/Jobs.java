@@ -1,0 +1,216 @@
+package yewberry.server.jobs;
+
+import static yewberry.server.store.db.Tables.JOB;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.jooq.DSLContext;
+import org.jooq.JSON;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+import yewberry.core.Names;
+import yewberry.core.color.PressCondition;
+import yewberry.core.publication.Publication;
+import yewberry.core.scene.PageScene;
+import yewberry.pdf.PressPdf;
+import yewberry.pdf.ReadBack;
+import yewberry.pdf.ReadBackReport;
+import yewberry.server.Settings;
+import yewberry.server.publications.Missing;
+import yewberry.server.publications.OpenPublication;
+import yewberry.server.publications.Publications;
+import yewberry.server.store.db.tables.records.JobRecord;
+
+/** Exports, one at a time: each writes a file, opens it again and holds it against the scenes. */
+@Component
+public class Jobs implements DisposableBean {
+    private static final Logger log = LoggerFactory.getLogger(Jobs.class);
+
+    private final DSLContext db;
+    private final JsonMapper mapper;
+    private final Publications publications;
+    private final PressCondition press;
+    private final Clock clock;
+    private final Path folder;
+    private final ExecutorService worker = Executors.newSingleThreadExecutor();
+    private final Map<UUID, RunningJob> running = new ConcurrentHashMap<>();
+
+    Jobs(
+            DSLContext db,
+            JsonMapper mapper,
+            Publications publications,
+            PressCondition press,
+            Clock clock,
+            Settings settings) {
+        this.db = db;
+        this.mapper = mapper;
+        this.publications = publications;
+        this.press = press;
+        this.clock = clock;
+        this.folder = settings.data().resolve("exports");
+        db.update(JOB)
+                .set(JOB.STATE, JobView.State.FAILED.name())
+                .set(JOB.MESSAGE, "Yewberry was closed before this was done; export it again.")
+                .where(JOB.STATE.eq(JobView.State.RUNNING.name()))
+                .execute();
+    }
+
+    /** Begins the export of the newest state as a press PDF. */
+    public JobView exportPress(UUID publication) {
+        OpenPublication open = publications.get(publication);
+        OpenPublication.State state = open.state();
+        UUID id = UUID.randomUUID();
+        JobRecord row = db.newRecord(JOB);
+        row.setId(id);
+        row.setPublication(publication);
+        row.setRevision(state.revision());
+        row.setKind("press-pdf");
+        row.setState(JobView.State.RUNNING.name());
+        row.setFileName(Names.fileStem(state.publication().name()) + "-press.pdf");
+        row.setMessage("");
+        row.setStarted(OffsetDateTime.now(clock));
+        row.insert();
+        RunningJob job = new RunningJob();
+        running.put(id, job);
+        worker.execute(() -> run(id, job, open, state.publication()));
+        return get(id);
+    }
+
+    private void run(UUID id, RunningJob job, OpenPublication open, Publication publication) {
+        Path part = folder.resolve(id + ".part");
+        try {
+            Files.createDirectories(folder);
+            List<PageScene> scenes = open.composer().composeAll(publication);
+            PressPdf.write(
+                    publication.name(),
+                    scenes,
+                    press,
+                    clock.instant(),
+                    part,
+                    (done, all) -> job.at("Writing", done, all));
+            ReadBackReport report =
+                    ReadBack.check(
+                            part, scenes, press, (done, all) -> job.at("Reading back", done, all));
+            Files.move(part, file(id), StandardCopyOption.REPLACE_EXISTING);
+            finish(id, JobView.State.DONE, "", Optional.of(report));
+        } catch (CancellationException cancelled) {
+            finish(id, JobView.State.CANCELLED, "Cancelled; no file was kept.", Optional.empty());
+        } catch (IOException failure) {
+            log.warn("Export failed", failure);
+            finish(
+                    id,
+                    JobView.State.FAILED,
+                    "The file could not be written. See whether the disk is full, then export again.",
+                    Optional.empty());
+        } catch (RuntimeException failure) {
+            log.error("Export failed", failure);
+            finish(
+                    id,
+                    JobView.State.FAILED,
+                    "The export met an error of its own; nothing in the publication was changed.",
+                    Optional.empty());
+        } finally {
+            delete(part);
+            running.remove(id);
+            job.end();
+        }
+    }
+
+    private void finish(
+            UUID id, JobView.State state, String message, Optional<ReadBackReport> report) {
+        db.update(JOB)
+                .set(JOB.STATE, state.name())
+                .set(JOB.MESSAGE, message)
+                .set(
+                        JOB.REPORT,
+                        report.map(it -> JSON.json(mapper.writeValueAsString(it))).orElse(null))
+                .where(JOB.ID.eq(id))
+                .execute();
+    }
+
+    private static void delete(Path file) {
+        try {
+            Files.deleteIfExists(file);
+        } catch (IOException e) {
+            log.warn("A file of an export that did not finish is left over", e);
+        }
+    }
+
+    /** The exports of a publication, the newest first. */
+    public List<JobView> of(UUID publication) {
+        return db.selectFrom(JOB)
+                .where(JOB.PUBLICATION.eq(publication))
+                .orderBy(JOB.STARTED.desc())
+                .limit(20)
+                .fetch(this::view);
+    }
+
+    /**
+     * @throws Missing if there is no such job
+     */
+    public JobView get(UUID id) {
+        return db.fetchOptional(JOB, JOB.ID.eq(id))
+                .map(this::view)
+                .orElseThrow(() -> new Missing("export"));
+    }
+
+    private JobView view(JobRecord row) {
+        Optional<RunningJob> job = Optional.ofNullable(running.get(row.getId()));
+        return new JobView(
+                row.getId(),
+                row.getPublication(),
+                row.getRevision(),
+                JobView.State.valueOf(row.getState()),
+                row.getFileName(),
+                row.getMessage(),
+                job.map(RunningJob::phase).orElse(""),
+                job.map(RunningJob::done).orElse(0),
+                job.map(RunningJob::all).orElse(0),
+                Optional.ofNullable(row.getReport())
+                        .map(it -> mapper.readValue(it.data(), ReadBackReport.class)),
+                row.getStarted());
+    }
+
+    /** The finished file. */
+    public Path file(UUID id) {
+        return folder.resolve(id + ".pdf");
+    }
+
+    public void cancel(UUID id) {
+        Optional.ofNullable(running.get(id)).ifPresent(RunningJob::cancel);
+    }
+
+    /** Waits until the job has come further or ended; for those who follow its progress. */
+    public JobView awaitChange(UUID id, int seen) throws InterruptedException {
+        RunningJob job = running.get(id);
+        if (job != null) {
+            job.awaitChange(seen);
+        }
+        return get(id);
+    }
+
+    public int changes(UUID id) {
+        return Optional.ofNullable(running.get(id)).map(RunningJob::changes).orElse(0);
+    }
+
+    @Override
+    public void destroy() {
+        running.values().forEach(RunningJob::cancel);
+        worker.shutdown();
+    }
+}

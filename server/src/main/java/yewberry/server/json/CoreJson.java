@@ -1,0 +1,52 @@
+package yewberry.server.json;
+
+import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.annotation.JsonValue;
+import com.fasterxml.jackson.annotation.Nulls;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.jsontype.NamedType;
+import yewberry.core.publication.Length;
+
+/** How core's values look as JSON. Core itself knows nothing of it. */
+public final class CoreJson {
+    private CoreJson() {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+    private interface ByType {}
+
+    /** A length is text with its unit, {@code "3 mm"}. */
+    private abstract static class LengthAsText {
+        @JsonCreator
+        static Length parse(String text) {
+            return Length.parse(text);
+        }
+
+        @Override
+        @JsonValue
+        public abstract String toString();
+    }
+
+
+    /** Teaches a mapper core's types; whatever is missing, null or unknown is refused. */
+    public static JsonMapper.Builder teach(JsonMapper.Builder builder) {
+        for (Class<?> root : Kinds.ROOTS) {
+            builder.addMixIn(root, ByType.class);
+            for (Class<?> kind : Kinds.of(root)) {
+                builder.registerSubtypes(new NamedType(kind, Kinds.name(kind)));
+            }
+        }
+        return builder.addMixIn(Length.class, LengthAsText.class)
+                .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
+                .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                .changeDefaultPropertyInclusion(
+                        inclusion -> inclusion.withValueInclusion(JsonInclude.Include.NON_ABSENT))
+                .changeDefaultNullHandling(nulls -> nulls.withContentNulls(Nulls.FAIL));
+    }
+
+    public static JsonMapper mapper() {
+        return teach(JsonMapper.builder()).build();
+    }
+}

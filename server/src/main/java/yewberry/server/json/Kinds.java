@@ -1,0 +1,43 @@
+package yewberry.server.json;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import yewberry.core.color.Color;
+import yewberry.core.edit.Edit;
+import yewberry.core.edit.Element;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Owner;
+import yewberry.core.scene.Origin;
+import yewberry.server.view.StratumView;
+
+/** The sealed types of core that go over the wire or into a column, told apart by {@code type}. */
+public final class Kinds {
+    /** Every root whose alternatives carry a {@code type}. */
+    public static final List<Class<?>> ROOTS =
+            List.of(
+                    Edit.class,
+                    Color.class,
+                    Area.class,
+                    Fill.class,
+                    Owner.class,
+                    Origin.class,
+                    Element.class,
+                    StratumView.class);
+
+    private Kinds() {}
+
+    /** The alternatives of a root that stand for values: its records. */
+    public static List<Class<?>> of(Class<?> root) {
+        List<Class<?>> kinds = new ArrayList<>();
+        Arrays.stream(root.getPermittedSubclasses()).filter(Class::isRecord).forEach(kinds::add);
+        return kinds;
+    }
+
+    /** {@code WholePage} is written {@code wholePage}. */
+    public static String name(Class<?> kind) {
+        String simple = kind.getSimpleName();
+        return Character.toLowerCase(simple.charAt(0)) + simple.substring(1);
+    }
+}

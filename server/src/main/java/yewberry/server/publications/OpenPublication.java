@@ -1,0 +1,178 @@
+package yewberry.server.publications;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import yewberry.core.Refused;
+import yewberry.core.color.PressCondition;
+import yewberry.core.edit.Edit;
+import yewberry.core.edit.Edited;
+import yewberry.core.edit.Editing;
+import yewberry.core.edit.Element;
+import yewberry.core.edit.Patch;
+import yewberry.core.legibility.Legibility;
+import yewberry.core.publication.Level;
+import yewberry.core.publication.Publication;
+import yewberry.core.scene.Composer;
+import yewberry.server.store.PublicationStore;
+import yewberry.server.store.Step;
+import yewberry.server.store.Step.Kind;
+
+/**
+ * A publication that is being worked on: its newest state, and the memory of its readers. Steps are
+ * made one at a time; reading never waits for them.
+ */
+public final class OpenPublication {
+    private final PublicationStore store;
+    private final Composer composer = new Composer();
+    private final Map<Level, Legibility> legibility = new EnumMap<>(Level.class);
+    private volatile State state;
+
+    /** A publication at a revision. */
+    public record State(Publication publication, long revision) {}
+
+    OpenPublication(PublicationStore.Stored stored, PublicationStore store, PressCondition press) {
+        this.store = store;
+        this.state = new State(stored.publication(), stored.revision());
+        for (Level level : Level.values()) {
+            legibility.put(level, new Legibility(press, level));
+        }
+    }
+
+    public State state() {
+        return state;
+    }
+
+    public Composer composer() {
+        return composer;
+    }
+
+    public Legibility legibility(Publication publication) {
+        return legibility.get(publication.setup().level());
+    }
+
+    /**
+     * Makes and stores an edit. If it was made against an older revision, it is made on the newest
+     * one, provided nobody touched the same elements since.
+     *
+     * @throws Refused if the edit is not possible
+     * @throws Conflict if somebody changed the same meanwhile
+     */
+    public synchronized State edit(Edit edit, long madeAgainst, String author) {
+        State before = state;
+        boolean stale = madeAgainst < before.revision();
+        if (madeAgainst > before.revision()) {
+            throw new Conflict(
+                    "This was made against a later state than the one stored; reload the page.");
+        }
+        Edited edited;
+        try {
+            edited = Editing.edit(before.publication(), edit);
+        } catch (Refused refused) {
+            if (stale) {
+                throw new Conflict(
+                        "The publication was changed meanwhile: " + refused.getMessage());
+            }
+            throw refused;
+        }
+        Patch patch = edited.patch();
+        if (stale) {
+            Set<UUID> both =
+                    store.touchedSince(
+                            before.publication().id(), madeAgainst, patch.touched());
+            if (!both.isEmpty()) {
+                throw new Conflict(
+                        "Not applied, because it was changed meanwhile: %s. Look at the newer state and try again."
+                                .formatted(inWords(patch, both)));
+            }
+        }
+        return patch.isEmpty() ? before : store(edited, Step.edit(author));
+    }
+
+    /** Takes back the author's last step. */
+    public synchronized State undo(String author) {
+        History.Entry last =
+                history(author)
+                        .undoable()
+                        .orElseThrow(() -> new Conflict("There is nothing to undo."));
+        return reverse(last, Kind.UNDO, author);
+    }
+
+    /** Brings back what the author undid last. */
+    public synchronized State redo(String author) {
+        History.Entry last =
+                history(author)
+                        .redoable()
+                        .orElseThrow(() -> new Conflict("There is nothing to redo."));
+        return reverse(last, Kind.REDO, author);
+    }
+
+    public History history(String author) {
+        return History.of(store.steps(state.publication().id(), author));
+    }
+
+    private State reverse(History.Entry entry, Kind kind, String author) {
+        Publication now = state.publication();
+        Patch made = store.patch(now.id(), entry.edit());
+        Patch patch = kind == Kind.UNDO ? made.inverse() : made;
+        Set<UUID> others =
+                store.touchedByOthersSince(now.id(), entry.since(), patch.touched(), author);
+        if (!others.isEmpty()) {
+            throw new Conflict(
+                    "This step cannot be taken back, because somebody else changed it since: %s."
+                            .formatted(inWords(patch, others)));
+        }
+        Edited edited;
+        try {
+            edited = Edited.by(patch, now);
+        } catch (Refused refused) {
+            throw new Conflict("This step cannot be taken back: " + refused.getMessage());
+        }
+        return store(edited, new Step(0, author, kind, Optional.of(entry.edit())));
+    }
+
+    private State store(Edited edited, Step step) {
+        long revision =
+                store.append(edited.publication(), edited.patch(), state.revision(), step);
+        state = new State(edited.publication(), revision);
+        return state;
+    }
+
+    private static String inWords(Patch patch, Set<UUID> elements) {
+        return patch.changes().stream()
+                .filter(change -> elements.contains(change.id()))
+                .map(change -> inWords(change.element()))
+                .distinct()
+                .collect(Collectors.joining(", "));
+    }
+
+    private static String inWords(Element element) {
+        return switch (element) {
+            case Element.WholePublication whole -> "the name or setup";
+            case Element.OneSwatch it -> "swatch “%s”".formatted(it.swatch().name());
+            case Element.OneLook it -> "look “%s”".formatted(it.look().name());
+            case Element.OneParent it -> "parent “%s”".formatted(it.name());
+            case Element.OnePage it -> "a page";
+            case Element.OneBackground it -> "a background";
+            case Element.OneFrame it -> "a text frame";
+        };
+    }
+
+    /** An edit tried out on the newest state, without storing anything. */
+    public Edited preview(Edit edit) {
+        return Editing.edit(state.publication(), edit);
+    }
+
+    /** The pages whose picture differs between two states, in order of the newer one. */
+    public List<UUID> pagesTouched(Publication before, Publication after) {
+        Set<Object> known = Set.copyOf(composer.composeAll(before));
+        return composer.composeAll(after).stream()
+                .filter(scene -> !known.contains(scene))
+                .map(scene -> scene.page())
+                .toList();
+    }
+}

@@ -1,0 +1,344 @@
+package yewberry.server.store;
+
+import static yewberry.server.store.db.Tables.BACKGROUND;
+import static yewberry.server.store.db.Tables.FRAME;
+import static yewberry.server.store.db.Tables.LOOK;
+import static yewberry.server.store.db.Tables.PAGE;
+import static yewberry.server.store.db.Tables.PARAGRAPH;
+import static yewberry.server.store.db.Tables.PARENT;
+import static yewberry.server.store.db.Tables.PUBLICATION;
+import static yewberry.server.store.db.Tables.RUN;
+import static yewberry.server.store.db.Tables.SWATCH;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Function;
+import org.jooq.DSLContext;
+import org.jooq.Query;
+import org.jooq.Record;
+import org.jooq.Table;
+import org.jooq.TableField;
+import org.jooq.TableRecord;
+import yewberry.core.color.Color;
+import yewberry.core.color.Swatch;
+import yewberry.core.edit.Change;
+import yewberry.core.edit.Element;
+import yewberry.core.edit.Element.OneBackground;
+import yewberry.core.edit.Element.OneFrame;
+import yewberry.core.edit.Element.OneLook;
+import yewberry.core.edit.Element.OnePage;
+import yewberry.core.edit.Element.OneParent;
+import yewberry.core.edit.Element.OneSwatch;
+import yewberry.core.edit.Element.WholePublication;
+import yewberry.core.edit.Patch;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Parent;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.TextFrame;
+
+/** Writes what a patch changed, row by row, within the transaction of its context. */
+final class PatchWriter {
+    private final DSLContext db;
+    private final Columns columns;
+    private final Publication after;
+    private final List<Query> queries = new ArrayList<>();
+
+    PatchWriter(DSLContext db, Columns columns, Publication after) {
+        this.db = db;
+        this.columns = columns;
+        this.after = after;
+    }
+
+    void write(Patch patch) {
+        patch.changes().stream()
+                .filter(change -> change.after().isPresent())
+                .sorted(Comparator.comparingInt(change -> rank(change.element())))
+                .forEach(this::save);
+        patch.changes().stream()
+                .filter(change -> change.after().isEmpty())
+                .sorted(Comparator.comparingInt(change -> -rank(change.element())))
+                .forEach(change -> remove(change.element()));
+        order(patch);
+        db.batch(queries).execute();
+    }
+
+    /** What is referred to comes before what refers to it. */
+    private static int rank(Element element) {
+        return switch (element) {
+            case WholePublication whole -> 0;
+            case OneSwatch swatch -> 1;
+            case OneLook look -> 2;
+            case OneParent parent -> 3;
+            case OnePage page -> 4;
+            case OneBackground background -> 5;
+            case OneFrame frame -> 6;
+        };
+    }
+
+    private void save(Change change) {
+        int position = change.after().orElseThrow().index();
+        switch (change.element()) {
+            case WholePublication whole -> {
+                var row = db.newRecord(PUBLICATION);
+                row.setName(whole.name());
+                row.setSetup(columns.write(whole.setup(), Setup.class));
+                queries.add(db.update(PUBLICATION).set(row).where(PUBLICATION.ID.eq(whole.id())));
+            }
+            case OneSwatch(Swatch swatch) -> {
+                var row = db.newRecord(SWATCH);
+                row.setId(swatch.id());
+                row.setPosition(position);
+                row.setName(swatch.name());
+                row.setColor(columns.write(swatch.color(), Color.class));
+                row.setPublication(after.id());
+                upsert(SWATCH, row);
+            }
+            case OneLook(Look look) -> saveLook(look, position);
+            case OneParent parent -> {
+                var row = db.newRecord(PARENT);
+                row.setPublication(after.id());
+                row.setId(parent.id());
+                row.setPosition(position);
+                row.setName(parent.name());
+                upsert(PARENT, row);
+            }
+            case OnePage page -> {
+                var row = db.newRecord(PAGE);
+                row.setPublication(after.id());
+                row.setId(page.id());
+                row.setPosition(position);
+                row.setParent(page.parent().orElse(null));
+                row.setParentShown(page.parentShown());
+                upsert(PAGE, row);
+            }
+            case OneBackground(Owner owner, Background background) ->
+                    saveBackground(owner, background, position);
+            case OneFrame(Owner owner, TextFrame frame) -> {
+                var row = db.newRecord(FRAME);
+                row.setPublication(after.id());
+                row.setId(frame.id());
+                row.setPosition(position);
+                row.setPage(owner instanceof Owner.OnPage(UUID page) ? page : null);
+                row.setParent(owner instanceof Owner.OnParent(UUID parent) ? parent : null);
+                row.setSides(frame.sides().name());
+                row.setBox(columns.write(frame.box(), Box.class));
+                upsert(FRAME, row);
+                saveText(frame, change);
+            }
+        }
+    }
+
+    private void saveLook(Look look, int position) {
+        var row = db.newRecord(LOOK);
+        row.setPublication(after.id());
+        row.setId(look.id());
+        row.setPosition(position);
+        row.setName(look.name());
+        row.setFamily(look.family());
+        row.setWeight(look.weight());
+        row.setSize(look.size().toString());
+        row.setLeading(look.leading().toString());
+        row.setSpaceBefore(look.before().toString());
+        row.setAlignment(look.alignment().name());
+        row.setSwatch(look.color());
+        upsert(LOOK, row);
+    }
+
+    private void saveBackground(Owner owner, Background background, int position) {
+        var row = db.newRecord(BACKGROUND);
+        row.setPublication(after.id());
+        row.setId(background.id());
+        row.setPosition(position);
+        row.setPage(owner instanceof Owner.OnPage(UUID page) ? page : null);
+        row.setParent(owner instanceof Owner.OnParent(UUID parent) ? parent : null);
+        row.setSides(background.sides().name());
+        row.setArea(columns.write(background.area(), Area.class));
+        switch (background.fill()) {
+            case Fill.None none -> {
+                row.setFill("none");
+                row.setSwatch(null);
+            }
+            case Fill.Solid(UUID swatch) -> {
+                row.setFill("solid");
+                row.setSwatch(swatch);
+            }
+        }
+        upsert(BACKGROUND, row);
+    }
+
+    private void saveText(TextFrame frame, Change change) {
+        List<Paragraph> old =
+                change.before()
+                        .map(placed -> ((OneFrame) placed.element()).frame().paragraphs())
+                        .orElse(List.of());
+        List<Paragraph> now = frame.paragraphs();
+        queries.add(
+                db.deleteFrom(PARAGRAPH)
+                        .where(
+                                PARAGRAPH
+                                        .PUBLICATION
+                                        .eq(after.id())
+                                        .and(PARAGRAPH.FRAME.eq(frame.id()))
+                                        .and(
+                                                PARAGRAPH.ID.notIn(
+                                                        now.stream()
+                                                                .map(Paragraph::id)
+                                                                .toList()))));
+        for (int i = 0; i < now.size(); i++) {
+            Paragraph paragraph = now.get(i);
+            if (i < old.size() && old.get(i).equals(paragraph)) {
+                continue;
+            }
+            var row = db.newRecord(PARAGRAPH);
+            row.setPublication(after.id());
+            row.setId(paragraph.id());
+            row.setPosition(i);
+            row.setFrame(frame.id());
+            row.setLook(paragraph.look());
+            upsert(PARAGRAPH, row);
+            saveRuns(paragraph);
+        }
+    }
+
+    private void saveRuns(Paragraph paragraph) {
+        queries.add(
+                db.deleteFrom(RUN)
+                        .where(
+                                RUN.PUBLICATION
+                                        .eq(after.id())
+                                        .and(RUN.PARAGRAPH.eq(paragraph.id()))
+                                        .and(
+                                                RUN.ID.notIn(
+                                                        paragraph.runs().stream()
+                                                                .map(Run::id)
+                                                                .toList()))));
+        for (int i = 0; i < paragraph.runs().size(); i++) {
+            Run run = paragraph.runs().get(i);
+            var row = db.newRecord(RUN);
+            row.setPublication(after.id());
+            row.setId(run.id());
+            row.setPosition(i);
+            row.setParagraph(paragraph.id());
+            row.setText(run.text());
+            row.setSwatch(run.color().orElse(null));
+            upsert(RUN, row);
+        }
+    }
+
+    private <R extends TableRecord<R>> void upsert(Table<R> table, R row) {
+        queries.add(db.insertInto(table).set(row).onDuplicateKeyUpdate().set(row));
+    }
+
+    private void remove(Element element) {
+        switch (element) {
+            case WholePublication whole ->
+                    throw new IllegalStateException("A patch never removes its publication");
+            case OneSwatch swatch -> remove(SWATCH, SWATCH.PUBLICATION, SWATCH.ID, element);
+            case OneLook look -> remove(LOOK, LOOK.PUBLICATION, LOOK.ID, element);
+            case OneParent parent -> remove(PARENT, PARENT.PUBLICATION, PARENT.ID, element);
+            case OnePage page -> remove(PAGE, PAGE.PUBLICATION, PAGE.ID, element);
+            case OneBackground background ->
+                    remove(BACKGROUND, BACKGROUND.PUBLICATION, BACKGROUND.ID, element);
+            case OneFrame frame -> remove(FRAME, FRAME.PUBLICATION, FRAME.ID, element);
+        }
+    }
+
+    private <R extends Record> void remove(
+            Table<R> table,
+            TableField<R, UUID> publication,
+            TableField<R, UUID> id,
+            Element element) {
+        queries.add(
+                db.deleteFrom(table)
+                        .where(publication.eq(after.id()).and(id.eq(element.id()))));
+    }
+
+    /** Where something was added, removed or moved, its list is numbered anew. */
+    private void order(Patch patch) {
+        List<Element> placed =
+                patch.changes().stream().filter(Change::placed).map(Change::element).toList();
+        if (placed.stream().anyMatch(OneSwatch.class::isInstance)) {
+            number(SWATCH, SWATCH.PUBLICATION, SWATCH.ID, SWATCH.POSITION, after.swatches(), Swatch::id);
+        }
+        if (placed.stream().anyMatch(OneLook.class::isInstance)) {
+            number(LOOK, LOOK.PUBLICATION, LOOK.ID, LOOK.POSITION, after.looks(), Look::id);
+        }
+        if (placed.stream().anyMatch(OneParent.class::isInstance)) {
+            number(PARENT, PARENT.PUBLICATION, PARENT.ID, PARENT.POSITION, after.parents(), Parent::id);
+        }
+        if (placed.stream().anyMatch(OnePage.class::isInstance)) {
+            number(PAGE, PAGE.PUBLICATION, PAGE.ID, PAGE.POSITION, after.pages(), Page::id);
+        }
+        placed.stream()
+                .filter(OneBackground.class::isInstance)
+                .map(element -> ((OneBackground) element).owner())
+                .distinct()
+                .forEach(
+                        owner ->
+                                number(
+                                        BACKGROUND,
+                                        BACKGROUND.PUBLICATION,
+                                        BACKGROUND.ID,
+                                        BACKGROUND.POSITION,
+                                        layer(owner).backgrounds(),
+                                        Background::id));
+        placed.stream()
+                .filter(OneFrame.class::isInstance)
+                .map(element -> ((OneFrame) element).owner())
+                .distinct()
+                .forEach(
+                        owner ->
+                                number(
+                                        FRAME,
+                                        FRAME.PUBLICATION,
+                                        FRAME.ID,
+                                        FRAME.POSITION,
+                                        layer(owner).frames(),
+                                        TextFrame::id));
+    }
+
+    /** Empty where the page or parent has gone too. */
+    private Layer layer(Owner owner) {
+        return switch (owner) {
+            case Owner.OnParent(UUID id) ->
+                    after.findParent(id).map(Parent::layer).orElse(Layer.EMPTY);
+            case Owner.OnPage(UUID id) ->
+                    after.pages().stream()
+                            .filter(page -> page.id().equals(id))
+                            .findFirst()
+                            .map(Page::layer)
+                            .orElse(Layer.EMPTY);
+        };
+    }
+
+    private <R extends Record, T> void number(
+            Table<R> table,
+            TableField<R, UUID> publication,
+            TableField<R, UUID> id,
+            TableField<R, Integer> position,
+            List<T> list,
+            Function<T, UUID> idOf) {
+        for (int i = 0; i < list.size(); i++) {
+            queries.add(
+                    db.update(table)
+                            .set(position, i)
+                            .where(
+                                    publication
+                                            .eq(after.id())
+                                            .and(id.eq(idOf.apply(list.get(i))))
+                                            .and(position.ne(i))));
+        }
+    }
+}

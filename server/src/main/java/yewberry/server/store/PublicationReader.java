@@ -1,0 +1,193 @@
+package yewberry.server.store;
+
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.mapping;
+import static java.util.stream.Collectors.toList;
+import static yewberry.server.store.db.Tables.BACKGROUND;
+import static yewberry.server.store.db.Tables.FRAME;
+import static yewberry.server.store.db.Tables.LOOK;
+import static yewberry.server.store.db.Tables.PAGE;
+import static yewberry.server.store.db.Tables.PARAGRAPH;
+import static yewberry.server.store.db.Tables.PARENT;
+import static yewberry.server.store.db.Tables.PUBLICATION;
+import static yewberry.server.store.db.Tables.RUN;
+import static yewberry.server.store.db.Tables.SWATCH;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Component;
+import yewberry.core.color.Color;
+import yewberry.core.color.Swatch;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Parent;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextFrame;
+import yewberry.server.store.db.tables.records.BackgroundRecord;
+import yewberry.server.store.db.tables.records.FrameRecord;
+import yewberry.server.store.db.tables.records.ParagraphRecord;
+import yewberry.server.store.db.tables.records.RunRecord;
+
+/** Builds a publication from its rows. */
+@Component
+class PublicationReader {
+    private final DSLContext db;
+    private final Columns columns;
+
+    PublicationReader(DSLContext db, Columns columns) {
+        this.db = db;
+        this.columns = columns;
+    }
+
+    Optional<PublicationStore.Stored> read(UUID id) {
+        return db.fetchOptional(PUBLICATION, PUBLICATION.ID.eq(id))
+                .map(
+                        row ->
+                                new PublicationStore.Stored(
+                                        new Publication(
+                                                id,
+                                                row.getName(),
+                                                columns.read(row.getSetup(), Setup.class),
+                                                swatches(id),
+                                                looks(id),
+                                                parents(id, layers(id, true)),
+                                                pages(id, layers(id, false))),
+                                        row.getRevision()));
+    }
+
+    private List<Swatch> swatches(UUID id) {
+        return db.selectFrom(SWATCH)
+                .where(SWATCH.PUBLICATION.eq(id))
+                .orderBy(SWATCH.POSITION)
+                .fetch(
+                        row ->
+                                new Swatch(
+                                        row.getId(),
+                                        row.getName(),
+                                        columns.read(row.getColor(), Color.class)));
+    }
+
+    private List<Look> looks(UUID id) {
+        return db.selectFrom(LOOK)
+                .where(LOOK.PUBLICATION.eq(id))
+                .orderBy(LOOK.POSITION)
+                .fetch(
+                        row ->
+                                new Look(
+                                        row.getId(),
+                                        row.getName(),
+                                        row.getFamily(),
+                                        row.getWeight(),
+                                        Length.parse(row.getSize()),
+                                        Length.parse(row.getLeading()),
+                                        Length.parse(row.getSpaceBefore()),
+                                        Look.Alignment.valueOf(row.getAlignment()),
+                                        row.getSwatch()));
+    }
+
+    private List<Parent> parents(UUID id, Function<UUID, Layer> layers) {
+        return db.selectFrom(PARENT)
+                .where(PARENT.PUBLICATION.eq(id))
+                .orderBy(PARENT.POSITION)
+                .fetch(row -> new Parent(row.getId(), row.getName(), layers.apply(row.getId())));
+    }
+
+    private List<Page> pages(UUID id, Function<UUID, Layer> layers) {
+        return db.selectFrom(PAGE)
+                .where(PAGE.PUBLICATION.eq(id))
+                .orderBy(PAGE.POSITION)
+                .fetch(
+                        row ->
+                                new Page(
+                                        row.getId(),
+                                        Optional.ofNullable(row.getParent()),
+                                        row.getParentShown(),
+                                        layers.apply(row.getId())));
+    }
+
+    /** What lies on each parent, or on each page. */
+    private Function<UUID, Layer> layers(UUID id, boolean ofParents) {
+        var backgroundOwner = ofParents ? BACKGROUND.PARENT : BACKGROUND.PAGE;
+        var frameOwner = ofParents ? FRAME.PARENT : FRAME.PAGE;
+        Map<UUID, List<Background>> backgrounds =
+                db.selectFrom(BACKGROUND)
+                        .where(BACKGROUND.PUBLICATION.eq(id).and(backgroundOwner.isNotNull()))
+                        .orderBy(BACKGROUND.POSITION)
+                        .collect(
+                                groupingBy(
+                                        row -> row.get(backgroundOwner),
+                                        mapping(this::background, toList())));
+        Map<UUID, List<Paragraph>> text = paragraphs(id);
+        Map<UUID, List<TextFrame>> frames =
+                db.selectFrom(FRAME)
+                        .where(FRAME.PUBLICATION.eq(id).and(frameOwner.isNotNull()))
+                        .orderBy(FRAME.POSITION)
+                        .collect(
+                                groupingBy(
+                                        row -> row.get(frameOwner),
+                                        mapping(row -> frame(row, text), toList())));
+        return owner ->
+                new Layer(
+                        backgrounds.getOrDefault(owner, List.of()),
+                        frames.getOrDefault(owner, List.of()));
+    }
+
+    private TextFrame frame(FrameRecord row, Map<UUID, List<Paragraph>> text) {
+        return new TextFrame(
+                row.getId(),
+                Sides.valueOf(row.getSides()),
+                columns.read(row.getBox(), Box.class),
+                text.getOrDefault(row.getId(), List.of()));
+    }
+
+    private Background background(BackgroundRecord row) {
+        return new Background(
+                row.getId(),
+                Sides.valueOf(row.getSides()),
+                columns.read(row.getArea(), Area.class),
+                row.getSwatch() == null ? new Fill.None() : new Fill.Solid(row.getSwatch()));
+    }
+
+    /** By frame. */
+    private Map<UUID, List<Paragraph>> paragraphs(UUID id) {
+        Map<UUID, List<Run>> runs =
+                db.selectFrom(RUN)
+                        .where(RUN.PUBLICATION.eq(id))
+                        .orderBy(RUN.POSITION)
+                        .collect(
+                                groupingBy(
+                                        RunRecord::getParagraph,
+                                        mapping(PublicationReader::run, toList())));
+        return db.selectFrom(PARAGRAPH)
+                .where(PARAGRAPH.PUBLICATION.eq(id))
+                .orderBy(PARAGRAPH.POSITION)
+                .collect(
+                        groupingBy(
+                                ParagraphRecord::getFrame,
+                                mapping(
+                                        row ->
+                                                new Paragraph(
+                                                        row.getId(),
+                                                        row.getLook(),
+                                                        runs.getOrDefault(row.getId(), List.of())),
+                                        toList())));
+    }
+
+    private static Run run(RunRecord row) {
+        return new Run(row.getId(), row.getText(), Optional.ofNullable(row.getSwatch()));
+    }
+}

@@ -1,0 +1,215 @@
+package yewberry.server.store;
+
+import static org.jooq.impl.DSL.count;
+import static org.jooq.impl.DSL.select;
+import static yewberry.server.store.db.Tables.PAGE;
+import static yewberry.server.store.db.Tables.PUBLICATION;
+import static yewberry.server.store.db.Tables.REVISION;
+import static yewberry.server.store.db.Tables.REVISION_TOUCH;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jooq.Batch;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Component;
+import yewberry.core.edit.Patch;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Setup;
+
+/**
+ * Publications in the database. A step is one transaction, and every method that changes something
+ * returns only when the change is on the disk.
+ */
+@Component
+public class PublicationStore {
+    private final DSLContext db;
+    private final Columns columns;
+    private final PublicationReader reader;
+    private final Clock clock;
+
+    PublicationStore(DSLContext db, Columns columns, PublicationReader reader, Clock clock) {
+        this.db = db;
+        this.columns = columns;
+        this.reader = reader;
+        this.clock = clock;
+    }
+
+    /** A publication as the shelf shows it. */
+    public record Listed(UUID id, String name, Setup setup, int pages, OffsetDateTime changed) {}
+
+    /** A publication and its newest revision. */
+    public record Stored(Publication publication, long revision) {}
+
+    /** The newest first. */
+    public List<Listed> list() {
+        var pages =
+                select(count()).from(PAGE).where(PAGE.PUBLICATION.eq(PUBLICATION.ID)).asField();
+        return db.select(
+                        PUBLICATION.ID,
+                        PUBLICATION.NAME,
+                        PUBLICATION.SETUP,
+                        pages,
+                        PUBLICATION.CHANGED)
+                .from(PUBLICATION)
+                .orderBy(PUBLICATION.CHANGED.desc())
+                .fetch(
+                        row ->
+                                new Listed(
+                                        row.get(PUBLICATION.ID),
+                                        row.get(PUBLICATION.NAME),
+                                        columns.read(row.get(PUBLICATION.SETUP), Setup.class),
+                                        row.get(pages, Integer.class),
+                                        row.get(PUBLICATION.CHANGED)));
+    }
+
+    public Optional<Stored> read(UUID id) {
+        return reader.read(id);
+    }
+
+    /** Stores a new publication as its revision 0. */
+    public void create(Publication publication) {
+        Publication empty =
+                new Publication(
+                        publication.id(),
+                        publication.name(),
+                        publication.setup(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of());
+        db.transaction(
+                transaction -> {
+                    DSLContext within = transaction.dsl();
+                    var row = within.newRecord(PUBLICATION);
+                    row.setId(publication.id());
+                    row.setName(publication.name());
+                    row.setSetup(columns.write(publication.setup(), Setup.class));
+                    row.setRevision(0L);
+                    row.setChanged(now());
+                    row.insert();
+                    new PatchWriter(within, columns, publication)
+                            .write(Patch.between(empty, publication));
+                });
+        toDisk();
+    }
+
+    public void delete(UUID publication) {
+        db.deleteFrom(PUBLICATION).where(PUBLICATION.ID.eq(publication)).execute();
+        toDisk();
+    }
+
+    /** Stores a step as the next revision and returns its number. */
+    public long append(Publication after, Patch patch, long revision, Step step) {
+        long next = revision + 1;
+        db.transaction(
+                transaction -> {
+                    DSLContext within = transaction.dsl();
+                    new PatchWriter(within, columns, after).write(patch);
+                    within.update(PUBLICATION)
+                            .set(PUBLICATION.REVISION, next)
+                            .set(PUBLICATION.CHANGED, now())
+                            .where(PUBLICATION.ID.eq(after.id()))
+                            .execute();
+                    var row = within.newRecord(REVISION);
+                    row.setPublication(after.id());
+                    row.setNumber(next);
+                    row.setAuthor(step.author());
+                    row.setKind(step.kind().name());
+                    row.setReverses(step.reverses().orElse(null));
+                    row.setPatch(columns.write(patch, Patch.class));
+                    row.setMade(now());
+                    row.insert();
+                    touches(within, after.id(), next, patch.touched()).execute();
+                });
+        toDisk();
+        return next;
+    }
+
+    private static Batch touches(DSLContext db, UUID publication, long number, Set<UUID> elements) {
+        return db.batch(
+                elements.stream()
+                        .map(
+                                element ->
+                                        db.insertInto(REVISION_TOUCH)
+                                                .values(publication, number, element))
+                        .toList());
+    }
+
+    /** All steps of one author, the oldest first, without their patches. */
+    public List<Step> steps(UUID publication, String author) {
+        return db.select(REVISION.NUMBER, REVISION.KIND, REVISION.REVERSES)
+                .from(REVISION)
+                .where(REVISION.PUBLICATION.eq(publication).and(REVISION.AUTHOR.eq(author)))
+                .orderBy(REVISION.NUMBER)
+                .fetch(
+                        row ->
+                                new Step(
+                                        row.value1(),
+                                        author,
+                                        Step.Kind.valueOf(row.value2()),
+                                        Optional.ofNullable(row.value3())));
+    }
+
+    public Patch patch(UUID publication, long number) {
+        return columns.read(
+                db.select(REVISION.PATCH)
+                        .from(REVISION)
+                        .where(
+                                REVISION.PUBLICATION
+                                        .eq(publication)
+                                        .and(REVISION.NUMBER.eq(number)))
+                        .fetchSingle()
+                        .value1(),
+                Patch.class);
+    }
+
+    /** Which of these elements were changed after a revision. */
+    public Set<UUID> touchedSince(UUID publication, long revision, Set<UUID> elements) {
+        return db.selectDistinct(REVISION_TOUCH.ELEMENT)
+                .from(REVISION_TOUCH)
+                .where(
+                        REVISION_TOUCH
+                                .PUBLICATION
+                                .eq(publication)
+                                .and(REVISION_TOUCH.NUMBER.gt(revision))
+                                .and(REVISION_TOUCH.ELEMENT.in(elements)))
+                .fetchSet(REVISION_TOUCH.ELEMENT);
+    }
+
+    /** The same, without what this author changed. */
+    public Set<UUID> touchedByOthersSince(
+            UUID publication, long revision, Set<UUID> elements, String author) {
+        return db.selectDistinct(REVISION_TOUCH.ELEMENT)
+                .from(REVISION_TOUCH)
+                .join(REVISION)
+                .on(
+                        REVISION.PUBLICATION
+                                .eq(REVISION_TOUCH.PUBLICATION)
+                                .and(REVISION.NUMBER.eq(REVISION_TOUCH.NUMBER)))
+                .where(
+                        REVISION_TOUCH
+                                .PUBLICATION
+                                .eq(publication)
+                                .and(REVISION_TOUCH.NUMBER.gt(revision))
+                                .and(REVISION_TOUCH.ELEMENT.in(elements))
+                                .and(REVISION.AUTHOR.ne(author)))
+                .fetchSet(REVISION_TOUCH.ELEMENT);
+    }
+
+    /**
+     * H2 hands a commit to the disk some time later, whatever WRITE_DELAY says; this statement
+     * returns when it is there.
+     */
+    private void toDisk() {
+        db.execute("checkpoint sync");
+    }
+
+    private OffsetDateTime now() {
+        return OffsetDateTime.now(clock).withOffsetSameInstant(ZoneOffset.UTC);
+    }
+}

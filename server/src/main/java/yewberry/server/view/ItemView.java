@@ -1,0 +1,58 @@
+package yewberry.server.view;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import yewberry.core.scene.PageScene;
+import yewberry.core.strata.ReadingOrder;
+import yewberry.core.strata.ReadingOrder.Stop;
+
+/**
+ * A stop of a walk through a page by keys.
+ *
+ * @param label what is announced
+ * @param frame of a paragraph
+ * @param background of a background
+ */
+public record ItemView(
+        String label,
+        String origin,
+        Extent where,
+        Optional<UUID> frame,
+        Optional<UUID> paragraph,
+        Optional<UUID> background) {
+    public static List<ItemView> of(PageScene scene) {
+        return ReadingOrder.of(scene).stream().map(ItemView::of).toList();
+    }
+
+    private static ItemView of(Stop stop) {
+        return switch (stop) {
+            case Stop.Words words ->
+                    new ItemView(
+                            "Text in look %s: %s"
+                                    .formatted(words.runs().getFirst().look().name(), words.text()),
+                            words.runs().getFirst().origin().inWords(),
+                            Extent.of(words.where()),
+                            Optional.of(words.runs().getFirst().frame()),
+                            Optional.of(words.runs().getFirst().paragraph()),
+                            Optional.empty());
+            case Stop.Ground(var fill) ->
+                    new ItemView(
+                            "Background in %s".formatted(fill.paint().name()),
+                            fill.origin().inWords(),
+                            Extent.of(fill.rect()),
+                            Optional.empty(),
+                            Optional.empty(),
+                            Optional.of(fill.background()));
+        };
+    }
+
+    /** The words of a page in reading order, a line a paragraph. */
+    static String text(PageScene scene) {
+        return ReadingOrder.of(scene).stream()
+                .filter(Stop.Words.class::isInstance)
+                .map(stop -> ((Stop.Words) stop).text())
+                .collect(Collectors.joining("\n"));
+    }
+}

@@ -1,0 +1,114 @@
+package yewberry.server.view;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Side;
+import yewberry.core.publication.Uses;
+import yewberry.core.scene.Spreads;
+
+/** A publication as the interface shows it; what lies on its pages is read page by page. */
+public record PublicationView(
+        UUID id,
+        String name,
+        long revision,
+        Setup setup,
+        String pressCondition,
+        List<SwatchView> swatches,
+        List<LookView> looks,
+        List<ParentView> parents,
+        List<PageEntry> pages,
+        List<List<UUID>> spreads) {
+    /**
+     * @param screen what a screen shows for it, as {@code #rrggbb}
+     * @param ink what the press condition prints for it
+     */
+    public record SwatchView(
+            UUID id, String name, Color color, Rgb rgb, String screen, Cmyk ink, int uses) {}
+
+    public record LookView(Look look, int uses) {}
+
+    public record ParentView(UUID id, String name, Layer layer, int uses) {}
+
+    /**
+     * @param number from 1
+     * @param spread index of its spread, from 0
+     * @param backgrounds how many it has of its own
+     */
+    public record PageEntry(
+            UUID id,
+            int number,
+            Side side,
+            int spread,
+            Optional<UUID> parent,
+            boolean parentShown,
+            int backgrounds) {}
+
+    public static PublicationView of(
+            Publication publication, long revision, PressCondition press) {
+        Uses uses = Uses.of(publication);
+        return new PublicationView(
+                publication.id(),
+                publication.name(),
+                revision,
+                publication.setup(),
+                press.name(),
+                publication.swatches().stream()
+                        .map(
+                                swatch ->
+                                        new SwatchView(
+                                                swatch.id(),
+                                                swatch.name(),
+                                                swatch.color(),
+                                                press.toScreen(swatch.color()),
+                                                press.toScreen(swatch.color()).hex(),
+                                                press.toInk(swatch.color()),
+                                                uses.swatch(swatch.id())))
+                        .toList(),
+                publication.looks().stream()
+                        .map(look -> new LookView(look, uses.look(look.id())))
+                        .toList(),
+                publication.parents().stream()
+                        .map(
+                                parent ->
+                                        new ParentView(
+                                                parent.id(),
+                                                parent.name(),
+                                                parent.layer(),
+                                                uses.parent(parent.id())))
+                        .toList(),
+                pages(publication),
+                Spreads.of(publication).stream()
+                        .map(
+                                spread ->
+                                        spread.stream()
+                                                .map(index -> publication.pages().get(index).id())
+                                                .toList())
+                        .toList());
+    }
+
+    private static List<PageEntry> pages(Publication publication) {
+        return java.util.stream.IntStream.range(0, publication.pages().size())
+                .mapToObj(
+                        index -> {
+                            var page = publication.pages().get(index);
+                            return new PageEntry(
+                                    page.id(),
+                                    index + 1,
+                                    publication.setup().sideOf(index),
+                                    Spreads.indexOf(publication, index),
+                                    page.parent(),
+                                    page.parentShown(),
+                                    page.layer().backgrounds().size());
+                        })
+                .toList();
+    }
+}

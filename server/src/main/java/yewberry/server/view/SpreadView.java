@@ -1,0 +1,58 @@
+package yewberry.server.view;
+
+import java.util.List;
+import java.util.UUID;
+import yewberry.core.picture.SvgPicture;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Side;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+
+/**
+ * Where the pages of a spread stand in its picture, in millimetres.
+ *
+ * @param view what the picture shows, from the top left corner of the leftmost trim
+ */
+public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
+    /**
+     * @param x where the trim begins in the picture
+     * @param visible the part of the page that the picture shows, from the corner of its own trim
+     */
+    public record PlacedPage(
+            UUID page,
+            int number,
+            Side side,
+            double x,
+            Extent visible,
+            Extent trim,
+            Extent bleed,
+            Extent safe,
+            String text) {}
+
+    public static SpreadView of(int index, List<PageScene> scenes, Publication publication) {
+        List<SvgPicture.Placed> arranged = SvgPicture.arrange(scenes);
+        Rect view =
+                arranged.stream()
+                        .map(placed -> placed.visible().movedBy(placed.x(), 0))
+                        .reduce(Rect::union)
+                        .orElseThrow();
+        return new SpreadView(
+                index,
+                Extent.of(view),
+                arranged.stream().map(placed -> placed(placed, publication)).toList());
+    }
+
+    private static PlacedPage placed(SvgPicture.Placed placed, Publication publication) {
+        PageScene scene = placed.scene();
+        return new PlacedPage(
+                scene.page(),
+                publication.indexOf(scene.page()) + 1,
+                scene.boxes().side(),
+                Extent.mm(placed.x()),
+                Extent.of(placed.visible()),
+                Extent.of(scene.boxes().trim()),
+                Extent.of(scene.boxes().bleed()),
+                Extent.of(scene.boxes().safe()),
+                ItemView.text(scene));
+    }
+}

@@ -1,0 +1,126 @@
+package yewberry.server.view;
+
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import yewberry.core.color.Color;
+import yewberry.core.color.Contrast;
+import yewberry.core.legibility.SizeClass;
+import yewberry.core.publication.Edge;
+import yewberry.core.publication.Level;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Publication;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Origin;
+import yewberry.core.strata.Stratum;
+
+/** One stratum as the interface shows it, from the top text down to the stock. */
+public sealed interface StratumView {
+    /**
+     * @param ratio contrast with what is below it at this point, cut to two decimals
+     * @param changesPages how many pages show it, so that editing it changes so many
+     */
+    record TextStratum(
+            String text,
+            UUID swatch,
+            String swatchName,
+            Color color,
+            String screen,
+            String origin,
+            Owner owner,
+            int changesPages,
+            UUID frame,
+            UUID paragraph,
+            UUID run,
+            UUID look,
+            String lookName,
+            BigDecimal ratio,
+            double required,
+            boolean passes,
+            String sizeReason)
+            implements StratumView {}
+
+    record FillStratum(
+            UUID background,
+            UUID swatch,
+            String swatchName,
+            Color color,
+            String screen,
+            String origin,
+            Owner owner,
+            int changesPages,
+            String bleed)
+            implements StratumView {}
+
+    record StockStratum(String screen, String note) implements StratumView {}
+
+    /** Everything through one point of a page. */
+    record Through(UUID page, int number, double x, double y, List<StratumView> strata) {}
+
+    static StratumView of(Stratum stratum, Publication publication) {
+        return switch (stratum) {
+            case Stratum.Text text -> text(text, publication);
+            case Stratum.Fill(Item.AreaFill fill, var screen, Set<Edge> bleeds) ->
+                    new FillStratum(
+                            fill.background(),
+                            fill.paint().swatch(),
+                            fill.paint().name(),
+                            fill.paint().color(),
+                            screen.hex(),
+                            fill.origin().inWords(),
+                            fill.origin().owner(),
+                            pages(fill.origin(), publication),
+                            bleed(bleeds));
+            case Stratum.Stock stock ->
+                    new StockStratum(
+                            stock.screen().hex(), "The paper, counted as white; never printed");
+        };
+    }
+
+    private static StratumView text(Stratum.Text text, Publication publication) {
+        Item.GlyphRun run = text.run();
+        Level level = publication.setup().level();
+        SizeClass sizeClass = SizeClass.of(run.look());
+        double required = level.required(sizeClass.large());
+        return new TextStratum(
+                run.text(),
+                run.paint().swatch(),
+                run.paint().name(),
+                run.paint().color(),
+                text.screen().hex(),
+                run.origin().inWords(),
+                run.origin().owner(),
+                pages(run.origin(), publication),
+                run.frame(),
+                run.paragraph(),
+                run.run(),
+                run.look().id(),
+                run.look().name(),
+                Contrast.cut(text.ratio()),
+                required,
+                text.ratio() >= required,
+                sizeClass.reason());
+    }
+
+    private static int pages(Origin origin, Publication publication) {
+        return switch (origin) {
+            case Origin.FromPage page -> 1;
+            case Origin.FromParent parent -> publication.pagesWith(parent.parent());
+        };
+    }
+
+    private static String bleed(Set<Edge> edges) {
+        return switch (edges.size()) {
+            case 0 -> "Ends inside the page";
+            case 4 -> "Reaches the bleed on all sides";
+            default ->
+                    "Reaches the bleed at the "
+                            + edges.stream()
+                                    .map(edge -> edge.name().toLowerCase(java.util.Locale.ROOT))
+                                    .reduce((a, b) -> a + ", " + b)
+                                    .orElseThrow();
+        };
+    }
+}

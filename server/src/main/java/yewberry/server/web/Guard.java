@@ -1,0 +1,151 @@
+package yewberry.server.web;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ReadListener;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.ServletInputStream;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.URI;
+import java.util.Set;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Stands before everything: answers only requests addressed to this machine by name (so that no
+ * foreign name can be pointed at it), takes changes only from its own pages, bounds every body, and
+ * sends the policy that keeps the pages to their own scripts and styles.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class Guard extends OncePerRequestFilter {
+    private static final long LIMIT = 1024 * 1024;
+    private static final Set<String> HOSTS = Set.of("127.0.0.1", "localhost", "[::1]");
+    private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
+
+    /** The hash is that of an empty style element, which the styling library puts in the page. */
+    private static final String POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self'"
+                    + " 'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='; font-src 'self';"
+                    + " img-src 'self' blob:; connect-src 'self'; base-uri 'none';"
+                    + " form-action 'self'; frame-ancestors 'none'";
+
+    private final JsonMapper mapper;
+
+    Guard(JsonMapper mapper) {
+        this.mapper = mapper;
+    }
+
+    @Override
+    protected void doFilterInternal(
+            HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        response.setHeader("Content-Security-Policy", POLICY);
+        response.setHeader("X-Content-Type-Options", "nosniff");
+        response.setHeader("Referrer-Policy", "no-referrer");
+        response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
+        response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
+        String host = request.getHeader("Host");
+        if (host == null || !HOSTS.contains(host.replaceFirst(":\\d+$", ""))) {
+            refuse(response, HttpStatus.MISDIRECTED_REQUEST, "Open Yewberry as localhost or 127.0.0.1.");
+        } else if (!READING.contains(request.getMethod()) && foreign(request, host)) {
+            refuse(response, HttpStatus.FORBIDDEN, "Changes are taken only from Yewberry's own pages.");
+        } else if (request.getContentLengthLong() > LIMIT) {
+            refuse(response, HttpStatus.CONTENT_TOO_LARGE, new TooLarge(LIMIT).getMessage());
+        } else {
+            chain.doFilter(new Bounded(request), response);
+        }
+    }
+
+    /** Browsers say where a request comes from; programs that are no browser may say nothing. */
+    private static boolean foreign(HttpServletRequest request, String host) {
+        String site = request.getHeader("Sec-Fetch-Site");
+        if (site != null && !site.equals("same-origin")) {
+            return true;
+        }
+        String origin = request.getHeader("Origin");
+        if (origin == null) {
+            return false;
+        }
+        try {
+            return !host.equals(URI.create(origin).getAuthority());
+        } catch (IllegalArgumentException e) {
+            return true;
+        }
+    }
+
+    private void refuse(HttpServletResponse response, HttpStatus status, String detail)
+            throws IOException {
+        response.setStatus(status.value());
+        response.setContentType("application/problem+json");
+        var problem =
+                mapper.createObjectNode()
+                        .put("title", status.getReasonPhrase())
+                        .put("status", status.value())
+                        .put("detail", detail);
+        response.getOutputStream().write(mapper.writeValueAsBytes(problem));
+    }
+
+    private static final class Bounded extends HttpServletRequestWrapper {
+        Bounded(HttpServletRequest request) {
+            super(request);
+        }
+
+        @Override
+        public ServletInputStream getInputStream() throws IOException {
+            return new BoundedStream(super.getInputStream());
+        }
+    }
+
+    /** For bodies that do not say how long they are. */
+    private static final class BoundedStream extends ServletInputStream {
+        private final ServletInputStream in;
+        private long read;
+
+        BoundedStream(ServletInputStream in) {
+            this.in = in;
+        }
+
+        @Override
+        public int read() throws IOException {
+            int value = in.read();
+            count(value < 0 ? 0 : 1);
+            return value;
+        }
+
+        @Override
+        public int read(byte[] buffer, int offset, int length) throws IOException {
+            int count = in.read(buffer, offset, length);
+            count(Math.max(0, count));
+            return count;
+        }
+
+        private void count(int more) throws TooLarge {
+            read += more;
+            if (read > LIMIT) {
+                throw new TooLarge(LIMIT);
+            }
+        }
+
+        @Override
+        public boolean isFinished() {
+            return in.isFinished();
+        }
+
+        @Override
+        public boolean isReady() {
+            return in.isReady();
+        }
+
+        @Override
+        public void setReadListener(ReadListener listener) {
+            in.setReadListener(listener);
+        }
+    }
+}

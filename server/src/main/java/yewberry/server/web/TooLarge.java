@@ -1,0 +1,14 @@
+package yewberry.server.web;
+
+import java.io.IOException;
+
+/** A request body over the limit. The message is for people. */
+public final class TooLarge extends IOException {
+    private static final long serialVersionUID = 1L;
+
+    TooLarge(long limit) {
+        super(
+                "This is more than the %d KB that one request may have; do it in smaller steps."
+                        .formatted(limit / 1024));
+    }
+}

@@ -1,0 +1,24 @@
+import { BrowserRouter, Route, Routes } from "react-router";
+import { Bench } from "./bench/Bench";
+import { Findings } from "./findings/Findings";
+import { Output } from "./output/Output";
+import { PublicationScreen } from "./publication/PublicationScreen";
+import { Shelf } from "./shelf/Shelf";
+import { StatusProvider } from "./ui/Status";
+
+export function App() {
+  return (
+    <BrowserRouter>
+      <StatusProvider>
+        <Routes>
+          <Route path="/" element={<Shelf />} />
+          <Route path="/publications/:id" element={<PublicationScreen />}>
+            <Route index element={<Bench />} />
+            <Route path="findings" element={<Findings />} />
+            <Route path="output" element={<Output />} />
+          </Route>
+        </Routes>
+      </StatusProvider>
+    </BrowserRouter>
+  );
+}

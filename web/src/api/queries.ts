@@ -1,0 +1,251 @@
+import {
+  keepPreviousData,
+  skipToken,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from "@tanstack/react-query";
+import { useStatus } from "../ui/Status";
+import { answered, author, client } from "./client";
+import type { Edit, Publication } from "./types";
+
+export function useShelf() {
+  return useQuery({
+    queryKey: ["shelf"],
+    queryFn: () => answered(client.GET("/api/publications")),
+  });
+}
+
+export function useOptions() {
+  return useQuery({
+    queryKey: ["options"],
+    queryFn: () => answered(client.GET("/api/options")),
+    staleTime: Infinity,
+  });
+}
+
+export function usePublication(id: string) {
+  return useQuery({
+    queryKey: ["publication", id],
+    queryFn: () => answered(client.GET("/api/publications/{id}", { params: { path: { id } } })),
+  });
+}
+
+export function useHistory(id: string, revision: number) {
+  return useQuery({
+    queryKey: ["history", id, revision],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/history", {
+          params: { path: { id }, query: { author: author() } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+}
+
+export function useSpread(publication: Publication, index: number) {
+  return useQuery({
+    queryKey: ["spread", publication.id, publication.revision, index],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/spreads/{index}", {
+          params: { path: { id: publication.id, index } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+}
+
+/** The picture of a spread as SVG text. */
+export function usePicture(publication: Publication, index: number) {
+  return useQuery({
+    queryKey: ["picture", publication.id, publication.revision, index],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/spreads/{index}/picture", {
+          params: { path: { id: publication.id, index }, query: { guides: true } },
+          parseAs: "text",
+        }),
+      ) as Promise<string>,
+    placeholderData: keepPreviousData,
+  });
+}
+
+export function usePageDetail(publication: Publication, page: string) {
+  return useQuery({
+    queryKey: ["page", publication.id, publication.revision, page],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/pages/{page}", {
+          params: { path: { id: publication.id, page } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+}
+
+export interface Point {
+  page: string;
+  /** Millimetres from the top left corner of the trim. */
+  x: number;
+  y: number;
+}
+
+export function useStrata(publication: Publication, point: Point | undefined) {
+  return useQuery({
+    queryKey: ["strata", publication.id, publication.revision, point],
+    queryFn: point
+      ? () =>
+          answered(
+            client.GET("/api/publications/{id}/pages/{page}/strata", {
+              params: {
+                path: { id: publication.id, page: point.page },
+                query: { x: point.x, y: point.y },
+              },
+            }),
+          )
+      : skipToken,
+    placeholderData: keepPreviousData,
+  });
+}
+
+export function useItems(publication: Publication, page: string | undefined) {
+  return useQuery({
+    queryKey: ["items", publication.id, publication.revision, page],
+    queryFn: page
+      ? () =>
+          answered(
+            client.GET("/api/publications/{id}/pages/{page}/items", {
+              params: { path: { id: publication.id, page } },
+            }),
+          )
+      : skipToken,
+  });
+}
+
+export function useFindings(publication: Publication) {
+  return useQuery({
+    queryKey: ["findings", publication.id, publication.revision],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/findings", {
+          params: { path: { id: publication.id } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+}
+
+export function useMends(publication: Publication, run: string | undefined) {
+  return useQuery({
+    queryKey: ["mends", publication.id, publication.revision, run],
+    queryFn: run
+      ? () =>
+          answered(
+            client.GET("/api/publications/{id}/mends", {
+              params: { path: { id: publication.id }, query: { run } },
+            }),
+          )
+      : skipToken,
+    staleTime: Infinity,
+  });
+}
+
+export function usePreview(publication: Publication, page: string, edit: Edit | undefined) {
+  return useQuery({
+    queryKey: ["preview", publication.id, publication.revision, page, edit],
+    queryFn: edit
+      ? () =>
+          answered(
+            client.POST("/api/publications/{id}/previews", {
+              params: { path: { id: publication.id } },
+              body: { edit, page },
+            }),
+          )
+      : skipToken,
+    placeholderData: keepPreviousData,
+  });
+}
+
+export function useExports(publication: Publication) {
+  return useQuery({
+    queryKey: ["exports", publication.id],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/exports", {
+          params: { path: { id: publication.id } },
+        }),
+      ),
+  });
+}
+
+/** Steps are sent one after the other, each against the revision the one before it made. */
+export function useSteps(publication: Publication) {
+  const queries = useQueryClient();
+  const status = useStatus();
+  const scope = { id: `steps ${publication.id}` };
+  const path = { id: publication.id };
+  const key = ["publication", publication.id];
+
+  const settled = async () => {
+    await queries.invalidateQueries({ queryKey: key });
+  };
+  const onError = (error: Error) => status.fail(error.message);
+
+  const edit = useMutation({
+    scope,
+    mutationFn: ({ edit }: { edit: Edit; done?: string }) => {
+      const revision = queries.getQueryData<Publication>(key)?.revision ?? publication.revision;
+      return answered(
+        client.POST("/api/publications/{id}/edits", {
+          params: { path },
+          body: { edit, revision, author: author() },
+        }),
+      );
+    },
+    onSuccess: (_, { done }) => {
+      if (done) {
+        status.say(done);
+      }
+    },
+    onError,
+    onSettled: settled,
+  });
+
+  const undo = useMutation({
+    scope,
+    mutationFn: () =>
+      answered(
+        client.POST("/api/publications/{id}/undo", {
+          params: { path },
+          body: { author: author() },
+        }),
+      ),
+    onSuccess: () => status.say("Undone"),
+    onError,
+    onSettled: settled,
+  });
+
+  const redo = useMutation({
+    scope,
+    mutationFn: () =>
+      answered(
+        client.POST("/api/publications/{id}/redo", {
+          params: { path },
+          body: { author: author() },
+        }),
+      ),
+    onSuccess: () => status.say("Redone"),
+    onError,
+    onSettled: settled,
+  });
+
+  return {
+    /** Makes an edit; `done` is announced when it is stored. */
+    make: (made: Edit, done?: string) => edit.mutate(done ? { edit: made, done } : { edit: made }),
+    undo: () => undo.mutate(),
+    redo: () => redo.mutate(),
+    busy: edit.isPending || undo.isPending || redo.isPending,
+  };
+}

@@ -1,0 +1,30 @@
+import type { components } from "./schema";
+
+type Schemas = components["schemas"];
+
+export type Area = Schemas["Area"];
+export type Background = Schemas["Background"];
+export type Color = Schemas["Color"];
+export type Edit = Schemas["Edit"];
+export type Fill = Schemas["Fill"];
+export type FillStratum = Schemas["FillStratum"];
+export type Finding = Schemas["FindingView"];
+export type Item = Schemas["ItemView"];
+export type Job = Schemas["JobView"];
+export type Layer = Schemas["Layer"];
+export type Look = Schemas["Look"];
+export type LookEntry = Schemas["LookView"];
+export type Mend = Schemas["MendView"];
+export type Options = Schemas["Options"];
+export type Owner = Schemas["Owner"];
+export type PageEntry = Schemas["PageEntry"];
+export type PageReport = Schemas["PageReport"];
+export type ParentEntry = Schemas["ParentView"];
+export type PlacedPage = Schemas["PlacedPage"];
+export type Publication = Schemas["PublicationView"];
+export type Setup = Schemas["Setup"];
+export type Spread = Schemas["SpreadView"];
+export type Stratum = Schemas["StratumView"];
+export type SwatchEntry = Schemas["SwatchView"];
+export type TextFrame = Schemas["TextFrame"];
+export type TextStratum = Schemas["TextStratum"];

@@ -1,0 +1,169 @@
+import { Plus, Trash2 } from "lucide-react";
+import styled from "styled-components";
+import { useSteps } from "../api/queries";
+import type { Owner, Publication, TextFrame } from "../api/types";
+import { theme } from "../theme";
+import { Button, QuietButton } from "../ui/Button";
+import { Choice } from "../ui/Choice";
+import { Field, Row, Stack } from "../ui/Field";
+import { LengthField } from "../ui/LengthField";
+import { sideOptions } from "./BackgroundEditor";
+
+const ParagraphBox = styled.fieldset`
+  margin: 0;
+  padding: ${theme.space.one} 0 0;
+  border: 0;
+  border-top: 1px solid ${theme.color.rule};
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.half};
+  & legend {
+    padding: 0;
+    float: left;
+    font-size: ${theme.size.small};
+    color: ${theme.color.quiet};
+  }
+`;
+
+type Paragraph = TextFrame["paragraphs"][number];
+
+const textOf = (paragraph: Paragraph) => paragraph.runs.map((run) => run.text).join("");
+
+/** Place and text of a frame. Each paragraph has a field; a line break in it begins a new one. */
+export function FrameEditor({
+  publication,
+  owner,
+  frame,
+}: {
+  publication: Publication;
+  owner: Owner;
+  frame: TextFrame;
+}) {
+  const steps = useSteps(publication);
+  const { unit } = publication.setup;
+  const looks = publication.looks.map(({ look }) => ({ id: look.id, label: look.name }));
+
+  const place = (box: Partial<TextFrame["box"]>, sides = frame.sides) =>
+    steps.make(
+      { type: "placeFrame", frame: frame.id, sides, box: { ...frame.box, ...box } },
+      "Frame placed",
+    );
+  const write = (paragraphs: { paragraph: string; look: string; text: string }[]) =>
+    steps.make({ type: "writeText", frame: frame.id, paragraphs }, "Text stored");
+  const written = frame.paragraphs.map((paragraph) => ({
+    paragraph: paragraph.id,
+    look: paragraph.look,
+    text: textOf(paragraph),
+  }));
+
+  const typed = (index: number, text: string) => {
+    const old = written[index];
+    if (old) {
+      const [first = "", ...more] = text.split(/\r?\n/);
+      write([
+        ...written.slice(0, index),
+        { ...old, text: first },
+        ...more.map((line) => ({
+          paragraph: crypto.randomUUID(),
+          look: old.look,
+          text: line,
+        })),
+        ...written.slice(index + 1),
+      ]);
+    }
+  };
+
+  return (
+    <Stack>
+      <Row $columns="repeat(2, minmax(0, 1fr))">
+        <LengthField
+          label="From the left"
+          unit={unit}
+          value={frame.box.x}
+          onCommit={(x) => place({ x })}
+        />
+        <LengthField
+          label="From the top"
+          unit={unit}
+          value={frame.box.y}
+          onCommit={(y) => place({ y })}
+        />
+        <LengthField
+          label="Width"
+          unit={unit}
+          value={frame.box.width}
+          onCommit={(width) => place({ width })}
+        />
+        <LengthField
+          label="Height"
+          unit={unit}
+          value={frame.box.height}
+          onCommit={(height) => place({ height })}
+        />
+      </Row>
+      {owner.type === "onParent" && publication.setup.facing && (
+        <Choice
+          label="Shows on"
+          value={frame.sides}
+          options={sideOptions}
+          onChange={(id) => place({}, id as TextFrame["sides"])}
+        />
+      )}
+      {frame.paragraphs.map((paragraph, index) => (
+        <ParagraphBox key={paragraph.id}>
+          <legend>Paragraph {index + 1}</legend>
+          <Row $columns="minmax(0, 1fr) auto">
+            <Choice
+              label={`Look of paragraph ${index + 1}`}
+              hiddenLabel
+              value={paragraph.look}
+              options={looks}
+              onChange={(look) =>
+                write(written.map((each, i) => (i === index ? { ...each, look } : each)))
+              }
+            />
+            <QuietButton
+              aria-label={`Remove paragraph ${index + 1}`}
+              isDisabled={written.length === 1}
+              onPress={() => write(written.filter((_, i) => i !== index))}
+            >
+              <Trash2 size={15} aria-hidden />
+            </QuietButton>
+          </Row>
+          <Field
+            label={`Text of paragraph ${index + 1}`}
+            hiddenLabel
+            multiline
+            rows={textOf(paragraph).length > 80 ? 6 : 2}
+            value={textOf(paragraph)}
+            onCommit={(text) => typed(index, text)}
+          />
+        </ParagraphBox>
+      ))}
+      <Row $columns="auto auto 1fr">
+        <Button
+          onPress={() =>
+            write([
+              ...written,
+              {
+                paragraph: crypto.randomUUID(),
+                look: written.at(-1)?.look ?? "",
+                text: "",
+              },
+            ])
+          }
+        >
+          <Plus size={15} aria-hidden />
+          Paragraph
+        </Button>
+        <Button
+          onPress={() => steps.make({ type: "removeFrame", frame: frame.id }, "Frame removed")}
+        >
+          <Trash2 size={15} aria-hidden />
+          Remove frame
+        </Button>
+      </Row>
+    </Stack>
+  );
+}

@@ -1,0 +1,116 @@
+import { Trash2 } from "lucide-react";
+import { useState } from "react";
+import { useOptions, useSteps } from "../api/queries";
+import type { Look, LookEntry, Publication } from "../api/types";
+import { Button, MainButton } from "../ui/Button";
+import { Choice } from "../ui/Choice";
+import { swatchOptions } from "../ui/colors";
+import { Field, Row, Stack } from "../ui/Field";
+import { LengthField } from "../ui/LengthField";
+import { Actions, Modal } from "../ui/Modal";
+
+const alignments = [
+  { id: "LEFT", label: "Left" },
+  { id: "CENTER", label: "Centred" },
+  { id: "RIGHT", label: "Right" },
+  { id: "JUSTIFIED", label: "Justified" },
+];
+
+export function LookEditor({ publication, entry }: { publication: Publication; entry: LookEntry }) {
+  const steps = useSteps(publication);
+  const options = useOptions();
+  const [removing, setRemoving] = useState(false);
+  const [replacement, setReplacement] = useState<string>();
+  const { look } = entry;
+  const change = (changed: Partial<Look>) =>
+    steps.make({ type: "changeLook", look: { ...look, ...changed } }, "Look changed");
+  const families = options.data?.families ?? [];
+  const weights = families.find((family) => family.name === look.family)?.weights ?? [];
+  const remove = (instead?: string) => {
+    setRemoving(false);
+    steps.make(
+      { type: "removeLook", look: look.id, ...(instead ? { replacement: instead } : {}) },
+      "Look removed",
+    );
+  };
+
+  return (
+    <Stack>
+      <Field label="Name" value={look.name} onCommit={(name) => change({ name })} />
+      <Choice
+        label="Colour"
+        value={look.color}
+        options={swatchOptions(publication)}
+        onChange={(color) => change({ color })}
+      />
+      <Row>
+        <Choice
+          label="Font"
+          value={look.family}
+          options={families.map(({ name }) => ({ id: name, label: name }))}
+          onChange={(family) => change({ family })}
+        />
+        <Choice
+          label="Weight"
+          value={String(look.weight)}
+          options={weights.map((weight) => ({ id: String(weight), label: String(weight) }))}
+          onChange={(weight) => change({ weight: Number(weight) })}
+        />
+        <LengthField
+          label="Size"
+          unit="PT"
+          value={look.size}
+          onCommit={(size) => change({ size })}
+        />
+        <LengthField
+          label="Leading"
+          unit="PT"
+          value={look.leading}
+          onCommit={(leading) => change({ leading })}
+        />
+        <LengthField
+          label="Space above"
+          unit="PT"
+          value={look.before}
+          onCommit={(before) => change({ before })}
+        />
+        <Choice
+          label="Alignment"
+          value={look.alignment}
+          options={alignments}
+          onChange={(id) => change({ alignment: id as Look["alignment"] })}
+        />
+      </Row>
+      <div>
+        <Button onPress={() => (entry.uses > 0 ? setRemoving(true) : remove())}>
+          <Trash2 size={15} aria-hidden />
+          Remove…
+        </Button>
+      </div>
+      <Modal
+        title={`What takes the place of “${look.name}”?`}
+        isOpen={removing}
+        onClose={() => setRemoving(false)}
+      >
+        <p>
+          {entry.uses} {entry.uses === 1 ? "paragraph has" : "paragraphs have"} this look. Choose
+          the look that these get instead.
+        </p>
+        <Choice
+          label="Look instead"
+          value={replacement}
+          options={publication.looks
+            .filter((other) => other.look.id !== look.id)
+            .map((other) => ({ id: other.look.id, label: other.look.name }))}
+          onChange={setReplacement}
+        />
+        <Actions>
+          <Button onPress={() => setRemoving(false)}>Keep it</Button>
+          <MainButton isDisabled={!replacement} onPress={() => remove(replacement)}>
+            Replace and remove
+          </MainButton>
+        </Actions>
+      </Modal>
+    </Stack>
+  );
+}

@@ -1,0 +1,216 @@
+import { Redo2, Settings2, Undo2 } from "lucide-react";
+import { useEffect, useState } from "react";
+import { NavLink, Outlet, useOutletContext, useParams } from "react-router";
+import styled from "styled-components";
+import { useFindings, useHistory, usePublication, useSteps } from "../api/queries";
+import type { Publication } from "../api/types";
+import { theme } from "../theme";
+import { Button, QuietButton } from "../ui/Button";
+import { Choice } from "../ui/Choice";
+import { Failed, Notice, VisuallyHidden } from "../ui/Notice";
+import { Wordmark } from "../ui/Wordmark";
+import { SetupDialog } from "./SetupDialog";
+
+const Page = styled.div`
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+  @media ${theme.narrow} {
+    height: auto;
+    min-height: 100%;
+  }
+`;
+
+const Top = styled.header`
+  flex: none;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${theme.space.half} ${theme.space.two};
+  min-height: 48px;
+  padding: ${theme.space.half} ${theme.space.two};
+  background: ${theme.color.paper};
+  border-bottom: 1px solid ${theme.color.rule};
+`;
+
+const Title = styled(QuietButton)`
+  max-width: 240px;
+  font-size: ${theme.size.large};
+  & span {
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+`;
+
+const Screens = styled.nav`
+  display: flex;
+  gap: ${theme.space.half};
+  margin: 0 auto;
+  & a {
+    min-height: 32px;
+    padding: 4px 12px;
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
+    color: ${theme.color.text};
+    text-decoration: none;
+    border-bottom: 3px solid transparent;
+  }
+  & a:hover {
+    background: ${theme.color.ground};
+  }
+  & a.active {
+    font-weight: 600;
+    border-bottom-color: ${theme.color.active};
+  }
+  @media ${theme.narrow} {
+    margin: 0;
+  }
+`;
+
+const Tally = styled.span<{ $some: boolean }>`
+  min-width: 22px;
+  padding: 0 5px;
+  text-align: center;
+  font-size: ${theme.size.small};
+  font-weight: 600;
+  color: ${({ $some }) => ($some ? theme.color.fail : theme.color.text)};
+  border: 1px solid ${({ $some }) => ($some ? theme.color.fail : theme.color.edge)};
+  border-radius: 3px;
+`;
+
+const Tools = styled.div`
+  display: flex;
+  align-items: center;
+  gap: ${theme.space.half};
+`;
+
+const Viewing = styled.div`
+  width: 150px;
+`;
+
+/** The frame around every screen of one publication. */
+export function PublicationScreen() {
+  const { id = "" } = useParams();
+  const publication = usePublication(id);
+
+  if (publication.isPending) {
+    return (
+      <Page>
+        <Top>
+          <Wordmark />
+        </Top>
+        <Notice role="status">Opening the publication…</Notice>
+      </Page>
+    );
+  }
+  if (publication.isError) {
+    return (
+      <Page>
+        <Top>
+          <Wordmark />
+        </Top>
+        <Notice role="alert">
+          <Failed>This publication could not be opened.</Failed>
+          {publication.error.message}
+          <Button onPress={() => void publication.refetch()}>Try again</Button>
+        </Notice>
+      </Page>
+    );
+  }
+  return <Opened publication={publication.data} />;
+}
+
+export function useOpened(): Publication {
+  return useOutletContext();
+}
+
+function Opened({ publication }: { publication: Publication }) {
+  const steps = useSteps(publication);
+  const history = useHistory(publication.id, publication.revision);
+  const findings = useFindings(publication);
+  const [setup, setSetup] = useState(false);
+  const count = findings.data?.findings.length;
+  const counting = findings.isFetching || count === undefined;
+
+  useEffect(() => {
+    document.title = `${publication.name}, Yewberry`;
+  }, [publication.name]);
+
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      if (typing || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") {
+        return;
+      }
+      event.preventDefault();
+      if (event.shiftKey) {
+        steps.redo();
+      } else {
+        steps.undo();
+      }
+    };
+    window.addEventListener("keydown", onKeyDown);
+    return () => window.removeEventListener("keydown", onKeyDown);
+  });
+
+  const path = `/publications/${publication.id}`;
+  return (
+    <Page>
+      <Top>
+        <Wordmark />
+        <Title onPress={() => setSetup(true)} aria-label={`Setup of ${publication.name}`}>
+          <span>{publication.name}</span>
+          <Settings2 size={15} aria-hidden />
+        </Title>
+        <Screens aria-label="Screens">
+          <NavLink to={path} end>
+            Bench
+          </NavLink>
+          <NavLink to={`${path}/findings`}>
+            Findings
+            <Tally $some={(count ?? 0) > 0}>{counting ? "…" : count}</Tally>
+          </NavLink>
+          <NavLink to={`${path}/output`}>Output</NavLink>
+        </Screens>
+        <VisuallyHidden role="status">
+          {counting ? "" : `${count} ${count === 1 ? "finding" : "findings"}`}
+        </VisuallyHidden>
+        <Tools>
+          <QuietButton
+            aria-label="Undo"
+            onPress={steps.undo}
+            isDisabled={!history.data?.canUndo}
+          >
+            <Undo2 size={17} aria-hidden />
+          </QuietButton>
+          <QuietButton
+            aria-label="Redo"
+            onPress={steps.redo}
+            isDisabled={!history.data?.canRedo}
+          >
+            <Redo2 size={17} aria-hidden />
+          </QuietButton>
+          <Viewing>
+            <Choice
+              label="Viewing"
+              hiddenLabel
+              value="designed"
+              options={[{ id: "designed", label: "As designed" }]}
+              onChange={() => undefined}
+            />
+          </Viewing>
+        </Tools>
+      </Top>
+      <Outlet context={publication} />
+      {setup && (
+        <SetupDialog
+          publication={publication}
+          onClose={() => setSetup(false)}
+          onChange={(edit) => steps.make(edit, "Setup changed")}
+        />
+      )}
+    </Page>
+  );
+}

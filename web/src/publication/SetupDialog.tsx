@@ -1,0 +1,155 @@
+import type { Edit, Publication, Setup } from "../api/types";
+import { useOptions } from "../api/queries";
+import { MainButton } from "../ui/Button";
+import { Choice } from "../ui/Choice";
+import { Field, Row } from "../ui/Field";
+import { LengthField } from "../ui/LengthField";
+import { Actions, Modal } from "../ui/Modal";
+import { Tick } from "../ui/Tick";
+
+const three = "repeat(auto-fit, minmax(104px, 1fr))";
+
+/** Name and setup; every field is stored as soon as it is left. */
+export function SetupDialog({
+  publication,
+  onClose,
+  onChange,
+}: {
+  publication: Publication;
+  onClose: () => void;
+  onChange: (edit: Edit) => void;
+}) {
+  const { setup } = publication;
+  const { unit } = setup;
+  const options = useOptions();
+  const change = (changed: Partial<Setup>) =>
+    onChange({ type: "changeSetup", setup: { ...setup, ...changed } });
+  const sizes = options.data?.sizes ?? [];
+  const size = sizes.find(
+    (each) => each.size.width === setup.trim.width && each.size.height === setup.trim.height,
+  );
+
+  return (
+    <Modal title="Setup" isOpen onClose={onClose}>
+      <Field
+        label="Name of the publication"
+        value={publication.name}
+        onCommit={(name) => onChange({ type: "renamePublication", name })}
+      />
+      <Row $columns={three}>
+        <Choice
+          label="Trim size"
+          value={size?.name}
+          placeholder="Custom"
+          options={sizes.map((each) => ({ id: each.name, label: each.name }))}
+          onChange={(name) => {
+            const chosen = sizes.find((each) => each.name === name);
+            if (chosen) {
+              change({ trim: chosen.size });
+            }
+          }}
+        />
+        <LengthField
+          label="Width"
+          unit={unit}
+          value={setup.trim.width}
+          onCommit={(width) => change({ trim: { ...setup.trim, width } })}
+        />
+        <LengthField
+          label="Height"
+          unit={unit}
+          value={setup.trim.height}
+          onCommit={(height) => change({ trim: { ...setup.trim, height } })}
+        />
+      </Row>
+      <Tick
+        label="Left and right pages face each other"
+        checked={setup.facing}
+        onChange={(facing) => change({ facing })}
+      />
+      <Row $columns={three}>
+        <LengthField
+          label="Bleed, top"
+          unit={unit}
+          value={setup.bleed.top}
+          onCommit={(top) => change({ bleed: { ...setup.bleed, top } })}
+        />
+        <LengthField
+          label="Bleed, bottom"
+          unit={unit}
+          value={setup.bleed.bottom}
+          onCommit={(bottom) => change({ bleed: { ...setup.bleed, bottom } })}
+        />
+        <LengthField
+          label="Bleed, outside"
+          unit={unit}
+          value={setup.bleed.outside}
+          onCommit={(outside) => change({ bleed: { ...setup.bleed, outside } })}
+        />
+        <LengthField
+          label="Bleed, spine"
+          unit={unit}
+          value={setup.bleed.spine}
+          onCommit={(spine) => change({ bleed: { ...setup.bleed, spine } })}
+        />
+      </Row>
+      <Row $columns={three}>
+        <LengthField
+          label="Margin, top"
+          unit={unit}
+          value={setup.margins.top}
+          onCommit={(top) => change({ margins: { ...setup.margins, top } })}
+        />
+        <LengthField
+          label="Margin, bottom"
+          unit={unit}
+          value={setup.margins.bottom}
+          onCommit={(bottom) => change({ margins: { ...setup.margins, bottom } })}
+        />
+        <LengthField
+          label="Margin, inside"
+          unit={unit}
+          value={setup.margins.inside}
+          onCommit={(inside) => change({ margins: { ...setup.margins, inside } })}
+        />
+        <LengthField
+          label="Margin, outside"
+          unit={unit}
+          value={setup.margins.outside}
+          onCommit={(outside) => change({ margins: { ...setup.margins, outside } })}
+        />
+      </Row>
+      <Row $columns={three}>
+        <LengthField
+          label="Safe area, from trim"
+          unit={unit}
+          value={setup.safe}
+          onCommit={(safe) => change({ safe })}
+        />
+        <Choice
+          label="Unit"
+          value={unit}
+          options={[
+            { id: "MM", label: "Millimetres" },
+            { id: "PT", label: "Points" },
+            { id: "IN", label: "Inches" },
+          ]}
+          onChange={(id) => change({ unit: id as Setup["unit"] })}
+        />
+        <Choice
+          label="Text is held to"
+          value={setup.level}
+          options={[
+            { id: "AA", label: "WCAG 2.2, AA" },
+            { id: "AAA", label: "WCAG 2.2, AAA" },
+          ]}
+          onChange={(id) => change({ level: id as Setup["level"] })}
+        />
+      </Row>
+      <p>Printed by: {publication.pressCondition}</p>
+      <Actions>
+        <MainButton onPress={onClose}>Done</MainButton>
+      </Actions>
+    </Modal>
+  );
+}

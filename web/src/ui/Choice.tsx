@@ -1,0 +1,174 @@
+import { Check, ChevronDown } from "lucide-react";
+import * as Aria from "react-aria-components";
+import styled from "styled-components";
+import { theme } from "../theme";
+import { Chip } from "./Chip";
+import { Label } from "./Field";
+
+export interface Option {
+  id: string;
+  label: string;
+  /** A colour shown beside it. */
+  color?: string;
+}
+
+const Group = styled(Aria.Select)`
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  min-width: 0;
+` as typeof Aria.Select;
+
+const Opener = styled(Aria.Button)`
+  width: 100%;
+  min-height: ${theme.hit};
+  padding: 2px 6px;
+  font: inherit;
+  text-align: left;
+  color: ${theme.color.text};
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.edge};
+  border-radius: 3px;
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  cursor: pointer;
+  & > svg {
+    flex: none;
+    margin-left: auto;
+  }
+  &[data-disabled] {
+    color: ${theme.color.edge};
+    border-color: ${theme.color.rule};
+  }
+`;
+
+const Value = styled(Aria.SelectValue)`
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  & [slot="description"] {
+    display: none;
+  }
+` as typeof Aria.SelectValue;
+
+export const Popover = styled(Aria.Popover)`
+  min-width: var(--trigger-width);
+  max-width: 320px;
+  max-height: 360px;
+  overflow: auto;
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.text};
+  border-radius: 3px;
+  padding: 4px;
+`;
+
+const optionStyle = `
+  min-height: ${theme.hit};
+  padding: 2px 8px;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  border-radius: 2px;
+  cursor: pointer;
+  outline-offset: -2px;
+  &[data-focused], &[data-hovered] {
+    background: ${theme.color.activeSoft};
+  }
+  & > svg {
+    margin-left: auto;
+  }
+`;
+
+const Item = styled(Aria.ListBoxItem)`
+  ${optionStyle}
+  &[data-selected] {
+    font-weight: 600;
+  }
+`;
+
+/** One of several, with its label above it. */
+export function Choice({
+  label,
+  options,
+  value,
+  onChange,
+  placeholder,
+  hiddenLabel,
+  isDisabled,
+}: {
+  label: string;
+  options: Option[];
+  value: string | undefined;
+  onChange: (id: string) => void;
+  placeholder?: string;
+  hiddenLabel?: boolean;
+  isDisabled?: boolean;
+}) {
+  const chosen = options.find((option) => option.id === value);
+  return (
+    <Group
+      value={value ?? null}
+      onChange={(key) => {
+        if (key !== null && key !== value) {
+          onChange(String(key));
+        }
+      }}
+      placeholder={placeholder ?? "Choose"}
+      isDisabled={isDisabled ?? false}
+      {...(hiddenLabel ? { "aria-label": label } : {})}
+    >
+      {!hiddenLabel && <Label>{label}</Label>}
+      <Opener>
+        {chosen?.color && <Chip $color={chosen.color} />}
+        <Value>{chosen ? chosen.label : (placeholder ?? "Choose")}</Value>
+        <ChevronDown size={14} aria-hidden />
+      </Opener>
+      <Popover>
+        <Aria.ListBox>
+          {options.map((option) => (
+            <Item key={option.id} id={option.id} textValue={option.label}>
+              {option.color && <Chip $color={option.color} />}
+              <span>{option.label}</span>
+              {option.id === value && <Check size={14} aria-hidden />}
+            </Item>
+          ))}
+        </Aria.ListBox>
+      </Popover>
+    </Group>
+  );
+}
+
+const MenuRow = styled(Aria.MenuItem)`
+  ${optionStyle}
+`;
+
+/** A button that opens a list of things to do. */
+export function ChoiceMenu({
+  trigger,
+  options,
+  onChoose,
+  label,
+}: {
+  trigger: React.ReactNode;
+  options: Option[];
+  onChoose: (id: string) => void;
+  label: string;
+}) {
+  return (
+    <Aria.MenuTrigger>
+      {trigger}
+      <Popover>
+        <Aria.Menu aria-label={label} onAction={(key) => onChoose(String(key))}>
+          {options.map((option) => (
+            <MenuRow key={option.id} id={option.id} textValue={option.label}>
+              {option.color && <Chip $color={option.color} />}
+              <span>{option.label}</span>
+            </MenuRow>
+          ))}
+        </Aria.Menu>
+      </Popover>
+    </Aria.MenuTrigger>
+  );
+}

@@ -1,0 +1,118 @@
+import { useState, type KeyboardEvent } from "react";
+import * as Aria from "react-aria-components";
+import styled from "styled-components";
+import { theme } from "../theme";
+
+export const Label = styled(Aria.Label)`
+  font-size: ${theme.size.small};
+  color: ${theme.color.quiet};
+`;
+
+const Group = styled(Aria.TextField)`
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  min-width: 0;
+`;
+
+const box = `
+  width: 100%;
+  min-width: 0;
+  min-height: ${theme.hit};
+  padding: 2px 6px;
+  font: inherit;
+  font-variant-numeric: tabular-nums;
+  color: ${theme.color.text};
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.edge};
+  border-radius: 3px;
+`;
+
+const Input = styled(Aria.Input)`
+  ${box}
+`;
+
+const Area = styled(Aria.TextArea)`
+  ${box}
+  line-height: 1.35;
+  resize: vertical;
+  min-height: 60px;
+`;
+
+interface FieldProps {
+  label: string;
+  value: string;
+  onCommit: (value: string) => void;
+  multiline?: boolean;
+  hiddenLabel?: boolean;
+  rows?: number;
+}
+
+/** A field whose value is taken when it is left or Enter is pressed; Escape gives the old one back. */
+export function Field({ label, value, onCommit, multiline, hiddenLabel, rows }: FieldProps) {
+  const [draft, setDraft] = useState<string>();
+  const shown = draft ?? value;
+
+  const commit = () => {
+    if (draft !== undefined && draft !== value) {
+      onCommit(draft);
+    }
+    setDraft(undefined);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === "Enter" && (!multiline || event.ctrlKey || event.metaKey)) {
+      commit();
+    } else if (event.key === "Escape" && draft !== undefined) {
+      setDraft(undefined);
+      event.stopPropagation();
+    }
+  };
+
+  return (
+    <Group
+      value={shown}
+      onChange={setDraft}
+      onBlur={commit}
+      {...(hiddenLabel ? { "aria-label": label } : {})}
+    >
+      {!hiddenLabel && <Label>{label}</Label>}
+      {multiline ? (
+        <Area onKeyDown={onKeyDown} rows={rows ?? 4} />
+      ) : (
+        <Input onKeyDown={onKeyDown} />
+      )}
+    </Group>
+  );
+}
+
+/** A field that keeps its draft with its owner, for dialogs that are sent as a whole. */
+export function DraftField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  return (
+    <Group value={value} onChange={onChange}>
+      <Label>{label}</Label>
+      <Input />
+    </Group>
+  );
+}
+
+export const Row = styled.div<{ $columns?: string }>`
+  display: grid;
+  grid-template-columns: ${({ $columns }) => $columns ?? "repeat(2, minmax(0, 1fr))"};
+  gap: ${theme.space.one};
+  align-items: end;
+`;
+
+export const Stack = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.one};
+  min-width: 0;
+`;

@@ -1,0 +1,24 @@
+import type { Setup } from "../api/types";
+import { Field } from "./Field";
+import { shownLength, typedLength } from "./length";
+
+/** A length in the publication's unit; any other unit and decimal commas can be typed. */
+export function LengthField({
+  label,
+  value,
+  unit,
+  onCommit,
+}: {
+  label: string;
+  value: string;
+  unit: Setup["unit"];
+  onCommit: (value: string) => void;
+}) {
+  return (
+    <Field
+      label={label}
+      value={shownLength(value, unit)}
+      onCommit={(text) => onCommit(typedLength(text, unit))}
+    />
+  );
+}

@@ -1,0 +1,76 @@
+import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from "react";
+import styled from "styled-components";
+import { theme } from "../theme";
+import { Button } from "./Button";
+
+interface Status {
+  /** Announces something that went well; it is read out and shown for a while. */
+  say: (message: string) => void;
+  /** Shows what went wrong until it is dismissed. */
+  fail: (message: string) => void;
+}
+
+const Context = createContext<Status>({ say: () => undefined, fail: () => undefined });
+
+export function useStatus(): Status {
+  return useContext(Context);
+}
+
+const Bar = styled.div`
+  position: fixed;
+  left: 50%;
+  bottom: ${theme.space.two};
+  transform: translateX(-50%);
+  z-index: 100;
+  max-width: min(640px, calc(100vw - 32px));
+  display: flex;
+  align-items: center;
+  gap: ${theme.space.two};
+  padding: ${theme.space.one} ${theme.space.two};
+  background: ${theme.color.text};
+  color: ${theme.color.paper};
+  border: 1px solid ${theme.color.paper};
+  border-radius: 4px;
+  &:empty {
+    display: none;
+  }
+`;
+
+const Failure = styled(Bar)`
+  background: ${theme.color.paper};
+  color: ${theme.color.text};
+  border: 2px solid ${theme.color.fail};
+`;
+
+export function StatusProvider({ children }: { children: ReactNode }) {
+  const [said, setSaid] = useState("");
+  const [failure, setFailure] = useState("");
+
+  const say = useCallback((message: string) => {
+    setFailure("");
+    setSaid(message);
+    window.setTimeout(() => setSaid((now) => (now === message ? "" : now)), 4000);
+  }, []);
+  const fail = useCallback((message: string) => {
+    setSaid("");
+    setFailure(message);
+  }, []);
+  const status = useMemo(() => ({ say, fail }), [say, fail]);
+
+  return (
+    <Context.Provider value={status}>
+      {children}
+      <Bar role="status">{said}</Bar>
+      <div role="alert">
+        {failure && (
+          <Failure>
+            <span>
+              <strong>Not done.</strong> {failure}
+            </span>
+            <Button onPress={() => setFailure("")}>Close</Button>
+          </Failure>
+        )}
+      </div>
+    </Context.Provider>
+  );
+}
