@@ -25,9 +25,7 @@ public final class Names {
             throw new Refused(
                     "This name of a %s has %d characters; use at most %d."
                             .formatted(
-                                    what,
-                                    stripped.codePointCount(0, stripped.length()),
-                                    LONGEST));
+                                    what, stripped.codePointCount(0, stripped.length()), LONGEST));
         }
         if (stripped.codePoints().anyMatch(Names::unprintable)) {
             throw new Refused(
@@ -40,10 +38,10 @@ public final class Names {
     private static boolean unprintable(int codePoint) {
         return switch (Character.getType(codePoint)) {
             case Character.CONTROL,
-                            Character.SURROGATE,
-                            Character.UNASSIGNED,
-                            Character.LINE_SEPARATOR,
-                            Character.PARAGRAPH_SEPARATOR ->
+                    Character.SURROGATE,
+                    Character.UNASSIGNED,
+                    Character.LINE_SEPARATOR,
+                    Character.PARAGRAPH_SEPARATOR ->
                     true;
             default -> false;
         };

@@ -71,7 +71,9 @@ final class ContentWriter {
     private void numbers(double... values) {
         for (double value : values) {
             BigDecimal rounded =
-                    BigDecimal.valueOf(value).setScale(5, RoundingMode.HALF_UP).stripTrailingZeros();
+                    BigDecimal.valueOf(value)
+                            .setScale(5, RoundingMode.HALF_UP)
+                            .stripTrailingZeros();
             raw(rounded.signum() == 0 ? "0 " : rounded.toPlainString() + " ");
         }
     }

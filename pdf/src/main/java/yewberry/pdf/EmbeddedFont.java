@@ -17,8 +17,8 @@ import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import yewberry.core.text.Face;
 
 /**
- * A shipped face in a document: glyphs are written by id, the program is cut down to those used, and
- * each maps back to the characters it stands for, ligatures too (ISO 32000-1, 9.10.3).
+ * A shipped face in a document: glyphs are written by id, the program is cut down to those used,
+ * and each maps back to the characters it stands for, ligatures too (ISO 32000-1, 9.10.3).
  */
 final class EmbeddedFont {
     /** The most entries that one block of a ToUnicode CMap may have (Adobe Technical Note 5014). */

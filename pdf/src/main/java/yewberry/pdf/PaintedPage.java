@@ -142,8 +142,7 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
 
     @Override
     public void shadingFill(COSName shading) {
-        areas.add(
-                new PaintedArea(getGraphicsState().getCurrentClippingPath(), Optional.empty()));
+        areas.add(new PaintedArea(getGraphicsState().getCurrentClippingPath(), Optional.empty()));
     }
 
     @Override

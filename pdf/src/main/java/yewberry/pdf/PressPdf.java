@@ -53,8 +53,7 @@ public final class PressPdf {
             Path file,
             Progress progress)
             throws IOException {
-        try (PDDocument document =
-                new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
+        try (PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
             PressPdf pdf = new PressPdf(condition, document);
             pdf.describe(title, created);
             for (int i = 0; i < scenes.size(); i++) {
@@ -139,7 +138,8 @@ public final class PressPdf {
         return known;
     }
 
-    private static void text(ContentWriter content, Item.GlyphRun run, EmbeddedFont font, Rect bleed)
+    private static void text(
+            ContentWriter content, Item.GlyphRun run, EmbeddedFont font, Rect bleed)
             throws IOException {
         content.beginText(font.name(), run.size());
         for (Item.Line line : run.lines()) {

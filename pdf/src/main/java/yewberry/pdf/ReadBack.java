@@ -187,18 +187,14 @@ public final class ReadBack {
                     Rect bleed = scene.boxes().bleed();
                     double x = bleedBox.getLowerLeftX() + line.x() + glyph.x() - bleed.x();
                     double y =
-                            bleedBox.getLowerLeftY()
-                                    + bleed.bottom()
-                                    - line.baseline()
-                                    - glyph.y();
+                            bleedBox.getLowerLeftY() + bleed.bottom() - line.baseline() - glyph.y();
                     List<PaintedGlyph> here = near(places, x, y);
                     boolean colored =
                             here.stream()
-                                    .anyMatch(
-                                            each ->
-                                                    each.color()
-                                                            .filter(color -> same(color, wanted))
-                                                            .isPresent());
+                                    .anyMatch(each ->
+                                            each.color()
+                                                    .filter(color -> same(color, wanted))
+                                                    .isPresent());
                     boolean read =
                             glyph.text().isBlank()
                                     || here.stream()
@@ -214,13 +210,12 @@ public final class ReadBack {
             note(problems, run, misread, "do not read as their characters");
         }
         return counts.entrySet().stream()
-                .map(
-                        entry ->
-                                new TextColorCheck(
-                                        entry.getKey(),
-                                        entry.getValue()[0],
-                                        entry.getValue()[1],
-                                        entry.getValue()[0] == entry.getValue()[1]))
+                .map(entry ->
+                        new TextColorCheck(
+                                entry.getKey(),
+                                entry.getValue()[0],
+                                entry.getValue()[1],
+                                entry.getValue()[0] == entry.getValue()[1]))
                 .toList();
     }
 

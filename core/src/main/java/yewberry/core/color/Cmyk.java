@@ -26,8 +26,7 @@ public record Cmyk(double cyan, double magenta, double yellow, double black) imp
 
     /** The coverages rounded to whole percent, as designers write them. */
     public Cmyk rounded() {
-        return new Cmyk(
-                Math.rint(cyan), Math.rint(magenta), Math.rint(yellow), Math.rint(black));
+        return new Cmyk(Math.rint(cyan), Math.rint(magenta), Math.rint(yellow), Math.rint(black));
     }
 
     @Override

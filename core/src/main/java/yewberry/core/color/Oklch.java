@@ -20,8 +20,7 @@ public record Oklch(double lightness, double chroma, double hue) {
         {87098.0 / 409605, 175762.0 / 245763, 12673.0 / 175545},
         {7918.0 / 409605, 87881.0 / 737289, 1001167.0 / 1053270}
     };
-    private static final double[][] LINEAR_TO_LMS =
-            Matrix.times(XYZ_D65_TO_LMS, LINEAR_TO_XYZ_D65);
+    private static final double[][] LINEAR_TO_LMS = Matrix.times(XYZ_D65_TO_LMS, LINEAR_TO_XYZ_D65);
     private static final double[][] LMS_TO_LINEAR = Matrix.inverse(LINEAR_TO_LMS);
     private static final double[][] OKLAB_TO_LMS = Matrix.inverse(LMS_TO_OKLAB);
 
@@ -75,8 +74,7 @@ public record Oklch(double lightness, double chroma, double hue) {
         double b = chroma * Math.sin(Math.toRadians(hue));
         double[] root = Matrix.times(OKLAB_TO_LMS, new double[] {lightness, a, b});
         return Matrix.times(
-                LMS_TO_LINEAR,
-                new double[] {cube(root[0]), cube(root[1]), cube(root[2])});
+                LMS_TO_LINEAR, new double[] {cube(root[0]), cube(root[1]), cube(root[2])});
     }
 
     private static double cube(double value) {

@@ -119,7 +119,9 @@ public final class PressCondition {
         return new Cmyk(percent(ink[0]), percent(ink[1]), percent(ink[2]), percent(ink[3]));
     }
 
-    /** To a tenth of a percent, finer than the 8 bits of a plate, so that white is no ink at all. */
+    /**
+     * To a tenth of a percent, finer than the 8 bits of a plate, so that white is no ink at all.
+     */
     private static double percent(float fraction) {
         return Math.clamp(Math.rint(fraction * 1000.0) / 10, 0, 100);
     }

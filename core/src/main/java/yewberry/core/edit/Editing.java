@@ -175,12 +175,8 @@ public final class Editing {
         List<Page> staying =
                 new ArrayList<>(
                         on.pages().stream().filter(page -> !moved.contains(page.id())).toList());
-        int at =
-                move.after()
-                        .map(after -> staying.indexOf(on.page(after)) + 1)
-                        .orElse(0);
-        staying.addAll(
-                at, on.pages().stream().filter(page -> moved.contains(page.id())).toList());
+        int at = move.after().map(after -> staying.indexOf(on.page(after)) + 1).orElse(0);
+        staying.addAll(at, on.pages().stream().filter(page -> moved.contains(page.id())).toList());
         return on.withPages(staying);
     }
 
@@ -196,8 +192,7 @@ public final class Editing {
     private static Publication changePages(
             Publication on, List<UUID> pages, UnaryOperator<Page> change) {
         Set<UUID> changed = known(on, pages);
-        return on.withPages(
-                replacedWhere(on.pages(), page -> changed.contains(page.id()), change));
+        return on.withPages(replacedWhere(on.pages(), page -> changed.contains(page.id()), change));
     }
 
     private static Set<UUID> known(Publication on, List<UUID> pages) {
@@ -232,11 +227,10 @@ public final class Editing {
         }
         UUID replacement =
                 remove.replacement()
-                        .orElseThrow(
-                                () ->
-                                        new Refused(
-                                                "“%s” is used in %s; choose the swatch that takes its place."
-                                                        .formatted(gone.name(), places(uses))));
+                        .orElseThrow(() ->
+                                new Refused(
+                                        "“%s” is used in %s; choose the swatch that takes its place."
+                                                .formatted(gone.name(), places(uses))));
         return Replacing.swatch(without, gone.id(), without.swatch(replacement).id());
     }
 
@@ -251,11 +245,10 @@ public final class Editing {
         }
         UUID replacement =
                 remove.replacement()
-                        .orElseThrow(
-                                () ->
-                                        new Refused(
-                                                "The look “%s” is used in %s; choose the look that takes its place."
-                                                        .formatted(gone.name(), places(uses))));
+                        .orElseThrow(() ->
+                                new Refused(
+                                        "The look “%s” is used in %s; choose the look that takes its place."
+                                                .formatted(gone.name(), places(uses))));
         return Replacing.look(without, gone.id(), without.look(replacement).id());
     }
 

@@ -9,8 +9,8 @@ import yewberry.core.publication.Setup;
 import yewberry.core.publication.TextFrame;
 
 /**
- * What can be changed on its own: the unit in which edits meet, are stored and are undone. Two edits
- * conflict if they touch the same element.
+ * What can be changed on its own: the unit in which edits meet, are stored and are undone. Two
+ * edits conflict if they touch the same element.
  */
 public sealed interface Element {
     UUID id();

@@ -69,9 +69,7 @@ final class Replacing {
     }
 
     private static Publication layers(
-            Publication in,
-            UnaryOperator<Background> background,
-            UnaryOperator<TextFrame> frame) {
+            Publication in, UnaryOperator<Background> background, UnaryOperator<TextFrame> frame) {
         UnaryOperator<Layer> layer =
                 each -> {
                     List<Background> backgrounds = mapped(each.backgrounds(), background);

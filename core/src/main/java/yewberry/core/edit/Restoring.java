@@ -115,7 +115,9 @@ final class Restoring {
         T from(E element, Optional<T> was);
     }
 
-    /** The list without what is removed or moved, with what changed, and then with what comes in. */
+    /**
+     * The list without what is removed or moved, with what changed, and then with what comes in.
+     */
     private static <E extends Element, T> List<T> merged(
             List<T> list, Function<T, UUID> id, List<Change> changes, Rebuild<E, T> rebuild) {
         if (changes.isEmpty()) {
@@ -137,11 +139,10 @@ final class Restoring {
         changes.stream()
                 .filter(change -> change.placed() && change.after().isPresent())
                 .sorted(Comparator.comparingInt(change -> change.after().orElseThrow().index()))
-                .forEach(
-                        change ->
-                                result.add(
-                                        positionFor(change.after().orElseThrow(), result, id),
-                                        rebuilt(change, known, rebuild)));
+                .forEach(change ->
+                        result.add(
+                                positionFor(change.after().orElseThrow(), result, id),
+                                rebuilt(change, known, rebuild)));
         return result;
     }
 

@@ -38,7 +38,9 @@ final class Writing {
         return frame.withParagraphs(paragraphs);
     }
 
-    /** The id of the run a paragraph begins with; derived, so that an edit stays a pure function. */
+    /**
+     * The id of the run a paragraph begins with; derived, so that an edit stays a pure function.
+     */
     static UUID firstRun(UUID paragraph) {
         return UUID.nameUUIDFromBytes(
                 ("first run of " + paragraph).getBytes(StandardCharsets.UTF_8));
@@ -50,8 +52,7 @@ final class Writing {
     }
 
     private static Paragraph rewritten(Paragraph old, Written written) {
-        Paragraph looked =
-                old.look().equals(written.look()) ? old : old.withLook(written.look());
+        Paragraph looked = old.look().equals(written.look()) ? old : old.withLook(written.look());
         return old.text().equals(written.text())
                 ? looked
                 : looked.withRuns(spliced(old, written.text()));
@@ -61,7 +62,8 @@ final class Writing {
     private static List<Run> spliced(Paragraph old, String text) {
         String was = old.text();
         int prefix = commonPrefix(was, text);
-        int suffix = Math.min(commonSuffix(was, text), Math.min(was.length(), text.length()) - prefix);
+        int suffix =
+                Math.min(commonSuffix(was, text), Math.min(was.length(), text.length()) - prefix);
         int cutEnd = was.length() - suffix;
         String typed = text.substring(prefix, text.length() - suffix);
         List<Run> runs = new ArrayList<>();

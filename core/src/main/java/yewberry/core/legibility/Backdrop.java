@@ -47,7 +47,8 @@ final class Backdrop {
 
     private void line(Item.Line line) {
         List<Ink> inks = line.glyphs().stream().map(glyph -> ink(line, glyph)).toList();
-        Optional<Rect> all = inks.stream().map(Ink::box).filter(box -> !box.isEmpty()).reduce(Rect::union);
+        Optional<Rect> all =
+                inks.stream().map(Ink::box).filter(box -> !box.isEmpty()).reduce(Rect::union);
         if (all.isEmpty() || oneBackground(all.get())) {
             return;
         }

@@ -59,12 +59,11 @@ public final class Legibility {
         SizeClass sizeClass = SizeClass.of(run.look());
         List<RunContrast.Against> against =
                 behind.stream()
-                        .map(
-                                paint -> {
-                                    Rgb color = screen(paint);
-                                    return new RunContrast.Against(
-                                            paint, color, Contrast.ratio(foreground, color));
-                                })
+                        .map(paint -> {
+                            Rgb color = screen(paint);
+                            return new RunContrast.Against(
+                                    paint, color, Contrast.ratio(foreground, color));
+                        })
                         .toList();
         return Optional.of(
                 new RunContrast(

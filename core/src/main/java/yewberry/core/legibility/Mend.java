@@ -52,8 +52,7 @@ public record Mend(
             Legibility legibility,
             PressCondition condition,
             UUID swatch) {
-        Collected forRun =
-                collect(pages, legibility, contrast -> contrast.run().run().equals(run));
+        Collected forRun = collect(pages, legibility, contrast -> contrast.run().run().equals(run));
         if (forRun.contrasts().isEmpty()) {
             return List.of();
         }
@@ -61,7 +60,14 @@ public record Mend(
         Look look = publication.look(forRun.contrasts().getFirst().run().look().id());
         Stream<Optional<Mend>> mends =
                 Stream.of(
-                        mend(Scope.RUN, forRun, paint, publication, condition, swatch, new Edit.ColorRun(run, Optional.of(swatch))));
+                        mend(
+                                Scope.RUN,
+                                forRun,
+                                paint,
+                                publication,
+                                condition,
+                                swatch,
+                                new Edit.ColorRun(run, Optional.of(swatch))));
         if (look.color().equals(paint.swatch())) {
             Collected forLook =
                     collect(
@@ -113,35 +119,31 @@ public record Mend(
             Edit use) {
         Set<NearestLegible.Need> needs =
                 of.contrasts().stream()
-                        .flatMap(
-                                contrast ->
-                                        contrast.against().stream()
-                                                .map(
-                                                        against ->
-                                                                new NearestLegible.Need(
-                                                                        against.color(),
-                                                                        contrast.required())))
+                        .flatMap(contrast ->
+                                contrast.against().stream()
+                                        .map(against ->
+                                                new NearestLegible.Need(
+                                                        against.color(), contrast.required())))
                         .collect(Collectors.toSet());
         double required =
                 needs.stream().mapToDouble(NearestLegible.Need::required).max().orElseThrow();
         return NearestLegible.to(paint.color(), needs, condition)
-                .map(
-                        found -> {
-                            String name =
-                                    freeName(
-                                            paint.name() + (found.lighter() ? ", lighter" : ", darker"),
-                                            publication);
-                            Edit add = new Edit.AddSwatch(new Swatch(swatch, name, found.color()));
-                            return new Mend(
-                                    scope,
-                                    name,
-                                    found.color(),
-                                    found.screen(),
-                                    found.ratio(),
-                                    required,
-                                    of.pages(),
-                                    new Edit.Several(List.of(add, use)));
-                        });
+                .map(found -> {
+                    String name =
+                            freeName(
+                                    paint.name() + (found.lighter() ? ", lighter" : ", darker"),
+                                    publication);
+                    Edit add = new Edit.AddSwatch(new Swatch(swatch, name, found.color()));
+                    return new Mend(
+                            scope,
+                            name,
+                            found.color(),
+                            found.screen(),
+                            found.ratio(),
+                            required,
+                            of.pages(),
+                            new Edit.Several(List.of(add, use)));
+                });
     }
 
     private static String freeName(String wanted, Publication publication) {

@@ -20,7 +20,9 @@ import yewberry.core.color.Rgb;
 public final class NearestLegible {
     private static final double STEP = 0.0025;
 
-    /** Distance in OKLab up to which a colour counts as printed faithfully; one is about 1 dE/50. */
+    /**
+     * Distance in OKLab up to which a colour counts as printed faithfully; one is about 1 dE/50.
+     */
     private static final double FAITHFUL = 0.02;
 
     private final PressCondition condition;
@@ -66,7 +68,8 @@ public final class NearestLegible {
 
     /** Goes from the old lightness in one direction and stops at the first colour that passes. */
     private Optional<Proposal> towards(int direction) {
-        int steps = (int) Math.ceil((direction > 0 ? 1 - start.lightness() : start.lightness()) / STEP);
+        int steps =
+                (int) Math.ceil((direction > 0 ? 1 - start.lightness() : start.lightness()) / STEP);
         for (int i = 0; i <= steps; i++) {
             double lightness = Math.clamp(start.lightness() + direction * i * STEP, 0, 1);
             if (hopeless(lightness)) {
@@ -86,13 +89,14 @@ public final class NearestLegible {
         return Optional.empty();
     }
 
-    /** A neutral of this lightness is far from passing, so no colour of it will: saves the search. */
+    /**
+     * A neutral of this lightness is far from passing, so no colour of it will: saves the search.
+     */
     private boolean hopeless(double lightness) {
         Rgb neutral = new Oklch(lightness, 0, 0).toRgb();
         return needs.stream()
                 .anyMatch(
-                        need ->
-                                Contrast.ratio(neutral, need.backdrop()) < need.required() * 0.75);
+                        need -> Contrast.ratio(neutral, need.backdrop()) < need.required() * 0.75);
     }
 
     /** As much of the chroma as the old colour's space can show at this lightness. */

@@ -36,7 +36,9 @@ public final class SvgPicture {
         return picture.document(scene.boxes().bleed());
     }
 
-    /** Where a page stands in a spread: its trim begins at {@code x}; {@code visible} is its part. */
+    /**
+     * Where a page stands in a spread: its trim begins at {@code x}; {@code visible} is its part.
+     */
     public record Placed(PageScene scene, double x, Rect visible) {}
 
     /**
@@ -164,12 +166,11 @@ public final class SvgPicture {
         svg.append(number(view.width())).append(' ').append(number(view.height()));
         svg.append("\" width=\"").append(number(view.width())).append("pt\" height=\"");
         svg.append(number(view.height())).append("pt\"><defs>").append(clips);
-        glyphs.forEach(
-                (key, outline) -> {
-                    svg.append("<path id=\"").append(key).append("\" d=\"");
-                    path(svg, outline);
-                    svg.append("\"/>");
-                });
+        glyphs.forEach((key, outline) -> {
+            svg.append("<path id=\"").append(key).append("\" d=\"");
+            path(svg, outline);
+            svg.append("\"/>");
+        });
         return svg.append("</defs>").append(body).append("</svg>").toString();
     }
 

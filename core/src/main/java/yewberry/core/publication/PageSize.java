@@ -29,7 +29,9 @@ public record PageSize(Length width, Length height) {
     /** A size with the name the trade knows it by. */
     public record Named(String name, PageSize size) {}
 
-    /** ISO 216 A series, two common ISO B sizes, and the common North American sizes (ANSI Y14.1). */
+    /**
+     * ISO 216 A series, two common ISO B sizes, and the common North American sizes (ANSI Y14.1).
+     */
     public static List<Named> common() {
         return List.of(
                 mm("A3", 297, 420),

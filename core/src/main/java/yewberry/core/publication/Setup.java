@@ -40,7 +40,8 @@ public record Setup(
         if (length.millimetres() > most) {
             throw new Refused(
                     "%s of %s is wider than the page allows (at most %s)."
-                            .formatted(what, length.inWords(), Length.mm(Math.floor(most)).inWords()));
+                            .formatted(
+                                    what, length.inWords(), Length.mm(Math.floor(most)).inWords()));
         }
     }
 

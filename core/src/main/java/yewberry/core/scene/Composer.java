@@ -75,8 +75,7 @@ public final class Composer {
 
     private void forgetRemoved(Publication publication) {
         if (memo.size() > 2 * publication.pages().size() + 16) {
-            memo.keySet()
-                    .retainAll(publication.pages().stream().map(Page::id).toList());
+            memo.keySet().retainAll(publication.pages().stream().map(Page::id).toList());
         }
     }
 
@@ -84,8 +83,7 @@ public final class Composer {
         Ingredients ingredients = new Ingredients(publication);
         Optional<Parent> parent = page.parent().map(publication::parent);
         PageScene scene =
-                new PageComposition(publication, side, ingredients, setter)
-                        .compose(page, parent);
+                new PageComposition(publication, side, ingredients, setter).compose(page, parent);
         return new Composed(page, parent, publication.setup(), side, ingredients.sealed(), scene);
     }
 }

@@ -20,8 +20,7 @@ public record PageBoxes(Side side, Rect trim, Rect bleed, Rect safe, Rect type) 
         double spine = setup.facing() ? setup.bleed().spine().points() : outside;
         double left = side == Side.RIGHT ? spine : outside;
         double right = side == Side.RIGHT ? outside : spine;
-        Rect trim =
-                new Rect(0, 0, setup.trim().width().points(), setup.trim().height().points());
+        Rect trim = new Rect(0, 0, setup.trim().width().points(), setup.trim().height().points());
         Rect bleed =
                 trim.inset(
                         -left,
@@ -50,8 +49,7 @@ public record PageBoxes(Side side, Rect trim, Rect bleed, Rect safe, Rect type) 
                 double across = Math.min(depth, trim.width());
                 double down = Math.min(depth, trim.height());
                 yield switch (band.edge().on(side)) {
-                    case TOP ->
-                            new Rect(bleed.x(), bleed.y(), bleed.width(), down - bleed.y());
+                    case TOP -> new Rect(bleed.x(), bleed.y(), bleed.width(), down - bleed.y());
                     case BOTTOM -> {
                         double top = trim.bottom() - down;
                         yield new Rect(bleed.x(), top, bleed.width(), bleed.bottom() - top);

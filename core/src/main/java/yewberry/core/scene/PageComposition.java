@@ -118,14 +118,13 @@ final class PageComposition {
                         Paint.of(ingredients.swatch(swatch)),
                         first.size(),
                         segments.stream()
-                                .map(
-                                        each ->
-                                                new Item.Line(
-                                                        each.text(),
-                                                        box.x() + each.x(),
-                                                        box.y() + each.baseline(),
-                                                        each.width(),
-                                                        each.glyphs()))
+                                .map(each ->
+                                        new Item.Line(
+                                                each.text(),
+                                                box.x() + each.x(),
+                                                box.y() + each.baseline(),
+                                                each.width(),
+                                                each.glyphs()))
                                 .toList()));
     }
 }

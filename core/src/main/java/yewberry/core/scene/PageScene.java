@@ -5,7 +5,8 @@ import java.util.UUID;
 
 /**
  * What is painted on one page, in order from the lowest to the topmost, and where each thing came
- * from. Two scenes are equal only if they are the same object, which is what memoised readers go by.
+ * from. Two scenes are equal only if they are the same object, which is what memoised readers go
+ * by.
  */
 public final class PageScene {
     private final UUID page;

@@ -60,9 +60,7 @@ public final class ReadingOrder {
         return runs.stream()
                 .collect(
                         Collectors.groupingBy(
-                                Item.GlyphRun::paragraph,
-                                LinkedHashMap::new,
-                                Collectors.toList()))
+                                Item.GlyphRun::paragraph, LinkedHashMap::new, Collectors.toList()))
                 .values()
                 .stream()
                 .map(paragraph -> (Stop) new Stop.Words(paragraph, around(paragraph)))

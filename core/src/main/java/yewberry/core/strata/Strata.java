@@ -22,8 +22,7 @@ public final class Strata {
      * @param x points from the left edge of the trim
      * @param y points from its top edge
      */
-    public static List<Stratum> at(
-            PageScene scene, double x, double y, PressCondition condition) {
+    public static List<Stratum> at(PageScene scene, double x, double y, PressCondition condition) {
         List<Stratum> up = new ArrayList<>();
         up.add(new Stratum.Stock(Rgb.WHITE));
         Rgb below = Rgb.WHITE;

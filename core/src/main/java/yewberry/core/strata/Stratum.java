@@ -20,7 +20,8 @@ public sealed interface Stratum {
     record Text(Item.GlyphRun run, Rgb screen, double ratio, Rgb below) implements Stratum {}
 
     /**
-     * @param bleeds the edges of the page, as top, bottom, left and right, where it reaches the bleed
+     * @param bleeds the edges of the page, as top, bottom, left and right, where it reaches the
+     *     bleed
      */
     record Fill(Item.AreaFill fill, Rgb screen, Set<Edge> bleeds) implements Stratum {}
 

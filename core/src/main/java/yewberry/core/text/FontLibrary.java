@@ -18,11 +18,10 @@ public final class FontLibrary {
 
     public static List<Family> families() {
         return FAMILIES.entrySet().stream()
-                .map(
-                        entry ->
-                                new Family(
-                                        entry.getKey(),
-                                        entry.getValue().stream().map(Face::weight).toList()))
+                .map(entry ->
+                        new Family(
+                                entry.getKey(),
+                                entry.getValue().stream().map(Face::weight).toList()))
                 .toList();
     }
 
@@ -41,11 +40,10 @@ public final class FontLibrary {
         return faces.stream()
                 .filter(face -> face.weight() == weight)
                 .findFirst()
-                .orElseThrow(
-                        () ->
-                                new Refused(
-                                        "%s has no weight %d; choose one of %s."
-                                                .formatted(family, weight, weights(faces))));
+                .orElseThrow(() ->
+                        new Refused(
+                                "%s has no weight %d; choose one of %s."
+                                        .formatted(family, weight, weights(faces))));
     }
 
     private static String weights(List<Face> faces) {

@@ -29,7 +29,10 @@ record Glyphs(int[] ids, int[] starts, double[] x, double[] y) {
         double[] positions = Arrays.copyOf(x, kept + 1);
         positions[kept] = x[ids.length];
         return new Glyphs(
-                Arrays.copyOf(ids, kept), Arrays.copyOf(starts, kept), positions, Arrays.copyOf(y, kept));
+                Arrays.copyOf(ids, kept),
+                Arrays.copyOf(starts, kept),
+                positions,
+                Arrays.copyOf(y, kept));
     }
 
     double width() {

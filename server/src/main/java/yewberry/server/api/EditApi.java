@@ -105,29 +105,20 @@ class EditApi {
                         .toList();
         List<FindingView> findings =
                 scenes.stream()
-                        .flatMap(
-                                scene ->
-                                        Findings.of(scene, open.legibility(after)).stream()
-                                                .map(
-                                                        finding ->
-                                                                FindingView.of(
-                                                                        finding,
-                                                                        after.indexOf(scene.page())
-                                                                                + 1)))
+                        .flatMap(scene ->
+                                Findings.of(scene, open.legibility(after)).stream()
+                                        .map(finding ->
+                                                FindingView.of(
+                                                        finding, after.indexOf(scene.page()) + 1)))
                         .toList();
         return new Preview(
-                SvgPicture.spread(scenes, press, true),
-                findings,
-                open.pagesTouched(before, after));
+                SvgPicture.spread(scenes, press, true), findings, open.pagesTouched(before, after));
     }
 
-    private static Stored stored(
-            OpenPublication open, OpenPublication.State state, String author) {
+    private static Stored stored(OpenPublication open, OpenPublication.State state, String author) {
         History history = open.history(author);
         return new Stored(
-                state.revision(),
-                history.undoable().isPresent(),
-                history.redoable().isPresent());
+                state.revision(), history.undoable().isPresent(), history.redoable().isPresent());
     }
 
     private static void checkAuthor(String author) {

@@ -27,7 +27,6 @@ import yewberry.core.picture.SvgPicture;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Publication;
-import yewberry.core.publication.Unit;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Spreads;
 import yewberry.core.strata.Strata;
@@ -154,19 +153,18 @@ class PageApi {
                         press,
                         UUID.randomUUID());
         return mends.stream()
-                .map(
-                        mend ->
-                                new MendView(
-                                        mend.scope().name(),
-                                        mend.name(),
-                                        mend.color(),
-                                        mend.screen().hex(),
-                                        Contrast.cut(mend.ratio()),
-                                        mend.required(),
-                                        mend.pages().stream()
-                                                .map(page -> publication.indexOf(page) + 1)
-                                                .toList(),
-                                        mend.edit()))
+                .map(mend ->
+                        new MendView(
+                                mend.scope().name(),
+                                mend.name(),
+                                mend.color(),
+                                mend.screen().hex(),
+                                Contrast.cut(mend.ratio()),
+                                mend.required(),
+                                mend.pages().stream()
+                                        .map(page -> publication.indexOf(page) + 1)
+                                        .toList(),
+                                mend.edit()))
                 .toList();
     }
 

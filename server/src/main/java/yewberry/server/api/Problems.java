@@ -65,7 +65,8 @@ class Problems extends ResponseEntityExceptionHandler {
         return problem(
                 HttpStatus.BAD_REQUEST,
                 "Not understood",
-                "“%s” is not possible for “%s”.".formatted(mismatch.getValue(), mismatch.getName()));
+                "“%s” is not possible for “%s”."
+                        .formatted(mismatch.getValue(), mismatch.getName()));
     }
 
     @Override
@@ -86,8 +87,7 @@ class Problems extends ResponseEntityExceptionHandler {
                     return refused(refused);
                 }
                 case TooLarge large -> {
-                    return problem(
-                            HttpStatus.CONTENT_TOO_LARGE, "Too large", large.getMessage());
+                    return problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", large.getMessage());
                 }
                 case StreamReadException broken -> {
                     return problem(
@@ -115,11 +115,10 @@ class Problems extends ResponseEntityExceptionHandler {
     private static String place(JacksonException wrong) {
         String path =
                 wrong.getPath().stream()
-                        .map(
-                                step ->
-                                        step.getPropertyName() == null
-                                                ? "[" + step.getIndex() + "]"
-                                                : step.getPropertyName())
+                        .map(step ->
+                                step.getPropertyName() == null
+                                        ? "[" + step.getIndex() + "]"
+                                        : step.getPropertyName())
                         .reduce((a, b) -> a + "." + b)
                         .orElse("");
         return path.isEmpty() ? "" : " at “" + path + "”";

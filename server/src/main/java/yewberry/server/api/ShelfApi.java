@@ -51,14 +51,9 @@ class ShelfApi {
     @GetMapping("/publications")
     List<ShelfEntry> shelf() {
         return publications.list().stream()
-                .map(
-                        each ->
-                                new ShelfEntry(
-                                        each.id(),
-                                        each.name(),
-                                        each.setup(),
-                                        each.pages(),
-                                        each.changed()))
+                .map(each ->
+                        new ShelfEntry(
+                                each.id(), each.name(), each.setup(), each.pages(), each.changed()))
                 .toList();
     }
 

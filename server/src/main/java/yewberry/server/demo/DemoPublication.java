@@ -52,8 +52,7 @@ public final class DemoPublication {
     private final Look subtitle = look("Subtitle", "Source Sans 3", 600, 15, 19, 8, moonlight);
     private final Look heading = look("Heading", "Fraunces", 600, 23, 27, 0, ink);
     private final Look body = look("Body", "Source Serif 4", 400, 9.5, 13.5, 6, ink);
-    private final Look nightHeading =
-            look("Night heading", "Fraunces", 600, 23, 27, 0, moonlight);
+    private final Look nightHeading = look("Night heading", "Fraunces", 600, 23, 27, 0, moonlight);
     private final Look nightBody =
             look("Night body", "Source Serif 4", 400, 9.5, 13.5, 6, moonlight);
     private final Look caption = look("Caption", "Source Sans 3", 400, 7.5, 10, 0, slate);
@@ -266,8 +265,7 @@ public final class DemoPublication {
                                                 "schools 3",
                                                 text.substring(at + words.length()),
                                                 Optional.empty()))));
-        return plain.withLayer(
-                plain.layer().withFrames(List.of(frame.withParagraphs(paragraphs))));
+        return plain.withLayer(plain.layer().withFrames(List.of(frame.withParagraphs(paragraphs))));
     }
 
     private Page backCover() {

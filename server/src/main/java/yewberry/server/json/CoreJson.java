@@ -29,7 +29,6 @@ public final class CoreJson {
         public abstract String toString();
     }
 
-
     /** Teaches a mapper core's types; whatever is missing, null or unknown is refused. */
     public static JsonMapper.Builder teach(JsonMapper.Builder builder) {
         for (Class<?> root : Kinds.ROOTS) {

@@ -24,8 +24,7 @@ public final class Beginning {
      * @param ids where new ids come from
      * @throws Refused if the number of pages is not within 1 to 5000
      */
-    public static Publication of(
-            UUID id, String name, Setup setup, int pages, Supplier<UUID> ids) {
+    public static Publication of(UUID id, String name, Setup setup, int pages, Supplier<UUID> ids) {
         if (pages < 1 || pages > 5000) {
             throw new Refused(
                     "A publication of %d pages is not possible; begin with 1 to 5000."
@@ -46,13 +45,8 @@ public final class Beginning {
                 List.of(body, heading),
                 List.of(parent),
                 IntStream.range(0, pages)
-                        .mapToObj(
-                                i ->
-                                        new Page(
-                                                ids.get(),
-                                                Optional.of(parent.id()),
-                                                true,
-                                                Layer.EMPTY))
+                        .mapToObj(i ->
+                                new Page(ids.get(), Optional.of(parent.id()), true, Layer.EMPTY))
                         .toList());
     }
 

@@ -82,8 +82,7 @@ public final class OpenPublication {
         Patch patch = edited.patch();
         if (stale) {
             Set<UUID> both =
-                    store.touchedSince(
-                            before.publication().id(), madeAgainst, patch.touched());
+                    store.touchedSince(before.publication().id(), madeAgainst, patch.touched());
             if (!both.isEmpty()) {
                 throw new Conflict(
                         "Not applied, because it was changed meanwhile: %s. Look at the newer state and try again."
@@ -136,8 +135,7 @@ public final class OpenPublication {
     }
 
     private State store(Edited edited, Step step) {
-        long revision =
-                store.append(edited.publication(), edited.patch(), state.revision(), step);
+        long revision = store.append(edited.publication(), edited.patch(), state.revision(), step);
         state = new State(edited.publication(), revision);
         return state;
     }

@@ -261,8 +261,7 @@ final class PatchWriter {
             TableField<R, UUID> id,
             Element element) {
         queries.add(
-                db.deleteFrom(table)
-                        .where(publication.eq(after.id()).and(id.eq(element.id()))));
+                db.deleteFrom(table).where(publication.eq(after.id()).and(id.eq(element.id()))));
     }
 
     /** Where something was added, removed or moved, its list is numbered anew. */
@@ -270,13 +269,25 @@ final class PatchWriter {
         List<Element> placed =
                 patch.changes().stream().filter(Change::placed).map(Change::element).toList();
         if (placed.stream().anyMatch(OneSwatch.class::isInstance)) {
-            number(SWATCH, SWATCH.PUBLICATION, SWATCH.ID, SWATCH.POSITION, after.swatches(), Swatch::id);
+            number(
+                    SWATCH,
+                    SWATCH.PUBLICATION,
+                    SWATCH.ID,
+                    SWATCH.POSITION,
+                    after.swatches(),
+                    Swatch::id);
         }
         if (placed.stream().anyMatch(OneLook.class::isInstance)) {
             number(LOOK, LOOK.PUBLICATION, LOOK.ID, LOOK.POSITION, after.looks(), Look::id);
         }
         if (placed.stream().anyMatch(OneParent.class::isInstance)) {
-            number(PARENT, PARENT.PUBLICATION, PARENT.ID, PARENT.POSITION, after.parents(), Parent::id);
+            number(
+                    PARENT,
+                    PARENT.PUBLICATION,
+                    PARENT.ID,
+                    PARENT.POSITION,
+                    after.parents(),
+                    Parent::id);
         }
         if (placed.stream().anyMatch(OnePage.class::isInstance)) {
             number(PAGE, PAGE.PUBLICATION, PAGE.ID, PAGE.POSITION, after.pages(), Page::id);
@@ -285,28 +296,26 @@ final class PatchWriter {
                 .filter(OneBackground.class::isInstance)
                 .map(element -> ((OneBackground) element).owner())
                 .distinct()
-                .forEach(
-                        owner ->
-                                number(
-                                        BACKGROUND,
-                                        BACKGROUND.PUBLICATION,
-                                        BACKGROUND.ID,
-                                        BACKGROUND.POSITION,
-                                        layer(owner).backgrounds(),
-                                        Background::id));
+                .forEach(owner ->
+                        number(
+                                BACKGROUND,
+                                BACKGROUND.PUBLICATION,
+                                BACKGROUND.ID,
+                                BACKGROUND.POSITION,
+                                layer(owner).backgrounds(),
+                                Background::id));
         placed.stream()
                 .filter(OneFrame.class::isInstance)
                 .map(element -> ((OneFrame) element).owner())
                 .distinct()
-                .forEach(
-                        owner ->
-                                number(
-                                        FRAME,
-                                        FRAME.PUBLICATION,
-                                        FRAME.ID,
-                                        FRAME.POSITION,
-                                        layer(owner).frames(),
-                                        TextFrame::id));
+                .forEach(owner ->
+                        number(
+                                FRAME,
+                                FRAME.PUBLICATION,
+                                FRAME.ID,
+                                FRAME.POSITION,
+                                layer(owner).frames(),
+                                TextFrame::id));
     }
 
     /** Empty where the page or parent has gone too. */

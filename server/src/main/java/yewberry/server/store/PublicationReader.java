@@ -55,48 +55,45 @@ class PublicationReader {
 
     Optional<PublicationStore.Stored> read(UUID id) {
         return db.fetchOptional(PUBLICATION, PUBLICATION.ID.eq(id))
-                .map(
-                        row ->
-                                new PublicationStore.Stored(
-                                        new Publication(
-                                                id,
-                                                row.getName(),
-                                                columns.read(row.getSetup(), Setup.class),
-                                                swatches(id),
-                                                looks(id),
-                                                parents(id, layers(id, true)),
-                                                pages(id, layers(id, false))),
-                                        row.getRevision()));
+                .map(row ->
+                        new PublicationStore.Stored(
+                                new Publication(
+                                        id,
+                                        row.getName(),
+                                        columns.read(row.getSetup(), Setup.class),
+                                        swatches(id),
+                                        looks(id),
+                                        parents(id, layers(id, true)),
+                                        pages(id, layers(id, false))),
+                                row.getRevision()));
     }
 
     private List<Swatch> swatches(UUID id) {
         return db.selectFrom(SWATCH)
                 .where(SWATCH.PUBLICATION.eq(id))
                 .orderBy(SWATCH.POSITION)
-                .fetch(
-                        row ->
-                                new Swatch(
-                                        row.getId(),
-                                        row.getName(),
-                                        columns.read(row.getColor(), Color.class)));
+                .fetch(row ->
+                        new Swatch(
+                                row.getId(),
+                                row.getName(),
+                                columns.read(row.getColor(), Color.class)));
     }
 
     private List<Look> looks(UUID id) {
         return db.selectFrom(LOOK)
                 .where(LOOK.PUBLICATION.eq(id))
                 .orderBy(LOOK.POSITION)
-                .fetch(
-                        row ->
-                                new Look(
-                                        row.getId(),
-                                        row.getName(),
-                                        row.getFamily(),
-                                        row.getWeight(),
-                                        Length.parse(row.getSize()),
-                                        Length.parse(row.getLeading()),
-                                        Length.parse(row.getSpaceBefore()),
-                                        Look.Alignment.valueOf(row.getAlignment()),
-                                        row.getSwatch()));
+                .fetch(row ->
+                        new Look(
+                                row.getId(),
+                                row.getName(),
+                                row.getFamily(),
+                                row.getWeight(),
+                                Length.parse(row.getSize()),
+                                Length.parse(row.getLeading()),
+                                Length.parse(row.getSpaceBefore()),
+                                Look.Alignment.valueOf(row.getAlignment()),
+                                row.getSwatch()));
     }
 
     private List<Parent> parents(UUID id, Function<UUID, Layer> layers) {
@@ -110,13 +107,12 @@ class PublicationReader {
         return db.selectFrom(PAGE)
                 .where(PAGE.PUBLICATION.eq(id))
                 .orderBy(PAGE.POSITION)
-                .fetch(
-                        row ->
-                                new Page(
-                                        row.getId(),
-                                        Optional.ofNullable(row.getParent()),
-                                        row.getParentShown(),
-                                        layers.apply(row.getId())));
+                .fetch(row ->
+                        new Page(
+                                row.getId(),
+                                Optional.ofNullable(row.getParent()),
+                                row.getParentShown(),
+                                layers.apply(row.getId())));
     }
 
     /** What lies on each parent, or on each page. */

@@ -47,8 +47,7 @@ public class PublicationStore {
 
     /** The newest first. */
     public List<Listed> list() {
-        var pages =
-                select(count()).from(PAGE).where(PAGE.PUBLICATION.eq(PUBLICATION.ID)).asField();
+        var pages = select(count()).from(PAGE).where(PAGE.PUBLICATION.eq(PUBLICATION.ID)).asField();
         return db.select(
                         PUBLICATION.ID,
                         PUBLICATION.NAME,
@@ -57,14 +56,13 @@ public class PublicationStore {
                         PUBLICATION.CHANGED)
                 .from(PUBLICATION)
                 .orderBy(PUBLICATION.CHANGED.desc())
-                .fetch(
-                        row ->
-                                new Listed(
-                                        row.get(PUBLICATION.ID),
-                                        row.get(PUBLICATION.NAME),
-                                        columns.read(row.get(PUBLICATION.SETUP), Setup.class),
-                                        row.get(pages, Integer.class),
-                                        row.get(PUBLICATION.CHANGED)));
+                .fetch(row ->
+                        new Listed(
+                                row.get(PUBLICATION.ID),
+                                row.get(PUBLICATION.NAME),
+                                columns.read(row.get(PUBLICATION.SETUP), Setup.class),
+                                row.get(pages, Integer.class),
+                                row.get(PUBLICATION.CHANGED)));
     }
 
     public Optional<Stored> read(UUID id) {
@@ -82,19 +80,17 @@ public class PublicationStore {
                         List.of(),
                         List.of(),
                         List.of());
-        db.transaction(
-                transaction -> {
-                    DSLContext within = transaction.dsl();
-                    var row = within.newRecord(PUBLICATION);
-                    row.setId(publication.id());
-                    row.setName(publication.name());
-                    row.setSetup(columns.write(publication.setup(), Setup.class));
-                    row.setRevision(0L);
-                    row.setChanged(now());
-                    row.insert();
-                    new PatchWriter(within, columns, publication)
-                            .write(Patch.between(empty, publication));
-                });
+        db.transaction(transaction -> {
+            DSLContext within = transaction.dsl();
+            var row = within.newRecord(PUBLICATION);
+            row.setId(publication.id());
+            row.setName(publication.name());
+            row.setSetup(columns.write(publication.setup(), Setup.class));
+            row.setRevision(0L);
+            row.setChanged(now());
+            row.insert();
+            new PatchWriter(within, columns, publication).write(Patch.between(empty, publication));
+        });
         toDisk();
     }
 
@@ -106,26 +102,25 @@ public class PublicationStore {
     /** Stores a step as the next revision and returns its number. */
     public long append(Publication after, Patch patch, long revision, Step step) {
         long next = revision + 1;
-        db.transaction(
-                transaction -> {
-                    DSLContext within = transaction.dsl();
-                    new PatchWriter(within, columns, after).write(patch);
-                    within.update(PUBLICATION)
-                            .set(PUBLICATION.REVISION, next)
-                            .set(PUBLICATION.CHANGED, now())
-                            .where(PUBLICATION.ID.eq(after.id()))
-                            .execute();
-                    var row = within.newRecord(REVISION);
-                    row.setPublication(after.id());
-                    row.setNumber(next);
-                    row.setAuthor(step.author());
-                    row.setKind(step.kind().name());
-                    row.setReverses(step.reverses().orElse(null));
-                    row.setPatch(columns.write(patch, Patch.class));
-                    row.setMade(now());
-                    row.insert();
-                    touches(within, after.id(), next, patch.touched()).execute();
-                });
+        db.transaction(transaction -> {
+            DSLContext within = transaction.dsl();
+            new PatchWriter(within, columns, after).write(patch);
+            within.update(PUBLICATION)
+                    .set(PUBLICATION.REVISION, next)
+                    .set(PUBLICATION.CHANGED, now())
+                    .where(PUBLICATION.ID.eq(after.id()))
+                    .execute();
+            var row = within.newRecord(REVISION);
+            row.setPublication(after.id());
+            row.setNumber(next);
+            row.setAuthor(step.author());
+            row.setKind(step.kind().name());
+            row.setReverses(step.reverses().orElse(null));
+            row.setPatch(columns.write(patch, Patch.class));
+            row.setMade(now());
+            row.insert();
+            touches(within, after.id(), next, patch.touched()).execute();
+        });
         toDisk();
         return next;
     }
@@ -133,10 +128,8 @@ public class PublicationStore {
     private static Batch touches(DSLContext db, UUID publication, long number, Set<UUID> elements) {
         return db.batch(
                 elements.stream()
-                        .map(
-                                element ->
-                                        db.insertInto(REVISION_TOUCH)
-                                                .values(publication, number, element))
+                        .map(element ->
+                                db.insertInto(REVISION_TOUCH).values(publication, number, element))
                         .toList());
     }
 
@@ -146,23 +139,19 @@ public class PublicationStore {
                 .from(REVISION)
                 .where(REVISION.PUBLICATION.eq(publication).and(REVISION.AUTHOR.eq(author)))
                 .orderBy(REVISION.NUMBER)
-                .fetch(
-                        row ->
-                                new Step(
-                                        row.value1(),
-                                        author,
-                                        Step.Kind.valueOf(row.value2()),
-                                        Optional.ofNullable(row.value3())));
+                .fetch(row ->
+                        new Step(
+                                row.value1(),
+                                author,
+                                Step.Kind.valueOf(row.value2()),
+                                Optional.ofNullable(row.value3())));
     }
 
     public Patch patch(UUID publication, long number) {
         return columns.read(
                 db.select(REVISION.PATCH)
                         .from(REVISION)
-                        .where(
-                                REVISION.PUBLICATION
-                                        .eq(publication)
-                                        .and(REVISION.NUMBER.eq(number)))
+                        .where(REVISION.PUBLICATION.eq(publication).and(REVISION.NUMBER.eq(number)))
                         .fetchSingle()
                         .value1(),
                 Patch.class);

@@ -52,8 +52,7 @@ public record PublicationView(
             boolean parentShown,
             int backgrounds) {}
 
-    public static PublicationView of(
-            Publication publication, long revision, PressCondition press) {
+    public static PublicationView of(Publication publication, long revision, PressCondition press) {
         Uses uses = Uses.of(publication);
         return new PublicationView(
                 publication.id(),
@@ -62,53 +61,49 @@ public record PublicationView(
                 publication.setup(),
                 press.name(),
                 publication.swatches().stream()
-                        .map(
-                                swatch ->
-                                        new SwatchView(
-                                                swatch.id(),
-                                                swatch.name(),
-                                                swatch.color(),
-                                                press.toScreen(swatch.color()),
-                                                press.toScreen(swatch.color()).hex(),
-                                                press.toInk(swatch.color()),
-                                                uses.swatch(swatch.id())))
+                        .map(swatch ->
+                                new SwatchView(
+                                        swatch.id(),
+                                        swatch.name(),
+                                        swatch.color(),
+                                        press.toScreen(swatch.color()),
+                                        press.toScreen(swatch.color()).hex(),
+                                        press.toInk(swatch.color()),
+                                        uses.swatch(swatch.id())))
                         .toList(),
                 publication.looks().stream()
                         .map(look -> new LookView(look, uses.look(look.id())))
                         .toList(),
                 publication.parents().stream()
-                        .map(
-                                parent ->
-                                        new ParentView(
-                                                parent.id(),
-                                                parent.name(),
-                                                parent.layer(),
-                                                uses.parent(parent.id())))
+                        .map(parent ->
+                                new ParentView(
+                                        parent.id(),
+                                        parent.name(),
+                                        parent.layer(),
+                                        uses.parent(parent.id())))
                         .toList(),
                 pages(publication),
                 Spreads.of(publication).stream()
-                        .map(
-                                spread ->
-                                        spread.stream()
-                                                .map(index -> publication.pages().get(index).id())
-                                                .toList())
+                        .map(spread ->
+                                spread.stream()
+                                        .map(index -> publication.pages().get(index).id())
+                                        .toList())
                         .toList());
     }
 
     private static List<PageEntry> pages(Publication publication) {
         return java.util.stream.IntStream.range(0, publication.pages().size())
-                .mapToObj(
-                        index -> {
-                            var page = publication.pages().get(index);
-                            return new PageEntry(
-                                    page.id(),
-                                    index + 1,
-                                    publication.setup().sideOf(index),
-                                    Spreads.indexOf(publication, index),
-                                    page.parent(),
-                                    page.parentShown(),
-                                    page.layer().backgrounds().size());
-                        })
+                .mapToObj(index -> {
+                    var page = publication.pages().get(index);
+                    return new PageEntry(
+                            page.id(),
+                            index + 1,
+                            publication.setup().sideOf(index),
+                            Spreads.indexOf(publication, index),
+                            page.parent(),
+                            page.parentShown(),
+                            page.layer().backgrounds().size());
+                })
                 .toList();
     }
 }

@@ -2,7 +2,6 @@ package yewberry.server.view;
 
 import java.math.BigDecimal;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import yewberry.core.color.Color;

@@ -53,9 +53,15 @@ class Guard extends OncePerRequestFilter {
         response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
         String host = request.getHeader("Host");
         if (host == null || !HOSTS.contains(host.replaceFirst(":\\d+$", ""))) {
-            refuse(response, HttpStatus.MISDIRECTED_REQUEST, "Open Yewberry as localhost or 127.0.0.1.");
+            refuse(
+                    response,
+                    HttpStatus.MISDIRECTED_REQUEST,
+                    "Open Yewberry as localhost or 127.0.0.1.");
         } else if (!READING.contains(request.getMethod()) && foreign(request, host)) {
-            refuse(response, HttpStatus.FORBIDDEN, "Changes are taken only from Yewberry's own pages.");
+            refuse(
+                    response,
+                    HttpStatus.FORBIDDEN,
+                    "Changes are taken only from Yewberry's own pages.");
         } else if (request.getContentLengthLong() > LIMIT) {
             refuse(response, HttpStatus.CONTENT_TOO_LARGE, new TooLarge(LIMIT).getMessage());
         } else {
