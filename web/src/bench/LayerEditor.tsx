@@ -28,11 +28,11 @@ export function LayerEditor({
   return (
     <Stack>
       <ChoiceMenu
-        label="Colour to the bleed"
+        label="Swatch of the new background"
         trigger={
           <Button>
             <PaintBucket size={15} aria-hidden />
-            Colour to the bleed…
+            Add a background…
           </Button>
         }
         options={swatchOptions(publication)}
@@ -92,8 +92,7 @@ export function LayerEditor({
           key={frame.id}
           head={
             <Name>
-              Text:{" "}
-              {frame.paragraphs[0]?.runs.map((run) => run.text).join("") || "empty"}
+              Text: {frame.paragraphs[0]?.runs.map((run) => run.text).join("") || "empty"}
             </Name>
           }
         >

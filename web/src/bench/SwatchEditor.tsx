@@ -42,12 +42,12 @@ export function SwatchEditor({
 
   const change = (changed: Color) =>
     steps.make({ type: "changeSwatch", swatch: swatch.id, color: changed }, "Swatch changed");
-  const checked = (text: string, use: (value: number) => void) => {
+  const checked = (text: string, take: (value: number) => void) => {
     const value = number(text);
     if (text.trim() === "" || Number.isNaN(value)) {
       status.fail(`“${text}” is not a number.`);
     } else {
-      use(value);
+      take(value);
     }
   };
   const hex = async (text: string) => {

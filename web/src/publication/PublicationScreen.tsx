@@ -178,18 +178,10 @@ function Opened({ publication }: { publication: Publication }) {
           {counting ? "" : `${count} ${count === 1 ? "finding" : "findings"}`}
         </VisuallyHidden>
         <Tools>
-          <QuietButton
-            aria-label="Undo"
-            onPress={steps.undo}
-            isDisabled={!history.data?.canUndo}
-          >
+          <QuietButton aria-label="Undo" onPress={steps.undo} isDisabled={!history.data?.canUndo}>
             <Undo2 size={17} aria-hidden />
           </QuietButton>
-          <QuietButton
-            aria-label="Redo"
-            onPress={steps.redo}
-            isDisabled={!history.data?.canRedo}
-          >
+          <QuietButton aria-label="Redo" onPress={steps.redo} isDisabled={!history.data?.canRedo}>
             <Redo2 size={17} aria-hidden />
           </QuietButton>
           <Viewing>

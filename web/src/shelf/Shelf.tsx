@@ -172,9 +172,7 @@ export function Shelf() {
         isOpen={removing !== undefined}
         onClose={() => setRemoving(undefined)}
       >
-        <p>
-          The publication goes with all its pages and its whole history. This cannot be undone.
-        </p>
+        <p>The publication goes with all its pages and its whole history. This cannot be undone.</p>
         <Actions>
           <Button onPress={() => setRemoving(undefined)}>Keep it</Button>
           <MainButton

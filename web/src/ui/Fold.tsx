@@ -82,5 +82,4 @@ export const Quiet = styled.span`
   font-size: ${theme.size.small};
   font-weight: 400;
   color: ${theme.color.quiet};
-  white-space: nowrap;
 `;

@@ -15,6 +15,9 @@ import yewberry.core.scene.Rect;
 public final class ReadingOrder {
     private ReadingOrder() {}
 
+    /** A point in the space of the page, in points from the top left corner of the trim. */
+    public record Spot(double x, double y) {}
+
     /** One stop of a walk through the page. */
     public sealed interface Stop {
         Rect where();
@@ -23,6 +26,13 @@ public final class ReadingOrder {
         record Words(List<Item.GlyphRun> runs, Rect where) implements Stop {
             public String text() {
                 return runs.stream().map(Item.GlyphRun::text).collect(Collectors.joining());
+            }
+
+            /** The middle of its first line, where a point goes through the text itself. */
+            public Spot at() {
+                Item.GlyphRun first = runs.getFirst();
+                Rect line = first.box(first.lines().getFirst());
+                return new Spot(line.x() + line.width() / 2, line.y() + line.height() / 2);
             }
         }
 

@@ -12,6 +12,8 @@ import yewberry.core.strata.ReadingOrder.Stop;
  * A stop of a walk through a page by keys.
  *
  * @param label what is announced
+ * @param x millimetres from the left edge of the trim to a point that the item paints
+ * @param y millimetres from the top edge of the trim to it
  * @param frame of a paragraph
  * @param background of a background
  */
@@ -19,6 +21,8 @@ public record ItemView(
         String label,
         String origin,
         Extent where,
+        double x,
+        double y,
         Optional<UUID> frame,
         Optional<UUID> paragraph,
         Optional<UUID> background) {
@@ -34,6 +38,8 @@ public record ItemView(
                                     .formatted(words.runs().getFirst().look().name(), words.text()),
                             words.runs().getFirst().origin().inWords(),
                             Extent.of(words.where()),
+                            Extent.mm(words.at().x()),
+                            Extent.mm(words.at().y()),
                             Optional.of(words.runs().getFirst().frame()),
                             Optional.of(words.runs().getFirst().paragraph()),
                             Optional.empty());
@@ -42,6 +48,8 @@ public record ItemView(
                             "Background in %s".formatted(fill.paint().name()),
                             fill.origin().inWords(),
                             Extent.of(fill.rect()),
+                            Extent.mm(fill.rect().x() + fill.rect().width() / 2),
+                            Extent.mm(fill.rect().y() + fill.rect().height() / 2),
                             Optional.empty(),
                             Optional.empty(),
                             Optional.of(fill.background()));

@@ -1,0 +1,335 @@
+import { useCallback, useId, useMemo, useRef, useState, type KeyboardEvent } from "react";
+import { useSearchParams } from "react-router";
+import styled from "styled-components";
+import {
+  useFindings,
+  useItems,
+  usePicture,
+  usePreview,
+  useSpread,
+  useStrata,
+  type Point,
+} from "../api/queries";
+import type { Edit, Finding, Publication, Stratum } from "../api/types";
+import { useOpened } from "../publication/PublicationScreen";
+import { theme } from "../theme";
+import { Button } from "../ui/Button";
+import { Failed, Notice, VisuallyHidden } from "../ui/Notice";
+import { counted, ratio } from "../ui/words";
+import { mm } from "../ui/length";
+import { BenchProvider } from "./BenchState";
+import { Catalogue } from "./Catalogue";
+import { Concertina } from "./Concertina";
+import { Legend } from "./Legend";
+import { PageActions } from "./PageActions";
+import { PagePanel } from "./PagePanel";
+import { SpreadView, type Focus } from "./SpreadView";
+import { StrataPanel } from "./StrataPanel";
+import { WalkBar, type Walk } from "./WalkBar";
+import { nextPercent, type Zoom } from "./zoom";
+import { ZoomBar } from "./ZoomBar";
+
+const Layout = styled.main`
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template: minmax(0, 1fr) auto / 248px minmax(0, 1fr) 300px;
+  @media ${theme.narrow} {
+    grid-template: none / minmax(0, 1fr);
+    & > * {
+      grid-column: 1;
+    }
+  }
+`;
+
+const Middle = styled.section`
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+  min-height: 0;
+  @media ${theme.narrow} {
+    grid-row: 1;
+  }
+`;
+
+const Right = styled.aside`
+  overflow: auto;
+  min-width: 0;
+  background: ${theme.color.ground};
+  border-left: 1px solid ${theme.color.rule};
+  @media ${theme.narrow} {
+    grid-row: 2;
+    border-left: 0;
+  }
+`;
+
+const Foot = styled.section`
+  grid-column: 1 / -1;
+  min-width: 0;
+  background: ${theme.color.paper};
+  border-top: 1px solid ${theme.color.rule};
+  @media ${theme.narrow} {
+    grid-row: 3;
+  }
+`;
+
+const nothing: Finding[] = [];
+
+/** One spread, large, with what is painted under the point and the whole publication below. */
+export function Bench() {
+  const publication = useOpened();
+  const [address, setAddress] = useSearchParams();
+  const number = Number(address.get("page") ?? 1);
+  const page = publication.pages[number - 1] ?? publication.pages[0];
+  const [chosenIds, setChosenIds] = useState<string[]>([]);
+  const [point, setPoint] = useState<Point | undefined>(() => pointIn(address, page?.id));
+  const [focus, setFocus] = useState<Focus>();
+  const [zoom, setZoom] = useState<Zoom>({ kind: "spread" });
+  const [percent, setPercent] = useState(100);
+  const [walk, setWalk] = useState<Walk>("items");
+  const [marks, setMarks] = useState(true);
+  const [trial, setTrial] = useState<Edit>();
+  const item = useRef(-1);
+  const keysId = useId();
+
+  const spread = useSpread(publication, page?.spread ?? 0);
+  const picture = usePicture(publication, page?.spread ?? 0);
+  const preview = usePreview(publication, page?.id ?? "", trial);
+  const findings = useFindings(publication);
+  const items = useItems(publication, page?.id);
+  const strata = useStrata(publication, point);
+
+  const all = findings.data?.findings ?? nothing;
+  const perPage = useMemo(() => {
+    const counts = new Map<string, number>();
+    all.forEach((each) => counts.set(each.pageId, (counts.get(each.pageId) ?? 0) + 1));
+    return counts;
+  }, [all]);
+
+  const turnTo = useCallback(
+    (id: string) => {
+      const to = publication.pages.find((each) => each.id === id);
+      if (to) {
+        setAddress({ page: String(to.number) }, { replace: true });
+        setChosenIds([id]);
+        item.current = -1;
+      }
+    },
+    [publication.pages, setAddress],
+  );
+  const look = useCallback(
+    (at: Point) => {
+      setPoint({ page: at.page, x: tidy(at.x), y: tidy(at.y) });
+      setFocus(undefined);
+      if (at.page !== page?.id) {
+        turnTo(at.page);
+      }
+    },
+    [page?.id, turnTo],
+  );
+  const shared = useMemo(() => ({ tryOut: setTrial, look }), [look]);
+
+  if (!page) {
+    return null;
+  }
+  const chosen = publication.pages.filter((each) => chosenIds.includes(each.id));
+  const chosenOrOpen = chosen.length > 0 ? chosen : [page];
+  const trying = trial !== undefined && preview.data !== undefined && !preview.isPlaceholderData;
+  const shownFindings = trying
+    ? preview.data.findings
+    : all.filter((each) => publication.pages[each.page - 1]?.spread === page.spread);
+
+  const toSpread = (index: number) => {
+    const first = publication.spreads[index]?.[0];
+    if (first) {
+      turnTo(first);
+    }
+  };
+  const toSelection = () => {
+    const around = focus?.where;
+    const desk = 600;
+    const wanted = around
+      ? Math.min(3200, (100 * desk) / Math.max(around.width, around.height) / (96 / 25.4))
+      : 800;
+    setZoom({ kind: "percent", percent: Math.round(wanted) });
+  };
+  const step = (direction: 1 | -1) => {
+    const stops = items.data ?? [];
+    if (stops.length > 0) {
+      item.current = (item.current + direction + stops.length) % stops.length;
+      const stop = stops[item.current];
+      if (stop) {
+        setPoint({ page: page.id, x: stop.x, y: stop.y });
+        setFocus({ page: page.id, where: stop.where, label: stop.label });
+      }
+    }
+  };
+  const moved = (dx: number, dy: number) => {
+    const placed = spread.data?.pages.find((each) => each.page === page.id);
+    if (placed) {
+      const from =
+        point?.page === page.id
+          ? point
+          : { x: Math.round(placed.trim.width / 2), y: Math.round(placed.trim.height / 2) };
+      const { visible } = placed;
+      setFocus(undefined);
+      setPoint({
+        page: page.id,
+        x: tidy(Math.min(visible.x + visible.width - 0.1, Math.max(visible.x, from.x + dx))),
+        y: tidy(Math.min(visible.y + visible.height - 0.1, Math.max(visible.y, from.y + dy))),
+      });
+    }
+  };
+  const onKey = (event: KeyboardEvent) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) {
+      return;
+    }
+    const far = event.shiftKey ? 10 : 1;
+    const byPoint = walk === "point";
+    const keys: Record<string, () => void> = {
+      ArrowRight: () => (byPoint ? moved(far, 0) : step(1)),
+      ArrowDown: () => (byPoint ? moved(0, far) : step(1)),
+      ArrowLeft: () => (byPoint ? moved(-far, 0) : step(-1)),
+      ArrowUp: () => (byPoint ? moved(0, -far) : step(-1)),
+      PageDown: () => toSpread(page.spread + 1),
+      PageUp: () => toSpread(page.spread - 1),
+      p: () => setWalk(byPoint ? "items" : "point"),
+      "+": () => setZoom({ kind: "percent", percent: nextPercent(percent, 1) }),
+      "-": () => setZoom({ kind: "percent", percent: nextPercent(percent, -1) }),
+      w: () => setZoom({ kind: "page" }),
+      s: () => setZoom({ kind: "spread" }),
+      a: () => setZoom({ kind: "percent", percent: 100 }),
+      e: () => point && toSelection(),
+    };
+    const act = keys[event.key];
+    if (act) {
+      event.preventDefault();
+      act();
+    }
+  };
+
+  return (
+    <BenchProvider value={shared}>
+      <Layout>
+        <h1 hidden>{publication.name}: bench</h1>
+        <Catalogue publication={publication} page={page} chosen={chosenOrOpen} />
+        <Middle aria-label="Spread">
+          <ZoomBar
+            zoom={zoom}
+            percent={percent}
+            spread={page.spread}
+            spreads={publication.spreads.length}
+            label={spreadLabel(publication, page.spread)}
+            hasSelection={point !== undefined}
+            onZoom={setZoom}
+            onSelection={toSelection}
+            onSpread={toSpread}
+          />
+          {(spread.isError || picture.isError) && (
+            <Notice role="alert">
+              <Failed>The spread could not be drawn.</Failed>
+              {(spread.error ?? picture.error)?.message}
+              <Button
+                onPress={() => {
+                  void spread.refetch();
+                  void picture.refetch();
+                }}
+              >
+                Try again
+              </Button>
+            </Notice>
+          )}
+          {spread.data && picture.data ? (
+            <SpreadView
+              spread={spread.data}
+              picture={trying ? preview.data.picture : picture.data}
+              zoom={zoom}
+              page={page.id}
+              point={point}
+              focus={focus}
+              findings={marks ? shownFindings : nothing}
+              language="en"
+              describedBy={keysId}
+              onPoint={look}
+              onKey={onKey}
+              onPercent={setPercent}
+            />
+          ) : (
+            !spread.isError && <Notice role="status">Drawing the spread…</Notice>
+          )}
+          <Legend
+            setup={publication.setup}
+            marks={marks}
+            onMarks={setMarks}
+            showing={
+              trying
+                ? `Trying out: ${counted(preview.data.pages.length, "page changes", "pages change")}, ${counted(shownFindings.length, "finding", "findings")} here`
+                : `${counted(shownFindings.length, "finding", "findings")} on this spread`
+            }
+          />
+        </Middle>
+        <Right aria-label="What is painted">
+          <WalkBar id={keysId} walk={walk} onWalk={setWalk} />
+          <StrataPanel publication={publication} point={point} />
+          <PagePanel publication={publication} page={page} />
+        </Right>
+        <Foot aria-label="All pages">
+          <PageActions publication={publication} chosen={chosenOrOpen} />
+          <Concertina
+            publication={publication}
+            chosen={chosenOrOpen.map((each) => each.id)}
+            findings={perPage}
+            onChoose={(ids) => {
+              const added = ids.find((id) => !chosenIds.includes(id)) ?? ids[0];
+              if (added) {
+                const to = publication.pages.find((each) => each.id === added);
+                setAddress({ page: String(to?.number ?? 1) }, { replace: true });
+              }
+              setChosenIds(ids);
+              item.current = -1;
+            }}
+          />
+        </Foot>
+      </Layout>
+      <VisuallyHidden role="status">
+        {strata.data && !strata.isPlaceholderData ? announced(strata.data, focus?.label) : ""}
+      </VisuallyHidden>
+    </BenchProvider>
+  );
+}
+
+/** A tenth of a millimetre is finer than a hand points. */
+function tidy(value: number): number {
+  return Math.round(value * 10) / 10;
+}
+
+function pointIn(address: URLSearchParams, page: string | undefined): Point | undefined {
+  const x = Number(address.get("x") ?? Number.NaN);
+  const y = Number(address.get("y") ?? Number.NaN);
+  return page && Number.isFinite(x) && Number.isFinite(y) ? { page, x, y } : undefined;
+}
+
+function spreadLabel(publication: Publication, index: number): string {
+  const numbers = (publication.spreads[index] ?? []).map(
+    (id) => publication.pages.findIndex((page) => page.id === id) + 1,
+  );
+  return `${numbers.length === 1 ? "Page" : "Pages"} ${numbers.join(" and ")} of ${publication.pages.length}`;
+}
+
+function announced(
+  through: { number: number; x: number; y: number; strata: Stratum[] },
+  item: string | undefined,
+): string {
+  const place = item ?? `Page ${through.number}, ${mm(through.x)} by ${mm(through.y)} millimetres`;
+  const layers = through.strata.map((stratum) => {
+    switch (stratum.type) {
+      case "textStratum":
+        return `text in ${stratum.swatchName}, contrast ${ratio(stratum.ratio)}, ${stratum.passes ? "passes" : "fails"}`;
+      case "fillStratum":
+        return `${stratum.swatchName}, ${stratum.origin}`;
+      case "stockStratum":
+        return "stock";
+    }
+  });
+  return `${place}. From the top: ${layers.join("; ")}`;
+}

@@ -1,0 +1,243 @@
+import { Plus, Search } from "lucide-react";
+import { useState } from "react";
+import styled from "styled-components";
+import { useSteps } from "../api/queries";
+import type { PageEntry, Publication } from "../api/types";
+import { theme } from "../theme";
+import { QuietButton } from "../ui/Button";
+import { Chip } from "../ui/Chip";
+import { values } from "../ui/colors";
+import { Fold, Name, Quiet } from "../ui/Fold";
+import { Section } from "../ui/Section";
+import { counted } from "../ui/words";
+import { GroundPanel } from "./GroundPanel";
+import { LookEditor } from "./LookEditor";
+import { ParentEditor } from "./ParentEditor";
+import { SwatchEditor } from "./SwatchEditor";
+
+const Column = styled.aside`
+  overflow: auto;
+  background: ${theme.color.ground};
+  border-right: 1px solid ${theme.color.rule};
+  min-width: 0;
+  @media ${theme.narrow} {
+    border-right: 0;
+    border-bottom: 1px solid ${theme.color.rule};
+  }
+`;
+
+const Finder = styled.label`
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  margin: ${theme.space.one};
+  padding: 0 6px;
+  min-height: ${theme.hit};
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.edge};
+  border-radius: 3px;
+  &:focus-within {
+    outline: 2px solid ${theme.color.text};
+    outline-offset: 2px;
+  }
+  & input {
+    flex: 1;
+    min-width: 0;
+    border: 0;
+    outline: 0;
+    box-shadow: none;
+    font: inherit;
+    color: inherit;
+    background: transparent;
+  }
+`;
+
+const Values = styled.span`
+  display: block;
+  font-size: 12px;
+  font-weight: 400;
+  color: ${theme.color.quiet};
+`;
+
+/** Everything with a name in one place, each with how often it is used. */
+export function Catalogue({
+  publication,
+  page,
+  chosen,
+}: {
+  publication: Publication;
+  page: PageEntry;
+  chosen: PageEntry[];
+}) {
+  const steps = useSteps(publication);
+  const [search, setSearch] = useState("");
+  const wanted = search.trim().toLocaleLowerCase();
+  const fits = (name: string) => name.toLocaleLowerCase().includes(wanted);
+  const swatches = publication.swatches.filter((swatch) => fits(swatch.name));
+  const parents = publication.parents.filter((parent) => fits(parent.name));
+  const looks = publication.looks.filter((entry) => fits(entry.look.name));
+  const found = swatches.length + parents.length + looks.length;
+
+  return (
+    <Column aria-label="Catalogue">
+      <GroundPanel publication={publication} page={page} chosen={chosen} />
+      <Finder>
+        <Search size={15} aria-hidden />
+        <input
+          type="search"
+          aria-label="Search the catalogue"
+          placeholder="Search the catalogue"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+      </Finder>
+      {found === 0 && (
+        <Section title="Nothing found" note="">
+          <p>Nothing in the catalogue has “{search.trim()}” in its name.</p>
+        </Section>
+      )}
+      {parents.length > 0 && (
+        <Section
+          title="Parents"
+          note={String(publication.parents.length)}
+          action={
+            <QuietButton
+              aria-label="New parent"
+              onPress={() =>
+                steps.make(
+                  {
+                    type: "addParent",
+                    parent: crypto.randomUUID(),
+                    name: free("New parent", publication.parents),
+                  },
+                  "Parent added",
+                )
+              }
+            >
+              <Plus size={16} aria-hidden />
+            </QuietButton>
+          }
+        >
+          {parents.map((parent) => (
+            <Fold
+              key={parent.id}
+              head={
+                <>
+                  <Name>{parent.name}</Name>
+                  <Quiet>{counted(parent.uses, "page", "pages")}</Quiet>
+                </>
+              }
+            >
+              <ParentEditor publication={publication} parent={parent} />
+            </Fold>
+          ))}
+        </Section>
+      )}
+      {swatches.length > 0 && (
+        <Section
+          title="Swatches"
+          note={String(publication.swatches.length)}
+          action={
+            <QuietButton
+              aria-label="New swatch"
+              onPress={() =>
+                steps.make(
+                  {
+                    type: "addSwatch",
+                    swatch: {
+                      id: crypto.randomUUID(),
+                      name: free("New swatch", publication.swatches),
+                      color: { type: "cmyk", cyan: 60, magenta: 20, yellow: 40, black: 20 },
+                    },
+                  },
+                  "Swatch added; open it to give it its values",
+                )
+              }
+            >
+              <Plus size={16} aria-hidden />
+            </QuietButton>
+          }
+        >
+          {swatches.map((swatch) => (
+            <Fold
+              key={swatch.id}
+              head={
+                <>
+                  <Chip $color={swatch.screen} $size={24} />
+                  <Name>
+                    {swatch.name}
+                    <Values>{values(swatch.color)}</Values>
+                  </Name>
+                  <Quiet>{swatch.uses === 0 ? "unused" : `${swatch.uses} ×`}</Quiet>
+                </>
+              }
+            >
+              <SwatchEditor publication={publication} swatch={swatch} />
+            </Fold>
+          ))}
+        </Section>
+      )}
+      {looks.length > 0 && (
+        <Section
+          title="Looks"
+          note={String(publication.looks.length)}
+          action={
+            <QuietButton
+              aria-label="New look"
+              onPress={() => {
+                const model = publication.looks[0]?.look;
+                if (model) {
+                  steps.make(
+                    {
+                      type: "addLook",
+                      look: {
+                        ...model,
+                        id: crypto.randomUUID(),
+                        name: free(
+                          "New look",
+                          publication.looks.map((entry) => entry.look),
+                        ),
+                      },
+                    },
+                    "Look added; open it to change it",
+                  );
+                }
+              }}
+            >
+              <Plus size={16} aria-hidden />
+            </QuietButton>
+          }
+        >
+          {looks.map((entry) => (
+            <Fold
+              key={entry.look.id}
+              head={
+                <>
+                  <Name>
+                    {entry.look.name}
+                    <Values>
+                      {entry.look.family}, {entry.look.size}
+                    </Values>
+                  </Name>
+                  <Quiet>{entry.uses === 0 ? "unused" : `${entry.uses} ×`}</Quiet>
+                </>
+              }
+            >
+              <LookEditor publication={publication} entry={entry} />
+            </Fold>
+          ))}
+        </Section>
+      )}
+    </Column>
+  );
+}
+
+/** A name that none of these has yet. */
+function free(name: string, taken: { name: string }[]): string {
+  const names = new Set(taken.map((each) => each.name));
+  let candidate = name;
+  for (let number = 2; names.has(candidate); number++) {
+    candidate = `${name} ${number}`;
+  }
+  return candidate;
+}

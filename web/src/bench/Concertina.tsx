@@ -1,0 +1,171 @@
+import * as Aria from "react-aria-components";
+import styled from "styled-components";
+import type { PageEntry, Publication } from "../api/types";
+import { theme } from "../theme";
+import { counted } from "../ui/words";
+
+/** Of a page in the concertina, in pixels. */
+const HEIGHT = 74;
+const GAP = 14;
+
+const Strip = styled(Aria.ListBox)`
+  display: flex;
+  align-items: flex-start;
+  overflow-x: auto;
+  padding: 3px ${theme.space.two} 3px;
+  outline-offset: -2px;
+` as typeof Aria.ListBox;
+
+const Leaf = styled(Aria.ListBoxItem)<{ $gap: boolean }>`
+  flex: none;
+  display: flex;
+  flex-direction: column;
+  position: relative;
+  margin-left: ${({ $gap }) => ($gap ? `${GAP}px` : "0")};
+  padding: 2px 0 0;
+  border-top: 3px solid transparent;
+  cursor: pointer;
+  outline-offset: 1px;
+  &[data-selected] {
+    border-top-color: ${theme.color.active};
+  }
+  &[data-hovered] {
+    border-top-color: ${theme.color.edge};
+  }
+  &[data-selected] .number {
+    font-weight: 600;
+    text-decoration: underline;
+    text-underline-offset: 3px;
+  }
+  & img {
+    display: block;
+    height: ${HEIGHT}px;
+    width: auto;
+    background: ${theme.color.paper};
+  }
+`;
+
+const Caption = styled.span<{ $right: boolean }>`
+  display: flex;
+  gap: 6px;
+  justify-content: ${({ $right }) => ($right ? "flex-end" : "flex-start")};
+  padding: 1px 3px 0;
+  font-size: ${theme.size.small};
+  line-height: 17px;
+  & .wrong {
+    color: ${theme.color.fail};
+    font-weight: 600;
+  }
+`;
+
+/** Named once where it begins; the line runs on over all pages of the same parent. */
+const Parentage = styled.span<{ $first: boolean; $last: boolean }>`
+  position: relative;
+  display: block;
+  height: 20px;
+  margin: 1px ${({ $last }) => ($last ? "3px" : "0")} 0 ${({ $first }) => ($first ? "3px" : "0")};
+  border-top: 1px solid ${theme.color.edge};
+  & > span {
+    position: absolute;
+    left: 0;
+    top: 0;
+    font-size: 12px;
+    line-height: 18px;
+    color: ${theme.color.quiet};
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+`;
+
+/** All spreads in order, small; pages are chosen here, one or many. */
+export function Concertina({
+  publication,
+  chosen,
+  findings,
+  onChoose,
+}: {
+  publication: Publication;
+  chosen: string[];
+  /** How many findings each page has. */
+  findings: Map<string, number>;
+  onChoose: (pages: string[]) => void;
+}) {
+  const aspect =
+    Number.parseFloat(publication.setup.trim.width) /
+    Number.parseFloat(publication.setup.trim.height);
+  const width = Math.round(HEIGHT * (Number.isFinite(aspect) ? aspect : 0.7));
+  const { pages } = publication;
+  /** Whether another parent begins here than the page before has. */
+  const begins = (index: number) =>
+    index === 0 || index >= pages.length || pages[index]?.parent !== pages[index - 1]?.parent;
+  /** How wide the pages with this parent are together. */
+  const stretch = (from: number) => {
+    let room = width;
+    for (let index = from + 1; !begins(index); index++) {
+      room += width + (pages[index]?.spread === pages[index - 1]?.spread ? 0 : GAP);
+    }
+    return room - 6;
+  };
+
+  return (
+    <Strip
+      aria-label="Concertina: all pages"
+      orientation="horizontal"
+      selectionMode="multiple"
+      selectionBehavior="replace"
+      disallowEmptySelection
+      selectedKeys={chosen}
+      onSelectionChange={(keys) =>
+        onChoose(
+          publication.pages.map((page) => page.id).filter((id) => keys === "all" || keys.has(id)),
+        )
+      }
+    >
+      {publication.pages.map((page, index) => (
+        <Leaf
+          key={page.id}
+          id={page.id}
+          textValue={label(page, publication, findings.get(page.id) ?? 0)}
+          $gap={index > 0 && publication.pages[index - 1]?.spread !== page.spread}
+        >
+          <img
+            loading="lazy"
+            alt=""
+            width={width}
+            height={HEIGHT}
+            src={`/api/publications/${publication.id}/pages/${page.id}/picture?r=${publication.revision}`}
+          />
+          <Caption $right={publication.setup.facing && page.side === "RIGHT"}>
+            {(findings.get(page.id) ?? 0) > 0 && (
+              <span className="wrong">✕ {findings.get(page.id)}</span>
+            )}
+            <span className="number">{page.number}</span>
+          </Caption>
+          <Parentage $first={begins(index)} $last={begins(index + 1)}>
+            {begins(index) && (
+              <span style={{ width: stretch(index) }}>
+                {parentName(page, publication) ?? "none"}
+              </span>
+            )}
+          </Parentage>
+        </Leaf>
+      ))}
+    </Strip>
+  );
+}
+
+export function parentName(page: PageEntry, publication: Publication): string | undefined {
+  return publication.parents.find((parent) => parent.id === page.parent)?.name;
+}
+
+function label(page: PageEntry, publication: Publication, findings: number): string {
+  const parent = parentName(page, publication);
+  const hidden = parent && !page.parentShown ? ", its backgrounds hidden" : "";
+  const own =
+    page.backgrounds > 0
+      ? `, ${counted(page.backgrounds, "own background", "own backgrounds")}`
+      : "";
+  const wrong = findings > 0 ? `, ${counted(findings, "finding", "findings")}` : "";
+  return `Page ${page.number}, ${parent ? `parent ${parent}${hidden}` : "no parent"}${own}${wrong}`;
+}

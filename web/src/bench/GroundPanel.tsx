@@ -1,0 +1,193 @@
+import { PaintBucket } from "lucide-react";
+import { useEffect, useState } from "react";
+import * as Aria from "react-aria-components";
+import styled from "styled-components";
+import { useSteps } from "../api/queries";
+import type { Edit, Owner, PageEntry, Publication } from "../api/types";
+import { theme } from "../theme";
+import { MainButton } from "../ui/Button";
+import { Chip } from "../ui/Chip";
+import { Choice } from "../ui/Choice";
+import { values } from "../ui/colors";
+import { Quiet } from "../ui/Fold";
+import { counted, numbersInWords } from "../ui/words";
+import { useBench } from "./BenchState";
+
+const Panel = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.one};
+  padding: ${theme.space.one};
+  border-bottom: 1px solid ${theme.color.rule};
+`;
+
+const Wide = styled(MainButton)`
+  width: 100%;
+  min-height: 32px;
+`;
+
+const List = styled(Aria.ListBox)`
+  max-height: 260px;
+  overflow: auto;
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.edge};
+  border-radius: 3px;
+  padding: 3px;
+  outline-offset: -2px;
+` as typeof Aria.ListBox;
+
+const Row = styled(Aria.ListBoxItem)`
+  display: grid;
+  grid-template-columns: auto 1fr;
+  align-items: center;
+  column-gap: ${theme.space.one};
+  padding: 3px 5px;
+  border-radius: 2px;
+  cursor: pointer;
+  outline-offset: -2px;
+  &[data-focused],
+  &[data-hovered] {
+    background: ${theme.color.activeSoft};
+  }
+  & small {
+    display: block;
+    font-size: 12px;
+    color: ${theme.color.quiet};
+  }
+`;
+
+interface Target {
+  id: string;
+  label: string;
+  owners: Owner[];
+}
+
+/** Puts a colour on a parent or on pages, out to the bleed, and shows it before it is done. */
+export function GroundPanel({
+  publication,
+  page,
+  chosen,
+}: {
+  publication: Publication;
+  page: PageEntry;
+  chosen: PageEntry[];
+}) {
+  const steps = useSteps(publication);
+  const bench = useBench();
+  const [open, setOpen] = useState(false);
+  const [wanted, setWanted] = useState<string>();
+  const targets = targetsOf(publication, page, chosen);
+  const target = targets.find((each) => each.id === wanted) ?? targets[0];
+
+  const close = () => {
+    setOpen(false);
+    bench.tryOut(undefined);
+  };
+  const toggle = () => {
+    setWanted(undefined);
+    setOpen(!open);
+    bench.tryOut(undefined);
+  };
+
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (event.altKey && !event.ctrlKey && event.code === "KeyC") {
+        event.preventDefault();
+        setWanted(undefined);
+        setOpen(true);
+      }
+    };
+    window.addEventListener("keydown", onKeyDown);
+    return () => window.removeEventListener("keydown", onKeyDown);
+  }, []);
+
+  return (
+    <Panel
+      role="group"
+      aria-label="Colour to the bleed"
+      onKeyDown={(event) => {
+        if (event.key === "Escape" && open) {
+          event.stopPropagation();
+          close();
+        }
+      }}
+    >
+      <Wide aria-expanded={open} aria-keyshortcuts="Alt+C" onPress={toggle}>
+        <PaintBucket size={15} aria-hidden />
+        Colour to the bleed…
+      </Wide>
+      {open && target && (
+        <>
+          <Choice
+            label="Put it on"
+            value={target.id}
+            options={targets.map(({ id, label }) => ({ id, label }))}
+            onChange={setWanted}
+          />
+          <List
+            aria-label={`Swatch for ${target.label}`}
+            // The list is what the button was pressed for; focus has to follow.
+            // eslint-disable-next-line jsx-a11y/no-autofocus
+            autoFocus="first"
+            items={publication.swatches}
+            onAction={(swatch) => {
+              close();
+              steps.make(edit(target, String(swatch), true), "Coloured, out to the bleed");
+            }}
+          >
+            {(swatch) => (
+              <Row
+                id={swatch.id}
+                textValue={swatch.name}
+                onHoverStart={() => bench.tryOut(edit(target, swatch.id, false))}
+                onFocus={() => bench.tryOut(edit(target, swatch.id, false))}
+              >
+                <Chip $color={swatch.screen} $size={22} />
+                <span>
+                  {swatch.name}
+                  <small>{values(swatch.color)}</small>
+                </span>
+              </Row>
+            )}
+          </List>
+          <Quiet>Enter or a click puts it there; Escape leaves.</Quiet>
+        </>
+      )}
+    </Panel>
+  );
+}
+
+const trial = "00000000-0000-4000-8000-000000000000";
+
+/** Ids are new when it is done; a trial has a fixed one, so that it is asked for once. */
+function edit(target: Target, swatch: string, real: boolean): Edit {
+  return {
+    type: "several",
+    edits: target.owners.map((owner, index) => ({
+      type: "addBackground",
+      owner,
+      background: {
+        id: real ? crypto.randomUUID() : trial.slice(0, -4) + String(index).padStart(4, "0"),
+        sides: "BOTH",
+        area: { type: "wholePage" },
+        fill: { type: "solid", swatch },
+      },
+    })),
+  };
+}
+
+function targetsOf(publication: Publication, page: PageEntry, chosen: PageEntry[]): Target[] {
+  const parents: Target[] = publication.parents.map((parent) => ({
+    id: parent.id,
+    label: `Parent ${parent.name}: ${counted(parent.uses, "page", "pages")}`,
+    owners: [{ type: "onParent", id: parent.id }],
+  }));
+  const own = parents.filter((target) => target.id === page.parent);
+  const others = parents.filter((target) => target.id !== page.parent);
+  const pages: Target = {
+    id: "pages",
+    label: `Only ${numbersInWords(chosen.map((each) => each.number))}`,
+    owners: chosen.map((each) => ({ type: "onPage", id: each.id })),
+  };
+  return [...own, pages, ...others];
+}

@@ -1,0 +1,71 @@
+import styled from "styled-components";
+import type { Setup } from "../api/types";
+import { theme } from "../theme";
+import { shownLength } from "../ui/length";
+import { Tick } from "../ui/Tick";
+
+const Bar = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${theme.space.half} ${theme.space.two};
+  min-height: 28px;
+  padding: 0 ${theme.space.two};
+  font-size: ${theme.size.small};
+  background: ${theme.color.ground};
+  border-top: 1px solid ${theme.color.rule};
+  & svg {
+    vertical-align: middle;
+    margin-right: 6px;
+  }
+  & > * {
+    white-space: nowrap;
+  }
+  & > .end {
+    margin-left: auto;
+  }
+`;
+
+function Line({ dashes }: { dashes: string }) {
+  return (
+    <svg width="26" height="6" aria-hidden>
+      <path d="M0 3h26" stroke="currentColor" strokeWidth="1.5" strokeDasharray={dashes} />
+    </svg>
+  );
+}
+
+/** What the lines on the page mean, in words and figures, and what is being shown. */
+export function Legend({
+  setup,
+  showing,
+  marks,
+  onMarks,
+}: {
+  setup: Setup;
+  showing: string;
+  /** Whether findings are marked on the pages. */
+  marks: boolean;
+  onMarks: (on: boolean) => void;
+}) {
+  const length = (value: string) => shownLength(value, setup.unit);
+  const bleeds = [setup.bleed.top, setup.bleed.bottom, setup.bleed.outside];
+  const even = bleeds.every((each) => each === setup.bleed.top);
+  return (
+    <Bar>
+      <span>
+        <Line dashes="" />
+        Trim
+      </span>
+      <span>
+        <Line dashes="1.5 3" />
+        Bleed {even ? length(setup.bleed.top) : bleeds.map(length).join(", ")}
+      </span>
+      <span>
+        <Line dashes="5 4" />
+        Safe area {length(setup.safe)}
+      </span>
+      <span className="end">{showing}</span>
+      <Tick label="Marks" checked={marks} onChange={onMarks} />
+    </Bar>
+  );
+}

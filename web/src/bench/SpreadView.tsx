@@ -1,0 +1,308 @@
+import {
+  useEffect,
+  useId,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type MouseEvent,
+} from "react";
+import styled from "styled-components";
+import type { Point } from "../api/queries";
+import type { Finding, PlacedPage, Spread } from "../api/types";
+import { theme } from "../theme";
+import { VisuallyHidden } from "../ui/Notice";
+import { ACTUAL, type Zoom } from "./zoom";
+
+/** How much of the desk is seen around a fitted spread, in pixels. */
+const DESK = 18;
+
+const Desk = styled.div`
+  position: relative;
+  flex: 1;
+  min-height: 0;
+  min-width: 0;
+  overflow: auto;
+  display: grid;
+  place-content: safe center;
+  background: ${theme.color.desk};
+  outline-offset: -4px;
+  @media ${theme.narrow} {
+    min-height: 420px;
+    max-height: 80vh;
+  }
+`;
+
+const Sheet = styled.div`
+  position: relative;
+  margin: ${DESK}px;
+  cursor: crosshair;
+  forced-color-adjust: none;
+  & > .picture > svg {
+    display: block;
+    width: 100%;
+    height: 100%;
+  }
+  & > .picture {
+    width: 100%;
+    height: 100%;
+  }
+`;
+
+/** An outline that is seen on any colour: a light line beside a dark one. */
+const Outline = styled.div`
+  position: absolute;
+  pointer-events: none;
+  outline: 2px solid ${theme.color.text};
+  outline-offset: 2px;
+  box-shadow:
+    0 0 0 2px ${theme.color.paper},
+    0 0 0 5px ${theme.color.paper};
+`;
+
+/** A bar beside the text, on the outer side of the page, so that it hides no words. */
+const Mark = styled.div<{ $right: boolean }>`
+  position: absolute;
+  pointer-events: none;
+  ${({ $right }) => ($right ? "border-right" : "border-left")}: 3px solid ${theme.color.fail};
+  outline: 1px solid ${theme.color.paper};
+`;
+
+const Tag = styled.span<{ $right: boolean }>`
+  position: absolute;
+  ${({ $right }) => ($right ? "left" : "right")}: calc(100% + 3px);
+  top: 0;
+  padding: 0 3px;
+  font-size: 12px;
+  line-height: 17px;
+  font-weight: 600;
+  white-space: nowrap;
+  color: ${theme.color.fail};
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.fail};
+`;
+
+const Cross = styled.svg`
+  position: absolute;
+  width: 33px;
+  height: 33px;
+  margin: -16.5px 0 0 -16.5px;
+  pointer-events: none;
+  overflow: visible;
+`;
+
+/** An item that the walk through the page has come to. */
+export interface Focus {
+  page: string;
+  where: { x: number; y: number; width: number; height: number };
+  /** What it is, as it is announced. */
+  label: string;
+}
+
+/** The spread itself: its picture, the marks of findings, the point and the item looked at. */
+export function SpreadView({
+  spread,
+  picture,
+  zoom,
+  page,
+  point,
+  focus,
+  findings,
+  language,
+  describedBy,
+  onPoint,
+  onKey,
+  onPercent,
+}: {
+  spread: Spread;
+  picture: string;
+  zoom: Zoom;
+  /** The open page. */
+  page: string;
+  point: Point | undefined;
+  focus: Focus | undefined;
+  /** Findings to mark, of the pages of this spread. */
+  findings: Finding[];
+  language: string;
+  describedBy: string;
+  onPoint: (point: Point) => void;
+  onKey: (event: KeyboardEvent) => void;
+  /** Told what the zoom comes to, in percent of actual size. */
+  onPercent: (percent: number) => void;
+}) {
+  const desk = useRef<HTMLDivElement>(null);
+  const textId = useId();
+  const [room, setRoom] = useState({ width: 600, height: 500 });
+
+  useEffect(() => {
+    const element = desk.current;
+    if (!element) {
+      return;
+    }
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry) {
+        setRoom({ width: entry.contentRect.width, height: entry.contentRect.height });
+      }
+    });
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  const scale = pixelsPerMillimetre(zoom, room, spread, page);
+  useEffect(() => onPercent((100 * scale) / ACTUAL), [onPercent, scale]);
+
+  // What is looked at stays in the middle when the zoom changes or it lies out of sight.
+  const middle = useMemo(
+    () => middleOf(spread, page, zoom, point, focus),
+    [spread, page, zoom, point, focus],
+  );
+  const previous = useRef(scale);
+  useLayoutEffect(() => {
+    const element = desk.current;
+    if (!element) {
+      return;
+    }
+    const left = DESK + (middle.x - spread.view.x) * scale;
+    const top = DESK + (middle.y - spread.view.y) * scale;
+    const inSight =
+      left > element.scrollLeft + 16 &&
+      left < element.scrollLeft + element.clientWidth - 16 &&
+      top > element.scrollTop + 16 &&
+      top < element.scrollTop + element.clientHeight - 16;
+    if (previous.current !== scale || !inSight) {
+      element.scrollTo(left - element.clientWidth / 2, top - element.clientHeight / 2);
+    }
+    previous.current = scale;
+  }, [middle, scale, spread.view.x, spread.view.y]);
+
+  const onClick = (event: MouseEvent<HTMLDivElement>) => {
+    const rect = event.currentTarget.getBoundingClientRect();
+    const x = (event.clientX - rect.left) / scale + spread.view.x;
+    const y = (event.clientY - rect.top) / scale + spread.view.y;
+    const hit = spread.pages.find(
+      (each) =>
+        x >= each.x + each.visible.x &&
+        x <= each.x + each.visible.x + each.visible.width &&
+        y >= each.visible.y &&
+        y <= each.visible.y + each.visible.height,
+    );
+    if (hit) {
+      onPoint({ page: hit.page, x: x - hit.x, y });
+    }
+  };
+
+  const place = (on: PlacedPage, where: Focus["where"]) => ({
+    left: (on.x + where.x - spread.view.x) * scale,
+    top: (where.y - spread.view.y) * scale,
+    width: where.width * scale,
+    height: where.height * scale,
+  });
+  const bar = (on: PlacedPage, finding: Finding) => {
+    const { left, top, width, height } = place(on, finding.where);
+    return { left: on.side === "RIGHT" ? left + width + 3 : left - 6, top, width: 3, height };
+  };
+  const pageOf = (id: string) => spread.pages.find((each) => each.page === id);
+  const pointed = point && pageOf(point.page);
+  const focused = focus && pageOf(focus.page);
+  const numbers = spread.pages.map((each) => each.number).join(" and ");
+
+  return (
+    <Desk
+      ref={desk}
+      role="application"
+      aria-roledescription="spread"
+      aria-label={`${spread.pages.length === 1 ? "Page" : "Pages"} ${numbers}`}
+      aria-describedby={`${describedBy} ${textId}`}
+      tabIndex={0}
+      onKeyDown={onKey}
+    >
+      <Sheet
+        role="presentation"
+        onClick={onClick}
+        style={{ width: spread.view.width * scale, height: spread.view.height * scale }}
+      >
+        <div className="picture" aria-hidden dangerouslySetInnerHTML={{ __html: picture }} />
+        {findings.map((finding, index) => {
+          const on = pageOf(finding.pageId);
+          return (
+            on && (
+              <Mark key={index} aria-hidden $right={on.side === "RIGHT"} style={bar(on, finding)}>
+                <Tag $right={on.side === "RIGHT"}>
+                  ✕ {finding.ratio === undefined ? "no room" : finding.ratio.toFixed(2)}
+                </Tag>
+              </Mark>
+            )
+          );
+        })}
+        {focused && <Outline aria-hidden style={place(focused, focus.where)} />}
+        {pointed && (
+          <Cross
+            aria-hidden
+            viewBox="-16.5 -16.5 33 33"
+            style={{
+              left: (pointed.x + point.x - spread.view.x) * scale,
+              top: (point.y - spread.view.y) * scale,
+            }}
+          >
+            <path d="M-16 0h11M5 0h11M0-16v11M0 5v11" stroke="#ffffff" strokeWidth="4" />
+            <path d="M-16 0h11M5 0h11M0-16v11M0 5v11" stroke="#1c1c1c" strokeWidth="1.6" />
+          </Cross>
+        )}
+      </Sheet>
+      <VisuallyHidden id={textId} lang={language}>
+        {spread.pages.map((each) => `Text of page ${each.number}: ${each.text}`).join("\n")}
+      </VisuallyHidden>
+    </Desk>
+  );
+}
+
+function pixelsPerMillimetre(
+  zoom: Zoom,
+  room: { width: number; height: number },
+  spread: Spread,
+  page: string,
+): number {
+  if (zoom.kind === "percent") {
+    return (zoom.percent / 100) * ACTUAL;
+  }
+  const open = spread.pages.find((each) => each.page === page) ?? spread.pages[0];
+  const box = zoom.kind === "page" && open ? open.visible : spread.view;
+  return Math.max(
+    0.05,
+    Math.min((room.width - 2 * DESK) / box.width, (room.height - 2 * DESK) / box.height),
+  );
+}
+
+/** The middle of what is looked at, in millimetres within the spread. */
+function middleOf(
+  spread: Spread,
+  page: string,
+  zoom: Zoom,
+  point: Point | undefined,
+  focus: Focus | undefined,
+): { x: number; y: number } {
+  const at = (id: string) => spread.pages.find((each) => each.page === id)?.x ?? 0;
+  if (zoom.kind === "page") {
+    const open = spread.pages.find((each) => each.page === page);
+    if (open) {
+      return {
+        x: open.x + open.visible.x + open.visible.width / 2,
+        y: open.visible.y + open.visible.height / 2,
+      };
+    }
+  }
+  if (zoom.kind === "percent" && point && spread.pages.some((each) => each.page === point.page)) {
+    return { x: at(point.page) + point.x, y: point.y };
+  }
+  if (zoom.kind === "percent" && focus && spread.pages.some((each) => each.page === focus.page)) {
+    return {
+      x: at(focus.page) + focus.where.x + focus.where.width / 2,
+      y: focus.where.y + focus.where.height / 2,
+    };
+  }
+  return {
+    x: spread.view.x + spread.view.width / 2,
+    y: spread.view.y + spread.view.height / 2,
+  };
+}

@@ -1,0 +1,276 @@
+import styled from "styled-components";
+import { usePageDetail, useStrata, type Point } from "../api/queries";
+import type { Background, FillStratum, Publication, Stratum, TextStratum } from "../api/types";
+import { theme } from "../theme";
+import { Chip } from "../ui/Chip";
+import { values } from "../ui/colors";
+import { Fold, Name, Quiet } from "../ui/Fold";
+import { mm } from "../ui/length";
+import { Failed } from "../ui/Notice";
+import { Section } from "../ui/Section";
+import { counted, ratio } from "../ui/words";
+import { BackgroundEditor } from "./BackgroundEditor";
+import { FrameEditor } from "./FrameEditor";
+import { MendList } from "./MendList";
+
+const Stack = styled.ol`
+  display: flex;
+  flex-direction: column;
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.edge};
+  & > li {
+    display: grid;
+    grid-template-columns: 28px minmax(0, 1fr);
+    gap: 0 ${theme.space.one};
+    padding: ${theme.space.one};
+    border-top: 1px solid ${theme.color.rule};
+  }
+  & > li:first-child {
+    border-top: 0;
+  }
+`;
+
+const Head = styled.div`
+  display: flex;
+  justify-content: space-between;
+  gap: ${theme.space.one};
+  & strong {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  & span {
+    white-space: nowrap;
+  }
+`;
+
+const Words = styled.blockquote`
+  margin: 0;
+  overflow: hidden;
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+`;
+
+const Small = styled.div`
+  font-size: ${theme.size.small};
+  color: ${theme.color.quiet};
+  overflow-wrap: anywhere;
+`;
+
+const Below = styled.div`
+  grid-column: 1 / -1;
+  margin-top: 2px;
+`;
+
+/** Everything painted through one point, from the top text down to the stock. */
+export function StrataPanel({
+  publication,
+  point,
+}: {
+  publication: Publication;
+  point: Point | undefined;
+}) {
+  const through = useStrata(publication, point);
+  const title = "Strata";
+
+  if (!point) {
+    return (
+      <Section title={title}>
+        <p>
+          Click a point of a page, or go there with the arrow keys, to see all that is painted
+          through it.
+        </p>
+      </Section>
+    );
+  }
+  if (through.isError) {
+    return (
+      <Section title={title}>
+        <p role="alert">
+          <Failed>Not read.</Failed> {through.error.message}
+        </p>
+      </Section>
+    );
+  }
+  if (!through.data) {
+    return (
+      <Section title={title}>
+        <p role="status">Reading what is painted here…</p>
+      </Section>
+    );
+  }
+  const { data } = through;
+  return (
+    <Section title={title} note={`page ${data.number}, ${mm(data.x)} × ${mm(data.y)} mm`}>
+      <Stack aria-label="From the top down to the stock">
+        {data.strata.map((stratum, index) => (
+          <li key={keyOf(stratum, index)}>
+            <One publication={publication} page={data.page} stratum={stratum} />
+          </li>
+        ))}
+      </Stack>
+    </Section>
+  );
+}
+
+function keyOf(stratum: Stratum, index: number): string {
+  switch (stratum.type) {
+    case "textStratum":
+      return `${stratum.run} ${index}`;
+    case "fillStratum":
+      return stratum.background;
+    case "stockStratum":
+      return "stock";
+  }
+}
+
+function One({
+  publication,
+  page,
+  stratum,
+}: {
+  publication: Publication;
+  page: string;
+  stratum: Stratum;
+}) {
+  switch (stratum.type) {
+    case "textStratum":
+      return <Text publication={publication} page={page} stratum={stratum} />;
+    case "fillStratum":
+      return <Ground publication={publication} page={page} stratum={stratum} />;
+    case "stockStratum":
+      return (
+        <>
+          <Chip $color={stratum.screen} $size={28} />
+          <div>
+            <Head>
+              <strong>Stock</strong>
+              <span>never printed</span>
+            </Head>
+            <Small>{stratum.note}</Small>
+          </div>
+        </>
+      );
+  }
+}
+
+function onOrigin(stratum: TextStratum | FillStratum): string {
+  return stratum.owner.type === "onParent"
+    ? `On ${stratum.origin}: changes ${counted(stratum.changesPages, "page", "pages")}`
+    : "On this page only";
+}
+
+function Text({
+  publication,
+  page,
+  stratum,
+}: {
+  publication: Publication;
+  page: string;
+  stratum: TextStratum;
+}) {
+  const layer = useLayer(publication, page, stratum);
+  const frame = layer?.frames.find((each) => each.id === stratum.frame);
+  return (
+    <>
+      <Chip $color={stratum.screen} $size={28} />
+      <div>
+        <Head>
+          <strong>{stratum.swatchName}</strong>
+          {stratum.passes ? (
+            <span>✓ {ratio(stratum.ratio)}</span>
+          ) : (
+            <Failed>✕ {ratio(stratum.ratio)}</Failed>
+          )}
+        </Head>
+        <Words lang="en">{stratum.text}</Words>
+        <Small>
+          {values(stratum.color)}
+          <br />
+          Look {stratum.lookName}. {onOrigin(stratum)}
+          <br />
+          {stratum.passes ? "Passes" : "Fails"}: needs {stratum.required} : 1, {stratum.sizeReason}
+        </Small>
+      </div>
+      <Below>
+        {!stratum.passes && (
+          <Fold head={<Name>Mend it…</Name>}>
+            <MendList publication={publication} run={stratum.run} />
+          </Fold>
+        )}
+        {frame && (
+          <Fold head={<Name>Change the text and its frame…</Name>}>
+            <FrameEditor publication={publication} owner={stratum.owner} frame={frame} />
+          </Fold>
+        )}
+      </Below>
+    </>
+  );
+}
+
+function Ground({
+  publication,
+  page,
+  stratum,
+}: {
+  publication: Publication;
+  page: string;
+  stratum: FillStratum;
+}) {
+  const layer = useLayer(publication, page, stratum);
+  const background: Background | undefined = layer?.backgrounds.find(
+    (each) => each.id === stratum.background,
+  );
+  return (
+    <>
+      <Chip $color={stratum.screen} $size={28} />
+      <div>
+        <Head>
+          <strong>{stratum.swatchName}</strong>
+          <span>{background?.area.type === "band" ? "band" : "whole page"}</span>
+        </Head>
+        <Small>
+          {values(stratum.color)}
+          <br />
+          {onOrigin(stratum)}
+          <br />
+          {stratum.bleed}
+        </Small>
+      </div>
+      <Below>
+        {background && (
+          <Fold
+            head={
+              <Name>
+                {stratum.owner.type === "onParent"
+                  ? `Change it on ${stratum.origin}…`
+                  : "Change it on this page…"}
+              </Name>
+            }
+          >
+            {stratum.owner.type === "onParent" && (
+              <Quiet as="p">Changes {counted(stratum.changesPages, "page", "pages")}.</Quiet>
+            )}
+            <BackgroundEditor
+              publication={publication}
+              owner={stratum.owner}
+              background={background}
+            />
+          </Fold>
+        )}
+      </Below>
+    </>
+  );
+}
+
+/** What lies where the stratum comes from. */
+function useLayer(publication: Publication, page: string, stratum: TextStratum | FillStratum) {
+  const detail = usePageDetail(publication, page);
+  return stratum.owner.type === "onParent"
+    ? publication.parents.find((parent) => parent.id === stratum.owner.id)?.layer
+    : detail.data?.id === page
+      ? detail.data.layer
+      : undefined;
+}

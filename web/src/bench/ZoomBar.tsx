@@ -1,0 +1,128 @@
+import { ChevronLeft, ChevronRight, Minus, Plus } from "lucide-react";
+import * as Aria from "react-aria-components";
+import styled from "styled-components";
+import { theme } from "../theme";
+import { Button, QuietButton } from "../ui/Button";
+import { Field } from "../ui/Field";
+import { useStatus } from "../ui/Status";
+import { nextPercent, parsePercent, type Zoom } from "./zoom";
+
+const Bar = styled(Aria.Toolbar)`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${theme.space.half};
+  min-height: 40px;
+  padding: 0 ${theme.space.one};
+  background: ${theme.color.ground};
+  border-bottom: 1px solid ${theme.color.rule};
+`;
+
+const Percent = styled.div`
+  width: 66px;
+`;
+
+const Push = styled.span`
+  flex: 1;
+`;
+
+const Ways = styled.div`
+  display: flex;
+`;
+
+const Way = styled(Button)`
+  padding: 2px 8px;
+  border-radius: 0;
+  & + & {
+    margin-left: -1px;
+  }
+  &[aria-pressed="true"] {
+    border-color: ${theme.color.active};
+    box-shadow: inset 0 -3px 0 ${theme.color.active};
+  }
+`;
+
+/** Turning spreads and zooming, with a field and buttons; the spread has keys for the same. */
+export function ZoomBar({
+  zoom,
+  percent,
+  spread,
+  spreads,
+  label,
+  hasSelection,
+  onZoom,
+  onSelection,
+  onSpread,
+}: {
+  zoom: Zoom;
+  percent: number;
+  spread: number;
+  spreads: number;
+  label: string;
+  hasSelection: boolean;
+  onZoom: (zoom: Zoom) => void;
+  onSelection: () => void;
+  onSpread: (index: number) => void;
+}) {
+  const status = useStatus();
+  const fixed = (value: number) => onZoom({ kind: "percent", percent: value });
+
+  return (
+    <Bar aria-label="Spread and zoom">
+      <QuietButton
+        aria-label="Spread before"
+        isDisabled={spread === 0}
+        onPress={() => onSpread(spread - 1)}
+      >
+        <ChevronLeft size={18} aria-hidden />
+      </QuietButton>
+      <span>{label}</span>
+      <QuietButton
+        aria-label="Spread after"
+        isDisabled={spread >= spreads - 1}
+        onPress={() => onSpread(spread + 1)}
+      >
+        <ChevronRight size={18} aria-hidden />
+      </QuietButton>
+      <Push />
+      <Ways role="group" aria-label="Show">
+        <Way aria-pressed={zoom.kind === "page"} onPress={() => onZoom({ kind: "page" })}>
+          Page
+        </Way>
+        <Way aria-pressed={zoom.kind === "spread"} onPress={() => onZoom({ kind: "spread" })}>
+          Spread
+        </Way>
+        <Way
+          aria-pressed={zoom.kind === "percent" && zoom.percent === 100}
+          onPress={() => fixed(100)}
+        >
+          Actual size
+        </Way>
+        <Way isDisabled={!hasSelection} onPress={onSelection}>
+          Selection
+        </Way>
+      </Ways>
+      <QuietButton aria-label="Smaller" onPress={() => fixed(nextPercent(percent, -1))}>
+        <Minus size={16} aria-hidden />
+      </QuietButton>
+      <Percent>
+        <Field
+          label="Zoom"
+          hiddenLabel
+          value={`${Math.round(percent)} %`}
+          onCommit={(text) => {
+            const wanted = parsePercent(text);
+            if (wanted) {
+              fixed(wanted);
+            } else {
+              status.fail(`“${text}” is not a zoom; type a percentage from 5 to 3200.`);
+            }
+          }}
+        />
+      </Percent>
+      <QuietButton aria-label="Larger" onPress={() => fixed(nextPercent(percent, 1))}>
+        <Plus size={16} aria-hidden />
+      </QuietButton>
+    </Bar>
+  );
+}

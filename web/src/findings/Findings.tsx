@@ -1,0 +1,204 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import styled from "styled-components";
+import { useFindings } from "../api/queries";
+import type { Finding, Publication } from "../api/types";
+import { MendList } from "../bench/MendList";
+import { useOpened } from "../publication/PublicationScreen";
+import { theme } from "../theme";
+import { Button } from "../ui/Button";
+import { Choice } from "../ui/Choice";
+import { Fold, Name, Quiet } from "../ui/Fold";
+import { Failed, Notice } from "../ui/Notice";
+import { counted, ratio } from "../ui/words";
+
+const Main = styled.main`
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+`;
+
+const Inner = styled.div`
+  max-width: 1040px;
+  margin: 0 auto;
+  padding: ${theme.space.three};
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.two};
+`;
+
+const Head = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: ${theme.space.one} ${theme.space.two};
+  & h1 {
+    margin-right: auto;
+  }
+  & > div {
+    width: 170px;
+  }
+`;
+
+const PageGroup = styled.section`
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.rule};
+  & > h2 {
+    padding: ${theme.space.one} ${theme.space.two};
+    border-bottom: 1px solid ${theme.color.rule};
+  }
+`;
+
+const Row = styled.li`
+  display: grid;
+  grid-template-columns: 220px minmax(0, 1fr) 250px;
+  gap: ${theme.space.one} ${theme.space.two};
+  padding: ${theme.space.two};
+  border-top: 1px solid ${theme.color.rule};
+  &:first-child {
+    border-top: 0;
+  }
+  @media ${theme.narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+const Sample = styled.div.attrs<{ $color: string; $behind: string }>(({ $color, $behind }) => ({
+  style: { color: $color, background: $behind },
+}))<{ $color: string; $behind: string }>`
+  align-self: start;
+  padding: ${theme.space.one};
+  border: 1px solid ${theme.color.edge};
+  font-size: ${theme.size.large};
+  line-height: 1.35;
+  forced-color-adjust: none;
+  & > span {
+    overflow: hidden;
+    display: -webkit-box;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 3;
+  }
+`;
+
+const Act = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.half};
+  & a {
+    display: inline-flex;
+    align-items: center;
+    min-height: ${theme.hit};
+  }
+`;
+
+const titles: Record<string, string> = {
+  contrast: "Too little contrast",
+  "text-overflow": "Text does not fit its frame",
+  "missing-characters": "Characters missing from the font",
+};
+
+/** All findings, page by page, each with its reason and its mends. */
+export function Findings() {
+  const publication = useOpened();
+  const findings = useFindings(publication);
+  const [kind, setKind] = useState("all");
+
+  if (findings.isPending) {
+    return (
+      <Main>
+        <Notice role="status">Holding every word against what is behind it…</Notice>
+      </Main>
+    );
+  }
+  if (findings.isError) {
+    return (
+      <Main>
+        <Notice role="alert">
+          <Failed>The pages could not be checked.</Failed>
+          {findings.error.message}
+          <Button onPress={() => void findings.refetch()}>Try again</Button>
+        </Notice>
+      </Main>
+    );
+  }
+  const all = findings.data.findings;
+  const shown = all.filter((finding) => kind === "all" || finding.kind === kind);
+  const kinds = [...new Set(all.map((finding) => finding.kind))];
+  const pages = [...new Set(shown.map((finding) => finding.page))];
+
+  return (
+    <Main>
+      <Inner>
+        <Head>
+          <h1>Findings</h1>
+          {kinds.length > 1 && (
+            <Choice
+              label="Show"
+              value={kind}
+              options={[
+                { id: "all", label: `All ${all.length}` },
+                ...kinds.map((id) => ({ id, label: titles[id] ?? id })),
+              ]}
+              onChange={setKind}
+            />
+          )}
+        </Head>
+        <p>
+          {all.length === 0
+            ? `Nothing found. Every run of text was held against what is really behind it, at WCAG 2.2 ${findings.data.level}.`
+            : `${counted(all.length, "finding", "findings")} on ${counted(new Set(all.map((each) => each.page)).size, "page", "pages")}. Text is held to WCAG 2.2 ${findings.data.level}, seen as designed: where there is no fill, the stock counts as white.`}
+        </p>
+        {pages.map((page) => (
+          <PageGroup key={page} aria-label={`Page ${page}`}>
+            <h2>Page {page}</h2>
+            <ul>
+              {shown
+                .filter((finding) => finding.page === page)
+                .map((finding, index) => (
+                  <One key={index} publication={publication} finding={finding} />
+                ))}
+            </ul>
+          </PageGroup>
+        ))}
+      </Inner>
+    </Main>
+  );
+}
+
+function One({ publication, finding }: { publication: Publication; finding: Finding }) {
+  const x = (finding.where.x + Math.min(3, finding.where.width / 2)).toFixed(1);
+  const y = (finding.where.y + 1.2).toFixed(1);
+  return (
+    <Row>
+      <Sample
+        $color={finding.foreground ?? theme.color.text}
+        $behind={finding.backdrop ?? theme.color.paper}
+      >
+        <span>{finding.text}</span>
+      </Sample>
+      <div>
+        <h3>
+          {finding.ratio === undefined ? (
+            <Failed>✕ {titles[finding.kind]}</Failed>
+          ) : (
+            <>
+              <Failed>✕ {ratio(finding.ratio)}</Failed> of {finding.required} : 1
+            </>
+          )}
+        </h3>
+        <p>{finding.message}</p>
+        <Quiet>On {finding.origin}</Quiet>
+      </div>
+      <Act>
+        <Link to={`/publications/${publication.id}?page=${finding.page}&x=${x}&y=${y}`}>
+          Show on the Bench
+        </Link>
+        {finding.kind === "contrast" && finding.run && (
+          <Fold head={<Name>Mend it…</Name>}>
+            <MendList publication={publication} run={finding.run} />
+          </Fold>
+        )}
+      </Act>
+    </Row>
+  );
+}

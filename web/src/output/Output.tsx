@@ -1,0 +1,172 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { Download, FileOutput } from "lucide-react";
+import styled from "styled-components";
+import { answered, client } from "../api/client";
+import { useExports, useFindings } from "../api/queries";
+import { useOpened } from "../publication/PublicationScreen";
+import { theme } from "../theme";
+import { Button, MainButton } from "../ui/Button";
+import { Quiet } from "../ui/Fold";
+import { shownLength } from "../ui/length";
+import { Failed, Notice } from "../ui/Notice";
+import { useStatus } from "../ui/Status";
+import { counted } from "../ui/words";
+import { JobProgress } from "./JobProgress";
+import { ReadBack } from "./ReadBack";
+
+const Main = styled.main`
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+`;
+
+const Inner = styled.div`
+  max-width: 1040px;
+  margin: 0 auto;
+  padding: ${theme.space.three};
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.three};
+`;
+
+const Offer = styled.section`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: ${theme.space.two};
+  align-items: center;
+  padding: ${theme.space.two};
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.rule};
+  @media ${theme.narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+const One = styled.section`
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.two};
+  padding: ${theme.space.two};
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.rule};
+`;
+
+const Head = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: ${theme.space.one};
+  & h3 {
+    overflow-wrap: anywhere;
+  }
+  & a {
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
+    min-height: ${theme.hit};
+    padding: 2px 10px;
+    color: ${theme.color.text};
+    text-decoration: none;
+    border: 1px solid ${theme.color.edge};
+    border-radius: 3px;
+  }
+  & a:hover {
+    background: ${theme.color.activeSoft};
+  }
+`;
+
+/** Makes the press PDF, follows its making, and shows what was read back from it. */
+export function Output() {
+  const publication = useOpened();
+  const exports = useExports(publication);
+  const findings = useFindings(publication);
+  const queries = useQueryClient();
+  const status = useStatus();
+  const begin = useMutation({
+    mutationFn: () =>
+      answered(
+        client.POST("/api/publications/{id}/exports", {
+          params: { path: { id: publication.id } },
+        }),
+      ),
+    onError: (error) => status.fail(error.message),
+    onSettled: () => queries.invalidateQueries({ queryKey: ["exports", publication.id] }),
+  });
+  const { setup } = publication;
+  const open = findings.data?.findings.length ?? 0;
+  const running = exports.data?.some((job) => job.state === "RUNNING") ?? false;
+
+  return (
+    <Main>
+      <Inner>
+        <h1>Output</h1>
+        <Offer aria-label="Press PDF">
+          <div>
+            <h2>Press PDF</h2>
+            <p>
+              {counted(publication.pages.length, "page", "pages")} of{" "}
+              {shownLength(setup.trim.width, setup.unit).split(" ")[0]} ×{" "}
+              {shownLength(setup.trim.height, setup.unit)}, each out to its bleed, in CMYK for{" "}
+              {publication.pressCondition.toLowerCase()}, with embedded fonts. The file is opened
+              again and held against the pages.
+            </p>
+            {open > 0 && (
+              <p>
+                <Failed>✕ {counted(open, "finding is", "findings are")} still open.</Failed> The
+                file will have what they describe.
+              </p>
+            )}
+          </div>
+          <MainButton onPress={() => begin.mutate()} isDisabled={begin.isPending || running}>
+            <FileOutput size={16} aria-hidden />
+            Export press PDF
+          </MainButton>
+        </Offer>
+        {exports.isPending && <Notice role="status">Fetching earlier exports…</Notice>}
+        {exports.isError && (
+          <Notice role="alert">
+            <Failed>Earlier exports could not be read.</Failed>
+            {exports.error.message}
+            <Button onPress={() => void exports.refetch()}>Try again</Button>
+          </Notice>
+        )}
+        {exports.data?.length === 0 && (
+          <p>No file yet. The first export stands here with what was read back from it.</p>
+        )}
+        {exports.data?.map((job) => (
+          <One key={job.id} aria-label={`Export of ${time(job.started)}`}>
+            <Head>
+              <div>
+                <h3>{job.fileName}</h3>
+                <Quiet>
+                  {time(job.started)}
+                  {job.revision === publication.revision
+                    ? ", of the publication as it is now"
+                    : ", of an earlier state of the publication"}
+                </Quiet>
+              </div>
+              {job.state === "DONE" && (
+                <a href={`/api/jobs/${job.id}/file`} download={job.fileName}>
+                  <Download size={16} aria-hidden />
+                  Download
+                </a>
+              )}
+            </Head>
+            {job.state === "RUNNING" && <JobProgress job={job} />}
+            {(job.state === "FAILED" || job.state === "CANCELLED") && (
+              <p>
+                {job.state === "FAILED" ? <Failed>✕ Failed.</Failed> : "Cancelled."} {job.message}
+              </p>
+            )}
+            {job.report && <ReadBack report={job.report} />}
+          </One>
+        ))}
+      </Inner>
+    </Main>
+  );
+}
+
+function time(instant: string): string {
+  return new Date(instant).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" });
+}

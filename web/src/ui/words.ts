@@ -1,0 +1,32 @@
+/** Page numbers as people write them: "page 5", "pages 3 to 7, 12". */
+export function numbersInWords(numbers: number[]): string {
+  const sorted = [...numbers].sort((a, b) => a - b);
+  const parts: string[] = [];
+  let index = 0;
+  while (index < sorted.length) {
+    const first = sorted[index] ?? 0;
+    let last = first;
+    while (sorted[index + 1] === last + 1) {
+      index++;
+      last++;
+    }
+    parts.push(
+      first === last
+        ? `${first}`
+        : last === first + 1
+          ? `${first}, ${last}`
+          : `${first} to ${last}`,
+    );
+    index++;
+  }
+  return `${sorted.length === 1 ? "page" : "pages"} ${parts.join(", ")}`;
+}
+
+export function counted(count: number, one: string, several: string): string {
+  return `${count} ${count === 1 ? one : several}`;
+}
+
+/** A ratio as contrast ratios are written; the server cut it, nothing is rounded here. */
+export function ratio(value: number): string {
+  return `${value.toFixed(2)} : 1`;
+}
