@@ -29,8 +29,9 @@ public final class Names {
         }
         if (stripped.codePoints().anyMatch(Names::unprintable)) {
             throw new Refused(
-                    "This name of a %s holds a character that cannot be printed, such as a line"
-                            + " break or a tab; take it out.".formatted(what));
+                    ("This name of a %s holds a character that cannot be printed, such as a line"
+                                    + " break or a tab; take it out.")
+                            .formatted(what));
         }
         return stripped;
     }

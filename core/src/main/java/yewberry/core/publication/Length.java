@@ -1,5 +1,6 @@
 package yewberry.core.publication;
 
+import java.math.BigDecimal;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import yewberry.core.Refused;
@@ -70,7 +71,7 @@ public record Length(double value, Unit unit) {
         String number =
                 rounded == Math.rint(rounded)
                         ? String.valueOf((long) rounded)
-                        : new java.math.BigDecimal(String.valueOf(rounded)).toPlainString();
+                        : BigDecimal.valueOf(rounded).stripTrailingZeros().toPlainString();
         return number + " " + unit.symbol();
     }
 

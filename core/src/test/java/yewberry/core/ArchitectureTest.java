@@ -1,0 +1,88 @@
+package yewberry.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** Dependencies point one way, from readers to scenes to text to publications to colour. */
+@AnalyzeClasses(packages = "yewberry.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+    @ArchTest
+    static final ArchRule PACKAGES_POINT_ONE_WAY =
+            layeredArchitecture()
+                    .consideringOnlyDependenciesInAnyPackage("yewberry.core..")
+                    .layer("color")
+                    .definedBy("yewberry.core.color")
+                    .layer("publication")
+                    .definedBy("yewberry.core.publication")
+                    .layer("text")
+                    .definedBy("yewberry.core.text")
+                    .layer("edit")
+                    .definedBy("yewberry.core.edit")
+                    .layer("scene")
+                    .definedBy("yewberry.core.scene")
+                    .layer("legibility")
+                    .definedBy("yewberry.core.legibility")
+                    .layer("findings")
+                    .definedBy("yewberry.core.findings")
+                    .layer("picture")
+                    .definedBy("yewberry.core.picture")
+                    .layer("strata")
+                    .definedBy("yewberry.core.strata")
+                    .whereLayer("findings")
+                    .mayNotBeAccessedByAnyLayer()
+                    .whereLayer("picture")
+                    .mayNotBeAccessedByAnyLayer()
+                    .whereLayer("strata")
+                    .mayNotBeAccessedByAnyLayer()
+                    .whereLayer("legibility")
+                    .mayOnlyBeAccessedByLayers("findings")
+                    .whereLayer("scene")
+                    .mayOnlyBeAccessedByLayers("legibility", "findings", "picture", "strata")
+                    .whereLayer("edit")
+                    .mayOnlyBeAccessedByLayers("legibility")
+                    .whereLayer("text")
+                    .mayOnlyBeAccessedByLayers(
+                            "edit", "scene", "legibility", "findings", "picture", "strata");
+
+    @ArchTest
+    static final ArchRule PUBLICATION_KNOWS_ONLY_COLOUR =
+            noClasses()
+                    .that()
+                    .resideInAPackage("yewberry.core.publication")
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage(
+                            "yewberry.core.text",
+                            "yewberry.core.scene",
+                            "yewberry.core.edit",
+                            "yewberry.core.legibility");
+
+    @ArchTest
+    static final ArchRule COLOUR_KNOWS_NOTHING_ELSE =
+            classes()
+                    .that()
+                    .resideInAPackage("yewberry.core.color")
+                    .should()
+                    .onlyDependOnClassesThat()
+                    .resideInAnyPackage("yewberry.core", "yewberry.core.color", "java..");
+
+    @ArchTest
+    static final ArchRule CORE_IS_PLAIN_JAVA =
+            classes()
+                    .should()
+                    .onlyDependOnClassesThat()
+                    .resideInAnyPackage("yewberry.core..", "java..");
+
+    @ArchTest
+    static final ArchRule OF_AWT_ONLY_FONTS_GEOMETRY_AND_COLOUR =
+            noClasses()
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage("java.awt.event..", "java.awt.print..", "javax.swing..");
+}

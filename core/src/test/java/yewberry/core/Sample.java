@@ -1,0 +1,137 @@
+package yewberry.core;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
+import yewberry.core.color.Rgb;
+import yewberry.core.color.Swatch;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Edge;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Parent;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextFrame;
+
+/** A small made-up publication for tests: A5 pages that face, two looks, one parent, four pages. */
+public final class Sample {
+    public static final Swatch INK = new Swatch(id("ink"), "Ink", new Cmyk(0, 0, 0, 100));
+    public static final Swatch NIGHT = new Swatch(id("night"), "Night", new Cmyk(100, 86, 42, 52));
+    public static final Swatch WHITE = new Swatch(id("white"), "White", new Cmyk(0, 0, 0, 0));
+    public static final Swatch SIGNAL = new Swatch(id("signal"), "Signal", new Rgb(217, 79, 43));
+    public static final Look BODY = look("Body", 400, 10, INK);
+    public static final Look HEADING = look("Heading", 700, 20, INK);
+    public static final UUID PARENT = id("parent");
+
+    private Sample() {}
+
+    public static UUID id(String name) {
+        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
+    }
+
+    public static Look look(String name, int weight, double size, Swatch color) {
+        return new Look(
+                id("look " + name),
+                name,
+                "Source Serif 4",
+                weight,
+                Length.pt(size),
+                Length.pt(size * 1.4),
+                Length.pt(0),
+                Look.Alignment.LEFT,
+                color.id());
+    }
+
+    public static Setup a5() {
+        return Setup.of(new PageSize(Length.mm(148), Length.mm(210)), true);
+    }
+
+    /** Four pages with the parent "Dark", which has a whole-page background; no text. */
+    public static Publication publication() {
+        Layer dark = new Layer(List.of(ground("dark ground", NIGHT)), List.of());
+        return new Publication(
+                id("publication"),
+                "Leaflet",
+                a5(),
+                List.of(INK, NIGHT, WHITE, SIGNAL),
+                List.of(BODY, HEADING),
+                List.of(new Parent(PARENT, "Dark", dark)),
+                IntStream.rangeClosed(1, 4)
+                        .mapToObj(number ->
+                                new Page(page(number), Optional.of(PARENT), true, Layer.EMPTY))
+                        .toList());
+    }
+
+    /** Id of a page of {@link #publication} by its number. */
+    public static UUID page(int number) {
+        return id("page " + number);
+    }
+
+    /** With this layer on page 1 and no parent there, so that nothing else is in the way. */
+    public static Publication withPage(Layer layer) {
+        Publication publication = publication();
+        Page first = publication.pages().getFirst().withParent(Optional.empty()).withLayer(layer);
+        return publication.withPages(
+                java.util.stream.Stream.concat(
+                                java.util.stream.Stream.of(first),
+                                publication.pages().stream().skip(1))
+                        .toList());
+    }
+
+    public static Publication withColor(Publication in, Swatch swatch, Color color) {
+        return in.withSwatches(
+                in.swatches().stream()
+                        .map(each -> each.id().equals(swatch.id()) ? each.withColor(color) : each)
+                        .toList());
+    }
+
+    public static Background ground(String name, Swatch swatch) {
+        return background(name, new Area.WholePage(), swatch);
+    }
+
+    public static Background band(String name, Edge edge, double depth, Swatch swatch) {
+        return background(name, new Area.Band(edge, Length.mm(depth)), swatch);
+    }
+
+    private static Background background(String name, Area area, Swatch swatch) {
+        return new Background(id(name), Sides.BOTH, area, new Fill.Solid(swatch.id()));
+    }
+
+    public static TextFrame frame(
+            String name,
+            double x,
+            double y,
+            double width,
+            double height,
+            Look look,
+            String... text) {
+        return new TextFrame(
+                id(name),
+                Sides.BOTH,
+                new Box(Length.mm(x), Length.mm(y), Length.mm(width), Length.mm(height)),
+                IntStream.range(0, text.length)
+                        .mapToObj(i -> paragraph(name + " " + i, look, text[i]))
+                        .toList());
+    }
+
+    public static Paragraph paragraph(String name, Look look, String text) {
+        return new Paragraph(
+                id("paragraph " + name),
+                look.id(),
+                List.of(new Run(id("run " + name), text, Optional.empty())));
+    }
+}

@@ -1,0 +1,179 @@
+package yewberry.core.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static yewberry.core.Sample.BODY;
+import static yewberry.core.Sample.PARENT;
+import static yewberry.core.Sample.SIGNAL;
+import static yewberry.core.Sample.ground;
+import static yewberry.core.Sample.id;
+import static yewberry.core.Sample.page;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import yewberry.core.Refused;
+import yewberry.core.Sample;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Swatch;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Sides;
+
+class PatchTest {
+    @Test
+    void a_patch_names_exactly_the_elements_that_an_edit_touches() {
+        Edited edited =
+                Editing.edit(
+                        Sample.publication(),
+                        new Edit.AddBackground(new Owner.OnPage(page(2)), ground("own", SIGNAL)));
+        assertThat(edited.patch().touched()).containsExactly(id("own"));
+    }
+
+    @Test
+    void moving_one_page_far_touches_that_page_alone() {
+        Edited edited =
+                Editing.edit(
+                        Sample.publication(),
+                        new Edit.MovePages(List.of(page(1)), Optional.of(page(4))));
+        assertThat(edited.patch().touched()).containsExactly(page(1));
+    }
+
+    @Test
+    void an_edit_that_changes_nothing_has_an_empty_patch() {
+        Edited edited = Editing.edit(Sample.publication(), new Edit.RenameParent(PARENT, "Dark"));
+        assertThat(edited.patch().isEmpty()).isTrue();
+    }
+
+    /**
+     * Random edits: each patch leads there, its inverse leads back, and so does undoing them all.
+     */
+    @Test
+    void a_patch_leads_to_its_publication_and_its_inverse_back() {
+        for (int seed = 0; seed < 60; seed++) {
+            Random random = new Random(seed);
+            Publication now = Sample.publication();
+            List<Publication> states = new ArrayList<>(List.of(now));
+            List<Patch> patches = new ArrayList<>();
+            for (int i = 0; i < 25; i++) {
+                Edited edited;
+                try {
+                    edited = Editing.edit(now, randomEdit(random, now, seed + "." + i));
+                } catch (Refused refused) {
+                    continue;
+                }
+                assertThat(Edited.by(edited.patch(), now).publication())
+                        .isEqualTo(edited.publication());
+                now = edited.publication();
+                patches.add(edited.patch());
+                states.add(now);
+            }
+            assertThat(patches).hasSizeGreaterThan(10);
+            for (int i = patches.size() - 1; i >= 0; i--) {
+                now = Edited.by(patches.get(i).inverse(), now).publication();
+                assertThat(now).as("seed %d, step %d", seed, i).isEqualTo(states.get(i));
+            }
+        }
+    }
+
+    private static Edit randomEdit(Random random, Publication now, String name) {
+        UUID fresh = id(name);
+        UUID anyPage = any(random, now.pages()).id();
+        Owner owner =
+                now.parents().isEmpty() || random.nextBoolean()
+                        ? new Owner.OnPage(anyPage)
+                        : new Owner.OnParent(any(random, now.parents()).id());
+        UUID anySwatch = any(random, now.swatches()).id();
+        return switch (random.nextInt(12)) {
+            case 0 ->
+                    new Edit.AddPages(
+                            List.of(fresh, id(name + "b")),
+                            Optional.of(anyPage),
+                            Optional.of(PARENT));
+            case 1 ->
+                    new Edit.MovePages(
+                            List.of(anyPage), Optional.of(any(random, now.pages()).id()));
+            case 2 -> new Edit.RemovePages(List.of(anyPage));
+            case 3 -> new Edit.AddBackground(owner, ground(name, any(random, now.swatches())));
+            case 4 ->
+                    new Edit.AddSwatch(
+                            new Swatch(fresh, name, new Cmyk(random.nextInt(100), 0, 0, 0)));
+            case 5 ->
+                    new Edit.RemoveSwatch(anySwatch, Optional.of(any(random, now.swatches()).id()));
+            case 6 -> new Edit.AddParent(fresh, name);
+            case 7 ->
+                    new Edit.RemoveParent(
+                            now.parents().isEmpty() ? PARENT : any(random, now.parents()).id(),
+                            Optional.empty());
+            case 8 ->
+                    new Edit.AddFrame(
+                            owner,
+                            fresh,
+                            Sides.BOTH,
+                            new Box(Length.mm(1), Length.mm(1), Length.mm(50), Length.mm(50)),
+                            id(name + "p"),
+                            BODY.id());
+            case 9 -> {
+                var frames =
+                        now.pages().stream()
+                                .map(Page::layer)
+                                .flatMap(l -> l.frames().stream())
+                                .toList();
+                yield frames.isEmpty()
+                        ? new Edit.RenamePublication(name)
+                        : new Edit.WriteText(
+                                any(random, frames).id(),
+                                List.of(
+                                        new Edit.Written(
+                                                id(name + "w"), BODY.id(), "Words " + name)));
+            }
+            case 10 -> {
+                var grounds =
+                        now.parents().stream()
+                                .flatMap(p -> p.layer().backgrounds().stream())
+                                .toList();
+                yield grounds.isEmpty()
+                        ? new Edit.RenameSwatch(anySwatch, name)
+                        : new Edit.RestackBackground(
+                                any(random, grounds).id(), random.nextInt(5) - 2);
+            }
+            default -> new Edit.AssignParent(List.of(anyPage), Optional.empty());
+        };
+    }
+
+    private static <T> T any(Random random, List<T> list) {
+        return list.get(random.nextInt(list.size()));
+    }
+
+    @Test
+    void the_longest_ascending_row_is_found() {
+        // worked by hand: 2 5 8 9 is one of the longest rows of 7 2 5 3 8 1 9
+        List<Integer> found = LongestAscending.of(new int[] {7, 2, 5, 3, 8, 1, 9});
+        assertThat(found).hasSize(4).isSorted();
+        assertThat(LongestAscending.of(new int[] {3, 2, 1})).hasSize(1);
+        assertThat(LongestAscending.of(new int[] {})).isEmpty();
+        int[] ascending = {1, 2, 3, 4};
+        assertThat(LongestAscending.of(ascending)).isEqualTo(Arrays.asList(0, 1, 2, 3));
+    }
+
+    @Test
+    void undoing_an_addition_that_somebody_uses_by_now_is_refused() {
+        Edited added =
+                Editing.edit(
+                        Sample.publication(),
+                        new Edit.AddSwatch(new Swatch(id("n"), "N", new Cmyk(9, 9, 9, 9))));
+        Publication used =
+                Editing.edit(added.publication(), new Edit.ChangeLook(BODY.withColor(id("n"))))
+                        .publication();
+        org.assertj.core.api.Assertions.assertThatThrownBy(
+                        () -> Edited.by(added.patch().inverse(), used))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("in use by now");
+    }
+}

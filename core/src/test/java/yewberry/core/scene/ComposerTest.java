@@ -1,0 +1,166 @@
+package yewberry.core.scene;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static yewberry.core.Sample.BODY;
+import static yewberry.core.Sample.NIGHT;
+import static yewberry.core.Sample.PARENT;
+import static yewberry.core.Sample.SIGNAL;
+import static yewberry.core.Sample.WHITE;
+import static yewberry.core.Sample.band;
+import static yewberry.core.Sample.frame;
+import static yewberry.core.Sample.ground;
+import static yewberry.core.Sample.id;
+import static yewberry.core.Sample.page;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import yewberry.core.Sample;
+import yewberry.core.color.Cmyk;
+import yewberry.core.edit.Edit;
+import yewberry.core.edit.Editing;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Edge;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextFrame;
+
+class ComposerTest {
+    private final Composer composer = new Composer();
+
+    private static Publication after(Publication before, Edit edit) {
+        return Editing.edit(before, edit).publication();
+    }
+
+    private static Publication onPage(int number, Background background) {
+        return after(
+                Sample.publication(),
+                new Edit.AddBackground(new Owner.OnPage(page(number)), background));
+    }
+
+    private static List<UUID> fills(PageScene scene) {
+        return scene.items().stream().map(item -> item.paint().swatch()).toList();
+    }
+
+    @Test
+    void a_page_shows_its_parents_backgrounds_and_puts_its_own_on_top() {
+        PageScene scene = composer.compose(onPage(1, ground("own", SIGNAL)), 0);
+        assertThat(fills(scene)).containsExactly(NIGHT.id(), SIGNAL.id());
+        assertThat(scene.items().getFirst().origin())
+                .isEqualTo(new Origin.FromParent(PARENT, "Dark"));
+        assertThat(scene.items().getLast().origin()).isEqualTo(new Origin.FromPage(page(1)));
+    }
+
+    @Test
+    void a_page_can_hide_its_parents_backgrounds_but_keeps_its_text() {
+        TextFrame foot = frame("foot", 10, 190, 100, 10, BODY, "Foot");
+        Publication publication =
+                after(
+                        Sample.publication()
+                                .withParents(
+                                        List.of(
+                                                Sample.publication()
+                                                        .parents()
+                                                        .getFirst()
+                                                        .withLayer(
+                                                                new Layer(
+                                                                        List.of(ground("g", NIGHT)),
+                                                                        List.of(foot))))),
+                        new Edit.ShowParent(List.of(page(1)), false));
+        assertThat(composer.compose(publication, 0).items())
+                .hasSize(1)
+                .allMatch(item -> item instanceof Item.GlyphRun);
+        assertThat(composer.compose(publication, 1).items()).hasSize(2);
+    }
+
+    @Test
+    void a_fill_of_none_paints_nothing_and_white_does() {
+        Background white = ground("w", WHITE);
+        assertThat(fills(composer.compose(onPage(1, white), 0)))
+                .containsExactly(NIGHT.id(), WHITE.id());
+        assertThat(fills(composer.compose(onPage(1, white.withFill(new Fill.None())), 0)))
+                .containsExactly(NIGHT.id());
+    }
+
+    @Test
+    void a_page_that_moves_to_the_other_side_takes_the_parents_other_side() {
+        Background left =
+                new Background(
+                        id("left only"),
+                        Sides.LEFT,
+                        band("x", Edge.TOP, 10, SIGNAL).area(),
+                        new Fill.Solid(SIGNAL.id()));
+        Publication publication =
+                after(
+                        Sample.publication(),
+                        new Edit.AddBackground(new Owner.OnParent(PARENT), left));
+        assertThat(fills(composer.compose(publication, 0))).containsExactly(NIGHT.id());
+        assertThat(fills(composer.compose(publication, 1)))
+                .containsExactly(NIGHT.id(), SIGNAL.id());
+
+        Publication moved =
+                after(publication, new Edit.MovePages(List.of(page(1)), Optional.of(page(2))));
+        assertThat(moved.pages().get(1).id()).isEqualTo(page(1));
+        assertThat(fills(composer.compose(moved, 1))).containsExactly(NIGHT.id(), SIGNAL.id());
+        assertThat(fills(composer.compose(moved, 0))).containsExactly(NIGHT.id());
+    }
+
+    @Test
+    void a_frame_on_a_parent_stands_mirrored_about_the_spine_on_left_pages() {
+        TextFrame frame = frame("f", 10, 20, 50, 20, BODY, "Text");
+        Publication publication =
+                Sample.publication()
+                        .withParents(
+                                List.of(
+                                        Sample.publication()
+                                                .parents()
+                                                .getFirst()
+                                                .withLayer(new Layer(List.of(), List.of(frame)))));
+        double onRight = composer.compose(publication, 0).text().getFirst().lines().getFirst().x();
+        double onLeft = composer.compose(publication, 1).text().getFirst().lines().getFirst().x();
+        assertThat(onRight * 25.4 / 72).isCloseTo(10, org.assertj.core.api.Assertions.within(1e-6));
+        assertThat(onLeft * 25.4 / 72)
+                .isCloseTo(148 - 10 - 50, org.assertj.core.api.Assertions.within(1e-6));
+    }
+
+    @Test
+    void an_edit_recomposes_only_the_pages_it_touches() {
+        Publication before = Sample.publication();
+        List<PageScene> old = composer.composeAll(before);
+        Publication after =
+                after(
+                        before,
+                        new Edit.AddBackground(new Owner.OnPage(page(3)), ground("own", SIGNAL)));
+        List<PageScene> now = composer.composeAll(after);
+        assertThat(now.get(0)).isSameAs(old.get(0));
+        assertThat(now.get(1)).isSameAs(old.get(1));
+        assertThat(now.get(2)).isNotSameAs(old.get(2));
+        assertThat(now.get(3)).isSameAs(old.get(3));
+        assertThat(composer.composeAll(before)).as("a preview's way back").isEqualTo(old);
+    }
+
+    @Test
+    void a_changed_swatch_recomposes_the_pages_that_use_it() {
+        Publication before = onPage(2, ground("own", SIGNAL));
+        List<PageScene> old = composer.composeAll(before);
+        Publication after =
+                after(before, new Edit.ChangeSwatch(SIGNAL.id(), new Cmyk(0, 0, 100, 0)));
+        List<PageScene> now = composer.composeAll(after);
+        assertThat(now.get(0)).isSameAs(old.get(0));
+        assertThat(now.get(1)).isNotSameAs(old.get(1));
+        assertThat(now.get(1).items().getLast().paint().color()).isEqualTo(new Cmyk(0, 0, 100, 0));
+    }
+
+    @Test
+    void spreads_are_1_then_2_and_3_then_4() {
+        Publication facing = Sample.publication();
+        assertThat(Spreads.of(facing)).containsExactly(List.of(0), List.of(1, 2), List.of(3));
+        for (int page = 0; page < 4; page++) {
+            assertThat(Spreads.at(facing, Spreads.indexOf(facing, page))).contains(page);
+        }
+    }
+}

@@ -1,0 +1,200 @@
+package yewberry.core.text;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static yewberry.core.Sample.BODY;
+import static yewberry.core.Sample.HEADING;
+import static yewberry.core.Sample.frame;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import yewberry.core.Refused;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.TextFrame;
+
+class TypesetterTest {
+    private static final String WORDS =
+            "Where the sea wall ends and the reeds begin, there is no street lamp for eleven miles. "
+                    + "That is why the observatory stands here, on four concrete feet.";
+    private static final double MM = 72 / 25.4;
+
+    private static Look look(Look.Alignment alignment) {
+        return new Look(
+                BODY.id(),
+                BODY.name(),
+                BODY.family(),
+                BODY.weight(),
+                BODY.size(),
+                BODY.leading(),
+                BODY.before(),
+                alignment,
+                BODY.color());
+    }
+
+    private static SetText set(TextFrame frame, Look look) {
+        return Typesetter.set(frame, id -> id.equals(HEADING.id()) ? HEADING : look);
+    }
+
+    private static SetText set(double width, double height, String... text) {
+        return set(frame("f", 0, 0, width, height, BODY, text), BODY);
+    }
+
+    private static double width(String text) {
+        return FontLibrary.face("Source Serif 4", 400).shape(text).width();
+    }
+
+    @Test
+    void pairs_are_kerned() {
+        assertThat(width("AV")).isLessThan(width("A") + width("V") - 20);
+    }
+
+    @Test
+    void a_ligature_is_one_glyph_that_stands_for_its_characters() {
+        List<Segment> segments = set(100, 50, "office").segments();
+        List<String> glyphs =
+                segments.getFirst().glyphs().stream().map(Segment.Glyph::text).toList();
+        assertThat(String.join("", glyphs)).isEqualTo("office");
+        assertThat(glyphs).hasSizeLessThan(6).anyMatch(text -> text.startsWith("ff"));
+    }
+
+    @Test
+    void no_line_is_wider_than_its_frame_and_no_word_is_lost() {
+        SetText text = set(50, 200, WORDS);
+        assertThat(text.segments()).hasSizeGreaterThan(4);
+        assertThat(text.segments())
+                .allMatch(line -> line.x() + line.width() <= 50 * MM + 1e-6)
+                .allMatch(line -> line.text().equals(line.text().strip()));
+        assertThat(text.segments().stream().map(Segment::text).collect(Collectors.joining(" ")))
+                .isEqualTo(WORDS);
+        assertThat(text.overset()).isEmpty();
+    }
+
+    @Test
+    void lines_are_as_full_as_they_can_be() {
+        List<Segment> lines = set(50, 200, WORDS).segments();
+        for (int i = 0; i + 1 < lines.size(); i++) {
+            String next = lines.get(i + 1).text().split(" ")[0];
+            double longer = width(lines.get(i).text() + " " + next) * 10 / Face.UNITS;
+            assertThat(longer).isGreaterThan(50 * MM);
+        }
+    }
+
+    @Test
+    void baselines_lie_a_leading_apart_and_the_first_an_ascent_below_the_top() {
+        List<Segment> lines = set(50, 200, WORDS).segments();
+        Face face = FontLibrary.face("Source Serif 4", 400);
+        assertThat(lines.getFirst().baseline())
+                .isCloseTo(face.ascent() * 10 / Face.UNITS, within(1e-6));
+        for (int i = 1; i < lines.size(); i++) {
+            assertThat(lines.get(i).baseline() - lines.get(i - 1).baseline())
+                    .isCloseTo(14, within(1e-6));
+        }
+    }
+
+    @Test
+    void text_that_finds_no_room_is_overset_from_the_first_line_that_does_not_fit() {
+        SetText text = set(50, 6, WORDS, "And more.");
+        assertThat(text.segments()).hasSize(1);
+        assertThat(text.overset()).endsWith("And more.");
+        assertThat(WORDS + "\nAnd more.")
+                .isEqualTo(text.segments().getFirst().text() + " " + text.overset());
+    }
+
+    @Test
+    void a_word_wider_than_its_frame_is_broken_where_it_must_be() {
+        String word = "Noctilucentcloudobservationdeck";
+        List<Segment> lines = set(20, 100, word).segments();
+        assertThat(lines).hasSizeGreaterThan(1).allMatch(line -> line.width() <= 20 * MM + 1e-6);
+        assertThat(lines.stream().map(Segment::text).collect(Collectors.joining())).isEqualTo(word);
+    }
+
+    @Test
+    void a_surrogate_pair_is_never_broken() {
+        List<Segment> lines = set(3, 200, "🌌🌌🌌🌌").segments();
+        assertThat(lines)
+                .allMatch(line ->
+                        line.text().codePointCount(0, line.text().length()) * 2
+                                == line.text().length());
+    }
+
+    @Test
+    void justified_lines_end_at_the_right_edge_but_the_last_does_not() {
+        List<Segment> lines =
+                set(frame("f", 0, 0, 50, 200, BODY, WORDS), look(Look.Alignment.JUSTIFIED))
+                        .segments();
+        for (Segment line : lines.subList(0, lines.size() - 1)) {
+            assertThat(line.x() + line.width()).isCloseTo(50 * MM, within(1e-6));
+        }
+        assertThat(lines.getLast().width()).isLessThan(50 * MM - 1);
+    }
+
+    @Test
+    void right_and_centred_lines_keep_their_place() {
+        TextFrame frame = frame("f", 0, 0, 50, 200, BODY, "Short");
+        Segment right = set(frame, look(Look.Alignment.RIGHT)).segments().getFirst();
+        Segment centred = set(frame, look(Look.Alignment.CENTER)).segments().getFirst();
+        assertThat(right.x() + right.width()).isCloseTo(50 * MM, within(1e-6));
+        assertThat(centred.x()).isCloseTo((50 * MM - centred.width()) / 2, within(1e-6));
+    }
+
+    @Test
+    void space_above_a_paragraph_counts_but_not_at_the_top_of_the_frame() {
+        Look spaced =
+                new Look(
+                        BODY.id(),
+                        "Body",
+                        BODY.family(),
+                        400,
+                        BODY.size(),
+                        BODY.leading(),
+                        Length.pt(6),
+                        Look.Alignment.LEFT,
+                        BODY.color());
+        List<Segment> lines = set(frame("f", 0, 0, 80, 80, BODY, "a", "b"), spaced).segments();
+        double ascent = FontLibrary.face("Source Serif 4", 400).ascent() * 10 / Face.UNITS;
+        assertThat(lines.get(0).baseline()).isCloseTo(ascent, within(1e-6));
+        assertThat(lines.get(1).baseline()).isCloseTo(ascent + 20, within(1e-6));
+    }
+
+    @Test
+    void every_shipped_face_can_be_set() {
+        for (FontLibrary.Family family : FontLibrary.families()) {
+            for (int weight : family.weights()) {
+                Face face = FontLibrary.face(family.name(), weight);
+                assertThat(face.shape("Saltmarsh").width()).isPositive();
+                assertThat(face.outline(face.shape("S").ids()[0]).ink().isEmpty()).isFalse();
+            }
+        }
+    }
+
+    @Test
+    void an_unknown_font_or_weight_is_refused_with_those_there_are() {
+        assertThatThrownBy(() -> FontLibrary.face("Nosuch", 400))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("Source Serif 4, Source Sans 3, Fraunces");
+        assertThatThrownBy(() -> FontLibrary.face("Fraunces", 450))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("400, 600, 700");
+    }
+
+    @Test
+    void an_empty_paragraph_takes_a_line() {
+        List<Segment> lines = set(80, 80, "a", "", "b").segments();
+        assertThat(lines).hasSize(2);
+        assertThat(lines.get(1).baseline() - lines.get(0).baseline()).isCloseTo(28, within(1e-6));
+    }
+
+    @Test
+    void shaping_is_the_same_from_many_threads() {
+        List<SetText> set =
+                java.util.stream.IntStream.range(0, 200)
+                        .parallel()
+                        .mapToObj(i -> set(50, 200, WORDS))
+                        .distinct()
+                        .toList();
+        assertThat(set).hasSize(1);
+    }
+}
