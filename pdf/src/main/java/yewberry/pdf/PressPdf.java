@@ -1,6 +1,5 @@
 package yewberry.pdf;
 
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Path;
@@ -10,6 +9,7 @@ import java.util.GregorianCalendar;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -73,14 +73,24 @@ public final class PressPdf {
         information.setTitle(title);
         information.setProducer("Yewberry");
         information.setCreationDate(GregorianCalendar.from(created.atZone(ZoneOffset.UTC)));
-        PDOutputIntent intent =
-                new PDOutputIntent(document, new ByteArrayInputStream(condition.profile()));
-        // PDFBox writes the subtype of PDF/A; a press reads that of ISO 15930.
-        intent.getCOSObject().setName(COSName.S, "GTS_PDFX");
-        intent.setOutputConditionIdentifier(condition.registeredName());
-        intent.setRegistryName("http://www.color.org");
-        intent.setInfo(condition.name());
-        document.getDocumentCatalog().addOutputIntent(intent);
+        document.getDocumentCatalog().addOutputIntent(new PDOutputIntent(outputIntent()));
+    }
+
+    /** ISO 32000-1, 14.11.5; the profile byte for byte, which PDFBox's own way would not keep. */
+    private COSDictionary outputIntent() throws IOException {
+        PDStream profile = new PDStream(document);
+        profile.getCOSObject().setInt(COSName.N, 4);
+        try (OutputStream out = profile.createOutputStream(COSName.FLATE_DECODE)) {
+            out.write(condition.profile());
+        }
+        COSDictionary intent = new COSDictionary();
+        intent.setItem(COSName.TYPE, COSName.OUTPUT_INTENT);
+        intent.setName(COSName.S, "GTS_PDFX");
+        intent.setString(COSName.OUTPUT_CONDITION_IDENTIFIER, condition.registeredName());
+        intent.setString(COSName.REGISTRY_NAME, "http://www.color.org");
+        intent.setString(COSName.INFO, condition.name());
+        intent.setItem(COSName.DEST_OUTPUT_PROFILE, profile);
+        return intent;
     }
 
     private void page(PageScene scene) throws IOException {

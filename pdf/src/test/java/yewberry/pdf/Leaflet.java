@@ -1,0 +1,111 @@
+package yewberry.pdf;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Rgb;
+import yewberry.core.color.Swatch;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Edge;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.scene.Composer;
+import yewberry.core.scene.PageScene;
+
+/** Three A6 pages that face: a ground and a band, a band alone, and a bare page; all with text. */
+final class Leaflet {
+    static final Swatch NIGHT = new Swatch(id("night"), "Night", new Cmyk(100, 86, 42, 52));
+    static final Swatch SIGNAL = new Swatch(id("signal"), "Signal", new Rgb(217, 79, 43));
+    static final Swatch PALE = new Swatch(id("pale"), "Pale", new Cmyk(5, 3, 12, 0));
+    static final Swatch INK = new Swatch(id("ink"), "Ink", new Cmyk(0, 0, 0, 100));
+    static final String WORDS = "An office affair: AV waffles to find the first fjord.";
+
+    private Leaflet() {}
+
+    static List<PageScene> scenes() {
+        return new Composer().composeAll(publication());
+    }
+
+    static Publication publication() {
+        Look pale = look("Pale", 11, PALE);
+        Look ink = look("Ink", 9, INK);
+        return new Publication(
+                id("publication"),
+                "Leaflet",
+                Setup.of(new PageSize(Length.mm(105), Length.mm(148)), true),
+                List.of(NIGHT, SIGNAL, PALE, INK),
+                List.of(pale, ink),
+                List.of(),
+                List.of(
+                        page(
+                                1,
+                                List.of(
+                                        ground(1, new Area.WholePage(), NIGHT),
+                                        ground(
+                                                2,
+                                                new Area.Band(Edge.BOTTOM, Length.mm(30)),
+                                                SIGNAL)),
+                                pale),
+                        page(
+                                2,
+                                List.of(
+                                        ground(
+                                                3,
+                                                new Area.Band(Edge.OUTSIDE, Length.mm(12)),
+                                                SIGNAL)),
+                                ink),
+                        page(3, List.of(), ink)));
+    }
+
+    private static UUID id(String name) {
+        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static Look look(String name, double size, Swatch color) {
+        return new Look(
+                id("look" + name),
+                name,
+                "Source Serif 4",
+                400,
+                Length.pt(size),
+                Length.pt(size * 1.4),
+                Length.pt(3),
+                Look.Alignment.JUSTIFIED,
+                color.id());
+    }
+
+    private static Background ground(int number, Area area, Swatch swatch) {
+        return new Background(id("ground" + number), Sides.BOTH, area, new Fill.Solid(swatch.id()));
+    }
+
+    private static Page page(int number, List<Background> grounds, Look look) {
+        List<Paragraph> text = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            String name = number + "." + i;
+            text.add(
+                    new Paragraph(
+                            id("p" + name),
+                            look.id(),
+                            List.of(new Run(id("r" + name), WORDS, Optional.empty()))));
+        }
+        Box box = new Box(Length.mm(20), Length.mm(20), Length.mm(65), Length.mm(80));
+        TextFrame frame = new TextFrame(id("f" + number), Sides.BOTH, box, text);
+        return new Page(
+                id("page" + number), Optional.empty(), true, new Layer(grounds, List.of(frame)));
+    }
+}
