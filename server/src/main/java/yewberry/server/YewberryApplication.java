@@ -3,8 +3,8 @@ package yewberry.server;
 import java.time.Clock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
-import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ApplicationListener;
 import org.springframework.context.annotation.Bean;
@@ -22,7 +22,8 @@ public class YewberryApplication {
     @Bean
     ApplicationListener<ApplicationReadyEvent> address(Settings settings) {
         return ready -> {
-            var server = ((WebServerApplicationContext) ready.getApplicationContext()).getWebServer();
+            var server =
+                    ((WebServerApplicationContext) ready.getApplicationContext()).getWebServer();
             System.out.printf(
                     "Yewberry is ready: http://localhost:%d/ (data in %s, Ctrl+C stops it)%n",
                     server.getPort(), settings.data().toAbsolutePath());

@@ -1,5 +1,6 @@
 package yewberry.server.json;
 
+import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
@@ -40,6 +41,9 @@ public final class CoreJson {
         return builder.addMixIn(Length.class, LengthAsText.class)
                 .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                // a question like Patch.isEmpty is no part of the value
+                .changeDefaultVisibility(
+                        seen -> seen.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE))
                 .changeDefaultPropertyInclusion(
                         inclusion -> inclusion.withValueInclusion(JsonInclude.Include.NON_ABSENT))
                 .changeDefaultNullHandling(nulls -> nulls.withContentNulls(Nulls.FAIL));

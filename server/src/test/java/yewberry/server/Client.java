@@ -1,0 +1,122 @@
+package yewberry.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpHeaders;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Speaks to a server as a program would: JSON there and back. */
+final class Client {
+    static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final HttpClient http = HttpClient.newHttpClient();
+    private final URI base;
+
+    Client(int port) {
+        this.base = URI.create("http://localhost:" + port);
+    }
+
+    record Answer(int status, byte[] bytes, HttpHeaders headers) {
+        JsonNode json() {
+            return JSON.readTree(bytes);
+        }
+
+        String text() {
+            return new String(bytes, java.nio.charset.StandardCharsets.UTF_8);
+        }
+
+        String detail() {
+            return json().path("detail").asString();
+        }
+    }
+
+    URI uri(String path) {
+        return base.resolve(path);
+    }
+
+    /** Sends these very bytes and returns all that comes back. */
+    String raw(String request) {
+        try (java.net.Socket socket = new java.net.Socket("127.0.0.1", base.getPort())) {
+            socket.getOutputStream()
+                    .write(request.getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+            return new String(
+                    socket.getInputStream().readAllBytes(),
+                    java.nio.charset.StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    Answer get(String path, String... headers) {
+        return send(request(path, headers).GET());
+    }
+
+    Answer delete(String path) {
+        return send(request(path).DELETE());
+    }
+
+    Answer post(String path, JsonNode body, String... headers) {
+        return post(path, body.toString(), headers);
+    }
+
+    Answer post(String path, String body, String... headers) {
+        return send(
+                request(path, headers)
+                        .header("Content-Type", "application/json")
+                        .POST(HttpRequest.BodyPublishers.ofString(body)));
+    }
+
+    private HttpRequest.Builder request(String path, String... headers) {
+        HttpRequest.Builder builder =
+                HttpRequest.newBuilder(base.resolve(path)).timeout(Duration.ofSeconds(60));
+        return headers.length == 0 ? builder : builder.headers(headers);
+    }
+
+    Answer send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<byte[]> response =
+                    http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
+            return new Answer(response.statusCode(), response.body(), response.headers());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** A new publication of A5 pages; returns its id. */
+    String create(String name, int pages) {
+        Answer answer =
+                post(
+                        "/api/publications",
+                        """
+                        {"name": "%s", "trim": {"width": "148 mm", "height": "210 mm"},
+                         "facing": true, "bleed": "3 mm", "pages": %d}
+                        """
+                                .formatted(name, pages));
+        if (answer.status() != 201) {
+            throw new AssertionError(answer.text());
+        }
+        return answer.json().path("id").asString();
+    }
+
+    JsonNode read(String publication) {
+        return get("/api/publications/" + publication).json();
+    }
+
+    Answer edit(String publication, long revision, String author, String edit) {
+        ObjectNode request = JSON.createObjectNode();
+        request.set("edit", JSON.readTree(edit));
+        request.put("revision", revision);
+        request.put("author", author);
+        return post("/api/publications/" + publication + "/edits", request);
+    }
+}

@@ -1,0 +1,92 @@
+package yewberry.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import yewberry.server.demo.DemoFiles;
+
+@ExtendWith(RunningServer.class)
+class DemoTest {
+    private final Client client;
+
+    DemoTest(Client client) {
+        this.client = client;
+    }
+
+    @Test
+    void the_demo_is_a_guide_of_twelve_facing_a5_pages_with_two_parents() {
+        JsonNode shelf = client.get("/api/publications").json();
+        JsonNode guide = null;
+        for (JsonNode each : shelf) {
+            guide = each.path("name").asString().equals("Season guide") ? each : guide;
+        }
+        assertThat(guide).isNotNull();
+        JsonNode publication = client.read(guide.path("id").asString());
+        assertThat(publication.path("pages")).hasSize(12);
+        assertThat(publication.path("parents")).hasSize(2);
+        assertThat(publication.path("setup").path("facing").asBoolean()).isTrue();
+        assertThat(publication.path("setup").path("trim").path("width").asString())
+                .isEqualTo("148 mm");
+    }
+
+    @Test
+    void the_demo_files_are_written_without_a_server(@TempDir Path folder) throws IOException {
+        DemoFiles.main(new String[] {folder.resolve("new").toString()});
+        Path pdf = folder.resolve("new/season-guide-press.pdf");
+        assertThat(Files.size(pdf)).isGreaterThan(50_000);
+        JsonNode findings =
+                Client.JSON.readTree(
+                        Files.readString(folder.resolve("new/season-guide-findings.json")));
+        assertThat(findings.isArray()).isTrue();
+        assertThat(findings.size()).isGreaterThan(5);
+        for (JsonNode finding : findings) {
+            assertThat(finding.propertyNames()).contains("kind", "page", "message", "origin");
+            if (finding.path("kind").asString().equals("contrast")) {
+                assertThat(finding.propertyNames())
+                        .contains("text", "ratio", "required", "foreground", "backdrop");
+                assertThat(finding.path("ratio").asDouble())
+                        .isLessThan(finding.path("required").asDouble());
+            }
+        }
+    }
+
+    @Test
+    void mends_are_offered_for_a_finding_of_the_demo_and_mend_it() {
+        String id = null;
+        for (JsonNode each : client.get("/api/publications").json()) {
+            id =
+                    each.path("name").asString().equals("Season guide")
+                            ? each.path("id").asString()
+                            : id;
+        }
+        JsonNode findings = client.get("/api/publications/" + id + "/findings").json();
+        JsonNode dark = null;
+        for (JsonNode finding : findings.path("findings")) {
+            dark = finding.path("page").asInt() == 7 && dark == null ? finding : dark;
+        }
+        assertThat(dark).isNotNull();
+        JsonNode mends =
+                client.get("/api/publications/" + id + "/mends?run=" + dark.path("run").asString())
+                        .json();
+        assertThat(mends.size()).isPositive();
+        JsonNode mend = mends.get(0);
+        assertThat(mend.path("ratio").asDouble()).isGreaterThanOrEqualTo(4.5);
+        long revision = client.read(id).path("revision").asLong();
+        assertThat(client.edit(id, revision, "demo-test", mend.path("edit").toString()).status())
+                .isEqualTo(200);
+        JsonNode after = client.get("/api/publications/" + id + "/findings").json();
+        assertThat(after.path("findings").size()).isEqualTo(findings.path("findings").size() - 1);
+        assertThat(
+                        client.post(
+                                        "/api/publications/" + id + "/undo",
+                                        "{\"author\": \"demo-test\"}")
+                                .status())
+                .isEqualTo(200);
+    }
+}

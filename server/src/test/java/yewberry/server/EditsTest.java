@@ -1,0 +1,251 @@
+package yewberry.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+@ExtendWith(RunningServer.class)
+class EditsTest {
+    private final Client client;
+    private String id;
+
+    EditsTest(Client client) {
+        this.client = client;
+    }
+
+    @BeforeEach
+    void create() {
+        id = client.create("Leaflet", 4);
+    }
+
+    private String swatch(String name) {
+        return named("swatches", name);
+    }
+
+    private String named(String list, String name) {
+        for (JsonNode each : client.read(id).path(list)) {
+            if (each.path("name").asString().equals(name)) {
+                return each.path("id").asString();
+            }
+        }
+        throw new AssertionError("No " + name);
+    }
+
+    private String page(int number) {
+        return client.read(id).path("pages").get(number - 1).path("id").asString();
+    }
+
+    private static String ground(String owner, String kind, String swatch, String background) {
+        return """
+        {"type": "addBackground", "owner": {"type": "%s", "id": "%s"},
+         "background": {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
+                        "fill": {"type": "solid", "swatch": "%s"}}}
+        """
+                .formatted(kind, owner, background, swatch);
+    }
+
+    private JsonNode made(String author, long revision, String edit) {
+        Client.Answer answer = client.edit(id, revision, author, edit);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.json();
+    }
+
+    private static String rename(String swatch, String name) {
+        return """
+        {"type": "renameSwatch", "swatch": "%s", "name": "%s"}
+        """
+                .formatted(swatch, name);
+    }
+
+    @Test
+    void an_edit_is_stored_as_the_next_revision_and_seen_at_once() {
+        String parent = named("parents", "Plain");
+        JsonNode stored =
+                made(
+                        "ann",
+                        0,
+                        ground(parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString()));
+        assertThat(stored.path("revision").asLong()).isEqualTo(1);
+        assertThat(stored.path("canUndo").asBoolean()).isTrue();
+        JsonNode publication = client.read(id);
+        assertThat(publication.path("revision").asLong()).isEqualTo(1);
+        assertThat(publication.path("parents").get(0).path("layer").path("backgrounds")).hasSize(1);
+    }
+
+    @Test
+    void an_edit_made_against_an_older_revision_is_applied_if_nobody_touched_the_same() {
+        String dusk = swatch("Dusk");
+        String sand = swatch("Sand");
+        made("ann", 0, rename(dusk, "Twilight"));
+        JsonNode stored = made("bea", 0, rename(sand, "Shingle"));
+        assertThat(stored.path("revision").asLong()).isEqualTo(2);
+        assertThat(named("swatches", "Twilight")).isEqualTo(dusk);
+        assertThat(named("swatches", "Shingle")).isEqualTo(sand);
+    }
+
+    @Test
+    void two_edits_of_the_same_are_a_conflict_that_names_it_and_changes_nothing() {
+        String dusk = swatch("Dusk");
+        made("ann", 0, rename(dusk, "Twilight"));
+        Client.Answer refused = client.edit(id, 0, "bea", rename(dusk, "Gloaming"));
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.headers().firstValue("Content-Type").orElse(""))
+                .startsWith("application/problem+json");
+        assertThat(refused.detail()).contains("changed meanwhile").contains("swatch “Gloaming”");
+        assertThat(named("swatches", "Twilight")).isEqualTo(dusk);
+        assertThat(client.read(id).path("revision").asLong()).isEqualTo(1);
+    }
+
+    @Test
+    void an_edit_of_what_somebody_removed_meanwhile_is_a_conflict() {
+        String sand = swatch("Sand");
+        made("ann", 0, "{\"type\": \"removeSwatch\", \"swatch\": \"" + sand + "\"}");
+        Client.Answer refused = client.edit(id, 0, "bea", rename(sand, "Shingle"));
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.detail()).contains("no such swatch");
+    }
+
+    @Test
+    void a_revision_that_is_not_there_yet_is_a_conflict() {
+        assertThat(client.edit(id, 99, "ann", rename(swatch("Dusk"), "x")).status()).isEqualTo(409);
+    }
+
+    @Test
+    void undo_takes_back_ones_own_last_step_and_redo_brings_it_back() {
+        String dusk = swatch("Dusk");
+        String sand = swatch("Sand");
+        made("ann", 0, rename(dusk, "Twilight"));
+        made("bea", 1, rename(sand, "Shingle"));
+        assertThat(step("undo", "ann").status()).isEqualTo(200);
+        assertThat(named("swatches", "Dusk")).isEqualTo(dusk);
+        assertThat(named("swatches", "Shingle")).isEqualTo(sand);
+        assertThat(step("undo", "ann").status()).isEqualTo(409);
+        Client.Answer redone = step("redo", "ann");
+        assertThat(redone.json().path("canRedo").asBoolean()).isFalse();
+        assertThat(named("swatches", "Twilight")).isEqualTo(dusk);
+    }
+
+    @Test
+    void undo_of_what_somebody_else_changed_since_is_a_conflict() {
+        String dusk = swatch("Dusk");
+        made("ann", 0, rename(dusk, "Twilight"));
+        made("bea", 1, rename(dusk, "Gloaming"));
+        Client.Answer refused = step("undo", "ann");
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.detail()).contains("somebody else changed it since");
+        assertThat(named("swatches", "Gloaming")).isEqualTo(dusk);
+    }
+
+    private Client.Answer step(String kind, String author) {
+        return client.post(
+                "/api/publications/" + id + "/" + kind, "{\"author\": \"" + author + "\"}");
+    }
+
+    /**
+     * Everything is taken back, step by step, to the very first state, and brought forward again.
+     */
+    @Test
+    void a_long_history_is_undone_and_redone_completely() {
+        JsonNode first = client.read(id);
+        String parent = named("parents", "Plain");
+        String frame = UUID.randomUUID().toString();
+        String paragraph = UUID.randomUUID().toString();
+        String look = client.read(id).path("looks").get(0).path("look").path("id").asString();
+        List<String> edits = new ArrayList<>();
+        edits.add(ground(parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString()));
+        edits.add(ground(page(1), "onPage", swatch("Sand"), UUID.randomUUID().toString()));
+        edits.add(
+                """
+                {"type": "addFrame", "owner": {"type": "onPage", "id": "%s"}, "frame": "%s", "sides": "BOTH",
+                 "box": {"x": "10 mm", "y": "12 pt", "width": "3 in", "height": "40 mm"},
+                 "paragraph": "%s", "look": "%s"}
+                """
+                        .formatted(page(2), frame, paragraph, look));
+        edits.add(
+                """
+                {"type": "writeText", "frame": "%s", "paragraphs": [{"paragraph": "%s", "look": "%s", "text": "Words"}]}
+                """
+                        .formatted(frame, paragraph, look));
+        edits.add(
+                """
+                {"type": "movePages", "pages": ["%s"], "after": "%s"}
+                """
+                        .formatted(page(1), page(4)));
+        edits.add(
+                """
+                {"type": "removePages", "pages": ["%s"]}
+                """
+                        .formatted(page(3)));
+        edits.add("{\"type\": \"removeParent\", \"parent\": \"" + parent + "\"}");
+        for (int i = 0; i < edits.size(); i++) {
+            made("ann", i, edits.get(i));
+        }
+        JsonNode last = client.read(id);
+        for (int i = 0; i < edits.size(); i++) {
+            assertThat(step("undo", "ann").status()).isEqualTo(200);
+        }
+        assertThat(withoutRevision(client.read(id))).isEqualTo(withoutRevision(first));
+        for (int i = 0; i < edits.size(); i++) {
+            assertThat(step("redo", "ann").status()).isEqualTo(200);
+        }
+        assertThat(withoutRevision(client.read(id))).isEqualTo(withoutRevision(last));
+    }
+
+    private static String withoutRevision(JsonNode publication) {
+        return ((tools.jackson.databind.node.ObjectNode) publication)
+                .without("revision")
+                .toString();
+    }
+
+    @Test
+    void a_preview_shows_picture_findings_and_pages_and_stores_nothing() {
+        String parent = named("parents", "Plain");
+        String edit = ground(parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString());
+        Client.Answer answer =
+                client.post(
+                        "/api/publications/" + id + "/previews",
+                        "{\"edit\": " + edit + ", \"page\": \"" + page(1) + "\"}");
+        assertThat(answer.status()).isEqualTo(200);
+        assertThat(answer.json().path("pages")).hasSize(4);
+        assertThat(answer.json().path("picture").asString()).startsWith("<svg");
+        assertThat(client.read(id).path("revision").asLong()).isZero();
+        assertThat(client.read(id).path("parents").get(0).path("layer").path("backgrounds"))
+                .isEmpty();
+    }
+
+    @Test
+    void a_picture_carries_an_etag_that_lasts_until_the_scene_changes() {
+        String path = "/api/publications/" + id + "/pages/" + page(1) + "/picture";
+        String tag = client.get(path).headers().firstValue("ETag").orElseThrow();
+        assertThat(client.get(path, "If-None-Match", tag).status()).isEqualTo(304);
+        made("ann", 0, ground(page(2), "onPage", swatch("Dusk"), UUID.randomUUID().toString()));
+        assertThat(client.get(path, "If-None-Match", tag).status()).isEqualTo(304);
+        made("ann", 1, ground(page(1), "onPage", swatch("Dusk"), UUID.randomUUID().toString()));
+        Client.Answer changed = client.get(path, "If-None-Match", tag);
+        assertThat(changed.status()).isEqualTo(200);
+        assertThat(changed.headers().firstValue("ETag")).isNotEqualTo(java.util.Optional.of(tag));
+    }
+
+    @Test
+    void strata_say_how_many_pages_a_change_at_the_origin_touches() {
+        String parent = named("parents", "Plain");
+        made("ann", 0, ground(parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString()));
+        JsonNode strata =
+                client.get("/api/publications/" + id + "/pages/" + page(1) + "/strata?x=50&y=50")
+                        .json()
+                        .path("strata");
+        assertThat(strata).hasSize(2);
+        JsonNode fill = strata.get(0);
+        assertThat(fill.path("type").asString()).isEqualTo("fillStratum");
+        assertThat(fill.path("changesPages").asInt()).isEqualTo(4);
+        assertThat(fill.path("origin").asString()).isEqualTo("parent “Plain”");
+        assertThat(fill.path("bleed").asString()).isEqualTo("Reaches the bleed on all sides");
+        assertThat(strata.get(1).path("type").asString()).isEqualTo("stockStratum");
+    }
+}

@@ -1,0 +1,66 @@
+package yewberry.server;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
+import org.junit.jupiter.api.extension.ExtensionContext.Store.CloseableResource;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** Starts the real application once for all tests, on a free port with a folder of its own. */
+public final class RunningServer implements BeforeAllCallback, ParameterResolver {
+    private static final Namespace NAMESPACE = Namespace.create(RunningServer.class);
+
+    @SuppressWarnings("deprecation") // the successor is not in JUnit 5
+    private record Started(ConfigurableApplicationContext context, Client client)
+            implements CloseableResource {
+        @Override
+        public void close() {
+            context.close();
+        }
+    }
+
+    @Override
+    public void beforeAll(ExtensionContext context) {
+        started(context);
+    }
+
+    private static Started started(ExtensionContext context) {
+        return context.getRoot()
+                .getStore(NAMESPACE)
+                .getOrComputeIfAbsent("server", key -> start(), Started.class);
+    }
+
+    private static Started start() {
+        Path data;
+        try {
+            data = Files.createTempDirectory("yewberry-test");
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        ConfigurableApplicationContext context =
+                SpringApplication.run(
+                        YewberryApplication.class,
+                        "--server.port=0",
+                        "--yewberry.demo=true",
+                        "--yewberry.data=" + data);
+        int port = ((WebServerApplicationContext) context).getWebServer().getPort();
+        return new Started(context, new Client(port));
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+        return parameter.getParameter().getType() == Client.class;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
+        return started(context).client();
+    }
+}
