@@ -17,9 +17,15 @@ export function parsePercent(text: string): number | undefined {
     : undefined;
 }
 
-/** The next rung up or down of a ladder whose rungs are a quarter apart in powers of two. */
+/** Two rungs double the size. */
+const RUNGS = [
+  5, 9, 12, 18, 25, 35, 50, 71, 100, 141, 200, 283, 400, 566, 800, 1131, 1600, 2263, 3200,
+];
+
+/** The next rung up or down from any zoom, rounded as it is shown. */
 export function nextPercent(percent: number, direction: 1 | -1): number {
-  const rung = Math.log2(percent / 100) * 2;
-  const next = direction > 0 ? Math.floor(rung + 1.01) : Math.ceil(rung - 1.01);
-  return clampPercent(Math.round(100 * 2 ** (next / 2)));
+  const shown = Math.round(percent);
+  return direction > 0
+    ? (RUNGS.find((rung) => rung > shown) ?? MOST)
+    : (RUNGS.findLast((rung) => rung < shown) ?? LEAST);
 }

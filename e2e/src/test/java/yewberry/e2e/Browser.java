@@ -1,0 +1,148 @@
+package yewberry.e2e;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ReducedMotion;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.extension.AfterEachCallback;
+import org.junit.jupiter.api.extension.BeforeEachCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
+import org.junit.jupiter.api.extension.ExtensionContext.Store.CloseableResource;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import yewberry.server.YewberryApplication;
+
+/**
+ * The real application with the demo in it, and Debian's Chromium; a fresh window for each test.
+ */
+public final class Browser implements BeforeEachCallback, AfterEachCallback, ParameterResolver {
+    private static final Namespace NAMESPACE = Namespace.create(Browser.class);
+
+    @SuppressWarnings("deprecation") // the successor is not in JUnit 5
+    private record Running(
+            ConfigurableApplicationContext server,
+            Playwright playwright,
+            com.microsoft.playwright.Browser chromium)
+            implements CloseableResource {
+        @Override
+        public void close() {
+            chromium.close();
+            playwright.close();
+            server.close();
+        }
+
+        String address() {
+            int port = ((WebServerApplicationContext) server).getWebServer().getPort();
+            return "http://localhost:" + port;
+        }
+    }
+
+    /** A window on the application. */
+    public record Window(Page page, String address, List<String> complaints) {
+        /** Opens the demo publication at an address within it, such as {@code ?page=7}. */
+        Page openDemo(String rest) {
+            page.navigate(address + "/publications/" + DEMO + rest);
+            page.getByText("As designed").waitFor();
+            page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+            return page;
+        }
+
+        Page openShelf() {
+            page.navigate(address + "/");
+            page.getByText("Season guide").waitFor();
+            return page;
+        }
+    }
+
+    /** The demo's id, derived from its name. */
+    static final String DEMO = "23783a97-67ff-3040-9891-81dcd87b5cea";
+
+    private static Running running(ExtensionContext context) {
+        return context.getRoot()
+                .getStore(NAMESPACE)
+                .getOrComputeIfAbsent("running", key -> start(), Running.class);
+    }
+
+    private static Running start() {
+        Path data;
+        try {
+            data = Files.createTempDirectory("yewberry-e2e");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        ConfigurableApplicationContext server =
+                SpringApplication.run(
+                        YewberryApplication.class,
+                        "--server.port=0",
+                        "--yewberry.demo=true",
+                        "--yewberry.data=" + data);
+        Playwright playwright = Playwright.create();
+        var chromium =
+                playwright
+                        .chromium()
+                        .launch(
+                                new BrowserType.LaunchOptions()
+                                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                                        .setArgs(
+                                                List.of(
+                                                        "--no-sandbox",
+                                                        "--disable-gpu",
+                                                        "--disable-quic",
+                                                        "--no-first-run",
+                                                        "--disable-background-networking",
+                                                        "--disable-component-update",
+                                                        "--disable-sync")));
+        return new Running(server, playwright, chromium);
+    }
+
+    @Override
+    public void beforeEach(ExtensionContext context) {
+        Running running = running(context);
+        BrowserContext window =
+                running.chromium()
+                        .newContext(
+                                new com.microsoft.playwright.Browser.NewContextOptions()
+                                        .setViewportSize(1280, 800)
+                                        .setReducedMotion(ReducedMotion.REDUCE));
+        window.setDefaultTimeout(15_000);
+        Page page = window.newPage();
+        List<String> complaints = new ArrayList<>();
+        page.onPageError(complaints::add);
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error") || message.type().equals("warning")) {
+                complaints.add(message.text());
+            }
+        });
+        context.getStore(NAMESPACE).put("window", new Window(page, running.address(), complaints));
+    }
+
+    @Override
+    public void afterEach(ExtensionContext context) {
+        window(context).page().context().close();
+    }
+
+    private static Window window(ExtensionContext context) {
+        return context.getStore(NAMESPACE).get("window", Window.class);
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+        return parameter.getParameter().getType() == Window.class;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
+        return window(context);
+    }
+}

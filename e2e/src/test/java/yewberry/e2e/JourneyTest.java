@@ -1,0 +1,284 @@
+package yewberry.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** The whole journey in the real application, as a designer makes it. */
+@ExtendWith(Browser.class)
+class JourneyTest {
+    private static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static int tally(Page page) {
+        Locator tally =
+                page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Findings"));
+        assertThat(tally).hasText(Pattern.compile("Findings\\d+"));
+        return Integer.parseInt(tally.textContent().replace("Findings", ""));
+    }
+
+    private static void tallyIs(Page page, int count) {
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Findings")))
+                .hasText("Findings" + count);
+    }
+
+    private static void undoAll(Page page) {
+        Locator undo = button(page, "Undo");
+        for (int i = 0; i < 20 && undo.isEnabled(); i++) {
+            undo.click();
+            assertThat(
+                            page.getByRole(AriaRole.STATUS)
+                                    .filter(new Locator.FilterOptions().setHasText("Undone")))
+                    .isVisible();
+            page.waitForTimeout(300);
+        }
+        assertThat(undo).isDisabled();
+    }
+
+    @Test
+    void from_the_shelf_to_a_press_pdf_that_was_read_back(Browser.Window window) {
+        Page page = window.openShelf();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Season guide"))
+                .click();
+        page.waitForURL("**/publications/*");
+        int before = tally(page);
+        assertThat(before).isPositive();
+
+        // The parent's background changes: on a light ground the forgotten dark text can be read,
+        // and the pale text cannot.
+        page.navigate(page.url() + "?page=7&x=60&y=120");
+        page.getByText("Change it on parent “Night”…").click();
+        page.getByText("Changes 5 pages.").waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Midnight Fill"))
+                .click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Sand")).click();
+        page.waitForCondition(() -> tally(page) != before);
+        int light = tally(page);
+
+        // Undo and redo it.
+        button(page, "Undo").click();
+        tallyIs(page, before);
+        button(page, "Redo").click();
+        tallyIs(page, light);
+        button(page, "Undo").click();
+        tallyIs(page, before);
+
+        // Mend one: the first of page 7, for that text alone.
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Findings")).click();
+        Locator seven =
+                page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Page 7"));
+        seven.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Mend it…"))
+                .first()
+                .click();
+        Locator mends =
+                seven.getByRole(AriaRole.LIST, new Locator.GetByRoleOptions().setName("Mends"));
+        assertThat(mends).containsText(Pattern.compile("“Ink, lighter”, 4\\.[5-9]\\d : 1"));
+        mends.getByText("Give it to this text only").click();
+        tallyIs(page, before - 1);
+
+        // Export, and read what was read back.
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Output")).click();
+        assertThat(page.getByText((before - 1) + " findings are still open")).isVisible();
+        button(page, "Export press PDF").click();
+        assertThat(page.getByText("Read back: all 12 pages match."))
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
+        button(page, "Page by page").click();
+        Locator table = page.getByRole(AriaRole.TABLE);
+        assertThat(table.getByRole(AriaRole.ROW)).hasCount(13);
+        assertThat(table).containsText("MediaBox 151 × 216 mm");
+        assertThat(table).containsText("C 100 M 86 Y 42 K 52");
+        Download file = page.waitForDownload(() -> page.getByText("Download").click());
+        assertThat(file.suggestedFilename()).isEqualTo("season-guide-press.pdf");
+
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench")).click();
+        undoAll(page);
+        tallyIs(page, before);
+        assertThat(window.complaints()).isEmpty();
+    }
+
+    /** Counts what a person does: clicks. */
+    @Test
+    void a_parent_is_coloured_to_the_bleed_in_at_most_four_actions_by_mouse(Browser.Window window) {
+        Page page = window.openDemo("?page=2");
+        int actions = 0;
+        button(page, "Colour to the bleed…").click();
+        actions++;
+        Locator panel =
+                page.getByRole(
+                        AriaRole.GROUP, new Page.GetByRoleOptions().setName("Colour to the bleed"));
+        assertThat(panel).containsText("Parent Daylight: 6 pages");
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Beacon")).click();
+        actions++;
+        coloured(page);
+        assertThat(actions).isLessThanOrEqualTo(4);
+        undoAll(page);
+    }
+
+    /** Counts what a person does: a key or chord, or a name typed in one go. */
+    @Test
+    void a_parent_is_coloured_to_the_bleed_in_at_most_four_actions_by_keyboard(
+            Browser.Window window) {
+        Page page = window.openDemo("?page=2");
+        int actions = 0;
+        page.keyboard().press("Alt+c");
+        actions++;
+        assertThat(page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Ink")))
+                .isFocused();
+        page.keyboard().type("beac");
+        actions++;
+        assertThat(page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Beacon")))
+                .isFocused();
+        assertThat(page.getByText("Trying out: 6 pages change")).isVisible();
+        page.keyboard().press("Enter");
+        actions++;
+        coloured(page);
+        assertThat(actions).isLessThanOrEqualTo(4);
+        page.keyboard().press("Control+z");
+        assertThat(button(page, "Undo")).isDisabled();
+    }
+
+    /** Page 2, out to the corner of its bleed, is in the colour of the swatch Beacon. */
+    private static void coloured(Page page) {
+        assertThat(page.getByText("Coloured, out to the bleed")).isVisible();
+        assertThat(page.getByRole(AriaRole.APPLICATION).locator("rect[fill='#d94f2b']"))
+                .hasCount(2);
+    }
+
+    @Test
+    void a_trial_shows_the_picture_and_stores_nothing(Browser.Window window) {
+        Page page = window.openDemo("?page=7");
+        page.keyboard().press("Alt+c");
+        page.keyboard().type("beac");
+        Locator fills = page.getByRole(AriaRole.APPLICATION).locator("rect[fill='#d94f2b']");
+        assertThat(fills).hasCount(2);
+        page.keyboard().press("Escape");
+        assertThat(fills).hasCount(0);
+        assertThat(button(page, "Undo")).isDisabled();
+    }
+
+    @Test
+    void a_new_publication_gets_pages_a_parent_and_text_by_keyboard_and_numbers(
+            Browser.Window window) {
+        Page page = window.openShelf();
+        button(page, "New publication").click();
+        page.getByLabel("Name").fill("Gate leaflet");
+        page.getByLabel("Pages").fill("4");
+        page.getByLabel("Bleed").fill("0,125 in");
+        button(page, "Create").click();
+        page.waitForURL("**/publications/*");
+        assertThat(page.getByText("Bleed 3.175 mm")).isVisible();
+
+        button(page, "Add a text frame").click();
+        page.getByText("Text: empty").click();
+        page.getByLabel("Width").fill("2,5 in");
+        page.keyboard().press("Enter");
+        assertThat(page.getByLabel("Width")).hasValue("63.5 mm");
+        Locator text = page.getByLabel("Text of paragraph 1");
+        text.fill("Open on clear nights\nBring a coat");
+        page.keyboard().press("Control+Enter");
+        assertThat(page.getByLabel("Text of paragraph 2")).hasValue("Bring a coat");
+        assertThat(page.getByRole(AriaRole.APPLICATION).locator("use").first()).isAttached();
+
+        button(page, "Add pages…").click();
+        page.getByLabel("How many").fill("2");
+        button(page, "Add").click();
+        assertThat(page.getByText("Page 1 of 6")).isVisible();
+
+        page.getByLabel("Width").fill("-5 mm");
+        page.keyboard().press("Enter");
+        assertThat(
+                        page.getByRole(AriaRole.ALERT)
+                                .filter(new Locator.FilterOptions().setHasText("holds nothing")))
+                .isVisible();
+        assertThat(page.getByLabel("Width")).hasValue("63.5 mm");
+        button(page, "Close").click();
+
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Yewberry, to the shelf"))
+                .click();
+        button(page, "Remove Gate leaflet").click();
+        button(page, "Remove for good").click();
+        assertThat(
+                        page.getByRole(
+                                AriaRole.HEADING,
+                                new Page.GetByRoleOptions().setName("Gate leaflet")))
+                .hasCount(0);
+    }
+
+    @Test
+    void deleting_a_swatch_in_use_asks_for_a_replacement(Browser.Window window) {
+        Page page = window.openDemo("?page=2");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sand")).click();
+        button(page, "Remove…").click();
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        assertThat(dialog).containsText("It is used in 1 place");
+        assertThat(dialog.getByText("Replace and remove")).isDisabled();
+        dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Swatch instead"))
+                .click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("White")).click();
+        dialog.getByText("Replace and remove").click();
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sand")))
+                .hasCount(0);
+        undoAll(page);
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sand")))
+                .hasCount(1);
+    }
+
+    @Test
+    void many_pages_are_chosen_in_the_concertina_and_changed_in_one_step(Browser.Window window) {
+        Page page = window.openDemo("?page=2");
+        Locator pages =
+                page.getByRole(
+                        AriaRole.LISTBOX,
+                        new Page.GetByRoleOptions().setName("Concertina: all pages"));
+        pages.getByRole(AriaRole.OPTION).nth(1).click();
+        pages.getByRole(AriaRole.OPTION)
+                .nth(4)
+                .click(
+                        new Locator.ClickOptions()
+                                .setModifiers(
+                                        java.util.List.of(
+                                                com.microsoft.playwright.options.KeyboardModifier
+                                                        .SHIFT)));
+        assertThat(page.getByText("Pages 2 to 5", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        button(page, "Give a parent…").click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Night")).click();
+        assertThat(
+                        page.getByRole(
+                                AriaRole.BUTTON,
+                                new Page.GetByRoleOptions().setName("Night 9 pages")))
+                .isVisible();
+        button(page, "Undo").click();
+        assertThat(
+                        page.getByRole(
+                                AriaRole.BUTTON,
+                                new Page.GetByRoleOptions().setName("Night 5 pages")))
+                .isVisible();
+        assertThat(button(page, "Undo")).isDisabled();
+    }
+
+    @Test
+    void the_server_being_gone_is_said_and_nothing_is_lost(Browser.Window window) {
+        Page page = window.openDemo("?page=2");
+        page.route("**/edits", route -> route.abort());
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sand")).click();
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Shingle");
+        page.keyboard().press("Enter");
+        assertThat(
+                        page.getByRole(AriaRole.ALERT)
+                                .filter(new Locator.FilterOptions().setHasText("does not answer")))
+                .isVisible();
+        assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("Sand");
+    }
+}

@@ -1,0 +1,50 @@
+import { render, screen } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it, vi } from "vitest";
+import { Field } from "./Field";
+
+function show(multiline = false) {
+  const onCommit = vi.fn<(value: string) => void>();
+  render(<Field label="Depth" value="20 mm" onCommit={onCommit} multiline={multiline} />);
+  return { onCommit, field: screen.getByLabelText("Depth"), user: userEvent.setup() };
+}
+
+describe("a field", () => {
+  it("is taken on Enter", async () => {
+    const { onCommit, field, user } = show();
+    await user.clear(field);
+    await user.type(field, "25 mm{Enter}");
+    expect(onCommit).toHaveBeenCalledExactlyOnceWith("25 mm");
+  });
+
+  it("is taken when it is left, and once only", async () => {
+    const { onCommit, field, user } = show();
+    await user.clear(field);
+    await user.type(field, "25 mm");
+    await user.tab();
+    expect(onCommit).toHaveBeenCalledExactlyOnceWith("25 mm");
+  });
+
+  it("gives the old value back on Escape", async () => {
+    const { onCommit, field, user } = show();
+    await user.type(field, "9{Escape}");
+    await user.tab();
+    expect(onCommit).not.toHaveBeenCalled();
+    expect(field).toHaveValue("20 mm");
+  });
+
+  it("says nothing when nothing changed", async () => {
+    const { onCommit, field, user } = show();
+    await user.click(field);
+    await user.tab();
+    expect(onCommit).not.toHaveBeenCalled();
+  });
+
+  it("with several lines takes Enter as a line break", async () => {
+    const { onCommit, field, user } = show(true);
+    await user.type(field, "{Enter}more");
+    expect(onCommit).not.toHaveBeenCalled();
+    await user.keyboard("{Control>}{Enter}{/Control}");
+    expect(onCommit).toHaveBeenCalledExactlyOnceWith("20 mm\nmore");
+  });
+});
