@@ -1,4 +1,5 @@
 import { useCallback, useId, useMemo, useRef, useState, type KeyboardEvent } from "react";
+import type { Selection } from "react-aria-components";
 import { useSearchParams } from "react-router";
 import styled from "styled-components";
 import {
@@ -81,7 +82,7 @@ export function Bench() {
   const [address, setAddress] = useSearchParams();
   const number = Number(address.get("page") ?? 1);
   const page = publication.pages[number - 1] ?? publication.pages[0];
-  const [chosenIds, setChosenIds] = useState<string[]>([]);
+  const [selection, setSelection] = useState<Selection>(new Set());
   const [point, setPoint] = useState<Point | undefined>(() => pointIn(address, page?.id));
   const [focus, setFocus] = useState<Focus>();
   const [zoom, setZoom] = useState<Zoom>({ kind: "spread" });
@@ -111,7 +112,7 @@ export function Bench() {
       const to = publication.pages.find((each) => each.id === id);
       if (to) {
         setAddress({ page: String(to.number) }, { replace: true });
-        setChosenIds([id]);
+        setSelection(new Set());
         item.current = -1;
       }
     },
@@ -132,7 +133,7 @@ export function Bench() {
   if (!page) {
     return null;
   }
-  const chosen = publication.pages.filter((each) => chosenIds.includes(each.id));
+  const chosen = publication.pages.filter((each) => selection === "all" || selection.has(each.id));
   const chosenOrOpen = chosen.length > 0 ? chosen : [page];
   const trying = trial !== undefined && preview.data !== undefined && !preview.isPlaceholderData;
   const shownFindings = trying
@@ -211,7 +212,7 @@ export function Bench() {
   return (
     <BenchProvider value={shared}>
       <Layout>
-        <h1 hidden>{publication.name}: bench</h1>
+        <VisuallyHidden as="h1">{publication.name}, bench</VisuallyHidden>
         <Catalogue publication={publication} page={page} chosen={chosenOrOpen} />
         <Middle aria-label="Spread">
           <ZoomBar
@@ -277,15 +278,16 @@ export function Bench() {
           <PageActions publication={publication} chosen={chosenOrOpen} />
           <Concertina
             publication={publication}
-            chosen={chosenOrOpen.map((each) => each.id)}
+            open={page.id}
+            selection={selection}
             findings={perPage}
-            onChoose={(ids) => {
-              const added = ids.find((id) => !chosenIds.includes(id)) ?? ids[0];
-              if (added) {
-                const to = publication.pages.find((each) => each.id === added);
-                setAddress({ page: String(to?.number ?? 1) }, { replace: true });
+            onSelection={(keys) => {
+              const latest = [...(keys === "all" ? [] : keys)].at(-1);
+              const to = publication.pages.find((each) => each.id === latest);
+              if (to) {
+                setAddress({ page: String(to.number) }, { replace: true });
               }
-              setChosenIds(ids);
+              setSelection(keys);
               item.current = -1;
             }}
           />

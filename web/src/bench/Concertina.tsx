@@ -16,23 +16,24 @@ const Strip = styled(Aria.ListBox)`
   outline-offset: -2px;
 ` as typeof Aria.ListBox;
 
-const Leaf = styled(Aria.ListBoxItem)<{ $gap: boolean }>`
+const Leaf = styled(Aria.ListBoxItem)<{ $gap: boolean; $open: boolean }>`
   flex: none;
   display: flex;
   flex-direction: column;
   position: relative;
   margin-left: ${({ $gap }) => ($gap ? `${GAP}px` : "0")};
   padding: 2px 0 0;
-  border-top: 3px solid transparent;
+  border-top: 3px solid ${({ $open }) => ($open ? theme.color.active : "transparent")};
   cursor: pointer;
   outline-offset: 1px;
   &[data-selected] {
     border-top-color: ${theme.color.active};
+    background: ${theme.color.activeSoft};
   }
   &[data-hovered] {
     border-top-color: ${theme.color.edge};
   }
-  &[data-selected] .number {
+  & .open {
     font-weight: 600;
     text-decoration: underline;
     text-underline-offset: 3px;
@@ -81,15 +82,19 @@ const Parentage = styled.span<{ $first: boolean; $last: boolean }>`
 /** All spreads in order, small; pages are chosen here, one or many. */
 export function Concertina({
   publication,
-  chosen,
+  open,
+  selection,
   findings,
-  onChoose,
+  onSelection,
 }: {
   publication: Publication;
-  chosen: string[];
+  /** The page that is open; with nothing selected, it is what is acted on. */
+  open: string;
+  /** Kept as it came, because it remembers where a selection by Shift began. */
+  selection: Aria.Selection;
   /** How many findings each page has. */
   findings: Map<string, number>;
-  onChoose: (pages: string[]) => void;
+  onSelection: (selection: Aria.Selection) => void;
 }) {
   const aspect =
     Number.parseFloat(publication.setup.trim.width) /
@@ -114,18 +119,14 @@ export function Concertina({
       orientation="horizontal"
       selectionMode="multiple"
       selectionBehavior="replace"
-      disallowEmptySelection
-      selectedKeys={chosen}
-      onSelectionChange={(keys) =>
-        onChoose(
-          publication.pages.map((page) => page.id).filter((id) => keys === "all" || keys.has(id)),
-        )
-      }
+      selectedKeys={selection}
+      onSelectionChange={onSelection}
     >
       {publication.pages.map((page, index) => (
         <Leaf
           key={page.id}
           id={page.id}
+          $open={page.id === open}
           textValue={label(page, publication, findings.get(page.id) ?? 0)}
           $gap={index > 0 && publication.pages[index - 1]?.spread !== page.spread}
         >
@@ -140,7 +141,7 @@ export function Concertina({
             {(findings.get(page.id) ?? 0) > 0 && (
               <span className="wrong">✕ {findings.get(page.id)}</span>
             )}
-            <span className="number">{page.number}</span>
+            <span className={page.id === open ? "open" : ""}>{page.number}</span>
           </Caption>
           <Parentage $first={begins(index)} $last={begins(index + 1)}>
             {begins(index) && (

@@ -63,21 +63,19 @@ const Row = styled.li`
   }
 `;
 
-const Sample = styled.div.attrs<{ $color: string; $behind: string }>(({ $color, $behind }) => ({
-  style: { color: $color, background: $behind },
-}))<{ $color: string; $behind: string }>`
-  align-self: start;
-  padding: ${theme.space.one};
+const Sample = styled.img`
+  width: 100%;
+  max-width: 220px;
+  aspect-ratio: 220 / 88;
   border: 1px solid ${theme.color.edge};
-  font-size: ${theme.size.large};
-  line-height: 1.35;
-  forced-color-adjust: none;
-  & > span {
-    overflow: hidden;
-    display: -webkit-box;
-    -webkit-box-orient: vertical;
-    -webkit-line-clamp: 3;
-  }
+  background: ${theme.color.desk};
+`;
+
+const Words = styled.p`
+  overflow: hidden;
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
 `;
 
 const Act = styled.div`
@@ -171,11 +169,10 @@ function One({ publication, finding }: { publication: Publication; finding: Find
   return (
     <Row>
       <Sample
-        $color={finding.foreground ?? theme.color.text}
-        $behind={finding.backdrop ?? theme.color.paper}
-      >
-        <span>{finding.text}</span>
-      </Sample>
+        loading="lazy"
+        alt={`The place on page ${finding.page}`}
+        src={`/api/publications/${publication.id}/pages/${finding.pageId}/region?${region(finding)}&r=${publication.revision}`}
+      />
       <div>
         <h3>
           {finding.ratio === undefined ? (
@@ -186,8 +183,11 @@ function One({ publication, finding }: { publication: Publication; finding: Find
             </>
           )}
         </h3>
+        <Words lang="en">{finding.text}</Words>
         <p>{finding.message}</p>
-        <Quiet>On {finding.origin}</Quiet>
+        <Quiet>
+          {finding.owner.type === "onParent" ? `Comes from ${finding.origin}` : "On this page only"}
+        </Quiet>
       </div>
       <Act>
         <Link to={`/publications/${publication.id}?page=${finding.page}&x=${x}&y=${y}`}>
@@ -201,4 +201,11 @@ function One({ publication, finding }: { publication: Publication; finding: Find
       </Act>
     </Row>
   );
+}
+
+/** The beginning of what it is about, 75 mm wide, in the shape of the sample. */
+function region(finding: Finding): string {
+  const width = 75;
+  const { x, y } = finding.where;
+  return `x=${(x - 3).toFixed(2)}&y=${(y - 3).toFixed(2)}&width=${width}&height=${(width * 88) / 220}`;
 }

@@ -53,12 +53,22 @@ const Card = styled.li`
   flex-direction: column;
   background: ${theme.color.paper};
   border: 1px solid ${theme.color.rule};
+  position: relative;
   & a {
     color: inherit;
     text-decoration: none;
   }
-  & a:hover h2 {
+  & a:hover {
     text-decoration: underline;
+  }
+  & a::after {
+    content: "";
+    position: absolute;
+    inset: 0;
+  }
+  & button {
+    position: relative;
+    z-index: 1;
   }
 `;
 
@@ -136,19 +146,17 @@ export function Shelf() {
         <Grid>
           {shelf.data?.map((entry) => (
             <Card key={entry.id}>
-              <Link to={`/publications/${entry.id}`}>
-                <Cover>
-                  <img
-                    alt=""
-                    src={`/api/publications/${entry.id}/spreads/0/picture?r=${entry.changed}`}
-                  />
-                </Cover>
-              </Link>
+              <Cover>
+                <img
+                  alt=""
+                  src={`/api/publications/${entry.id}/spreads/0/picture?r=${entry.changed}`}
+                />
+              </Cover>
               <About>
                 <div>
-                  <Link to={`/publications/${entry.id}`}>
-                    <h2>{entry.name}</h2>
-                  </Link>
+                  <h2>
+                    <Link to={`/publications/${entry.id}`}>{entry.name}</Link>
+                  </h2>
                   <p>
                     {entry.pages} {entry.pages === 1 ? "page" : "pages"},{" "}
                     {shownLength(entry.setup.trim.width, entry.setup.unit).split(" ")[0]} ×{" "}

@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -15,7 +16,6 @@ import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
-import org.junit.jupiter.api.extension.ExtensionContext.Store.CloseableResource;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
@@ -29,12 +29,11 @@ import yewberry.server.YewberryApplication;
 public final class Browser implements BeforeEachCallback, AfterEachCallback, ParameterResolver {
     private static final Namespace NAMESPACE = Namespace.create(Browser.class);
 
-    @SuppressWarnings("deprecation") // the successor is not in JUnit 5
     private record Running(
             ConfigurableApplicationContext server,
             Playwright playwright,
             com.microsoft.playwright.Browser chromium)
-            implements CloseableResource {
+            implements AutoCloseable {
         @Override
         public void close() {
             chromium.close();
@@ -53,14 +52,15 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
         /** Opens the demo publication at an address within it, such as {@code ?page=7}. */
         Page openDemo(String rest) {
             page.navigate(address + "/publications/" + DEMO + rest);
-            page.getByText("As designed").waitFor();
+            page.getByRole(AriaRole.MAIN).waitFor();
             page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
             return page;
         }
 
         Page openShelf() {
             page.navigate(address + "/");
-            page.getByText("Season guide").waitFor();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Season guide"))
+                    .waitFor();
             return page;
         }
     }

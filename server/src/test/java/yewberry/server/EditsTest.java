@@ -233,6 +233,15 @@ class EditsTest {
     }
 
     @Test
+    void a_publication_is_removed_with_all_that_refers_within_it() {
+        made("ann", 0, ground(page(1), "onPage", swatch("Dusk"), UUID.randomUUID().toString()));
+        assertThat(client.delete("/api/publications/" + id).status()).isEqualTo(204);
+        assertThat(client.get("/api/publications/" + id).status()).isEqualTo(404);
+        assertThat(client.get("/api/publications").text()).doesNotContain(id);
+        assertThat(client.delete("/api/publications/" + id).status()).isEqualTo(404);
+    }
+
+    @Test
     void strata_say_how_many_pages_a_change_at_the_origin_touches() {
         String parent = named("parents", "Plain");
         made("ann", 0, ground(parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString()));

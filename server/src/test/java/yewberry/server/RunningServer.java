@@ -6,7 +6,6 @@ import java.nio.file.Path;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
-import org.junit.jupiter.api.extension.ExtensionContext.Store.CloseableResource;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
@@ -17,9 +16,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 public final class RunningServer implements BeforeAllCallback, ParameterResolver {
     private static final Namespace NAMESPACE = Namespace.create(RunningServer.class);
 
-    @SuppressWarnings("deprecation") // the successor is not in JUnit 5
     private record Started(ConfigurableApplicationContext context, Client client)
-            implements CloseableResource {
+            implements AutoCloseable {
         @Override
         public void close() {
             context.close();

@@ -37,6 +37,17 @@ public final class SvgPicture {
     }
 
     /**
+     * A part of a page, without guides.
+     *
+     * @param region in the space of the page; what lies beyond the bleed stays empty
+     */
+    public static String region(PageScene scene, Rect region, PressCondition condition) {
+        SvgPicture picture = new SvgPicture(condition, false);
+        picture.draw(scene, 0, scene.boxes().bleed().intersection(region));
+        return picture.document(region);
+    }
+
+    /**
      * Where a page stands in a spread: its trim begins at {@code x}; {@code visible} is its part.
      */
     public record Placed(PageScene scene, double x, Rect visible) {}

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import yewberry.core.Refused;
 import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.PressCondition;
@@ -28,6 +29,7 @@ import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
 import yewberry.core.scene.Spreads;
 import yewberry.core.strata.Strata;
 import yewberry.server.publications.Missing;
@@ -100,6 +102,26 @@ class PageApi {
             @PathVariable UUID page,
             @RequestParam(defaultValue = "false") boolean guides) {
         return picture(SvgPicture.page(scene(id, page), press, guides));
+    }
+
+    /**
+     * A part of a page, in millimetres from the top left corner of the trim.
+     *
+     * @throws Refused if the part is empty or larger than any page
+     */
+    @GetMapping(path = "/pages/{page}/region", produces = "image/svg+xml")
+    ResponseEntity<byte[]> region(
+            @PathVariable UUID id,
+            @PathVariable UUID page,
+            @RequestParam double x,
+            @RequestParam double y,
+            @RequestParam double width,
+            @RequestParam double height) {
+        if (!(width > 0 && height > 0 && width <= 6000 && height <= 6000)) {
+            throw new Refused("A part of a page is more than 0 and at most 6000 mm wide and high.");
+        }
+        Rect part = new Rect(points(x), points(y), points(width), points(height));
+        return picture(SvgPicture.region(scene(id, page), part, press));
     }
 
     /** Everything painted through a point, in millimetres from the top left corner of the trim. */

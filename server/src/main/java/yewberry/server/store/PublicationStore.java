@@ -2,6 +2,9 @@ package yewberry.server.store;
 
 import static org.jooq.impl.DSL.count;
 import static org.jooq.impl.DSL.select;
+import static yewberry.server.store.db.Tables.BACKGROUND;
+import static yewberry.server.store.db.Tables.FRAME;
+import static yewberry.server.store.db.Tables.LOOK;
 import static yewberry.server.store.db.Tables.PAGE;
 import static yewberry.server.store.db.Tables.PUBLICATION;
 import static yewberry.server.store.db.Tables.REVISION;
@@ -94,8 +97,16 @@ public class PublicationStore {
         toDisk();
     }
 
+    /** What refers goes before what is referred to. */
     public void delete(UUID publication) {
-        db.deleteFrom(PUBLICATION).where(PUBLICATION.ID.eq(publication)).execute();
+        db.transaction(transaction -> {
+            DSLContext within = transaction.dsl();
+            within.deleteFrom(FRAME).where(FRAME.PUBLICATION.eq(publication)).execute();
+            within.deleteFrom(BACKGROUND).where(BACKGROUND.PUBLICATION.eq(publication)).execute();
+            within.deleteFrom(PAGE).where(PAGE.PUBLICATION.eq(publication)).execute();
+            within.deleteFrom(LOOK).where(LOOK.PUBLICATION.eq(publication)).execute();
+            within.deleteFrom(PUBLICATION).where(PUBLICATION.ID.eq(publication)).execute();
+        });
         toDisk();
     }
 

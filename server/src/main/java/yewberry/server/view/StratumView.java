@@ -74,7 +74,8 @@ public sealed interface StratumView {
                             bleed(bleeds));
             case Stratum.Stock stock ->
                     new StockStratum(
-                            stock.screen().hex(), "The paper, counted as white; never printed");
+                            stock.screen().hex(),
+                            "The paper; where nothing covers it, it counts as white");
         };
     }
 
