@@ -58,6 +58,9 @@ const Row = styled.li`
   &:first-child {
     border-top: 0;
   }
+  & .why {
+    margin: ${theme.space.half} 0;
+  }
   @media ${theme.narrow} {
     grid-template-columns: minmax(0, 1fr);
   }
@@ -67,11 +70,12 @@ const Sample = styled.img`
   width: 100%;
   max-width: 220px;
   aspect-ratio: 220 / 88;
+  object-fit: cover;
   border: 1px solid ${theme.color.edge};
   background: ${theme.color.desk};
 `;
 
-const Words = styled.p`
+const Words = styled.q`
   overflow: hidden;
   display: -webkit-box;
   -webkit-box-orient: vertical;
@@ -184,7 +188,7 @@ function One({ publication, finding }: { publication: Publication; finding: Find
           )}
         </h3>
         <Words lang="en">{finding.text}</Words>
-        <p>{finding.message}</p>
+        <p className="why">{finding.message}</p>
         <Quiet>
           {finding.owner.type === "onParent" ? `Comes from ${finding.origin}` : "On this page only"}
         </Quiet>

@@ -40,6 +40,22 @@ describe("a field", () => {
     expect(onCommit).not.toHaveBeenCalled();
   });
 
+  it("steps by the arrow keys and is stored once", async () => {
+    const onCommit = vi.fn<(value: string) => void>();
+    render(
+      <Field
+        label="Depth"
+        value="20"
+        onCommit={onCommit}
+        step={(typed, by) => String(Number(typed) + by)}
+      />,
+    );
+    const user = userEvent.setup();
+    await user.click(screen.getByLabelText("Depth"));
+    await user.keyboard("{ArrowUp}{ArrowUp}{Shift>}{ArrowDown}{/Shift}{Enter}");
+    expect(onCommit).toHaveBeenCalledExactlyOnceWith("12");
+  });
+
   it("with several lines takes Enter as a line break", async () => {
     const { onCommit, field, user } = show(true);
     await user.type(field, "{Enter}more");

@@ -46,10 +46,12 @@ interface FieldProps {
   multiline?: boolean;
   hiddenLabel?: boolean;
   rows?: number;
+  /** What an arrow key up (above zero) or down makes of what is typed; taken with the rest. */
+  step?: (typed: string, by: number) => string;
 }
 
 /** A field whose value is taken when it is left or Enter is pressed; Escape gives the old one back. */
-export function Field({ label, value, onCommit, multiline, hiddenLabel, rows }: FieldProps) {
+export function Field({ label, value, onCommit, multiline, hiddenLabel, rows, step }: FieldProps) {
   const [draft, setDraft] = useState<string>();
   const shown = draft ?? value;
 
@@ -65,6 +67,10 @@ export function Field({ label, value, onCommit, multiline, hiddenLabel, rows }: 
     } else if (event.key === "Escape" && draft !== undefined) {
       setDraft(undefined);
       event.stopPropagation();
+    } else if (step && (event.key === "ArrowUp" || event.key === "ArrowDown")) {
+      event.preventDefault();
+      const by = event.shiftKey ? 10 : 1;
+      setDraft(step(shown, event.key === "ArrowUp" ? by : -by));
     }
   };
 

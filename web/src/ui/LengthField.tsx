@@ -1,8 +1,9 @@
 import type { Setup } from "../api/types";
 import { Field } from "./Field";
-import { shownLength, typedLength } from "./length";
+import { shownLength, steppedLength, typedLength } from "./length";
 
-/** A length in the publication's unit; any other unit and decimal commas can be typed. */
+/** A length in the publication's unit; any other unit and decimal commas can be typed,
+ * and the arrow keys go up and down by one, with Shift by ten. */
 export function LengthField({
   label,
   value,
@@ -18,6 +19,7 @@ export function LengthField({
     <Field
       label={label}
       value={shownLength(value, unit)}
+      step={steppedLength}
       onCommit={(text) => onCommit(typedLength(text, unit))}
     />
   );

@@ -25,3 +25,12 @@ export function typedLength(text: string, unit: Unit): string {
 export function mm(value: number): string {
   return String(Number(value.toFixed(1)));
 }
+
+/** The length with this much more of its own unit; what is no length stays as it is. */
+export function steppedLength(text: string, by: number): string {
+  const match = /^\s*([+-]?[\d.,]+)\s*([a-z"]*)\s*$/i.exec(text);
+  const number = Number(match?.[1]?.replace(",", "."));
+  return match && Number.isFinite(number)
+    ? `${Number((number + by).toFixed(3))} ${match[2] ?? ""}`.trim()
+    : text;
+}

@@ -233,6 +233,15 @@ class EditsTest {
     }
 
     @Test
+    void findings_and_strata_carry_an_etag_too() {
+        for (String path : List.of("/findings", "/pages/" + page(1) + "/strata?x=5&y=5")) {
+            String address = "/api/publications/" + id + path;
+            String tag = client.get(address).headers().firstValue("ETag").orElseThrow();
+            assertThat(client.get(address, "If-None-Match", tag).status()).isEqualTo(304);
+        }
+    }
+
+    @Test
     void a_publication_is_removed_with_all_that_refers_within_it() {
         made("ann", 0, ground(page(1), "onPage", swatch("Dusk"), UUID.randomUUID().toString()));
         assertThat(client.delete("/api/publications/" + id).status()).isEqualTo(204);

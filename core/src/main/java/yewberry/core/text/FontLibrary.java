@@ -53,6 +53,7 @@ public final class FontLibrary {
     }
 
     private static Map<String, List<Face>> load() {
+        NoSystemFonts.configure();
         Map<String, List<Face>> families = new LinkedHashMap<>();
         add(families, "Source Serif 4", "source-serif-4/SourceSerif4");
         add(families, "Source Sans 3", "source-sans-3/SourceSans3");

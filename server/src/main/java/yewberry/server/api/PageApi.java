@@ -2,10 +2,7 @@ package yewberry.server.api;
 
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
@@ -221,20 +218,9 @@ class PageApi {
     }
 
     private static ResponseEntity<byte[]> picture(String svg) {
-        byte[] bytes = svg.getBytes(StandardCharsets.UTF_8);
         return ResponseEntity.ok()
                 .contentType(SVG)
                 .cacheControl(CacheControl.maxAge(0, TimeUnit.SECONDS).cachePrivate())
-                .eTag("\"" + hash(bytes) + "\"")
-                .body(bytes);
-    }
-
-    private static String hash(byte[] bytes) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(bytes);
-            return HexFormat.of().formatHex(digest, 0, 16);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+                .body(svg.getBytes(StandardCharsets.UTF_8));
     }
 }

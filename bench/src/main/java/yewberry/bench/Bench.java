@@ -1,0 +1,27 @@
+package yewberry.bench;
+
+import java.util.List;
+
+/** Runs the benchmarks, or the ones named. Each prints figures and the ratio that counts. */
+public final class Bench {
+    private Bench() {}
+
+    interface Benchmark {
+        void run() throws Exception;
+    }
+
+    private record Named(String name, Benchmark benchmark) {}
+
+    private static final List<Named> ALL = List.of(new Named("edit-parent", new EditParent()));
+
+    public static void main(String[] names) throws Exception {
+        List<String> wanted = List.of(names);
+        for (Named each : ALL) {
+            if (wanted.isEmpty() || wanted.contains(each.name())) {
+                System.out.println("== " + each.name());
+                each.benchmark().run();
+            }
+        }
+        System.exit(0);
+    }
+}
