@@ -6,7 +6,9 @@ export default defineConfig({
   plugins: [react(), optimizeLocales.vite({ locales: ["en-US"] })],
   build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 1200 },
   server: {
-    proxy: { "/api": { target: "http://127.0.0.1:8620", headers: { Origin: "http://127.0.0.1:8620" } } },
+    proxy: {
+      "/api": { target: "http://127.0.0.1:8620", headers: { Origin: "http://127.0.0.1:8620" } },
+    },
   },
   test: { environment: "jsdom", setupFiles: ["src/testSetup.ts"] },
 });

@@ -57,6 +57,7 @@ class Schemas implements ModelConverter {
                 context.resolve(new AnnotatedType(kind).resolveAsRef(true));
                 Schema<?> model = context.getDefinedModels().get(kind.getSimpleName());
                 Schema<?> typed = model == null ? new Schema<>().type("object") : model;
+                typed.addType("object");
                 typed.addProperty("type", new StringSchema()._const(Kinds.name(kind)));
                 typed.addRequiredItem("type");
                 context.defineModel(kind.getSimpleName(), typed);
