@@ -7,7 +7,7 @@ import {
 } from "@tanstack/react-query";
 import { useStatus } from "../ui/Status";
 import { answered, author, client } from "./client";
-import type { Edit, Publication } from "./types";
+import type { Edit, Publication, Viewing } from "./types";
 
 export function useShelf() {
   return useQuery({
@@ -22,6 +22,22 @@ export function useOptions() {
     queryFn: () => answered(client.GET("/api/options")),
     staleTime: Infinity,
   });
+}
+
+export function usePressConditions() {
+  return useQuery({
+    queryKey: ["press-conditions"],
+    queryFn: () => answered(client.GET("/api/press-conditions")),
+  });
+}
+
+/** A colour as it was typed, in every space a swatch can be defined in. */
+export function readColor(publication: Publication, text: string) {
+  return answered(
+    client.GET("/api/publications/{id}/colors", {
+      params: { path: { id: publication.id }, query: { text } },
+    }),
+  );
 }
 
 export function usePublication(id: string) {
@@ -58,13 +74,13 @@ export function useSpread(publication: Publication, index: number) {
 }
 
 /** The picture of a spread as SVG text. */
-export function usePicture(publication: Publication, index: number) {
+export function usePicture(publication: Publication, index: number, viewing: Viewing) {
   return useQuery({
-    queryKey: ["picture", publication.id, publication.revision, index],
+    queryKey: ["picture", publication.id, publication.revision, index, viewing],
     queryFn: () =>
       answered(
         client.GET("/api/publications/{id}/spreads/{index}/picture", {
-          params: { path: { id: publication.id, index }, query: { guides: true } },
+          params: { path: { id: publication.id, index }, query: { guides: true, viewing } },
           parseAs: "text",
         }),
       ) as Promise<string>,
@@ -92,16 +108,16 @@ export interface Point {
   y: number;
 }
 
-export function useStrata(publication: Publication, point: Point | undefined) {
+export function useStrata(publication: Publication, point: Point | undefined, viewing: Viewing) {
   return useQuery({
-    queryKey: ["strata", publication.id, publication.revision, point],
+    queryKey: ["strata", publication.id, publication.revision, point, viewing],
     queryFn: point
       ? () =>
           answered(
             client.GET("/api/publications/{id}/pages/{page}/strata", {
               params: {
                 path: { id: publication.id, page: point.page },
-                query: { x: point.x, y: point.y },
+                query: { x: point.x, y: point.y, viewing },
               },
             }),
           )
@@ -152,15 +168,20 @@ export function useMends(publication: Publication, run: string | undefined) {
   });
 }
 
-export function usePreview(publication: Publication, page: string, edit: Edit | undefined) {
+export function usePreview(
+  publication: Publication,
+  page: string,
+  edit: Edit | undefined,
+  viewing: Viewing,
+) {
   return useQuery({
-    queryKey: ["preview", publication.id, publication.revision, page, edit],
+    queryKey: ["preview", publication.id, publication.revision, page, edit, viewing],
     queryFn: edit
       ? () =>
           answered(
             client.POST("/api/publications/{id}/previews", {
               params: { path: { id: publication.id } },
-              body: { edit, page },
+              body: { edit, page, viewing },
             }),
           )
       : skipToken,

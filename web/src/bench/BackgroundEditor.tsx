@@ -5,6 +5,7 @@ import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
+import { TintField } from "../ui/TintField";
 import { swatchOptions } from "../ui/colors";
 
 type Edge = Extract<Area, { type: "band" }>["edge"];
@@ -30,7 +31,7 @@ export function inWords(background: Background, publication: Publication): strin
   const color =
     fill.type === "none"
       ? "No fill"
-      : (publication.swatches.find((swatch) => swatch.id === fill.swatch)?.name ?? "");
+      : (publication.swatches.find((swatch) => swatch.id === fill.color.swatch)?.name ?? "");
   const area =
     background.area.type === "wholePage"
       ? "whole page"
@@ -60,12 +61,26 @@ export function BackgroundEditor({
     <Stack>
       <Choice
         label="Fill"
-        value={fill.type === "none" ? "none" : fill.swatch}
+        value={fill.type === "none" ? "none" : fill.color.swatch}
         options={[{ id: "none", label: "No fill" }, ...swatchOptions(publication)]}
         onChange={(id) =>
-          change({ fill: id === "none" ? { type: "none" } : { type: "solid", swatch: id } })
+          change({
+            fill:
+              id === "none"
+                ? { type: "none" }
+                : {
+                    type: "solid",
+                    color: { swatch: id, tint: fill.type === "solid" ? fill.color.tint : 100 },
+                  },
+          })
         }
       />
+      {fill.type === "solid" && (
+        <TintField
+          tint={fill.color.tint}
+          onChange={(tint) => change({ fill: { ...fill, color: { ...fill.color, tint } } })}
+        />
+      )}
       <Choice
         label="Area"
         value={area.type === "wholePage" ? "wholePage" : area.edge}

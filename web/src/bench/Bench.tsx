@@ -78,7 +78,7 @@ const nothing: Finding[] = [];
 
 /** One spread, large, with what is painted under the point and the whole publication below. */
 export function Bench() {
-  const publication = useOpened();
+  const { publication, viewing } = useOpened();
   const [address, setAddress] = useSearchParams();
   const number = Number(address.get("page") ?? 1);
   const page = publication.pages[number - 1] ?? publication.pages[0];
@@ -94,11 +94,11 @@ export function Bench() {
   const keysId = useId();
 
   const spread = useSpread(publication, page?.spread ?? 0);
-  const picture = usePicture(publication, page?.spread ?? 0);
-  const preview = usePreview(publication, page?.id ?? "", trial);
+  const picture = usePicture(publication, page?.spread ?? 0, viewing);
+  const preview = usePreview(publication, page?.id ?? "", trial, viewing);
   const findings = useFindings(publication);
   const items = useItems(publication, page?.id);
-  const strata = useStrata(publication, point);
+  const strata = useStrata(publication, point, viewing);
 
   const all = findings.data?.findings ?? nothing;
   const perPage = useMemo(() => {
@@ -271,7 +271,7 @@ export function Bench() {
         </Middle>
         <Right aria-label="What is painted">
           <WalkBar id={keysId} walk={walk} onWalk={setWalk} />
-          <StrataPanel publication={publication} point={point} />
+          <StrataPanel publication={publication} point={point} viewing={viewing} />
           <PagePanel publication={publication} page={page} />
         </Right>
         <Foot aria-label="All pages">
@@ -281,6 +281,7 @@ export function Bench() {
             open={page.id}
             selection={selection}
             findings={perPage}
+            viewing={viewing}
             onSelection={(keys) => {
               const latest = [...(keys === "all" ? [] : keys)].at(-1);
               const to = publication.pages.find((each) => each.id === latest);

@@ -6,7 +6,6 @@ import type { PageEntry, Publication } from "../api/types";
 import { theme } from "../theme";
 import { QuietButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
-import { values } from "../ui/colors";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { Section } from "../ui/Section";
 import { counted } from "../ui/words";
@@ -147,7 +146,10 @@ export function Catalogue({
                     swatch: {
                       id: crypto.randomUUID(),
                       name: free("New swatch", publication.swatches),
-                      color: { type: "cmyk", cyan: 60, magenta: 20, yellow: 40, black: 20 },
+                      definition: {
+                        type: "plain",
+                        color: { type: "cmyk", cyan: 60, magenta: 20, yellow: 40, black: 20 },
+                      },
                     },
                   },
                   "Swatch added; open it to give it its values",
@@ -166,7 +168,7 @@ export function Catalogue({
                   <Chip $color={swatch.screen} $size={24} />
                   <Name>
                     {swatch.name}
-                    <Values>{values(swatch.color)}</Values>
+                    <Values>{swatch.values}</Values>
                   </Name>
                   <Quiet>{swatch.uses === 0 ? "unused" : `${swatch.uses} ×`}</Quiet>
                 </>

@@ -1,6 +1,6 @@
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
-import type { PageEntry, Publication } from "../api/types";
+import type { PageEntry, Publication, Viewing } from "../api/types";
 import { theme } from "../theme";
 import { counted } from "../ui/words";
 
@@ -85,6 +85,7 @@ export function Concertina({
   open,
   selection,
   findings,
+  viewing,
   onSelection,
 }: {
   publication: Publication;
@@ -94,6 +95,7 @@ export function Concertina({
   selection: Aria.Selection;
   /** How many findings each page has. */
   findings: Map<string, number>;
+  viewing: Viewing;
   onSelection: (selection: Aria.Selection) => void;
 }) {
   const aspect =
@@ -135,7 +137,7 @@ export function Concertina({
             alt=""
             width={width}
             height={HEIGHT}
-            src={`/api/publications/${publication.id}/pages/${page.id}/picture?r=${publication.revision}`}
+            src={`/api/publications/${publication.id}/pages/${page.id}/picture?viewing=${viewing}&r=${publication.revision}`}
           />
           <Caption $right={publication.setup.facing && page.side === "RIGHT"}>
             {(findings.get(page.id) ?? 0) > 0 && (

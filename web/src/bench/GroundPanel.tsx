@@ -8,7 +8,6 @@ import { theme } from "../theme";
 import { MainButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { Choice } from "../ui/Choice";
-import { values } from "../ui/colors";
 import { Quiet } from "../ui/Fold";
 import { counted, numbersInWords } from "../ui/words";
 import { useBench } from "./BenchState";
@@ -145,7 +144,7 @@ export function GroundPanel({
                 <Chip $color={swatch.screen} $size={22} />
                 <span>
                   {swatch.name}
-                  <small>{values(swatch.color)}</small>
+                  <small>{swatch.values}</small>
                 </span>
               </Row>
             )}
@@ -170,7 +169,7 @@ function edit(target: Target, swatch: string, real: boolean): Edit {
         id: real ? crypto.randomUUID() : trial.slice(0, -4) + String(index).padStart(4, "0"),
         sides: "BOTH",
         area: { type: "wholePage" },
-        fill: { type: "solid", swatch },
+        fill: { type: "solid", color: { swatch, tint: 100 } },
       },
     })),
   };

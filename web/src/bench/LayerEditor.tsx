@@ -45,7 +45,7 @@ export function LayerEditor({
                 id: crypto.randomUUID(),
                 sides: "BOTH",
                 area: { type: "wholePage" },
-                fill: { type: "solid", swatch },
+                fill: { type: "solid", color: { swatch, tint: 100 } },
               },
             },
             "Background added, out to the bleed",
@@ -57,7 +57,9 @@ export function LayerEditor({
           key={background.id}
           head={
             <>
-              {background.fill.type === "solid" && <Chip $color={screen(background.fill.swatch)} />}
+              {background.fill.type === "solid" && (
+                <Chip $color={screen(background.fill.color.swatch)} />
+              )}
               <Name>{inWords(background, publication)}</Name>
             </>
           }

@@ -7,6 +7,7 @@ import { Choice } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
 import { Field, Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
+import { TintField } from "../ui/TintField";
 import { Actions, Modal } from "../ui/Modal";
 
 const alignments = [
@@ -39,9 +40,9 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
       <Field label="Name" value={look.name} onCommit={(name) => change({ name })} />
       <Choice
         label="Colour"
-        value={look.color}
+        value={look.color.swatch}
         options={swatchOptions(publication)}
-        onChange={(color) => change({ color })}
+        onChange={(swatch) => change({ color: { ...look.color, swatch } })}
       />
       <Row>
         <Choice
@@ -67,6 +68,10 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
           unit="PT"
           value={look.leading}
           onCommit={(leading) => change({ leading })}
+        />
+        <TintField
+          tint={look.color.tint}
+          onChange={(tint) => change({ color: { ...look.color, tint } })}
         />
         <LengthField
           label="Space above"

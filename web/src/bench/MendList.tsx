@@ -4,7 +4,6 @@ import type { Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { Chip } from "../ui/Chip";
-import { values } from "../ui/colors";
 import { Quiet } from "../ui/Fold";
 import { numbersInWords, ratio } from "../ui/words";
 import { useBench } from "./BenchState";
@@ -59,7 +58,7 @@ export function MendList({ publication, run }: { publication: Publication; run: 
           <div>
             “{mend.name}”, <strong>{ratio(mend.ratio)}</strong>
             <br />
-            <Quiet>{values(mend.color)}</Quiet>
+            <Quiet>{mend.values}</Quiet>
           </div>
           <div className="wide">
             <Button

@@ -1,9 +1,15 @@
 import styled from "styled-components";
 import { usePageDetail, useStrata, type Point } from "../api/queries";
-import type { Background, FillStratum, Publication, Stratum, TextStratum } from "../api/types";
+import type {
+  Background,
+  FillStratum,
+  Publication,
+  Stratum,
+  TextStratum,
+  Viewing,
+} from "../api/types";
 import { theme } from "../theme";
 import { Chip } from "../ui/Chip";
-import { values } from "../ui/colors";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { mm } from "../ui/length";
 import { Failed } from "../ui/Notice";
@@ -68,11 +74,13 @@ const Below = styled.div`
 export function StrataPanel({
   publication,
   point,
+  viewing,
 }: {
   publication: Publication;
   point: Point | undefined;
+  viewing: Viewing;
 }) {
-  const through = useStrata(publication, point);
+  const through = useStrata(publication, point, viewing);
   const title = "Strata";
 
   if (!point) {
@@ -107,7 +115,7 @@ export function StrataPanel({
       <Stack aria-label="From the top down to the stock">
         {data.strata.map((stratum, index) => (
           <li key={keyOf(stratum, index)}>
-            <One publication={publication} page={data.page} stratum={stratum} />
+            <One publication={publication} page={data.page} stratum={stratum} viewing={viewing} />
           </li>
         ))}
       </Stack>
@@ -130,14 +138,16 @@ function One({
   publication,
   page,
   stratum,
+  viewing,
 }: {
   publication: Publication;
   page: string;
   stratum: Stratum;
+  viewing: Viewing;
 }) {
   switch (stratum.type) {
     case "textStratum":
-      return <Text publication={publication} page={page} stratum={stratum} />;
+      return <Text publication={publication} page={page} stratum={stratum} viewing={viewing} />;
     case "fillStratum":
       return <Ground publication={publication} page={page} stratum={stratum} />;
     case "stockStratum":
@@ -166,10 +176,12 @@ function Text({
   publication,
   page,
   stratum,
+  viewing,
 }: {
   publication: Publication;
   page: string;
   stratum: TextStratum;
+  viewing: Viewing;
 }) {
   const layer = useLayer(publication, page, stratum);
   const frame = layer?.frames.find((each) => each.id === stratum.frame);
@@ -179,7 +191,9 @@ function Text({
       <div>
         <Head>
           <strong>{stratum.swatchName}</strong>
-          {stratum.passes ? (
+          {viewing !== "AS_DESIGNED" ? (
+            <span>{ratio(stratum.ratio)}</span>
+          ) : stratum.passes ? (
             <span>✓ {ratio(stratum.ratio)}</span>
           ) : (
             <Failed>✕ {ratio(stratum.ratio)}</Failed>
@@ -187,15 +201,17 @@ function Text({
         </Head>
         <Words lang="en">{stratum.text}</Words>
         <Small>
-          {values(stratum.color)}
+          {stratum.values}
           <br />
           Look {stratum.lookName}. {onOrigin(stratum)}
           <br />
-          {stratum.passes ? "Passes" : "Fails"}: needs {stratum.required} : 1, {stratum.sizeReason}
+          {viewing === "AS_DESIGNED"
+            ? `${stratum.passes ? "Passes" : "Fails"}: needs ${stratum.required} : 1, ${stratum.sizeReason}`
+            : "The ratio as seen this way; the verdict is that of “as designed”"}
         </Small>
       </div>
       <Below>
-        {!stratum.passes && (
+        {viewing === "AS_DESIGNED" && !stratum.passes && (
           <Fold head={<Name>Mend it…</Name>}>
             <MendList publication={publication} run={stratum.run} />
           </Fold>
@@ -232,7 +248,7 @@ function Ground({
           <span>{background?.area.type === "band" ? "band" : "whole page"}</span>
         </Head>
         <Small>
-          {values(stratum.color)}
+          {stratum.values}
           <br />
           {onOrigin(stratum)}
           <br />

@@ -1,31 +1,15 @@
-import { Trash2 } from "lucide-react";
+import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
 import { useState } from "react";
-import { answered, client } from "../api/client";
-import { useSteps } from "../api/queries";
-import type { Color, Publication, SwatchEntry } from "../api/types";
+import { readColor, useSteps } from "../api/queries";
+import type { Definition, Publication, SwatchEntry } from "../api/types";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
 import { Field, Row, Stack } from "../ui/Field";
 import { Actions, Modal } from "../ui/Modal";
 import { useStatus } from "../ui/Status";
-
-type Cmyk = Extract<Color, { type: "cmyk" }>;
-type Rgb = Extract<Color, { type: "rgb" }>;
-
-const inks: { key: "cyan" | "magenta" | "yellow" | "black"; label: string }[] = [
-  { key: "cyan", label: "Cyan %" },
-  { key: "magenta", label: "Magenta %" },
-  { key: "yellow", label: "Yellow %" },
-  { key: "black", label: "Black %" },
-];
-const lights: { key: "red" | "green" | "blue"; label: string }[] = [
-  { key: "red", label: "Red" },
-  { key: "green", label: "Green" },
-  { key: "blue", label: "Blue" },
-];
-
-const number = (text: string) => Number(text.replace(",", "."));
+import { DefinitionFields, kindOf, kinds, startOf, type Kind } from "./DefinitionFields";
+import { SwatchValues } from "./SwatchValues";
 
 export function SwatchEditor({
   publication,
@@ -38,28 +22,34 @@ export function SwatchEditor({
   const status = useStatus();
   const [removing, setRemoving] = useState(false);
   const [replacement, setReplacement] = useState<string>();
-  const { color } = swatch;
+  const { definition } = swatch;
+  const index = publication.swatches.findIndex((each) => each.id === swatch.id);
 
-  const change = (changed: Color) =>
-    steps.make({ type: "changeSwatch", swatch: swatch.id, color: changed }, "Swatch changed");
-  const checked = (text: string, take: (value: number) => void) => {
-    const value = number(text);
-    if (text.trim() === "" || Number.isNaN(value)) {
-      status.fail(`“${text}” is not a number.`);
-    } else {
-      take(value);
-    }
+  const change = (changed: Definition) =>
+    steps.make({ type: "changeSwatch", swatch: swatch.id, definition: changed }, "Swatch changed");
+  const move = (after: number) => {
+    const before = publication.swatches[after]?.id;
+    steps.make({
+      type: "moveSwatch",
+      swatch: swatch.id,
+      ...(before ? { after: before } : {}),
+    });
   };
-  const hex = async (text: string) => {
+  /** A written colour is kept in the space the swatch is defined in, where it is defined by values. */
+  const write = async (text: string) => {
     try {
-      const converted = await answered(
-        client.GET("/api/colors/{hex}", { params: { path: { hex: text.trim() } } }),
-      );
-      change(
-        color.type === "cmyk"
-          ? { ...converted.ink, type: "cmyk" }
-          : { ...converted.rgb, type: "rgb" },
-      );
+      const read = await readColor(publication, text);
+      const kind = kindOf(definition);
+      if (kind === "spot") {
+        change({
+          type: "spotInk",
+          equivalent: read.color.type === "lab" ? read.color : { ...read.cmyk, type: "cmyk" },
+        });
+      } else if (kind === "cmyk" && read.color.type === "rgb") {
+        change({ type: "plain", color: { ...read.cmyk, type: "cmyk" } });
+      } else {
+        change({ type: "plain", color: read.color });
+      }
     } catch (error) {
       status.fail(error instanceof Error ? error.message : String(error));
     }
@@ -83,55 +73,56 @@ export function SwatchEditor({
         value={swatch.name}
         onCommit={(name) => steps.make({ type: "renameSwatch", swatch: swatch.id, name })}
       />
-      <Row>
-        <Choice
-          label="Defined in"
-          value={color.type}
-          options={[
-            { id: "cmyk", label: "CMYK" },
-            { id: "rgb", label: "sRGB" },
-          ]}
-          onChange={(id) =>
-            change(
-              id === "cmyk"
-                ? { ...rounded(swatch.ink as Cmyk), type: "cmyk" }
-                : { ...(swatch.rgb as Rgb), type: "rgb" },
-            )
+      <Choice
+        label="Made as"
+        value={kindOf(definition)}
+        options={kinds}
+        onChange={(kind) => {
+          const begun = startOf(kind as Kind, swatch, publication);
+          if (begun) {
+            change(begun);
+          } else {
+            status.fail("There is no other swatch to derive from; add one first.");
           }
+        }}
+      />
+      <DefinitionFields publication={publication} swatch={swatch} onChange={change} />
+      {(definition.type === "plain" || definition.type === "spotInk") && (
+        <Field
+          label="Write a colour: hex, rgb(), hsl(), lab(), cmyk(), a name"
+          value={swatch.screen}
+          onCommit={(text) => void write(text)}
         />
-        <Field label="Hex" value={swatch.screen} onCommit={(text) => void hex(text)} />
-      </Row>
-      {color.type === "cmyk" ? (
-        <Row $columns="repeat(4, minmax(0, 1fr))">
-          {inks.map(({ key, label }) => (
-            <Field
-              key={key}
-              label={label.replace(/(\w)\w*/, "$1")}
-              value={String(color[key])}
-              onCommit={(text) => checked(text, (value) => change({ ...color, [key]: value }))}
-            />
-          ))}
-        </Row>
-      ) : (
-        <Row $columns="repeat(3, minmax(0, 1fr))">
-          {lights.map(({ key, label }) => (
-            <Field
-              key={key}
-              label={label}
-              value={String(color[key])}
-              onCommit={(text) =>
-                checked(text, (value) => change({ ...color, [key]: Math.round(value) }))
-              }
-            />
-          ))}
-        </Row>
       )}
-      <div>
+      <SwatchValues
+        swatch={swatch}
+        onUseNearest={() =>
+          change({
+            type: "plain",
+            color: { ...swatch.nearestInk, type: "cmyk" },
+          })
+        }
+      />
+      <Row $columns="auto auto 1fr">
+        <Button
+          aria-label="Earlier in the list"
+          isDisabled={index === 0}
+          onPress={() => move(index - 2)}
+        >
+          <ArrowUp size={15} aria-hidden />
+        </Button>
+        <Button
+          aria-label="Later in the list"
+          isDisabled={index === publication.swatches.length - 1}
+          onPress={() => move(index + 1)}
+        >
+          <ArrowDown size={15} aria-hidden />
+        </Button>
         <Button onPress={() => (swatch.uses > 0 ? setRemoving(true) : remove())}>
           <Trash2 size={15} aria-hidden />
           Remove…
         </Button>
-      </div>
+      </Row>
       <Modal
         title={`What takes the place of “${swatch.name}”?`}
         isOpen={removing}
@@ -156,14 +147,4 @@ export function SwatchEditor({
       </Modal>
     </Stack>
   );
-}
-
-function rounded(ink: Cmyk): Cmyk {
-  return {
-    ...ink,
-    cyan: Math.round(ink.cyan),
-    magenta: Math.round(ink.magenta),
-    yellow: Math.round(ink.yellow),
-    black: Math.round(ink.black),
-  };
 }

@@ -101,7 +101,7 @@ const titles: Record<string, string> = {
 
 /** All findings, page by page, each with its reason and its mends. */
 export function Findings() {
-  const publication = useOpened();
+  const { publication } = useOpened();
   const findings = useFindings(publication);
   const [kind, setKind] = useState("all");
 

@@ -78,7 +78,7 @@ const Head = styled.div`
 
 /** Makes the press PDF, follows its making, and shows what was read back from it. */
 export function Output() {
-  const publication = useOpened();
+  const { publication } = useOpened();
   const exports = useExports(publication);
   const findings = useFindings(publication);
   const queries = useQueryClient();

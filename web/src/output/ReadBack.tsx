@@ -5,7 +5,6 @@ import { Fold, Name } from "../ui/Fold";
 import { Failed } from "../ui/Notice";
 
 type Report = NonNullable<Job["report"]>;
-type Ink = NonNullable<PageReport["corners"][number]["found"]>;
 
 const Scroll = styled.div`
   overflow-x: auto;
@@ -21,6 +20,9 @@ const Table = styled.table`
     text-align: left;
     vertical-align: top;
     border-top: 1px solid ${theme.color.rule};
+  }
+  & td:not(:nth-child(3)) {
+    white-space: nowrap;
   }
   & thead th {
     font-weight: 600;
@@ -107,7 +109,7 @@ function Row({ page }: { page: PageReport }) {
         {page.textColors.map((text, index) => (
           <div key={index}>
             {text.matches ? "" : "✕ "}
-            {inWords(text.color)}: {text.found} of {text.glyphs} glyphs
+            {text.color}: {text.found} of {text.glyphs} glyphs
           </div>
         ))}
       </td>
@@ -121,8 +123,8 @@ function Row({ page }: { page: PageReport }) {
   );
 }
 
-function inWords(ink: Ink | undefined): string {
-  return ink ? `C ${ink.cyan} M ${ink.magenta} Y ${ink.yellow} K ${ink.black}` : "bare stock";
+function inWords(ink: string | undefined): string {
+  return ink ?? "bare stock";
 }
 
 function millimetres(points: number): string {

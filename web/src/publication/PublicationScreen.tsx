@@ -3,7 +3,7 @@ import { useEffect, useState } from "react";
 import { NavLink, Outlet, useOutletContext, useParams } from "react-router";
 import styled from "styled-components";
 import { useFindings, useHistory, usePublication, useSteps } from "../api/queries";
-import type { Publication } from "../api/types";
+import type { Publication, Viewing } from "../api/types";
 import { theme } from "../theme";
 import { Button, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
@@ -121,15 +121,30 @@ export function PublicationScreen() {
   return <Opened publication={publication.data} />;
 }
 
-export function useOpened(): Publication {
+interface Shared {
+  publication: Publication;
+  viewing: Viewing;
+}
+
+export function useOpened(): Shared {
   return useOutletContext();
 }
+
+const viewings: { id: Viewing; label: string }[] = [
+  { id: "AS_DESIGNED", label: "As designed" },
+  { id: "ON_PRESS", label: "On press" },
+  { id: "GREY_COPY", label: "Grey copy" },
+  { id: "PROTAN", label: "Protan vision" },
+  { id: "DEUTAN", label: "Deutan vision" },
+  { id: "TRITAN", label: "Tritan vision" },
+];
 
 function Opened({ publication }: { publication: Publication }) {
   const steps = useSteps(publication);
   const history = useHistory(publication.id, publication.revision);
   const findings = useFindings(publication);
   const [setup, setSetup] = useState(false);
+  const [viewing, setViewing] = useState<Viewing>("AS_DESIGNED");
   const count = findings.data?.findings.length;
   const counting = findings.isFetching || count === undefined;
 
@@ -188,14 +203,14 @@ function Opened({ publication }: { publication: Publication }) {
             <Choice
               label="Viewing"
               hiddenLabel
-              value="designed"
-              options={[{ id: "designed", label: "As designed" }]}
-              onChange={() => undefined}
+              value={viewing}
+              options={viewings}
+              onChange={(id) => setViewing(id as Viewing)}
             />
           </Viewing>
         </Tools>
       </Top>
-      <Outlet context={publication} />
+      <Outlet context={{ publication, viewing } satisfies Shared} />
       {setup && (
         <SetupDialog
           publication={publication}

@@ -6,6 +6,7 @@ import { Field, Row } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { Actions, Modal } from "../ui/Modal";
 import { Tick } from "../ui/Tick";
+import { PressFields } from "./PressFields";
 
 const three = "repeat(auto-fit, minmax(104px, 1fr))";
 
@@ -146,7 +147,7 @@ export function SetupDialog({
           onChange={(id) => change({ level: id as Setup["level"] })}
         />
       </Row>
-      <p>Printed by: {publication.pressCondition}</p>
+      <PressFields publication={publication} onChange={onChange} />
       <Actions>
         <MainButton onPress={onClose}>Done</MainButton>
       </Actions>

@@ -99,7 +99,7 @@ final class EditParent implements Bench.Benchmark {
         private String ground(int turn) {
             return """
             {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
-             "fill": {"type": "solid", "swatch": "%s"}}
+             "fill": {"type": "solid", "color": {"swatch": "%s", "tint": 100}}}
             """
                     .formatted(background, swatches[turn % 2]);
         }

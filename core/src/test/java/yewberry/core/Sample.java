@@ -7,6 +7,7 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.Swatch;
 import yewberry.core.publication.Area;
@@ -26,6 +27,7 @@ import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
 
 /** A small made-up publication for tests: A5 pages that face, two looks, one parent, four pages. */
 public final class Sample {
@@ -38,6 +40,11 @@ public final class Sample {
     public static final UUID PARENT = id("parent");
 
     private Sample() {}
+
+    /** The value of one of the plain swatches here. */
+    public static Color color(Swatch swatch) {
+        return ((Definition.Plain) swatch.definition()).color();
+    }
 
     public static UUID id(String name) {
         return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
@@ -53,7 +60,7 @@ public final class Sample {
                 Length.pt(size * 1.4),
                 Length.pt(0),
                 Look.Alignment.LEFT,
-                color.id());
+                Tinted.full(color.id()));
     }
 
     public static Setup a5() {
@@ -95,7 +102,10 @@ public final class Sample {
     public static Publication withColor(Publication in, Swatch swatch, Color color) {
         return in.withSwatches(
                 in.swatches().stream()
-                        .map(each -> each.id().equals(swatch.id()) ? each.withColor(color) : each)
+                        .map(each ->
+                                each.id().equals(swatch.id())
+                                        ? each.withDefinition(new Definition.Plain(color))
+                                        : each)
                         .toList());
     }
 
@@ -108,7 +118,7 @@ public final class Sample {
     }
 
     private static Background background(String name, Area area, Swatch swatch) {
-        return new Background(id(name), Sides.BOTH, area, new Fill.Solid(swatch.id()));
+        return new Background(id(name), Sides.BOTH, area, new Fill.Solid(Tinted.full(swatch.id())));
     }
 
     public static TextFrame frame(

@@ -99,7 +99,7 @@ class JourneyTest {
         Locator table = page.getByRole(AriaRole.TABLE);
         assertThat(table.getByRole(AriaRole.ROW)).hasCount(13);
         assertThat(table).containsText("MediaBox 151 × 216 mm");
-        assertThat(table).containsText("C 100 M 86 Y 42 K 52");
+        assertThat(table).containsText("C100 M86 Y42 K52");
         Download file = page.waitForDownload(() -> page.getByText("Download").click());
         assertThat(file.suggestedFilename()).isEqualTo("season-guide-press.pdf");
 
@@ -222,7 +222,7 @@ class JourneyTest {
                 .getByText("Remove…")
                 .click();
         Locator dialog = page.getByRole(AriaRole.DIALOG);
-        assertThat(dialog).containsText("It is used in 1 place");
+        assertThat(dialog).containsText("It is used in 2 places");
         assertThat(dialog.getByText("Replace and remove")).isDisabled();
         dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Swatch instead"))
                 .click();

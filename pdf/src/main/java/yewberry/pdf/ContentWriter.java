@@ -25,6 +25,13 @@ final class ContentWriter {
         raw("k\n");
     }
 
+    /** A colour in a space of the page's resources. */
+    void fillColor(String space, double[] components) {
+        raw("/" + space + " cs ");
+        numbers(components);
+        raw("scn\n");
+    }
+
     /** Coordinates in points, from the bottom left. */
     void fillRectangle(double x, double y, double width, double height) {
         numbers(x, y, width, height);

@@ -13,10 +13,12 @@ import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceCMYK;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceN;
+import org.apache.pdfbox.pdmodel.graphics.color.PDSeparation;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
 import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
-import yewberry.core.color.Cmyk;
 
 /** What a page of a file paints, read from its content, in the file's own coordinates. */
 final class PaintedPage extends PDFGraphicsStreamEngine {
@@ -24,11 +26,11 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
     private final List<PaintedArea> areas = new ArrayList<>();
     private final List<PaintedGlyph> glyphs = new ArrayList<>();
 
-    /** A filled path; its colour is unknown where it is not DeviceCMYK. */
-    record PaintedArea(Shape shape, Optional<Cmyk> color) {}
+    /** A filled path; its plates are unknown where it is in no colour of the press. */
+    record PaintedArea(Shape shape, Optional<Plates> plates) {}
 
     /** A glyph at its origin, with the text that a reader would copy. */
-    record PaintedGlyph(String text, double x, double y, double size, Optional<Cmyk> color) {}
+    record PaintedGlyph(String text, double x, double y, double size, Optional<Plates> plates) {}
 
     private PaintedPage(PDPage page) {
         super(page);
@@ -49,18 +51,17 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
         return glyphs;
     }
 
-    private Optional<Cmyk> color() {
+    private Optional<Plates> plates() {
         PDColor color = getGraphicsState().getNonStrokingColor();
-        if (!COSName.DEVICECMYK.getName().equals(color.getColorSpace().getName())) {
-            return Optional.empty();
-        }
-        float[] ink = color.getComponents();
-        return Optional.of(
-                new Cmyk(percent(ink[0]), percent(ink[1]), percent(ink[2]), percent(ink[3])));
-    }
-
-    private static double percent(float fraction) {
-        return Math.rint(Math.clamp(fraction, 0, 1) * 10_000) / 100;
+        return switch (color.getColorSpace()) {
+            case PDDeviceCMYK cmyk -> Optional.of(Plates.process(color.getComponents()));
+            case PDSeparation spot ->
+                    Optional.of(
+                            Plates.named(List.of(spot.getColorantName()), color.getComponents()));
+            case PDDeviceN several ->
+                    Optional.of(Plates.named(several.getColorantNames(), color.getComponents()));
+            default -> Optional.empty();
+        };
     }
 
     @Override
@@ -77,7 +78,7 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
         path.setWindingRule(windingRule);
         Area visible = new Area(path);
         visible.intersect(getGraphicsState().getCurrentClippingPath());
-        areas.add(new PaintedArea(visible, color()));
+        areas.add(new PaintedArea(visible, plates()));
         path.reset();
     }
 
@@ -96,7 +97,7 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
                         matrix.getTranslateX(),
                         matrix.getTranslateY(),
                         matrix.getScalingFactorX(),
-                        color()));
+                        plates()));
     }
 
     @Override

@@ -19,6 +19,8 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
 import yewberry.core.Progress;
+import yewberry.core.color.Color;
+import yewberry.core.color.Inks;
 import yewberry.core.color.PressCondition;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
@@ -27,17 +29,19 @@ import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
 
 /**
- * Writes a PDF for the press: one page after the other, DeviceCMYK throughout, each page out to its
- * bleed. It claims conformance to no standard.
+ * Writes a PDF for the press: one page after the other, process colour as DeviceCMYK, spot inks on
+ * plates of their own, each page out to its bleed. It claims conformance to no standard.
  */
 public final class PressPdf {
     private final PressCondition condition;
     private final PDDocument document;
+    private final InkSpaces spaces;
     private final Map<Face, EmbeddedFont> fonts = new LinkedHashMap<>();
 
     private PressPdf(PressCondition condition, PDDocument document) {
         this.condition = condition;
         this.document = document;
+        this.spaces = new InkSpaces(document, condition);
     }
 
     /**
@@ -102,7 +106,7 @@ public final class PressPdf {
         page.setResources(resources);
         ContentWriter content = new ContentWriter();
         for (Item item : scene.items()) {
-            content.fillColor(condition.toInk(item.paint().color()));
+            fillColor(content, resources, item.paint().color());
             switch (item) {
                 case Item.AreaFill fill -> {
                     Rect rect = fill.rect();
@@ -127,6 +131,22 @@ public final class PressPdf {
         }
         page.setContents(stream);
         document.addPage(page);
+    }
+
+    private void fillColor(ContentWriter content, PDResources resources, Color color)
+            throws IOException {
+        if (color instanceof Inks inks) {
+            InkSpaces.Use use = spaces.use(inks);
+            COSDictionary named = resources.getCOSObject().getCOSDictionary(COSName.COLORSPACE);
+            if (named == null) {
+                named = new COSDictionary();
+                resources.getCOSObject().setItem(COSName.COLORSPACE, named);
+            }
+            named.setItem(use.space().resource(), use.space().array());
+            content.fillColor(use.space().resource().getName(), use.fractions());
+        } else {
+            content.fillColor(condition.toInk(color));
+        }
     }
 
     /** In the space of the file, where the bottom left corner of the bleed is the origin. */

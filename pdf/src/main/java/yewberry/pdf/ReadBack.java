@@ -14,7 +14,6 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import yewberry.core.Progress;
-import yewberry.core.color.Cmyk;
 import yewberry.core.color.PressCondition;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
@@ -121,42 +120,36 @@ public final class ReadBack {
                         top
                                 ? bleed.getUpperRightY() - CORNER_INSET
                                 : bleed.getLowerLeftY() + CORNER_INSET;
-                Optional<Cmyk> expected = expectedAt(scene, left, top);
+                Optional<Plates> expected = expectedAt(scene, left, top);
                 Optional<PaintedPage.PaintedArea> area =
                         painted.areas().reversed().stream()
                                 .filter(each -> each.shape().contains(x, y))
                                 .findFirst();
-                Optional<Cmyk> found = area.flatMap(PaintedPage.PaintedArea::color);
+                Optional<Plates> found = area.flatMap(PaintedPage.PaintedArea::plates);
                 boolean matches =
                         expected.isPresent() == area.isPresent()
                                 && expected.isPresent() == found.isPresent()
-                                && (expected.isEmpty() || same(expected.get(), found.get()));
+                                && (expected.isEmpty()
+                                        || expected.get().matches(found.get(), INK_TOLERANCE));
                 checks.add(
                         new CornerCheck(
                                 (top ? "top " : "bottom ") + (left ? "left" : "right"),
-                                expected,
-                                found,
+                                expected.map(Plates::inWords),
+                                found.map(Plates::inWords),
                                 matches));
             }
         }
         return List.copyOf(checks);
     }
 
-    private Optional<Cmyk> expectedAt(PageScene scene, boolean left, boolean top) {
+    private Optional<Plates> expectedAt(PageScene scene, boolean left, boolean top) {
         Rect bleed = scene.boxes().bleed();
         double x = left ? bleed.x() + CORNER_INSET : bleed.right() - CORNER_INSET;
         double y = top ? bleed.y() + CORNER_INSET : bleed.bottom() - CORNER_INSET;
         return scene.items().reversed().stream()
                 .filter(item -> item instanceof Item.AreaFill fill && fill.rect().contains(x, y))
                 .findFirst()
-                .map(item -> condition.toInk(item.paint().color()));
-    }
-
-    private static boolean same(Cmyk one, Cmyk other) {
-        return Math.abs(one.cyan() - other.cyan()) <= INK_TOLERANCE
-                && Math.abs(one.magenta() - other.magenta()) <= INK_TOLERANCE
-                && Math.abs(one.yellow() - other.yellow()) <= INK_TOLERANCE
-                && Math.abs(one.black() - other.black()) <= INK_TOLERANCE;
+                .map(item -> Plates.of(item.paint().color(), condition));
     }
 
     /** Glyphs by the place they stand at, to a tenth of a point. */
@@ -173,10 +166,10 @@ public final class ReadBack {
             places.computeIfAbsent(Cell.of(glyph.x(), glyph.y()), cell -> new ArrayList<>())
                     .add(glyph);
         }
-        Map<Cmyk, int[]> counts = new LinkedHashMap<>();
+        Map<Plates, int[]> counts = new LinkedHashMap<>();
         PDRectangle bleedBox = page.getBleedBox();
         for (Item.GlyphRun run : scene.text()) {
-            Cmyk wanted = condition.toInk(run.paint().color());
+            Plates wanted = Plates.of(run.paint().color(), condition);
             int[] count = counts.computeIfAbsent(wanted, color -> new int[2]);
             int missing = 0;
             int miscolored = 0;
@@ -192,8 +185,9 @@ public final class ReadBack {
                     boolean colored =
                             here.stream()
                                     .anyMatch(each ->
-                                            each.color()
-                                                    .filter(color -> same(color, wanted))
+                                            each.plates()
+                                                    .filter(plates ->
+                                                            plates.matches(wanted, INK_TOLERANCE))
                                                     .isPresent());
                     boolean read =
                             glyph.text().isBlank()
@@ -206,13 +200,13 @@ public final class ReadBack {
                 }
             }
             note(problems, run, missing, "are not at their place");
-            note(problems, run, miscolored, "are not in " + wanted);
+            note(problems, run, miscolored, "are not in " + wanted.inWords());
             note(problems, run, misread, "do not read as their characters");
         }
         return counts.entrySet().stream()
                 .map(entry ->
                         new TextColorCheck(
-                                entry.getKey(),
+                                entry.getKey().inWords(),
                                 entry.getValue()[0],
                                 entry.getValue()[1],
                                 entry.getValue()[0] == entry.getValue()[1]))

@@ -2,7 +2,6 @@ package yewberry.pdf;
 
 import java.util.List;
 import java.util.Optional;
-import yewberry.core.color.Cmyk;
 
 /**
  * What was found when an exported file was opened again, held against what it was made from.
@@ -50,13 +49,14 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
     /** A box from its lower left corner, in points. */
     public record Extent(double x, double y, double width, double height) {}
 
-    /** What stands in a corner of the bleed; nothing is the bare stock. */
+    /** What stands in a corner of the bleed, in words; nothing is the bare stock. */
     public record CornerCheck(
-            String corner, Optional<Cmyk> expected, Optional<Cmyk> found, boolean matches) {}
+            String corner, Optional<String> expected, Optional<String> found, boolean matches) {}
 
     /**
+     * @param color in words
      * @param glyphs how many glyphs were to be in this colour
      * @param found how many are, at their place
      */
-    public record TextColorCheck(Cmyk color, int glyphs, int found, boolean matches) {}
+    public record TextColorCheck(String color, int glyphs, int found, boolean matches) {}
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Cmyk;
+import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.Swatch;
 import yewberry.core.publication.Area;
@@ -24,6 +25,7 @@ import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 
@@ -38,7 +40,7 @@ final class Leaflet {
     private Leaflet() {}
 
     static List<PageScene> scenes() {
-        return new Composer().composeAll(publication());
+        return new Composer(PressCondition.coated()).composeAll(publication());
     }
 
     static Publication publication() {
@@ -86,11 +88,12 @@ final class Leaflet {
                 Length.pt(size * 1.4),
                 Length.pt(3),
                 Look.Alignment.JUSTIFIED,
-                color.id());
+                Tinted.full(color.id()));
     }
 
     private static Background ground(int number, Area area, Swatch swatch) {
-        return new Background(id("ground" + number), Sides.BOTH, area, new Fill.Solid(swatch.id()));
+        return new Background(
+                id("ground" + number), Sides.BOTH, area, new Fill.Solid(Tinted.full(swatch.id())));
     }
 
     private static Page page(int number, List<Background> grounds, Look look) {

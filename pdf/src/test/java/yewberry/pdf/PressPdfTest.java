@@ -24,6 +24,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import yewberry.core.Progress;
+import yewberry.core.color.Definition;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.Swatch;
@@ -172,7 +173,7 @@ class PressPdfTest {
     }
 
     private static Rgb screen(Swatch swatch) {
-        return COATED.toScreen(COATED.toInk(swatch.color()));
+        return COATED.toScreen(COATED.toInk(((Definition.Plain) swatch.definition()).color()));
     }
 
     private static void within(int found, int expected) {

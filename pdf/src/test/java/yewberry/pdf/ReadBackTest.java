@@ -18,7 +18,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import yewberry.core.Progress;
-import yewberry.core.color.Cmyk;
 import yewberry.core.color.PressCondition;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.ReadBackReport.CornerCheck;
@@ -87,8 +86,7 @@ class ReadBackTest {
         assertThat(page(report, 1).corners())
                 .extracting(CornerCheck::corner)
                 .containsExactly("top left", "top right", "bottom left", "bottom right");
-        assertThat(page(report, 1).corners().getFirst().found())
-                .contains(new Cmyk(100, 86, 42, 52));
+        assertThat(page(report, 1).corners().getFirst().found()).contains("C100 M86 Y42 K52");
         assertThat(page(report, 2).corners())
                 .extracting(corner -> corner.found().isPresent())
                 .containsExactly(true, false, true, false);
@@ -102,7 +100,7 @@ class ReadBackTest {
                 .singleElement()
                 .satisfies(check -> {
                     assertThat(check.glyphs()).isEqualTo(glyphs).isEqualTo(check.found());
-                    assertThat(check.color()).isEqualTo(new Cmyk(0, 0, 0, 100));
+                    assertThat(check.color()).isEqualTo("C0 M0 Y0 K100");
                 });
     }
 
@@ -142,8 +140,7 @@ class ReadBackTest {
                                         text.replaceFirst(
                                                 "1 0\\.86 0\\.42 0\\.52 k", "1 0.86 0.42 0.5 k")));
         assertThat(page(report, 1).corners().getFirst().matches()).isFalse();
-        assertThat(page(report, 1).corners().getFirst().found())
-                .contains(new Cmyk(100, 86, 42, 50));
+        assertThat(page(report, 1).corners().getFirst().found()).contains("C100 M86 Y42 K50");
     }
 
     @Test

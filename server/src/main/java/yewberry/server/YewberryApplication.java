@@ -8,7 +8,6 @@ import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ApplicationListener;
 import org.springframework.context.annotation.Bean;
-import yewberry.core.color.PressCondition;
 
 /** The application: HTTP, storage and jobs around core and pdf. */
 @SpringBootApplication
@@ -33,10 +32,5 @@ public class YewberryApplication {
     @Bean
     Clock clock() {
         return Clock.systemUTC();
-    }
-
-    @Bean
-    PressCondition pressCondition() {
-        return PressCondition.coated();
     }
 }

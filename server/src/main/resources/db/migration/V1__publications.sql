@@ -11,8 +11,14 @@ create table swatch (
   id uuid not null,
   position int not null,
   name varchar(480) not null,
-  color json not null,
-  primary key (publication, id)
+  kind varchar(16) not null,
+  color json,
+  base uuid,
+  other uuid,
+  percent double precision,
+  primary key (publication, id),
+  foreign key (publication, base) references swatch (publication, id),
+  foreign key (publication, other) references swatch (publication, id)
 );
 
 create table look (
@@ -27,6 +33,7 @@ create table look (
   space_before varchar(40) not null,
   alignment varchar(16) not null,
   swatch uuid not null,
+  tint double precision not null,
   primary key (publication, id),
   foreign key (publication, swatch) references swatch (publication, id)
 );
@@ -59,6 +66,7 @@ create table background (
   area json not null,
   fill varchar(16) not null,
   swatch uuid,
+  tint double precision,
   primary key (publication, id),
   foreign key (publication, page) references page (publication, id) on delete cascade,
   foreign key (publication, parent) references parent (publication, id) on delete cascade,
@@ -98,6 +106,7 @@ create table run (
   paragraph uuid not null,
   text clob not null,
   swatch uuid,
+  tint double precision,
   primary key (publication, id),
   foreign key (publication, paragraph) references paragraph (publication, id) on delete cascade,
   foreign key (publication, swatch) references swatch (publication, id)
@@ -132,4 +141,11 @@ create table job (
   message varchar(2000) not null,
   report json,
   started timestamp with time zone not null
+);
+
+create table press_condition (
+  id varchar(64) primary key,
+  name varchar(480) not null,
+  ink_limit double precision not null,
+  profile blob not null
 );

@@ -144,7 +144,8 @@ class BadInputTest {
                         "ann",
                         """
                         {"type": "changeSwatch", "swatch": "%s",
-                         "color": {"type": "cmyk", "cyan": 120, "magenta": 0, "yellow": 0, "black": 0}}
+                         "definition": {"type": "plain", "color":
+                           {"type": "cmyk", "cyan": 120, "magenta": 0, "yellow": 0, "black": 0}}}
                         """
                                 .formatted(swatch)),
                 422,

@@ -43,6 +43,16 @@ class DemoTest {
         JsonNode findings =
                 Client.JSON.readTree(
                         Files.readString(folder.resolve("new/season-guide-findings.json")));
+        java.util.List<String> swatches = Files.readAllLines(folder.resolve("new/swatches.csv"));
+        assertThat(swatches.getFirst())
+                .isEqualTo("name,kind,c,m,y,k,red,green,blue,lab_l,lab_a,lab_b,total_ink");
+        // Little CMS for the screen; beside the profile for the measured values of solid black
+        assertThat(swatches.get(1))
+                .startsWith("Ink,cmyk,0.00,0.00,0.00,100.00,28.1,27.6,26.2,15.99,");
+        assertThat(swatches).anyMatch(line -> line.startsWith("Haze,tint,32.80,25.60,8.80,4.80,"));
+        assertThat(swatches)
+                .anyMatch(line -> line.startsWith("Lantern,spot,,,,,") && line.endsWith(",100.00"));
+        assertThat(swatches).anyMatch(line -> line.startsWith("Afterglow,mix,,,,,"));
         assertThat(findings.isArray()).isTrue();
         assertThat(findings.size()).isGreaterThan(5);
         for (JsonNode finding : findings) {

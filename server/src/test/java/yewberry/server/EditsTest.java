@@ -45,7 +45,7 @@ class EditsTest {
         return """
         {"type": "addBackground", "owner": {"type": "%s", "id": "%s"},
          "background": {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
-                        "fill": {"type": "solid", "swatch": "%s"}}}
+                        "fill": {"type": "solid", "color": {"swatch": "%s", "tint": 100}}}}
         """
                 .formatted(kind, owner, background, swatch);
     }
@@ -210,7 +210,11 @@ class EditsTest {
         Client.Answer answer =
                 client.post(
                         "/api/publications/" + id + "/previews",
-                        "{\"edit\": " + edit + ", \"page\": \"" + page(1) + "\"}");
+                        "{\"edit\": "
+                                + edit
+                                + ", \"page\": \""
+                                + page(1)
+                                + "\", \"viewing\": \"AS_DESIGNED\"}");
         assertThat(answer.status()).isEqualTo(200);
         assertThat(answer.json().path("pages")).hasSize(4);
         assertThat(answer.json().path("picture").asString()).startsWith("<svg");

@@ -8,6 +8,9 @@ import yewberry.core.Refused;
  * @throws Refused if a coverage is not within 0 to 100
  */
 public record Cmyk(double cyan, double magenta, double yellow, double black) implements Color {
+    /** No ink at all: bare paper. */
+    public static final Cmyk NONE = new Cmyk(0, 0, 0, 0);
+
     public Cmyk {
         cyan = checked("Cyan", cyan);
         magenta = checked("Magenta", magenta);
@@ -22,6 +25,11 @@ public record Cmyk(double cyan, double magenta, double yellow, double black) imp
                             .formatted(ink, Numbers.plain(percent)));
         }
         return percent + 0.0; // folds -0.0 into 0.0, so that equal colours are equal records
+    }
+
+    /** All four together, in percent: 0 to 400. */
+    public double total() {
+        return cyan + magenta + yellow + black;
     }
 
     /** The coverages rounded to whole percent, as designers write them. */

@@ -1,4 +1,7 @@
 package yewberry.core.color;
 
-/** A colour value in the space it was defined in. Conversion belongs to {@link PressCondition}. */
-public sealed interface Color permits Cmyk, Rgb {}
+/**
+ * A colour value in the space it was defined in. Conversion belongs to {@link PressCondition}; what
+ * a swatch comes to, to {@link Palette}.
+ */
+public sealed interface Color permits Cmyk, Rgb, Lab, Gray, Inks {}

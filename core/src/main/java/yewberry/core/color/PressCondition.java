@@ -1,61 +1,128 @@
 package yewberry.core.color;
 
+import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import yewberry.core.Refused;
 
 /**
- * A way of printing: an ICC output profile with its name. Both directions of conversion are
- * relative colorimetric with black-point compensation (ICC white paper "Black-point compensation",
- * Adobe 2006; ISO 18619): the paper maps to white, the deepest black to black.
+ * A way of printing: an ICC output profile with its name and ink limit. On the screen, and from the
+ * screen into ink, conversion is relative colorimetric with black-point compensation (ISO 18619):
+ * the paper maps to white, the deepest black to black. A proof on stock is absolute: paper and
+ * black are as they are.
  *
  * <p>This is the one piece of code that turns ink into screen colour, for pictures and for checks.
  * It is thread-safe.
  */
 public final class PressCondition {
-    private static final double[] D50 = {0.9642, 1, 0.8249};
-
     /** A publication holds a few hundred colours; the bound only guards against abuse. */
     private static final int CACHED = 20_000;
 
+    private final String id;
     private final String name;
     private final String registeredName;
     private final byte[] profile;
+    private final double inkLimit;
     private final ICC_ColorSpace space;
     private final double[] black;
+    private final double[] white;
     private final Map<Cmyk, Rgb> toScreen = new ConcurrentHashMap<>();
-    private final Map<Rgb, Cmyk> toInk = new ConcurrentHashMap<>();
+    private final Map<Color, Cmyk> toInk = new ConcurrentHashMap<>();
 
-    private PressCondition(String name, String registeredName, byte[] profile) {
+    private PressCondition(
+            String id, String name, String registeredName, byte[] profile, double inkLimit) {
+        this.id = id;
         this.name = name;
         this.registeredName = registeredName;
         this.profile = profile;
-        this.space = new ICC_ColorSpace(ICC_Profile.getInstance(profile));
+        this.inkLimit = inkLimit;
+        ICC_Profile icc = ICC_Profile.getInstance(profile);
+        this.space = new ICC_ColorSpace(icc);
+        this.white = mediaWhite(icc);
         this.black = blackPoint();
     }
 
     /** Offset on coated paper, built from the measured data FOGRA39L. */
     public static PressCondition coated() {
-        return Coated.CONDITION;
+        return Shipped.COATED;
     }
 
-    private static final class Coated {
-        static final PressCondition CONDITION =
-                new PressCondition("Coated offset", "FOGRA39", bytes("coated.icc"));
+    /** Those that ship with the application; the first is what a new publication gets. */
+    public static List<PressCondition> shipped() {
+        return Shipped.ALL;
+    }
 
-        private static byte[] bytes(String file) {
+    private static final class Shipped {
+        static final PressCondition COATED = shipped("coated", "Coated offset", "FOGRA39", 330);
+        static final List<PressCondition> ALL =
+                List.of(
+                        COATED,
+                        shipped("uncoated", "Uncoated offset", "FOGRA29", 300),
+                        shipped(
+                                "light-weight-coated",
+                                "Light-weight coated web offset",
+                                "FOGRA28",
+                                300));
+
+        private static PressCondition shipped(
+                String id, String name, String registeredName, double inkLimit) {
             try (InputStream in =
-                    PressCondition.class.getResourceAsStream("/yewberry/press/" + file)) {
-                return in.readAllBytes();
+                    PressCondition.class.getResourceAsStream("/yewberry/press/" + id + ".icc")) {
+                return new PressCondition(id, name, registeredName, in.readAllBytes(), inkLimit);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
         }
+    }
+
+    /**
+     * A condition from a profile of the user's own.
+     *
+     * @param inkLimit the most ink in one place, in percent
+     * @throws Refused if the profile is damaged or is not for CMYK output
+     */
+    public static PressCondition imported(String id, String name, byte[] profile, double inkLimit) {
+        if (!(inkLimit >= 100 && inkLimit <= 400)) {
+            throw new Refused(
+                    "An ink limit of %s %% is not possible; choose from 100 to 400 %%."
+                            .formatted(Numbers.plain(inkLimit)));
+        }
+        if (profile.length < 128
+                || ByteBuffer.wrap(profile).getInt() != profile.length
+                || ByteBuffer.wrap(profile).getInt(36) != 0x61637370) {
+            throw new Refused(
+                    "This is not a whole ICC profile: its length or its signature is wrong. Fetch it anew from where it came from.");
+        }
+        try {
+            ICC_Profile icc = ICC_Profile.getInstance(profile);
+            if (icc.getColorSpaceType() != ColorSpace.TYPE_CMYK) {
+                throw new Refused(
+                        "This ICC profile is not for CMYK; choose the output profile of a press.");
+            }
+            if (icc.getProfileClass() != ICC_Profile.CLASS_OUTPUT) {
+                throw new Refused(
+                        "This ICC profile is not an output profile; choose the profile of a press, not a link between two.");
+            }
+            return new PressCondition(id, name, name, profile.clone(), inkLimit);
+        } catch (IllegalArgumentException | java.awt.color.CMMException damaged) {
+            throw new Refused(
+                    "This ICC profile is damaged and cannot be used; fetch it anew from where it came from.");
+        }
+    }
+
+    /**
+     * {@code coated}, {@code uncoated}, {@code light-weight-coated}, or that of an imported one.
+     */
+    public String id() {
+        return id;
     }
 
     public String name() {
@@ -72,23 +139,79 @@ public final class PressCondition {
         return profile.clone();
     }
 
+    /** The most ink in one place, all inks together, in percent. */
+    public double inkLimit() {
+        return inkLimit;
+    }
+
     /** What a screen shows for this colour. */
     public Rgb toScreen(Color color) {
         return switch (color) {
             case Rgb rgb -> rgb;
-            case Cmyk cmyk -> cached(toScreen, cmyk, this::screenOf);
+            case Lab lab -> Srgb.fromXyzD50(lab.xyz());
+            case Cmyk cmyk -> cached(toScreen, cmyk, ink -> Srgb.fromXyzD50(compensated(ink)));
+            case Gray gray -> toScreen(gray.ink());
+            case Inks inks -> toScreen(toInk(inks));
         };
     }
 
-    /** The inks that print this colour as well as this condition can. */
+    /** The screen's components before they are rounded, 0 to 255, cut at the edge of the gamut. */
+    public double[] screenComponents(Color color) {
+        return switch (color) {
+            case Rgb rgb -> new double[] {rgb.red(), rgb.green(), rgb.blue()};
+            case Lab lab -> Srgb.components(lab.xyz());
+            case Cmyk cmyk -> Srgb.components(compensated(cmyk));
+            case Gray gray -> screenComponents(gray.ink());
+            case Inks inks -> screenComponents(toInk(inks));
+        };
+    }
+
+    /** The process inks that print this colour as well as this condition can. */
     public Cmyk toInk(Color color) {
         return switch (color) {
             case Cmyk cmyk -> cmyk;
-            case Rgb rgb -> cached(toInk, rgb, this::inkOf);
+            case Gray gray -> gray.ink();
+            case Rgb rgb -> cached(toInk, rgb, each -> inkOf(Srgb.toXyzD50(rgb)));
+            case Lab lab -> cached(toInk, lab, each -> inkOf(lab.xyz()));
+            case Inks inks -> equivalent(inks);
         };
     }
 
-    private static <K, V> V cached(Map<K, V> cache, K key, Function<K, V> compute) {
+    /** The colour as it is seen on the screen, in CIELAB: paper is white there, black is black. */
+    public Lab lab(Color color) {
+        return switch (color) {
+            case Lab lab -> lab;
+            case Rgb rgb -> Lab.ofXyz(Srgb.toXyzD50(rgb));
+            case Cmyk cmyk -> Lab.ofXyz(compensated(cmyk));
+            case Gray gray -> lab(gray.ink());
+            case Inks inks -> lab(toInk(inks));
+        };
+    }
+
+    /** All inks of a colour together, spot inks as themselves, in percent. */
+    public double totalInk(Color color) {
+        return color instanceof Inks inks
+                ? inks.process().total()
+                        + inks.spots().stream().mapToDouble(Inks.Spot::percent).sum()
+                : toInk(color).total();
+    }
+
+    /** The colour as it is measured on the paper of this condition: absolute colorimetric. */
+    public Lab measured(Color color) {
+        return Lab.ofXyz(onStock(toInk(color), white));
+    }
+
+    /** The paper of this condition, as measured. */
+    public Lab paper() {
+        return measured(Cmyk.NONE);
+    }
+
+    /** What a screen shows for a proof of this colour on a stock: paper and black as they are. */
+    public Rgb proof(Color color, Lab stock) {
+        return Srgb.fromXyzD50(onStock(toInk(color), stock.xyz()));
+    }
+
+    private static <K, V> V cached(Map<? super K, V> cache, K key, Function<K, V> compute) {
         V known = cache.get(key);
         if (known != null) {
             return known;
@@ -101,19 +224,49 @@ public final class PressCondition {
         return value;
     }
 
-    private Rgb screenOf(Cmyk cmyk) {
-        double[] xyz = xyz(fractions(cmyk));
-        for (int i = 0; i < 3; i++) {
-            xyz[i] = (xyz[i] - black[i]) * D50[i] / (D50[i] - black[i]);
+    /** Each spot ink counts as its equivalent at its coverage, added up: as in the press PDF. */
+    private Cmyk equivalent(Inks inks) {
+        double[] sum = percents(inks.process());
+        for (Inks.Spot spot : inks.spots()) {
+            double[] of = percents(toInk(spot.equivalent()));
+            for (int i = 0; i < 4; i++) {
+                sum[i] += of[i] * spot.percent() / 100;
+            }
         }
-        return Srgb.fromXyzD50(xyz);
+        return new Cmyk(
+                Math.min(100, sum[0]),
+                Math.min(100, sum[1]),
+                Math.min(100, sum[2]),
+                Math.min(100, sum[3]));
     }
 
-    private Cmyk inkOf(Rgb rgb) {
-        double[] xyz = Srgb.toXyzD50(rgb);
+    private static double[] percents(Cmyk ink) {
+        return new double[] {ink.cyan(), ink.magenta(), ink.yellow(), ink.black()};
+    }
+
+    /** XYZ relative to the paper, with black-point compensation. */
+    private double[] compensated(Cmyk cmyk) {
+        double[] xyz = relative(cmyk);
+        for (int i = 0; i < 3; i++) {
+            xyz[i] = (xyz[i] - black[i]) * Lab.D50[i] / (Lab.D50[i] - black[i]);
+        }
+        return xyz;
+    }
+
+    /** XYZ on a stock of this XYZ: ICC.1, absolute colorimetric. */
+    private double[] onStock(Cmyk cmyk, double[] stock) {
+        double[] xyz = relative(cmyk);
+        for (int i = 0; i < 3; i++) {
+            xyz[i] *= stock[i] / Lab.D50[i];
+        }
+        return xyz;
+    }
+
+    private Cmyk inkOf(double[] xyz) {
         float[] scaled = new float[3];
         for (int i = 0; i < 3; i++) {
-            scaled[i] = (float) Math.max(0, xyz[i] * (D50[i] - black[i]) / D50[i] + black[i]);
+            double range = Lab.D50[i] - black[i];
+            scaled[i] = (float) Math.max(0, xyz[i] * range / Lab.D50[i] + black[i]);
         }
         float[] ink = space.fromCIEXYZ(scaled);
         return new Cmyk(percent(ink[0]), percent(ink[1]), percent(ink[2]), percent(ink[3]));
@@ -126,13 +279,13 @@ public final class PressCondition {
         return Math.clamp(Math.rint(fraction * 1000.0) / 10, 0, 100);
     }
 
-    private static float[] fractions(Cmyk cmyk) {
-        return new float[] {
-            (float) (cmyk.cyan() / 100),
-            (float) (cmyk.magenta() / 100),
-            (float) (cmyk.yellow() / 100),
-            (float) (cmyk.black() / 100)
-        };
+    private double[] relative(Cmyk cmyk) {
+        double[] percents = percents(cmyk);
+        float[] fractions = new float[4];
+        for (int i = 0; i < 4; i++) {
+            fractions[i] = (float) (percents[i] / 100);
+        }
+        return xyz(fractions);
     }
 
     private double[] xyz(float[] ink) {
@@ -146,6 +299,18 @@ public final class PressCondition {
      */
     private double[] blackPoint() {
         double y = xyz(space.fromRGB(new float[] {0, 0, 0}))[1];
-        return new double[] {y * D50[0], y * D50[1], y * D50[2]};
+        return new double[] {y * Lab.D50[0], y * Lab.D50[1], y * Lab.D50[2]};
+    }
+
+    /** ICC.1, mediaWhitePointTag: an XYZ of three s15Fixed16 numbers behind eight bytes of head. */
+    private static double[] mediaWhite(ICC_Profile icc) {
+        byte[] tag = icc.getData(ICC_Profile.icSigMediaWhitePointTag);
+        if (tag == null || tag.length < 20) {
+            return Lab.D50.clone();
+        }
+        ByteBuffer numbers = ByteBuffer.wrap(tag, 8, 12);
+        return new double[] {
+            numbers.getInt() / 65536.0, numbers.getInt() / 65536.0, numbers.getInt() / 65536.0
+        };
     }
 }

@@ -49,6 +49,16 @@ final class Srgb {
         return (int) Math.round(Math.clamp(encoded, 0, 1) * 255);
     }
 
+    /** Encoded components, 0 to 255, not rounded. */
+    static double[] components(double[] xyzD50) {
+        double[] linear = Matrix.times(FROM_XYZ_D50, xyzD50);
+        double[] encoded = new double[3];
+        for (int i = 0; i < 3; i++) {
+            encoded[i] = Math.clamp(encode(Math.clamp(linear[i], 0, 1)), 0, 1) * 255;
+        }
+        return encoded;
+    }
+
     static double[] toXyzD50(Rgb color) {
         return Matrix.times(TO_XYZ_D50, linear(color));
     }

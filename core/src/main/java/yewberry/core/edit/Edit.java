@@ -3,7 +3,7 @@ package yewberry.core.edit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
 import yewberry.core.color.Swatch;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
@@ -11,6 +11,7 @@ import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Tinted;
 
 /**
  * One thing a designer does. What an edit adds brings its id along, so that sending it twice cannot
@@ -53,7 +54,12 @@ public sealed interface Edit {
 
     record AddSwatch(Swatch swatch) implements Edit {}
 
-    record ChangeSwatch(UUID swatch, Color color) implements Edit {}
+    record ChangeSwatch(UUID swatch, Definition definition) implements Edit {}
+
+    /**
+     * @param after the swatch it comes after; nothing means at the front
+     */
+    record MoveSwatch(UUID swatch, Optional<UUID> after) implements Edit {}
 
     record RenameSwatch(UUID swatch, String name) implements Edit {}
 
@@ -98,7 +104,7 @@ public sealed interface Edit {
     record Written(UUID paragraph, UUID look, String text) {}
 
     /**
-     * @param swatch nothing means the colour of its look again
+     * @param color nothing means the colour of its look again
      */
-    record ColorRun(UUID run, Optional<UUID> swatch) implements Edit {}
+    record ColorRun(UUID run, Optional<Tinted> color) implements Edit {}
 }

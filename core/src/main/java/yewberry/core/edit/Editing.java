@@ -9,6 +9,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
+import yewberry.core.color.Swatch;
 import yewberry.core.edit.Edit.*;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
@@ -74,7 +75,8 @@ public final class Editing {
                             replaced(
                                     on.swatches(),
                                     on.swatch(change.swatch()),
-                                    swatch -> swatch.withColor(change.color())));
+                                    swatch -> swatch.withDefinition(change.definition())));
+            case MoveSwatch move -> moveSwatch(on, move);
             case RenameSwatch rename ->
                     on.withSwatches(
                             replaced(
@@ -216,6 +218,18 @@ public final class Editing {
                 .withParents(on.parents().stream().filter(each -> each != gone).toList());
     }
 
+    private static Publication moveSwatch(Publication on, MoveSwatch move) {
+        Swatch moved = on.swatch(move.swatch());
+        if (move.after().equals(Optional.of(move.swatch()))) {
+            return on;
+        }
+        List<Swatch> swatches = new ArrayList<>(on.swatches());
+        swatches.remove(moved);
+        int at = move.after().map(after -> swatches.indexOf(on.swatch(after)) + 1).orElse(0);
+        swatches.add(at, moved);
+        return on.withSwatches(swatches);
+    }
+
     private static Publication removeSwatch(Publication on, RemoveSwatch remove) {
         var gone = on.swatch(remove.swatch());
         refuseSame(remove.swatch(), remove.replacement());
@@ -308,7 +322,7 @@ public final class Editing {
                 replacedWhere(
                         paragraph.runs(),
                         run -> run.id().equals(color.run()),
-                        run -> run.withColor(color.swatch())));
+                        run -> run.withColor(color.color())));
     }
 
     private static void sidesFit(Owner owner, Sides sides) {

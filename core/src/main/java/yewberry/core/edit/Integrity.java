@@ -6,6 +6,9 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import yewberry.core.Refused;
+import yewberry.core.color.Definition;
+import yewberry.core.color.Palette;
+import yewberry.core.color.Swatch;
 import yewberry.core.edit.Element.*;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Fill;
@@ -14,6 +17,7 @@ import yewberry.core.publication.Owner;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
 import yewberry.core.publication.Uses;
 import yewberry.core.text.FontLibrary;
 
@@ -42,17 +46,17 @@ final class Integrity {
     private void check(Element element) {
         switch (element) {
             case WholePublication whole -> {}
-            case OneSwatch swatch -> {}
+            case OneSwatch(Swatch swatch) -> check(swatch);
             case OneParent parent -> {}
             case OneLook(Look look) -> {
                 FontLibrary.face(look.family(), look.weight());
-                after.swatch(look.color());
+                after.swatch(look.color().swatch());
             }
             case OnePage page -> page.parent().ifPresent(after::parent);
             case OneBackground(Owner owner, Background background) -> {
                 after.layer(owner);
-                if (background.fill() instanceof Fill.Solid(UUID swatch)) {
-                    after.swatch(swatch);
+                if (background.fill() instanceof Fill.Solid(Tinted color)) {
+                    after.swatch(color.swatch());
                 }
             }
             case OneFrame(Owner owner, TextFrame frame) -> {
@@ -62,12 +66,30 @@ final class Integrity {
         }
     }
 
+    private void check(Swatch swatch) {
+        swatch.definition().bases().forEach(after::swatch);
+        Palette.refuseCycles(after.swatches());
+        boolean twice =
+                swatch.definition() instanceof Definition.SpotInk
+                        && after.swatches().stream()
+                                .anyMatch(other ->
+                                        !other.id().equals(swatch.id())
+                                                && other.definition() instanceof Definition.SpotInk
+                                                && other.name().equals(swatch.name()));
+        if (twice) {
+            throw new Refused(
+                    "There is a spot colour “%s” already, and two inks of one name would be one plate; give it another name."
+                            .formatted(swatch.name()));
+        }
+    }
+
     private void check(TextFrame frame) {
         frame.paragraphs().stream().map(Paragraph::look).distinct().forEach(after::look);
         frame.paragraphs().stream()
                 .flatMap(paragraph -> paragraph.runs().stream())
                 .map(run -> run.color())
                 .flatMap(Optional::stream)
+                .map(Tinted::swatch)
                 .distinct()
                 .forEach(after::swatch);
     }

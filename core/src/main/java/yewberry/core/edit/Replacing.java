@@ -1,7 +1,6 @@
 package yewberry.core.edit;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import yewberry.core.publication.Background;
@@ -11,6 +10,7 @@ import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
 
 /** Replaces one swatch or look by another wherever it is used; the rest stays the same object. */
 final class Replacing {
@@ -19,8 +19,9 @@ final class Replacing {
     static Publication swatch(Publication in, UUID old, UUID replacement) {
         UnaryOperator<Run> run =
                 each ->
-                        each.color().equals(Optional.of(old))
-                                ? each.withColor(Optional.of(replacement))
+                        each.color().filter(color -> color.swatch().equals(old)).isPresent()
+                                ? each.withColor(
+                                        each.color().map(color -> color.withSwatch(replacement)))
                                 : each;
         UnaryOperator<TextFrame> frame =
                 each -> {
@@ -37,17 +38,27 @@ final class Replacing {
                 };
         UnaryOperator<Background> background =
                 each ->
-                        each.fill().equals(new Fill.Solid(old))
-                                ? each.withFill(new Fill.Solid(replacement))
+                        each.fill() instanceof Fill.Solid(Tinted color)
+                                        && color.swatch().equals(old)
+                                ? each.withFill(new Fill.Solid(color.withSwatch(replacement)))
                                 : each;
         return layers(in, background, frame)
                 .withLooks(
                         mapped(
                                 in.looks(),
                                 look ->
-                                        look.color().equals(old)
-                                                ? look.withColor(replacement)
-                                                : look));
+                                        look.color().swatch().equals(old)
+                                                ? look.withColor(
+                                                        look.color().withSwatch(replacement))
+                                                : look))
+                .withSwatches(
+                        mapped(
+                                in.swatches(),
+                                swatch ->
+                                        swatch.definition().bases().contains(old)
+                                                ? swatch.withDefinition(
+                                                        swatch.definition().with(old, replacement))
+                                                : swatch));
     }
 
     static Publication look(Publication in, UUID old, UUID replacement) {

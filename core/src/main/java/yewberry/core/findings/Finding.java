@@ -51,7 +51,7 @@ public sealed interface Finding {
                                     .formatted(contrast.against().size());
             return "“%s” on %s has a contrast of %s : 1 and needs %s : 1 (%s).%s"
                     .formatted(
-                            contrast.run().paint().name(),
+                            contrast.run().paint().inWords(),
                             worst.name(),
                             Contrast.cut(worst.ratio()),
                             Numbers.plain(contrast.required()),

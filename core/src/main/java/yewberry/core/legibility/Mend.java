@@ -14,6 +14,7 @@ import yewberry.core.color.Swatch;
 import yewberry.core.edit.Edit;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Tinted;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 
@@ -67,8 +68,8 @@ public record Mend(
                                 publication,
                                 condition,
                                 swatch,
-                                new Edit.ColorRun(run, Optional.of(swatch))));
-        if (look.color().equals(paint.swatch())) {
+                                new Edit.ColorRun(run, Optional.of(Tinted.full(swatch)))));
+        if (look.color().equals(new Tinted(paint.swatch(), paint.tint()))) {
             Collected forLook =
                     collect(
                             pages,
@@ -90,7 +91,8 @@ public record Mend(
                                             publication,
                                             condition,
                                             swatch,
-                                            new Edit.ChangeLook(look.withColor(swatch)))));
+                                            new Edit.ChangeLook(
+                                                    look.withColor(Tinted.full(swatch))))));
         }
         return mends.flatMap(Optional::stream).toList();
     }

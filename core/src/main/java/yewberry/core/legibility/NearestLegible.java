@@ -7,6 +7,9 @@ import java.util.stream.Stream;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
+import yewberry.core.color.Gray;
+import yewberry.core.color.Inks;
+import yewberry.core.color.Lab;
 import yewberry.core.color.Oklch;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
@@ -128,7 +131,33 @@ public final class NearestLegible {
     private Color inSpace(Rgb rgb) {
         return switch (old) {
             case Rgb same -> rgb;
+            case Lab same -> rounded(condition.lab(rgb));
+            case Gray same -> grayOf(rgb);
             case Cmyk ink -> condition.toInk(rgb).rounded();
+            case Inks inks -> condition.toInk(rgb).rounded();
         };
+    }
+
+    private static Lab rounded(Lab lab) {
+        return new Lab(
+                Math.rint(lab.lightness() * 10) / 10,
+                Math.rint(lab.a() * 10) / 10,
+                Math.rint(lab.b() * 10) / 10);
+    }
+
+    /** The grey of this lightness, in whole percent. */
+    private Gray grayOf(Rgb rgb) {
+        double wanted = Contrast.luminance(rgb);
+        int low = 0;
+        int high = 100;
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (Contrast.luminance(condition.toScreen(new Gray(middle))) > wanted) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return new Gray(low);
     }
 }

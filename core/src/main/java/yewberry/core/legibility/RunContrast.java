@@ -26,7 +26,7 @@ public record RunContrast(
      */
     public record Against(Optional<Paint> paint, Rgb color, double ratio) {
         public String name() {
-            return paint.map(it -> "“%s”".formatted(it.name())).orElse("bare stock");
+            return paint.map(it -> "“%s”".formatted(it.inWords())).orElse("bare stock");
         }
     }
 

@@ -5,8 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.color.View;
 import yewberry.core.publication.Side;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
@@ -18,20 +18,20 @@ import yewberry.core.text.Face;
  * one point. Glyph outlines are shared shapes; trim, bleed and safe area are drawn when asked for.
  */
 public final class SvgPicture {
-    private final PressCondition condition;
+    private final View view;
     private final boolean guides;
     private final Map<String, Face.Outline> glyphs = new LinkedHashMap<>();
     private final StringBuilder clips = new StringBuilder();
     private final StringBuilder body = new StringBuilder();
 
-    private SvgPicture(PressCondition condition, boolean guides) {
-        this.condition = condition;
+    private SvgPicture(View view, boolean guides) {
+        this.view = view;
         this.guides = guides;
     }
 
     /** A page alone, out to its bleed on every side. */
-    public static String page(PageScene scene, PressCondition condition, boolean guides) {
-        SvgPicture picture = new SvgPicture(condition, guides);
+    public static String page(PageScene scene, View view, boolean guides) {
+        SvgPicture picture = new SvgPicture(view, guides);
         picture.draw(scene, 0, scene.boxes().bleed());
         return picture.document(scene.boxes().bleed());
     }
@@ -41,8 +41,8 @@ public final class SvgPicture {
      *
      * @param region in the space of the page; what lies beyond the bleed stays empty
      */
-    public static String region(PageScene scene, Rect region, PressCondition condition) {
-        SvgPicture picture = new SvgPicture(condition, false);
+    public static String region(PageScene scene, Rect region, View view) {
+        SvgPicture picture = new SvgPicture(view, false);
         picture.draw(scene, 0, scene.boxes().bleed().intersection(region));
         return picture.document(region);
     }
@@ -57,8 +57,8 @@ public final class SvgPicture {
      *
      * @param scenes from left to right
      */
-    public static String spread(List<PageScene> scenes, PressCondition condition, boolean guides) {
-        SvgPicture picture = new SvgPicture(condition, guides);
+    public static String spread(List<PageScene> scenes, View view, boolean guides) {
+        SvgPicture picture = new SvgPicture(view, guides);
         Optional<Rect> whole = Optional.empty();
         for (Placed placed : arrange(scenes)) {
             picture.draw(placed.scene(), placed.x(), placed.visible());
@@ -96,11 +96,10 @@ public final class SvgPicture {
         clips.append("/></clipPath>");
         body.append("<g transform=\"translate(").append(number(x)).append(" 0)\">");
         body.append("<g clip-path=\"url(#").append(clip).append(")\">");
-        rect(visible, Rgb.WHITE);
+        rect(visible, view.bare());
         for (Item item : scene.items()) {
             switch (item) {
-                case Item.AreaFill fill ->
-                        rect(fill.rect(), condition.toScreen(fill.paint().color()));
+                case Item.AreaFill fill -> rect(fill.rect(), view.see(fill.paint().color()));
                 case Item.GlyphRun run -> text(run);
             }
         }
@@ -127,7 +126,7 @@ public final class SvgPicture {
     }
 
     private void text(Item.GlyphRun run) {
-        Rgb color = condition.toScreen(run.paint().color());
+        Rgb color = view.see(run.paint().color());
         body.append("<g fill=\"").append(color.hex()).append("\">");
         for (Item.Line line : run.lines()) {
             body.append("<g transform=\"translate(").append(number(line.x())).append(' ');
@@ -170,13 +169,13 @@ public final class SvgPicture {
         }
     }
 
-    private String document(Rect view) {
+    private String document(Rect shown) {
         StringBuilder svg = new StringBuilder(body.length() + 1000);
         svg.append("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"");
-        svg.append(number(view.x())).append(' ').append(number(view.y())).append(' ');
-        svg.append(number(view.width())).append(' ').append(number(view.height()));
-        svg.append("\" width=\"").append(number(view.width())).append("pt\" height=\"");
-        svg.append(number(view.height())).append("pt\"><defs>").append(clips);
+        svg.append(number(shown.x())).append(' ').append(number(shown.y())).append(' ');
+        svg.append(number(shown.width())).append(' ').append(number(shown.height()));
+        svg.append("\" width=\"").append(number(shown.width())).append("pt\" height=\"");
+        svg.append(number(shown.height())).append("pt\"><defs>").append(clips);
         glyphs.forEach((key, outline) -> {
             svg.append("<path id=\"").append(key).append("\" d=\"");
             path(svg, outline);

@@ -23,7 +23,7 @@ public record Look(
         Length leading,
         Length before,
         Alignment alignment,
-        UUID color) {
+        Tinted color) {
     public enum Alignment {
         LEFT,
         CENTER,
@@ -50,7 +50,7 @@ public record Look(
         }
     }
 
-    public Look withColor(UUID changed) {
+    public Look withColor(Tinted changed) {
         return new Look(id, name, family, weight, size, leading, before, alignment, changed);
     }
 }

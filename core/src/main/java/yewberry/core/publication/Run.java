@@ -10,7 +10,7 @@ import yewberry.core.Refused;
  * @param color a swatch of its own instead of the look's
  * @throws Refused if the text holds a control character, a line break among them
  */
-public record Run(UUID id, String text, Optional<UUID> color) {
+public record Run(UUID id, String text, Optional<Tinted> color) {
     public Run {
         if (text.codePoints().anyMatch(Character::isISOControl)) {
             throw new Refused(
@@ -22,7 +22,7 @@ public record Run(UUID id, String text, Optional<UUID> color) {
         return new Run(id, changed, color);
     }
 
-    public Run withColor(Optional<UUID> changed) {
+    public Run withColor(Optional<Tinted> changed) {
         return new Run(id, text, changed);
     }
 }

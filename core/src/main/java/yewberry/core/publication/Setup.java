@@ -18,7 +18,8 @@ public record Setup(
         Length safe,
         Margins margins,
         Unit unit,
-        Level level) {
+        Level level,
+        Press press) {
     public Setup {
         double shorter = Math.min(trim.width().millimetres(), trim.height().millimetres());
         atMost("Bleed at the top", bleed.top(), shorter / 2);
@@ -65,7 +66,12 @@ public record Setup(
                 safe,
                 new Margins(margin, margin, margin, margin),
                 Unit.MM,
-                Level.AA);
+                Level.AA,
+                Press.USUAL);
+    }
+
+    public Setup withPress(Press changed) {
+        return new Setup(trim, facing, bleed, safe, margins, unit, level, changed);
     }
 
     /** Which hand a page is on; without facing pages every page stands as a right-hand one. */

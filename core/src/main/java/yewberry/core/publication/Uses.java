@@ -13,7 +13,8 @@ public final class Uses {
 
     public static Uses of(Publication publication) {
         Uses uses = new Uses();
-        publication.looks().forEach(look -> uses.count(look.color()));
+        publication.looks().forEach(look -> uses.count(look.color().swatch()));
+        publication.swatches().forEach(swatch -> swatch.definition().bases().forEach(uses::count));
         publication.pages().forEach(page -> page.parent().ifPresent(uses::count));
         Stream.concat(
                         publication.pages().stream().map(Page::layer),
@@ -24,14 +25,16 @@ public final class Uses {
 
     private void count(Layer layer) {
         for (Background background : layer.backgrounds()) {
-            if (background.fill() instanceof Fill.Solid(UUID swatch)) {
-                count(swatch);
+            if (background.fill() instanceof Fill.Solid(Tinted color)) {
+                count(color.swatch());
             }
         }
         for (TextFrame frame : layer.frames()) {
             for (Paragraph paragraph : frame.paragraphs()) {
                 count(paragraph.look());
-                paragraph.runs().forEach(run -> run.color().ifPresent(this::count));
+                paragraph
+                        .runs()
+                        .forEach(run -> run.color().map(Tinted::swatch).ifPresent(this::count));
             }
         }
     }
@@ -40,7 +43,7 @@ public final class Uses {
         counts.merge(used, 1, Integer::sum);
     }
 
-    /** In backgrounds, looks, and runs with a colour of their own. */
+    /** In backgrounds, looks, runs with a colour of their own, and swatches that derive from it. */
     public int swatch(UUID swatch) {
         return counts.getOrDefault(swatch, 0);
     }

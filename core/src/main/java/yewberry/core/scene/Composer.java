@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
+import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
@@ -15,8 +16,9 @@ import yewberry.core.publication.Setup;
 import yewberry.core.publication.Side;
 
 /**
- * Composes the pages of one publication and remembers them: a page is composed anew only when
- * something that it is made from is another object than before. Thread-safe.
+ * Composes the pages of one publication under one press condition and remembers them: a page is
+ * composed anew only when something that it is made from is another object than before.
+ * Thread-safe.
  */
 public final class Composer {
     /** The stored state and a preview take turns; both are kept. */
@@ -24,6 +26,14 @@ public final class Composer {
 
     private final Map<UUID, Deque<Composed>> memo = new ConcurrentHashMap<>();
     private final FrameSetter setter = new FrameSetter();
+    private final PressCondition condition;
+
+    /**
+     * @param condition that mixes across colour spaces are worked out under
+     */
+    public Composer(PressCondition condition) {
+        this.condition = condition;
+    }
 
     /** A scene and exactly what it was made from. */
     private record Composed(
@@ -83,7 +93,8 @@ public final class Composer {
         Ingredients ingredients = new Ingredients(publication);
         Optional<Parent> parent = page.parent().map(publication::parent);
         PageScene scene =
-                new PageComposition(publication, side, ingredients, setter).compose(page, parent);
+                new PageComposition(publication, condition, side, ingredients, setter)
+                        .compose(page, parent);
         return new Composed(page, parent, publication.setup(), side, ingredients.sealed(), scene);
     }
 }

@@ -3,9 +3,13 @@ package yewberry.core.scene;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
+import yewberry.core.color.Color;
+import yewberry.core.color.Palette;
+import yewberry.core.color.PressCondition;
 import yewberry.core.color.Swatch;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Tinted;
 
 /** Hands out swatches and looks, and notes which ones a page was made from. */
 final class Ingredients {
@@ -17,7 +21,17 @@ final class Ingredients {
         this.source = source;
     }
 
-    Swatch swatch(UUID id) {
+    /** The paint of a use; the swatches that its swatch derives from are noted too. */
+    Paint paint(Tinted use, PressCondition condition) {
+        Color color = new Palette(this::swatch, condition).color(use.swatch());
+        return new Paint(
+                Palette.tint(color, use.tint()),
+                use.swatch(),
+                swatch(use.swatch()).name(),
+                use.tint());
+    }
+
+    private Swatch swatch(UUID id) {
         return swatches.computeIfAbsent(id, source::swatch);
     }
 

@@ -3,7 +3,7 @@ package yewberry.core.scene;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
+import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Page;
@@ -12,12 +12,14 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
 import yewberry.core.text.Segment;
 import yewberry.core.text.SetText;
 
 /** Composes one page: the parent's backgrounds, its own on top, then the parent's text, its own. */
 final class PageComposition {
     private final Publication publication;
+    private final PressCondition condition;
     private final PageBoxes boxes;
     private final Ingredients ingredients;
     private final FrameSetter setter;
@@ -25,7 +27,12 @@ final class PageComposition {
     private final List<PageScene.Overset> overset = new ArrayList<>();
 
     PageComposition(
-            Publication publication, Side side, Ingredients ingredients, FrameSetter setter) {
+            Publication publication,
+            PressCondition condition,
+            Side side,
+            Ingredients ingredients,
+            FrameSetter setter) {
+        this.condition = condition;
         this.publication = publication;
         this.boxes = PageBoxes.of(publication.setup(), side);
         this.ingredients = ingredients;
@@ -49,12 +56,12 @@ final class PageComposition {
             if (background.sides().include(boxes.side())) {
                 switch (background.fill()) {
                     case Fill.None none -> {}
-                    case Fill.Solid(UUID swatch) ->
+                    case Fill.Solid(Tinted color) ->
                             items.add(
                                     new Item.AreaFill(
                                             origin,
                                             background.id(),
-                                            Paint.of(ingredients.swatch(swatch)),
+                                            ingredients.paint(color, condition),
                                             boxes.place(background.area())));
                 }
             }
@@ -106,7 +113,7 @@ final class PageComposition {
 
     private void run(List<Segment> segments, TextFrame frame, Origin origin, Rect box) {
         Segment first = segments.getFirst();
-        UUID swatch = first.run().color().orElse(first.look().color());
+        Tinted color = first.run().color().orElse(first.look().color());
         items.add(
                 new Item.GlyphRun(
                         origin,
@@ -115,7 +122,7 @@ final class PageComposition {
                         first.run().id(),
                         first.look(),
                         first.face(),
-                        Paint.of(ingredients.swatch(swatch)),
+                        ingredients.paint(color, condition),
                         first.size(),
                         segments.stream()
                                 .map(each ->

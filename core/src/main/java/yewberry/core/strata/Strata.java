@@ -5,8 +5,8 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import yewberry.core.color.Contrast;
-import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.color.View;
 import yewberry.core.publication.Edge;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
@@ -22,12 +22,12 @@ public final class Strata {
      * @param x points from the left edge of the trim
      * @param y points from its top edge
      */
-    public static List<Stratum> at(PageScene scene, double x, double y, PressCondition condition) {
+    public static List<Stratum> at(PageScene scene, double x, double y, View view) {
         List<Stratum> up = new ArrayList<>();
-        up.add(new Stratum.Stock(Rgb.WHITE));
-        Rgb below = Rgb.WHITE;
+        up.add(new Stratum.Stock(view.bare()));
+        Rgb below = view.bare();
         for (Item item : scene.items()) {
-            Rgb screen = condition.toScreen(item.paint().color());
+            Rgb screen = view.see(item.paint().color());
             switch (item) {
                 case Item.AreaFill fill -> {
                     if (fill.rect().contains(x, y)) {

@@ -32,6 +32,7 @@ import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Tinted;
 
 class EditingTest {
     private static final Owner ON_PAGE_1 = new Owner.OnPage(page(1));
@@ -131,15 +132,16 @@ class EditingTest {
                                 new Layer(
                                         List.of(ground("g", SIGNAL)),
                                         List.of(frame("f", 10, 10, 80, 40, BODY, "Some words")))),
-                        new Edit.ColorRun(id("run f 0"), Optional.of(SIGNAL.id())));
+                        new Edit.ColorRun(id("run f 0"), Optional.of(Tinted.full(SIGNAL.id()))));
         refused(used, new Edit.RemoveSwatch(SIGNAL.id(), Optional.empty()), "Signal", "2 places");
 
         Publication replaced =
                 after(used, new Edit.RemoveSwatch(SIGNAL.id(), Optional.of(WHITE.id())));
         Layer layer = replaced.pages().getFirst().layer();
-        assertThat(layer.backgrounds().getFirst().fill()).isEqualTo(new Fill.Solid(WHITE.id()));
+        assertThat(layer.backgrounds().getFirst().fill())
+                .isEqualTo(new Fill.Solid(Tinted.full(WHITE.id())));
         assertThat(layer.frames().getFirst().paragraphs().getFirst().runs().getFirst().color())
-                .contains(WHITE.id());
+                .contains(Tinted.full(WHITE.id()));
         assertThat(replaced.findSwatch(SIGNAL.id())).isEmpty();
     }
 
@@ -211,7 +213,10 @@ class EditingTest {
     void only_what_is_on_a_parent_can_be_kept_to_one_side() {
         Background left =
                 new Background(
-                        id("b"), Sides.LEFT, ground("x", NIGHT).area(), new Fill.Solid(NIGHT.id()));
+                        id("b"),
+                        Sides.LEFT,
+                        ground("x", NIGHT).area(),
+                        new Fill.Solid(Tinted.full(NIGHT.id())));
         refused(sample, new Edit.AddBackground(ON_PAGE_1, left), "Only what is on a parent");
         Edit onParent = new Edit.AddBackground(new Owner.OnParent(PARENT), left);
         assertThat(after(sample, onParent).parent(PARENT).layer().backgrounds()).hasSize(2);
@@ -257,8 +262,8 @@ class EditingTest {
                 new Edit.Several(
                         List.of(
                                 new Edit.AddSwatch(new1),
-                                new Edit.ChangeLook(BODY.withColor(new1.id()))));
-        assertThat(after(sample, good).look(BODY.id()).color()).isEqualTo(new1.id());
+                                new Edit.ChangeLook(BODY.withColor(Tinted.full(new1.id())))));
+        assertThat(after(sample, good).look(BODY.id()).color().swatch()).isEqualTo(new1.id());
         Edit bad =
                 new Edit.Several(
                         List.of(new Edit.AddSwatch(new1), new Edit.RemoveFrame(id("nowhere"))));

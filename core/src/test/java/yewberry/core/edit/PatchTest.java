@@ -25,6 +25,7 @@ import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Tinted;
 
 class PatchTest {
     @Test
@@ -169,7 +170,9 @@ class PatchTest {
                         Sample.publication(),
                         new Edit.AddSwatch(new Swatch(id("n"), "N", new Cmyk(9, 9, 9, 9))));
         Publication used =
-                Editing.edit(added.publication(), new Edit.ChangeLook(BODY.withColor(id("n"))))
+                Editing.edit(
+                                added.publication(),
+                                new Edit.ChangeLook(BODY.withColor(Tinted.full(id("n")))))
                         .publication();
         org.assertj.core.api.Assertions.assertThatThrownBy(
                         () -> Edited.by(added.patch().inverse(), used))

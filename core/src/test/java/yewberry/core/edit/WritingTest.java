@@ -17,6 +17,7 @@ import yewberry.core.edit.Edit.Written;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
 
 class WritingTest {
     private static final TextFrame PLAIN = frame("f", 0, 0, 80, 50, BODY, "One two three");
@@ -29,7 +30,10 @@ class WritingTest {
                         paragraph.withRuns(
                                 List.of(
                                         new Run(id("a"), "One ", Optional.empty()),
-                                        new Run(id("b"), "two", Optional.of(SIGNAL.id())),
+                                        new Run(
+                                                id("b"),
+                                                "two",
+                                                Optional.of(Tinted.full(SIGNAL.id()))),
                                         new Run(id("c"), " three", Optional.empty())))));
     }
 
@@ -49,7 +53,7 @@ class WritingTest {
     void typing_within_a_run_keeps_the_runs_around_it() {
         List<Run> runs = typed(colored(), "One twenty three");
         assertThat(texts(runs)).containsExactly("One ", "twenty", " three");
-        assertThat(runs.get(1).color()).contains(SIGNAL.id());
+        assertThat(runs.get(1).color()).contains(Tinted.full(SIGNAL.id()));
         assertThat(runs).extracting(Run::id).containsExactly(id("a"), id("b"), id("c"));
     }
 

@@ -18,7 +18,7 @@ import yewberry.core.scene.Composer;
 class FindingsTest {
     private static List<Finding> of(Layer layer) {
         return Findings.of(
-                new Composer().compose(Sample.withPage(layer), 0),
+                new Composer(PressCondition.coated()).compose(Sample.withPage(layer), 0),
                 new Legibility(PressCondition.coated(), Level.AA));
     }
 

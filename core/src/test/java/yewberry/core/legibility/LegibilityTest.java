@@ -27,6 +27,7 @@ import yewberry.core.publication.Length;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 
@@ -35,7 +36,7 @@ class LegibilityTest {
     private final Legibility aa = new Legibility(coated, Level.AA);
 
     private static PageScene scene(Layer layer) {
-        return new Composer().compose(Sample.withPage(layer), 0);
+        return new Composer(PressCondition.coated()).compose(Sample.withPage(layer), 0);
     }
 
     private static List<String> behind(RunContrast contrast) {
@@ -50,8 +51,8 @@ class LegibilityTest {
                                 List.of(ground("g", NIGHT)),
                                 List.of(frame("f", 10, 10, 100, 30, BODY, "Ink on night"))));
         RunContrast contrast = aa.judge(scene).getFirst();
-        Rgb ink = coated.toScreen(INK.color());
-        Rgb night = coated.toScreen(NIGHT.color());
+        Rgb ink = coated.toScreen(Sample.color(INK));
+        Rgb night = coated.toScreen(Sample.color(NIGHT));
         assertThat(behind(contrast)).containsExactly("“Night”");
         assertThat(contrast.worst().ratio()).isEqualTo(Contrast.ratio(ink, night));
         assertThat(contrast.required()).isEqualTo(4.5);
@@ -180,12 +181,12 @@ class LegibilityTest {
 
     @Test
     void the_nearest_passing_colour_keeps_hue_and_space_and_passes_as_shown() {
-        var found = nearest(SIGNAL.color(), Rgb.WHITE, 4.5);
+        var found = nearest(Sample.color(SIGNAL), Rgb.WHITE, 4.5);
         assertThat(found.color()).isInstanceOf(Rgb.class);
         assertThat(found.lighter()).isFalse();
         assertThat(Contrast.ratio(found.screen(), Rgb.WHITE)).isGreaterThanOrEqualTo(4.5);
         assertThat(found.ratio()).isLessThan(4.8);
-        var before = yewberry.core.color.Oklch.of((Rgb) SIGNAL.color());
+        var before = yewberry.core.color.Oklch.of((Rgb) Sample.color(SIGNAL));
         var after = yewberry.core.color.Oklch.of(found.screen());
         assertThat(after.hue()).isCloseTo(before.hue(), within(3.0));
         assertThat(after.chroma()).isCloseTo(before.chroma(), within(0.04));
@@ -193,8 +194,8 @@ class LegibilityTest {
 
     @Test
     void a_cmyk_colour_is_mended_in_whole_percent_of_ink() {
-        Rgb night = coated.toScreen(NIGHT.color());
-        var found = nearest(INK.color(), night, 4.5);
+        Rgb night = coated.toScreen(Sample.color(NIGHT));
+        var found = nearest(Sample.color(INK), night, 4.5);
         assertThat(found.color()).isInstanceOf(yewberry.core.color.Cmyk.class);
         var ink = (yewberry.core.color.Cmyk) found.color();
         assertThat(ink).isEqualTo(ink.rounded());
@@ -207,7 +208,7 @@ class LegibilityTest {
     void no_colour_passes_on_black_and_white_at_once() {
         assertThat(
                         NearestLegible.to(
-                                SIGNAL.color(),
+                                Sample.color(SIGNAL),
                                 List.of(
                                         new NearestLegible.Need(Rgb.WHITE, 7),
                                         new NearestLegible.Need(Rgb.BLACK, 7)),
@@ -220,7 +221,7 @@ class LegibilityTest {
         return Mend.of(
                 Sample.id("run " + run),
                 publication,
-                new Composer().composeAll(publication),
+                new Composer(PressCondition.coated()).composeAll(publication),
                 new Legibility(press, Level.AA),
                 press,
                 Sample.id("mended"));
@@ -237,11 +238,11 @@ class LegibilityTest {
         assertThat(mends).extracting(Mend::scope).containsExactly(Mend.Scope.RUN, Mend.Scope.LOOK);
         for (Mend mend : mends) {
             Publication mended = yewberry.core.edit.Editing.edit(broken, mend.edit()).publication();
-            PageScene scene = new Composer().compose(mended, 0);
+            PageScene scene = new Composer(PressCondition.coated()).compose(mended, 0);
             long failing = aa.judge(scene).stream().filter(c -> !c.passes()).count();
             assertThat(failing).isEqualTo(mend.scope() == Mend.Scope.RUN ? 1 : 0);
             assertThat(mended.swatch(Sample.id("mended")).name()).isEqualTo("Ink, lighter");
-            assertThat(mended.swatch(Sample.id("mended")).color())
+            assertThat(Sample.color(mended.swatch(Sample.id("mended"))))
                     .isInstanceOf(yewberry.core.color.Cmyk.class);
             assertThat(mend.pages()).containsExactly(Sample.page(1));
         }
@@ -256,7 +257,8 @@ class LegibilityTest {
                                                 List.of(ground("g", WHITE)),
                                                 List.of(frame("f", 10, 10, 100, 40, BODY, "One")))),
                                 new yewberry.core.edit.Edit.ColorRun(
-                                        Sample.id("run f 0"), Optional.of(SIGNAL.id())))
+                                        Sample.id("run f 0"),
+                                        Optional.of(Tinted.full(SIGNAL.id()))))
                         .publication();
         assertThat(mends(broken, "f 0")).extracting(Mend::scope).containsExactly(Mend.Scope.RUN);
     }

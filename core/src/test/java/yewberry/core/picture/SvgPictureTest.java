@@ -20,14 +20,15 @@ import org.w3c.dom.NodeList;
 import org.xml.sax.InputSource;
 import yewberry.core.Sample;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.View;
 import yewberry.core.publication.Layer;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 
 class SvgPictureTest {
-    private final PressCondition coated = PressCondition.coated();
+    private final View view = View.asDesigned(PressCondition.coated());
     private final PageScene scene =
-            new Composer()
+            new Composer(PressCondition.coated())
                     .compose(
                             Sample.withPage(
                                     new Layer(
@@ -64,7 +65,7 @@ class SvgPictureTest {
 
     @Test
     void a_page_is_drawn_out_to_its_bleed_in_points() {
-        Document svg = read(SvgPicture.page(scene, coated, false));
+        Document svg = read(SvgPicture.page(scene, view, false));
         double[] view =
                 java.util.Arrays.stream(svg.getDocumentElement().getAttribute("viewBox").split(" "))
                         .mapToDouble(Double::parseDouble)
@@ -77,14 +78,14 @@ class SvgPictureTest {
 
     @Test
     void colours_are_those_of_the_press_condition() {
-        String night = coated.toScreen(NIGHT.color()).hex();
-        assertThat(all(read(SvgPicture.page(scene, coated, false)), "rect"))
+        String night = view.see(Sample.color(NIGHT)).hex();
+        assertThat(all(read(SvgPicture.page(scene, view, false)), "rect"))
                 .anyMatch(rect -> rect.getAttribute("fill").equals(night));
     }
 
     @Test
     void a_glyph_that_comes_again_is_drawn_once_and_used_again() {
-        Document svg = read(SvgPicture.page(scene, coated, false));
+        Document svg = read(SvgPicture.page(scene, view, false));
         List<String> used =
                 all(svg, "use").stream().map(use -> use.getAttribute("href").substring(1)).toList();
         List<String> drawn =
@@ -97,17 +98,17 @@ class SvgPictureTest {
 
     @Test
     void there_are_presentation_attributes_only_and_no_script() {
-        String svg = SvgPicture.page(scene, coated, true);
+        String svg = SvgPicture.page(scene, view, true);
         assertThat(svg).doesNotContain("style", "<script", "onload", "class=");
         assertThat(all(read(svg), "rect"))
                 .extracting(rect -> rect.getAttribute("data-guide"))
                 .contains("trim", "bleed", "safe");
-        assertThat(SvgPicture.page(scene, coated, false)).doesNotContain("data-guide");
+        assertThat(SvgPicture.page(scene, view, false)).doesNotContain("data-guide");
     }
 
     @Test
     void pages_that_face_meet_at_the_spine_without_gap_or_overlap() {
-        Composer composer = new Composer();
+        Composer composer = new Composer(PressCondition.coated());
         List<PageScene> facing =
                 List.of(
                         composer.compose(Sample.publication(), 1),
@@ -116,7 +117,7 @@ class SvgPictureTest {
         double leftEnds = placed.get(0).x() + placed.get(0).visible().right();
         double rightBegins = placed.get(1).x() + placed.get(1).visible().x();
         assertThat(leftEnds).isCloseTo(rightBegins, within(1e-9));
-        assertThat(read(SvgPicture.spread(facing, coated, true)).getDocumentElement().getTagName())
+        assertThat(read(SvgPicture.spread(facing, view, true)).getDocumentElement().getTagName())
                 .isEqualTo("svg");
     }
 }

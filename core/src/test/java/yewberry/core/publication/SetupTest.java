@@ -54,7 +54,15 @@ class SetupTest {
 
     private static Setup with(Bleed bleed, Length safe, Margins margins) {
         Setup usual = Sample.a5();
-        return new Setup(usual.trim(), true, bleed, safe, margins, usual.unit(), usual.level());
+        return new Setup(
+                usual.trim(),
+                true,
+                bleed,
+                safe,
+                margins,
+                usual.unit(),
+                usual.level(),
+                usual.press());
     }
 
     @Test

@@ -18,6 +18,9 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
+import yewberry.core.color.Definition;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Swatch;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
 import yewberry.core.publication.Background;
@@ -28,9 +31,10 @@ import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
 
 class ComposerTest {
-    private final Composer composer = new Composer();
+    private final Composer composer = new Composer(PressCondition.coated());
 
     private static Publication after(Publication before, Edit edit) {
         return Editing.edit(before, edit).publication();
@@ -93,7 +97,7 @@ class ComposerTest {
                         id("left only"),
                         Sides.LEFT,
                         band("x", Edge.TOP, 10, SIGNAL).area(),
-                        new Fill.Solid(SIGNAL.id()));
+                        new Fill.Solid(Tinted.full(SIGNAL.id())));
         Publication publication =
                 after(
                         Sample.publication(),
@@ -148,11 +152,45 @@ class ComposerTest {
         Publication before = onPage(2, ground("own", SIGNAL));
         List<PageScene> old = composer.composeAll(before);
         Publication after =
-                after(before, new Edit.ChangeSwatch(SIGNAL.id(), new Cmyk(0, 0, 100, 0)));
+                after(
+                        before,
+                        new Edit.ChangeSwatch(
+                                SIGNAL.id(), new Definition.Plain(new Cmyk(0, 0, 100, 0))));
         List<PageScene> now = composer.composeAll(after);
         assertThat(now.get(0)).isSameAs(old.get(0));
         assertThat(now.get(1)).isNotSameAs(old.get(1));
         assertThat(now.get(1).items().getLast().paint().color()).isEqualTo(new Cmyk(0, 0, 100, 0));
+    }
+
+    @Test
+    void a_changed_base_recomposes_what_derives_from_it() {
+        UUID haze = id("haze");
+        Publication before =
+                after(
+                        after(
+                                Sample.publication(),
+                                new Edit.AddSwatch(
+                                        new Swatch(
+                                                haze,
+                                                "Haze",
+                                                new Definition.Tint(NIGHT.id(), 50)))),
+                        new Edit.AddBackground(
+                                new Owner.OnPage(page(2)),
+                                new Background(
+                                        id("hazy"),
+                                        Sides.BOTH,
+                                        ground("x", NIGHT).area(),
+                                        new Fill.Solid(new Tinted(haze, 50)))));
+        Item hazy = composer.compose(before, 1).items().getLast();
+        assertThat(hazy.paint().color()).isEqualTo(new Cmyk(25, 21.5, 10.5, 13));
+        assertThat(hazy.paint().inWords()).isEqualTo("Haze, 50 %");
+        Publication after =
+                after(
+                        before,
+                        new Edit.ChangeSwatch(
+                                NIGHT.id(), new Definition.Plain(new Cmyk(0, 0, 0, 80))));
+        assertThat(composer.compose(after, 1).items().getLast().paint().color())
+                .isEqualTo(new Cmyk(0, 0, 0, 20));
     }
 
     @Test

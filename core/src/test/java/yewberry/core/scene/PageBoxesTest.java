@@ -77,7 +77,8 @@ class PageBoxesTest {
                         usual.safe(),
                         usual.margins(),
                         usual.unit(),
-                        usual.level());
+                        usual.level(),
+                        usual.press());
         PageBoxes boxes = PageBoxes.of(setup, Side.RIGHT);
         isMillimetres(boxes.place(new Area.WholePage()), -5, -3, 156, 216);
     }
@@ -107,7 +108,8 @@ class PageBoxesTest {
                             Length.mm(1),
                             margins,
                             Unit.MM,
-                            Sample.a5().level());
+                            Sample.a5().level(),
+                            Sample.a5().press());
             Side side = setup.facing() && random.nextBoolean() ? Side.LEFT : Side.RIGHT;
             PageBoxes boxes = PageBoxes.of(setup, side);
             Edge edge = Edge.values()[random.nextInt(Edge.values().length)];

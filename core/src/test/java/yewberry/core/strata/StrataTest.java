@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import yewberry.core.Sample;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.color.View;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
@@ -21,9 +22,9 @@ import yewberry.core.scene.PageScene;
 import yewberry.core.strata.ReadingOrder.Stop;
 
 class StrataTest {
-    private final PressCondition coated = PressCondition.coated();
+    private final View view = View.asDesigned(PressCondition.coated());
     private final PageScene scene =
-            new Composer()
+            new Composer(PressCondition.coated())
                     .compose(
                             Sample.withPage(
                                     new Layer(
@@ -36,7 +37,7 @@ class StrataTest {
                             0);
 
     private List<Stratum> at(double x, double y) {
-        return Strata.at(scene, Length.mm(x).points(), Length.mm(y).points(), coated);
+        return Strata.at(scene, Length.mm(x).points(), Length.mm(y).points(), view);
     }
 
     @Test
@@ -46,7 +47,7 @@ class StrataTest {
                 .extracting(stratum -> stratum.getClass().getSimpleName())
                 .containsExactly("Text", "Fill", "Fill", "Stock");
         Stratum.Text text = (Stratum.Text) strata.getFirst();
-        assertThat(text.below()).isEqualTo(coated.toScreen(SIGNAL.color()));
+        assertThat(text.below()).isEqualTo(view.see(Sample.color(SIGNAL)));
         assertThat(((Stratum.Fill) strata.get(1)).fill().paint().name()).isEqualTo("Signal");
         assertThat(((Stratum.Fill) strata.get(2)).fill().paint().name()).isEqualTo("Night");
         assertThat(strata.getLast().screen()).isEqualTo(Rgb.WHITE);
@@ -79,7 +80,7 @@ class StrataTest {
     @Test
     void the_point_of_a_paragraph_goes_through_its_text() {
         ReadingOrder.Spot spot = ((Stop.Words) ReadingOrder.of(scene).getFirst()).at();
-        assertThat(Strata.at(scene, spot.x(), spot.y(), coated).getFirst())
+        assertThat(Strata.at(scene, spot.x(), spot.y(), view).getFirst())
                 .isInstanceOf(Stratum.Text.class);
     }
 }

@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Refused;
-import yewberry.core.color.PressCondition;
+import yewberry.core.color.Viewing;
 import yewberry.core.edit.Edit;
 import yewberry.core.findings.Findings;
 import yewberry.core.picture.SvgPicture;
@@ -28,11 +28,9 @@ import yewberry.server.view.PublicationView;
 @RequestMapping("/api/publications/{id}")
 class EditApi {
     private final Publications publications;
-    private final PressCondition press;
 
-    EditApi(Publications publications, PressCondition press) {
+    EditApi(Publications publications) {
         this.publications = publications;
-        this.press = press;
     }
 
     /**
@@ -47,8 +45,9 @@ class EditApi {
 
     /**
      * @param page whose spread is to be drawn
+     * @param viewing that it is drawn under
      */
-    record PreviewRequest(Edit edit, UUID page) {}
+    record PreviewRequest(Edit edit, UUID page, Viewing viewing) {}
 
     /**
      * @param picture the spread as SVG
@@ -59,8 +58,10 @@ class EditApi {
 
     @GetMapping
     PublicationView read(@PathVariable UUID id) {
-        OpenPublication.State state = publications.get(id).state();
-        return PublicationView.of(state.publication(), state.revision(), press);
+        OpenPublication open = publications.get(id);
+        OpenPublication.State state = open.state();
+        return PublicationView.of(
+                state.publication(), state.revision(), open.press(state.publication()));
     }
 
     @GetMapping("/history")
@@ -101,7 +102,7 @@ class EditApi {
         int spread = Spreads.indexOf(after, after.indexOf(request.page()));
         List<PageScene> scenes =
                 Spreads.at(after, spread).stream()
-                        .map(index -> open.composer().compose(after, index))
+                        .map(index -> open.composer(after).compose(after, index))
                         .toList();
         List<FindingView> findings =
                 scenes.stream()
@@ -112,7 +113,9 @@ class EditApi {
                                                         finding, after.indexOf(scene.page()) + 1)))
                         .toList();
         return new Preview(
-                SvgPicture.spread(scenes, press, true), findings, open.pagesTouched(before, after));
+                SvgPicture.spread(scenes, open.view(after, request.viewing()), true),
+                findings,
+                open.pagesTouched(before, after));
     }
 
     private static Stored stored(OpenPublication open, OpenPublication.State state, String author) {

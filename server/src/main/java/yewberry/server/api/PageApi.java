@@ -15,9 +15,9 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Refused;
-import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
-import yewberry.core.color.PressCondition;
+import yewberry.core.color.View;
+import yewberry.core.color.Viewing;
 import yewberry.core.edit.Edit;
 import yewberry.core.findings.Findings;
 import yewberry.core.legibility.Mend;
@@ -44,11 +44,9 @@ class PageApi {
     private static final MediaType SVG = MediaType.parseMediaType("image/svg+xml");
 
     private final Publications publications;
-    private final PressCondition press;
 
-    PageApi(Publications publications, PressCondition press) {
+    PageApi(Publications publications) {
         this.publications = publications;
-        this.press = press;
     }
 
     /**
@@ -60,7 +58,7 @@ class PageApi {
     record MendView(
             String scope,
             String name,
-            Color color,
+            String values,
             String screen,
             BigDecimal ratio,
             double required,
@@ -87,18 +85,22 @@ class PageApi {
     ResponseEntity<byte[]> spreadPicture(
             @PathVariable UUID id,
             @PathVariable int index,
-            @RequestParam(defaultValue = "false") boolean guides) {
+            @RequestParam(defaultValue = "false") boolean guides,
+            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
         OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
         return picture(
-                SvgPicture.spread(scenes(open, open.state().publication(), index), press, guides));
+                SvgPicture.spread(
+                        scenes(open, publication, index), open.view(publication, viewing), guides));
     }
 
     @GetMapping(path = "/pages/{page}/picture", produces = "image/svg+xml")
     ResponseEntity<byte[]> pagePicture(
             @PathVariable UUID id,
             @PathVariable UUID page,
-            @RequestParam(defaultValue = "false") boolean guides) {
-        return picture(SvgPicture.page(scene(id, page), press, guides));
+            @RequestParam(defaultValue = "false") boolean guides,
+            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
+        return picture(SvgPicture.page(scene(id, page), view(id, viewing), guides));
     }
 
     /**
@@ -118,7 +120,7 @@ class PageApi {
             throw new Refused("A part of a page is more than 0 and at most 6000 mm wide and high.");
         }
         Rect part = new Rect(points(x), points(y), points(width), points(height));
-        return picture(SvgPicture.region(scene(id, page), part, press));
+        return picture(SvgPicture.region(scene(id, page), part, view(id, Viewing.AS_DESIGNED)));
     }
 
     /** Everything painted through a point, in millimetres from the top left corner of the trim. */
@@ -127,11 +129,12 @@ class PageApi {
             @PathVariable UUID id,
             @PathVariable UUID page,
             @RequestParam double x,
-            @RequestParam double y) {
+            @RequestParam double y,
+            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
         Publication publication = publications.get(id).state().publication();
         PageScene scene = scene(id, page);
         List<StratumView> strata =
-                Strata.at(scene, points(x), points(y), press).stream()
+                Strata.at(scene, points(x), points(y), view(id, viewing)).stream()
                         .map(stratum -> StratumView.of(stratum, publication))
                         .toList();
         return new StratumView.Through(page, publication.indexOf(page) + 1, x, y, strata);
@@ -148,7 +151,7 @@ class PageApi {
         OpenPublication open = publications.get(id);
         OpenPublication.State state = open.state();
         Publication publication = state.publication();
-        List<PageScene> scenes = open.composer().composeAll(publication);
+        List<PageScene> scenes = open.composer(publication).composeAll(publication);
         List<FindingView> findings = new ArrayList<>();
         for (int i = 0; i < scenes.size(); i++) {
             for (var finding : Findings.of(scenes.get(i), open.legibility(publication))) {
@@ -167,16 +170,16 @@ class PageApi {
                 Mend.of(
                         run,
                         publication,
-                        open.composer().composeAll(publication),
+                        open.composer(publication).composeAll(publication),
                         open.legibility(publication),
-                        press,
+                        open.press(publication),
                         UUID.randomUUID());
         return mends.stream()
                 .map(mend ->
                         new MendView(
                                 mend.scope().name(),
                                 mend.name(),
-                                mend.color(),
+                                mend.color().toString(),
                                 mend.screen().hex(),
                                 Contrast.cut(mend.ratio()),
                                 mend.required(),
@@ -187,10 +190,15 @@ class PageApi {
                 .toList();
     }
 
+    private View view(UUID id, Viewing viewing) {
+        OpenPublication open = publications.get(id);
+        return open.view(open.state().publication(), viewing);
+    }
+
     private PageScene scene(UUID id, UUID page) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
-        return open.composer().compose(publication, indexOf(publication, page));
+        return open.composer(publication).compose(publication, indexOf(publication, page));
     }
 
     private static int indexOf(Publication publication, UUID page) {
@@ -209,7 +217,7 @@ class PageApi {
             throw new Missing("spread");
         }
         return Spreads.at(publication, spread).stream()
-                .map(index -> open.composer().compose(publication, index))
+                .map(index -> open.composer(publication).compose(publication, index))
                 .toList();
     }
 

@@ -12,9 +12,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import yewberry.core.color.Cmyk;
-import yewberry.core.color.PressCondition;
-import yewberry.core.color.Rgb;
 import yewberry.core.publication.Bleed;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.PageSize;
@@ -28,11 +25,9 @@ import yewberry.server.publications.Publications;
 @RequestMapping("/api")
 class ShelfApi {
     private final Publications publications;
-    private final PressCondition press;
 
-    ShelfApi(Publications publications, PressCondition press) {
+    ShelfApi(Publications publications) {
         this.publications = publications;
-        this.press = press;
     }
 
     record ShelfEntry(UUID id, String name, Setup setup, int pages, OffsetDateTime changed) {}
@@ -45,8 +40,6 @@ class ShelfApi {
     record Created(UUID id) {}
 
     record Options(List<PageSize.Named> sizes, List<FontLibrary.Family> families) {}
-
-    record ConvertedColor(Rgb rgb, String hex, Cmyk ink) {}
 
     @GetMapping("/publications")
     List<ShelfEntry> shelf() {
@@ -70,7 +63,8 @@ class ShelfApi {
                         usual.safe(),
                         usual.margins(),
                         wanted.trim().width().unit(),
-                        usual.level());
+                        usual.level(),
+                        usual.press());
         publications.create(
                 Beginning.of(id, wanted.name(), setup, wanted.pages(), UUID::randomUUID));
         return new Created(id);
@@ -85,12 +79,5 @@ class ShelfApi {
     @GetMapping("/options")
     Options options() {
         return new Options(PageSize.common(), FontLibrary.families());
-    }
-
-    /** A hex colour in both spaces, under the press condition. */
-    @GetMapping("/colors/{hex}")
-    ConvertedColor color(@PathVariable String hex) {
-        Rgb rgb = Rgb.hex(hex);
-        return new ConvertedColor(rgb, rgb.hex(), press.toInk(rgb).rounded());
     }
 }

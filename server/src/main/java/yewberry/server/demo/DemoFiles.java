@@ -43,7 +43,7 @@ public final class DemoFiles {
         Files.createDirectories(folder);
         Publication guide = DemoPublication.seasonGuide();
         PressCondition press = PressCondition.coated();
-        List<PageScene> scenes = new Composer().composeAll(guide);
+        List<PageScene> scenes = new Composer(press).composeAll(guide);
         Path pdf = folder.resolve("season-guide-press.pdf");
         PressPdf.write(
                 guide.name(), scenes, press, Clock.systemUTC().instant(), pdf, Progress.NONE);
@@ -58,7 +58,9 @@ public final class DemoFiles {
                 .enable(SerializationFeature.INDENT_OUTPUT)
                 .build()
                 .writeValue(folder.resolve("season-guide-findings.json").toFile(), findings);
-        System.out.println("Wrote " + pdf + " and season-guide-findings.json beside it");
+        SwatchTable.write(guide, press, folder.resolve("swatches.csv"));
+        System.out.println(
+                "Wrote " + pdf + ", season-guide-findings.json and swatches.csv beside it");
         return ReadBack.check(pdf, scenes, press, Progress.NONE).matches();
     }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.Swatch;
 import yewberry.core.publication.Area;
@@ -24,11 +25,13 @@ import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
+import yewberry.core.publication.Press;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
 import yewberry.core.publication.Unit;
 
 /**
@@ -46,6 +49,12 @@ public final class DemoPublication {
     private final Swatch moonlight = swatch("Moonlight", new Cmyk(5, 3, 12, 0));
     private final Swatch sand = swatch("Sand", new Cmyk(3, 6, 18, 0));
     private final Swatch slate = swatch("Slate", new Cmyk(62, 46, 36, 28));
+    private final Swatch lantern =
+            defined("Lantern", new Definition.SpotInk(new Cmyk(0, 48, 92, 0)));
+    private final Swatch haze = defined("Haze", new Definition.Tint(dusk.id(), 40));
+    private final Swatch afterglow =
+            defined("Afterglow", new Definition.Mix(lantern.id(), dusk.id(), 35));
+    private final Swatch shingle = defined("Shingle", new Definition.Lighter(sand.id(), 45));
     private final Swatch beacon = swatch("Beacon", new Rgb(0xd9, 0x4f, 0x2b));
 
     private final Look title = look("Title", "Fraunces", 700, 46, 48, 0, moonlight);
@@ -73,6 +82,10 @@ public final class DemoPublication {
         return UUID.nameUUIDFromBytes(("season guide: " + name).getBytes(StandardCharsets.UTF_8));
     }
 
+    private static Swatch defined(String name, Definition definition) {
+        return new Swatch(id("swatch " + name), name, definition);
+    }
+
     private static Swatch swatch(String name, Color color) {
         return new Swatch(id("swatch " + name), name, color);
     }
@@ -94,7 +107,7 @@ public final class DemoPublication {
                 Length.pt(leading),
                 Length.pt(before),
                 Look.Alignment.LEFT,
-                color.id());
+                Tinted.full(color.id()));
     }
 
     private Publication build() {
@@ -107,12 +120,15 @@ public final class DemoPublication {
                         Length.mm(3),
                         new Margins(Length.mm(18), Length.mm(20), margin, Length.mm(18)),
                         Unit.MM,
-                        Level.AA);
+                        Level.AA,
+                        Press.USUAL);
         return new Publication(
                 id("publication"),
                 "Season guide",
                 setup,
-                List.of(ink, white, midnight, dusk, moonlight, sand, slate, beacon),
+                List.of(
+                        ink, white, midnight, dusk, moonlight, sand, slate, beacon, lantern, haze,
+                        afterglow, shingle),
                 List.of(
                         title,
                         subtitle,
@@ -186,7 +202,7 @@ public final class DemoPublication {
         pages.add(article(8, night, DemoText.WINTER, heading, body));
         pages.add(article(9, night, DemoText.COMETS, nightHeading, nightBody));
         pages.add(schools());
-        pages.add(article(11, daylight, DemoText.ACCESS, heading, body));
+        pages.add(access());
         pages.add(backCover());
         return pages;
     }
@@ -260,7 +276,10 @@ public final class DemoPublication {
                         .withRuns(
                                 List.of(
                                         run("schools 1", text.substring(0, at), Optional.empty()),
-                                        run("schools 2", words, Optional.of(beacon.id())),
+                                        run(
+                                                "schools 2",
+                                                words,
+                                                Optional.of(Tinted.full(beacon.id()))),
                                         run(
                                                 "schools 3",
                                                 text.substring(at + words.length()),
@@ -268,10 +287,33 @@ public final class DemoPublication {
         return plain.withLayer(plain.layer().withFrames(List.of(frame.withParagraphs(paragraphs))));
     }
 
+    /** A lighter ground of its own on top of its parent's. */
+    private Page access() {
+        Page plain = article(11, daylight, DemoText.ACCESS, heading, body);
+        return plain.withLayer(
+                plain.layer()
+                        .withBackgrounds(
+                                List.of(
+                                        background("access", new Area.WholePage(), shingle),
+                                        background(
+                                                "access inside",
+                                                new Area.Band(Edge.INSIDE, Length.mm(6)),
+                                                haze))));
+    }
+
     private Page backCover() {
         Layer layer =
                 new Layer(
-                        List.of(background("back ground", new Area.WholePage(), dusk)),
+                        List.of(
+                                background("back ground", new Area.WholePage(), dusk),
+                                background(
+                                        "back sky",
+                                        new Area.Band(Edge.TOP, Length.mm(64)),
+                                        afterglow),
+                                background(
+                                        "back foot",
+                                        new Area.Band(Edge.BOTTOM, Length.mm(10)),
+                                        lantern)),
                         List.of(
                                 frame(
                                         "back",
@@ -289,7 +331,10 @@ public final class DemoPublication {
 
     private static Background background(String name, Area area, Swatch swatch) {
         return new Background(
-                id("background " + name), Sides.BOTH, area, new Fill.Solid(swatch.id()));
+                id("background " + name),
+                Sides.BOTH,
+                area,
+                new Fill.Solid(Tinted.full(swatch.id())));
     }
 
     /** Millimetres from the top left corner of the trim. */
@@ -307,7 +352,7 @@ public final class DemoPublication {
                 id("paragraph " + name), look.id(), List.of(run(name, text, Optional.empty())));
     }
 
-    private static Run run(String name, String text, Optional<UUID> color) {
+    private static Run run(String name, String text, Optional<Tinted> color) {
         return new Run(id("run " + name), text, color);
     }
 }

@@ -44,7 +44,6 @@ public class Jobs implements DisposableBean {
     private final DSLContext db;
     private final JsonMapper mapper;
     private final Publications publications;
-    private final PressCondition press;
     private final Clock clock;
     private final Path folder;
     private final ExecutorService worker = Executors.newSingleThreadExecutor();
@@ -54,13 +53,11 @@ public class Jobs implements DisposableBean {
             DSLContext db,
             JsonMapper mapper,
             Publications publications,
-            PressCondition press,
             Clock clock,
             Settings settings) {
         this.db = db;
         this.mapper = mapper;
         this.publications = publications;
-        this.press = press;
         this.clock = clock;
         this.folder = settings.data().resolve("exports");
         db.update(JOB)
@@ -95,7 +92,8 @@ public class Jobs implements DisposableBean {
         Path part = folder.resolve(id + ".part");
         try {
             Files.createDirectories(folder);
-            List<PageScene> scenes = open.composer().composeAll(publication);
+            PressCondition press = open.press(publication);
+            List<PageScene> scenes = open.composer(publication).composeAll(publication);
             PressPdf.write(
                     publication.name(),
                     scenes,

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Element;
 import yewberry.core.publication.Area;
@@ -19,6 +20,7 @@ public final class Kinds {
             List.of(
                     Edit.class,
                     Color.class,
+                    Definition.class,
                     Area.class,
                     Fill.class,
                     Owner.class,

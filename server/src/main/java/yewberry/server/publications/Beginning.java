@@ -15,6 +15,7 @@ import yewberry.core.publication.Page;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
+import yewberry.core.publication.Tinted;
 
 /** What a new publication begins with: a small palette, two looks, one parent and its pages. */
 public final class Beginning {
@@ -61,6 +62,6 @@ public final class Beginning {
                 Length.pt(leading),
                 Length.pt(0),
                 Look.Alignment.LEFT,
-                color.id());
+                Tinted.full(color.id()));
     }
 }

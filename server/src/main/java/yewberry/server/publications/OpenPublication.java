@@ -6,9 +6,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import yewberry.core.Refused;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.View;
+import yewberry.core.color.Viewing;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Edited;
 import yewberry.core.edit.Editing;
@@ -28,31 +31,57 @@ import yewberry.server.store.Step.Kind;
  */
 public final class OpenPublication {
     private final PublicationStore store;
-    private final Composer composer = new Composer();
-    private final Map<Level, Legibility> legibility = new EnumMap<>(Level.class);
+    private final PressConditions conditions;
+    private final Map<PressCondition, Readers> readers = new ConcurrentHashMap<>();
     private volatile State state;
 
     /** A publication at a revision. */
     public record State(Publication publication, long revision) {}
 
-    OpenPublication(PublicationStore.Stored stored, PublicationStore store, PressCondition press) {
-        this.store = store;
-        this.state = new State(stored.publication(), stored.revision());
-        for (Level level : Level.values()) {
-            legibility.put(level, new Legibility(press, level));
+    /** What remembers scenes and contrasts, for one press condition. */
+    private record Readers(Composer composer, Map<Level, Legibility> legibility) {
+        static Readers of(PressCondition condition) {
+            Map<Level, Legibility> legibility = new EnumMap<>(Level.class);
+            for (Level level : Level.values()) {
+                legibility.put(level, new Legibility(condition, level));
+            }
+            return new Readers(new Composer(condition), legibility);
         }
+    }
+
+    OpenPublication(
+            PublicationStore.Stored stored, PublicationStore store, PressConditions conditions) {
+        this.store = store;
+        this.conditions = conditions;
+        this.state = new State(stored.publication(), stored.revision());
     }
 
     public State state() {
         return state;
     }
 
-    public Composer composer() {
-        return composer;
+    /** The press condition that a state of this publication is printed under. */
+    public PressCondition press(Publication publication) {
+        return conditions.get(publication.setup().press().condition());
+    }
+
+    public Composer composer(Publication publication) {
+        return readers(publication).composer();
     }
 
     public Legibility legibility(Publication publication) {
-        return legibility.get(publication.setup().level());
+        return readers(publication).legibility().get(publication.setup().level());
+    }
+
+    private Readers readers(Publication publication) {
+        return readers.computeIfAbsent(press(publication), Readers::of);
+    }
+
+    /** What a screen shows of a state of this publication under a viewing. */
+    public View view(Publication publication, Viewing viewing) {
+        PressCondition press = press(publication);
+        return new View(
+                viewing, press, publication.setup().press().stock().orElseGet(press::paper));
     }
 
     /**
@@ -71,7 +100,7 @@ public final class OpenPublication {
         }
         Edited edited;
         try {
-            edited = Editing.edit(before.publication(), edit);
+            edited = preview(edit);
         } catch (Refused refused) {
             if (stale) {
                 throw new Conflict(
@@ -162,13 +191,15 @@ public final class OpenPublication {
 
     /** An edit tried out on the newest state, without storing anything. */
     public Edited preview(Edit edit) {
-        return Editing.edit(state.publication(), edit);
+        Edited edited = Editing.edit(state.publication(), edit);
+        press(edited.publication());
+        return edited;
     }
 
     /** The pages whose picture differs between two states, in order of the newer one. */
     public List<UUID> pagesTouched(Publication before, Publication after) {
-        Set<Object> known = Set.copyOf(composer.composeAll(before));
-        return composer.composeAll(after).stream()
+        Set<Object> known = Set.copyOf(composer(before).composeAll(before));
+        return composer(after).composeAll(after).stream()
                 .filter(scene -> !known.contains(scene))
                 .map(scene -> scene.page())
                 .toList();

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
-import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Publication;
 import yewberry.server.store.PublicationStore;
 
@@ -15,12 +14,12 @@ public class Publications {
     private static final int OPEN = 16;
 
     private final PublicationStore store;
-    private final PressCondition press;
+    private final PressConditions conditions;
     private final Map<UUID, OpenPublication> open = new LinkedHashMap<>(OPEN, 0.75f, true);
 
-    Publications(PublicationStore store, PressCondition press) {
+    Publications(PublicationStore store, PressConditions conditions) {
         this.store = store;
-        this.press = press;
+        this.conditions = conditions;
     }
 
     public List<PublicationStore.Listed> list() {
@@ -38,7 +37,7 @@ public class Publications {
                         new OpenPublication(
                                 store.read(id).orElseThrow(() -> new Missing("publication")),
                                 store,
-                                press);
+                                conditions);
                 open.put(id, known);
                 if (open.size() > OPEN) {
                     open.remove(open.keySet().iterator().next());

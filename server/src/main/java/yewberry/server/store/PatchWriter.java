@@ -22,6 +22,7 @@ import org.jooq.Table;
 import org.jooq.TableField;
 import org.jooq.TableRecord;
 import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
 import yewberry.core.color.Swatch;
 import yewberry.core.edit.Change;
 import yewberry.core.edit.Element;
@@ -47,6 +48,8 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
+import yewberry.server.store.db.tables.records.SwatchRecord;
 
 /** Writes what a patch changed, row by row, within the transaction of its context. */
 final class PatchWriter {
@@ -64,8 +67,14 @@ final class PatchWriter {
     void write(Patch patch) {
         patch.changes().stream()
                 .filter(change -> change.after().isPresent())
-                .sorted(Comparator.comparingInt(change -> rank(change.element())))
+                .sorted(
+                        Comparator.comparingInt((Change change) -> rank(change.element()))
+                                .thenComparingInt(change -> depth(change.element())))
                 .forEach(this::save);
+        patch.changes().stream()
+                .filter(change -> change.after().isEmpty())
+                .filter(change -> change.element() instanceof OneSwatch)
+                .forEach(change -> setFree(change.id()));
         patch.changes().stream()
                 .filter(change -> change.after().isEmpty())
                 .sorted(Comparator.comparingInt(change -> -rank(change.element())))
@@ -101,8 +110,8 @@ final class PatchWriter {
                 row.setId(swatch.id());
                 row.setPosition(position);
                 row.setName(swatch.name());
-                row.setColor(columns.write(swatch.color(), Color.class));
                 row.setPublication(after.id());
+                define(row, swatch.definition());
                 upsert(SWATCH, row);
             }
             case OneLook(Look look) -> saveLook(look, position);
@@ -140,6 +149,52 @@ final class PatchWriter {
         }
     }
 
+    private void define(SwatchRecord row, Definition definition) {
+        row.setColor(null);
+        row.setBase(null);
+        row.setOther(null);
+        row.setPercent(null);
+        switch (definition) {
+            case Definition.Plain(Color color) -> {
+                row.setKind("plain");
+                row.setColor(columns.write(color, Color.class));
+            }
+            case Definition.SpotInk(Color equivalent) -> {
+                row.setKind("spot");
+                row.setColor(columns.write(equivalent, Color.class));
+            }
+            case Definition.Tint(UUID base, double percent) -> {
+                row.setKind("tint");
+                row.setBase(base);
+                row.setPercent(percent);
+            }
+            case Definition.Lighter(UUID base, double percent) -> {
+                row.setKind("lighter");
+                row.setBase(base);
+                row.setPercent(percent);
+            }
+            case Definition.Mix(UUID one, UUID other, double percent) -> {
+                row.setKind("mix");
+                row.setBase(one);
+                row.setOther(other);
+                row.setPercent(percent);
+            }
+        }
+    }
+
+    /** How many swatches deep an element derives; what is derived from is written first. */
+    private int depth(Element element) {
+        return element instanceof OneSwatch(Swatch swatch) ? depth(swatch) : 0;
+    }
+
+    private int depth(Swatch swatch) {
+        return swatch.definition().bases().stream()
+                .map(after::swatch)
+                .mapToInt(base -> depth(base) + 1)
+                .max()
+                .orElse(0);
+    }
+
     private void saveLook(Look look, int position) {
         var row = db.newRecord(LOOK);
         row.setPublication(after.id());
@@ -152,7 +207,8 @@ final class PatchWriter {
         row.setLeading(look.leading().toString());
         row.setSpaceBefore(look.before().toString());
         row.setAlignment(look.alignment().name());
-        row.setSwatch(look.color());
+        row.setSwatch(look.color().swatch());
+        row.setTint(look.color().tint());
         upsert(LOOK, row);
     }
 
@@ -169,10 +225,12 @@ final class PatchWriter {
             case Fill.None none -> {
                 row.setFill("none");
                 row.setSwatch(null);
+                row.setTint(null);
             }
-            case Fill.Solid(UUID swatch) -> {
+            case Fill.Solid(Tinted color) -> {
                 row.setFill("solid");
-                row.setSwatch(swatch);
+                row.setSwatch(color.swatch());
+                row.setTint(color.tint());
             }
         }
         upsert(BACKGROUND, row);
@@ -232,9 +290,19 @@ final class PatchWriter {
             row.setPosition(i);
             row.setParagraph(paragraph.id());
             row.setText(run.text());
-            row.setSwatch(run.color().orElse(null));
+            row.setSwatch(run.color().map(Tinted::swatch).orElse(null));
+            row.setTint(run.color().map(Tinted::tint).orElse(null));
             upsert(RUN, row);
         }
+    }
+
+    /** Swatches that go together may derive from one another; the order must not matter. */
+    private void setFree(UUID swatch) {
+        queries.add(
+                db.update(SWATCH)
+                        .setNull(SWATCH.BASE)
+                        .setNull(SWATCH.OTHER)
+                        .where(SWATCH.PUBLICATION.eq(after.id()).and(SWATCH.ID.eq(swatch))));
     }
 
     private <R extends TableRecord<R>> void upsert(Table<R> table, R row) {

@@ -21,6 +21,7 @@ import java.util.function.Function;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Component;
 import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
 import yewberry.core.color.Swatch;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
@@ -37,10 +38,12 @@ import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
 import yewberry.server.store.db.tables.records.BackgroundRecord;
 import yewberry.server.store.db.tables.records.FrameRecord;
 import yewberry.server.store.db.tables.records.ParagraphRecord;
 import yewberry.server.store.db.tables.records.RunRecord;
+import yewberry.server.store.db.tables.records.SwatchRecord;
 
 /** Builds a publication from its rows. */
 @Component
@@ -72,11 +75,17 @@ class PublicationReader {
         return db.selectFrom(SWATCH)
                 .where(SWATCH.PUBLICATION.eq(id))
                 .orderBy(SWATCH.POSITION)
-                .fetch(row ->
-                        new Swatch(
-                                row.getId(),
-                                row.getName(),
-                                columns.read(row.getColor(), Color.class)));
+                .fetch(row -> new Swatch(row.getId(), row.getName(), definition(row)));
+    }
+
+    private Definition definition(SwatchRecord row) {
+        return switch (row.getKind()) {
+            case "spot" -> new Definition.SpotInk(columns.read(row.getColor(), Color.class));
+            case "tint" -> new Definition.Tint(row.getBase(), row.getPercent());
+            case "lighter" -> new Definition.Lighter(row.getBase(), row.getPercent());
+            case "mix" -> new Definition.Mix(row.getBase(), row.getOther(), row.getPercent());
+            default -> new Definition.Plain(columns.read(row.getColor(), Color.class));
+        };
     }
 
     private List<Look> looks(UUID id) {
@@ -93,7 +102,7 @@ class PublicationReader {
                                 Length.parse(row.getLeading()),
                                 Length.parse(row.getSpaceBefore()),
                                 Look.Alignment.valueOf(row.getAlignment()),
-                                row.getSwatch()));
+                                new Tinted(row.getSwatch(), row.getTint())));
     }
 
     private List<Parent> parents(UUID id, Function<UUID, Layer> layers) {
@@ -155,7 +164,9 @@ class PublicationReader {
                 row.getId(),
                 Sides.valueOf(row.getSides()),
                 columns.read(row.getArea(), Area.class),
-                row.getSwatch() == null ? new Fill.None() : new Fill.Solid(row.getSwatch()));
+                row.getSwatch() == null
+                        ? new Fill.None()
+                        : new Fill.Solid(new Tinted(row.getSwatch(), row.getTint())));
     }
 
     /** By frame. */
@@ -184,6 +195,10 @@ class PublicationReader {
     }
 
     private static Run run(RunRecord row) {
-        return new Run(row.getId(), row.getText(), Optional.ofNullable(row.getSwatch()));
+        return new Run(
+                row.getId(),
+                row.getText(),
+                Optional.ofNullable(row.getSwatch())
+                        .map(swatch -> new Tinted(swatch, row.getTint())));
     }
 }

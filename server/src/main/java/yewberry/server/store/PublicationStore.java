@@ -9,6 +9,7 @@ import static yewberry.server.store.db.Tables.PAGE;
 import static yewberry.server.store.db.Tables.PUBLICATION;
 import static yewberry.server.store.db.Tables.REVISION;
 import static yewberry.server.store.db.Tables.REVISION_TOUCH;
+import static yewberry.server.store.db.Tables.SWATCH;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
@@ -105,6 +106,11 @@ public class PublicationStore {
             within.deleteFrom(BACKGROUND).where(BACKGROUND.PUBLICATION.eq(publication)).execute();
             within.deleteFrom(PAGE).where(PAGE.PUBLICATION.eq(publication)).execute();
             within.deleteFrom(LOOK).where(LOOK.PUBLICATION.eq(publication)).execute();
+            within.update(SWATCH)
+                    .setNull(SWATCH.BASE)
+                    .setNull(SWATCH.OTHER)
+                    .where(SWATCH.PUBLICATION.eq(publication))
+                    .execute();
             within.deleteFrom(PUBLICATION).where(PUBLICATION.ID.eq(publication)).execute();
         });
         toDisk();

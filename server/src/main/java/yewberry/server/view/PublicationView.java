@@ -5,8 +5,13 @@ import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
+import yewberry.core.color.Lab;
+import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.Printable;
 import yewberry.core.color.Rgb;
+import yewberry.core.color.Swatch;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
@@ -28,11 +33,68 @@ public record PublicationView(
         List<PageEntry> pages,
         List<List<UUID>> spreads) {
     /**
+     * @param color what it comes to under the press condition
      * @param screen what a screen shows for it, as {@code #rrggbb}
-     * @param ink what the press condition prints for it
+     * @param ink what the press condition prints for it, spot inks as their equivalents
+     * @param lab as it is seen on the screen, where paper is white
+     * @param totalInk all inks together, in percent
+     * @param faithful whether the press can print it
+     * @param nearest the printable colour nearest to it, on the screen
+     * @param nearestInk the inks that print that
+     * @param distance to that, CIEDE2000, one decimal
      */
     public record SwatchView(
-            UUID id, String name, Color color, Rgb rgb, String screen, Cmyk ink, int uses) {}
+            UUID id,
+            String name,
+            Definition definition,
+            Color color,
+            String values,
+            Rgb rgb,
+            String screen,
+            Cmyk ink,
+            Lab lab,
+            double totalInk,
+            boolean faithful,
+            String nearest,
+            Cmyk nearestInk,
+            double distance,
+            int uses) {
+        static SwatchView of(Swatch swatch, Color color, PressCondition press, int uses) {
+            Printable printable = Printable.nearest(color, press);
+            return new SwatchView(
+                    swatch.id(),
+                    swatch.name(),
+                    swatch.definition(),
+                    color,
+                    color.toString(),
+                    press.toScreen(color),
+                    press.toScreen(color).hex(),
+                    tenths(press.toInk(color)),
+                    tenths(press.lab(color)),
+                    Math.rint(press.totalInk(color)),
+                    printable.faithful(),
+                    printable.screen().hex(),
+                    printable.ink(),
+                    tenth(printable.distance()),
+                    uses);
+        }
+
+        private static Cmyk tenths(Cmyk ink) {
+            return new Cmyk(
+                    tenth(ink.cyan()),
+                    tenth(ink.magenta()),
+                    tenth(ink.yellow()),
+                    tenth(ink.black()));
+        }
+
+        private static Lab tenths(Lab lab) {
+            return new Lab(tenth(lab.lightness()), tenth(lab.a()), tenth(lab.b()));
+        }
+
+        private static double tenth(double value) {
+            return Math.rint(value * 10) / 10;
+        }
+    }
 
     public record LookView(Look look, int uses) {}
 
@@ -54,6 +116,7 @@ public record PublicationView(
 
     public static PublicationView of(Publication publication, long revision, PressCondition press) {
         Uses uses = Uses.of(publication);
+        Palette palette = new Palette(publication::swatch, press);
         return new PublicationView(
                 publication.id(),
                 publication.name(),
@@ -62,13 +125,10 @@ public record PublicationView(
                 press.name(),
                 publication.swatches().stream()
                         .map(swatch ->
-                                new SwatchView(
-                                        swatch.id(),
-                                        swatch.name(),
-                                        swatch.color(),
-                                        press.toScreen(swatch.color()),
-                                        press.toScreen(swatch.color()).hex(),
-                                        press.toInk(swatch.color()),
+                                SwatchView.of(
+                                        swatch,
+                                        palette.color(swatch),
+                                        press,
                                         uses.swatch(swatch.id())))
                         .toList(),
                 publication.looks().stream()

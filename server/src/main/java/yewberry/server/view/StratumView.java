@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
-import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
 import yewberry.core.legibility.SizeClass;
 import yewberry.core.publication.Edge;
@@ -25,7 +24,7 @@ public sealed interface StratumView {
             String text,
             UUID swatch,
             String swatchName,
-            Color color,
+            String values,
             String screen,
             String origin,
             Owner owner,
@@ -45,7 +44,7 @@ public sealed interface StratumView {
             UUID background,
             UUID swatch,
             String swatchName,
-            Color color,
+            String values,
             String screen,
             String origin,
             Owner owner,
@@ -65,8 +64,8 @@ public sealed interface StratumView {
                     new FillStratum(
                             fill.background(),
                             fill.paint().swatch(),
-                            fill.paint().name(),
-                            fill.paint().color(),
+                            fill.paint().inWords(),
+                            fill.paint().color().toString(),
                             screen.hex(),
                             fill.origin().inWords(),
                             fill.origin().owner(),
@@ -87,8 +86,8 @@ public sealed interface StratumView {
         return new TextStratum(
                 run.text(),
                 run.paint().swatch(),
-                run.paint().name(),
-                run.paint().color(),
+                run.paint().inWords(),
+                run.paint().color().toString(),
                 text.screen().hex(),
                 run.origin().inWords(),
                 run.origin().owner(),

@@ -26,6 +26,10 @@ import tools.jackson.databind.json.JsonMapper;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class Guard extends OncePerRequestFilter {
     private static final long LIMIT = 1024 * 1024;
+
+    /** Profiles of presses are up to a few megabytes. */
+    private static final long PROFILE_LIMIT = 16 * LIMIT;
+
     private static final Set<String> HOSTS = Set.of("127.0.0.1", "localhost", "[::1]");
     private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
 
@@ -51,6 +55,8 @@ class Guard extends OncePerRequestFilter {
         response.setHeader("Referrer-Policy", "no-referrer");
         response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
         response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
+        long limit =
+                request.getRequestURI().equals("/api/press-conditions") ? PROFILE_LIMIT : LIMIT;
         String host = request.getHeader("Host");
         if (host == null || !HOSTS.contains(host.replaceFirst(":\\d+$", ""))) {
             refuse(
@@ -62,10 +68,10 @@ class Guard extends OncePerRequestFilter {
                     response,
                     HttpStatus.FORBIDDEN,
                     "Changes are taken only from Yewberry's own pages.");
-        } else if (request.getContentLengthLong() > LIMIT) {
-            refuse(response, HttpStatus.CONTENT_TOO_LARGE, new TooLarge(LIMIT).getMessage());
+        } else if (request.getContentLengthLong() > limit) {
+            refuse(response, HttpStatus.CONTENT_TOO_LARGE, new TooLarge(limit).getMessage());
         } else {
-            chain.doFilter(new Bounded(request), response);
+            chain.doFilter(new Bounded(request, limit), response);
         }
     }
 
@@ -99,23 +105,28 @@ class Guard extends OncePerRequestFilter {
     }
 
     private static final class Bounded extends HttpServletRequestWrapper {
-        Bounded(HttpServletRequest request) {
+        private final long limit;
+
+        Bounded(HttpServletRequest request, long limit) {
             super(request);
+            this.limit = limit;
         }
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
-            return new BoundedStream(super.getInputStream());
+            return new BoundedStream(super.getInputStream(), limit);
         }
     }
 
     /** For bodies that do not say how long they are. */
     private static final class BoundedStream extends ServletInputStream {
         private final ServletInputStream in;
+        private final long limit;
         private long read;
 
-        BoundedStream(ServletInputStream in) {
+        BoundedStream(ServletInputStream in, long limit) {
             this.in = in;
+            this.limit = limit;
         }
 
         @Override
@@ -134,8 +145,8 @@ class Guard extends OncePerRequestFilter {
 
         private void count(int more) throws TooLarge {
             read += more;
-            if (read > LIMIT) {
-                throw new TooLarge(LIMIT);
+            if (read > limit) {
+                throw new TooLarge(limit);
             }
         }
 

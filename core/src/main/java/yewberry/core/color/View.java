@@ -1,0 +1,42 @@
+package yewberry.core.color;
+
+/**
+ * What a screen shows for colours under a viewing.
+ *
+ * @param stock the paper, which only shows where paper is simulated
+ */
+public record View(Viewing viewing, PressCondition condition, Lab stock) {
+    /** As designed: no fill counts as white. */
+    public static View asDesigned(PressCondition condition) {
+        return new View(Viewing.AS_DESIGNED, condition, condition.paper());
+    }
+
+    public Rgb see(Color color) {
+        return switch (viewing) {
+            case ON_PRESS -> condition.proof(color, stock);
+            case AS_DESIGNED, GREY_COPY, PROTAN, DEUTAN, TRITAN ->
+                    changed(condition.toScreen(color));
+        };
+    }
+
+    /** The bare stock. */
+    public Rgb bare() {
+        return see(Cmyk.NONE);
+    }
+
+    private Rgb changed(Rgb color) {
+        return switch (viewing) {
+            case AS_DESIGNED, ON_PRESS -> color;
+            case GREY_COPY -> grey(color);
+            case PROTAN -> Vision.PROTAN.see(color);
+            case DEUTAN -> Vision.DEUTAN.see(color);
+            case TRITAN -> Vision.TRITAN.see(color);
+        };
+    }
+
+    /** The grey of the same relative luminance. */
+    private static Rgb grey(Rgb color) {
+        double luminance = Contrast.luminance(color);
+        return Srgb.fromLinear(new double[] {luminance, luminance, luminance});
+    }
+}

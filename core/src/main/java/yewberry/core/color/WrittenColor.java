@@ -1,0 +1,132 @@
+package yewberry.core.color;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import yewberry.core.Refused;
+
+/**
+ * Reads a colour as people write it: CSS Color 4's hex, {@code rgb()}, {@code hsl()}, {@code lab()}
+ * and names; {@code cmyk(60% 10% 40% 0%)} and the like of CSS Color 5's {@code device-cmyk()}; and
+ * {@code gray(40%)}, percent of black ink. Decimal commas are taken where points separate nothing.
+ */
+public final class WrittenColor {
+    private static final Pattern CALL = Pattern.compile("([a-z-]+)\\s*\\(([^()]*)\\)");
+    private static final Pattern NUMBER =
+            Pattern.compile("([+-]?(?:\\d+\\.?\\d*|\\.\\d+)(?:e[+-]?\\d+)?)(%|deg)?");
+
+    private WrittenColor() {}
+
+    /**
+     * @throws Refused if it is none of these, or a value is out of range
+     */
+    public static Color read(String text) {
+        String written = text.strip().toLowerCase(Locale.ROOT);
+        Matcher call = CALL.matcher(written);
+        if (call.matches()) {
+            return call(text, call.group(1), numbers(text, call.group(2)));
+        }
+        return CssNames.find(written).orElseGet(() -> hex(text));
+    }
+
+    private static Rgb hex(String text) {
+        try {
+            return Rgb.hex(text);
+        } catch (Refused refused) {
+            throw unknown(text);
+        }
+    }
+
+    private static Refused unknown(String text) {
+        return new Refused(
+                "“%s” is no colour that can be read; write it like #1b2a49, rgb(27 42 73), hsl(220 46%% 20%%), lab(18 2 -20), cmyk(90%% 70%% 30%% 30%%), gray(40%%) or a CSS name."
+                        .formatted(text.strip()));
+    }
+
+    private record Part(double value, String unit) {
+        boolean isPercent() {
+            return "%".equals(unit);
+        }
+
+        /** A percentage of {@code whole}, or the number as it is. */
+        double of(double whole) {
+            return isPercent() ? value / 100 * whole : value;
+        }
+    }
+
+    private static List<Part> numbers(String text, String inside) {
+        List<Part> parts = new ArrayList<>();
+        for (String part : inside.strip().split("[\\s,/]+")) {
+            Matcher number = NUMBER.matcher(part);
+            if (!number.matches()) {
+                throw unknown(text);
+            }
+            parts.add(new Part(Double.parseDouble(number.group(1)), number.group(2)));
+        }
+        return parts;
+    }
+
+    private static Color call(String text, String name, List<Part> parts) {
+        int expected =
+                switch (name) {
+                    case "rgb", "rgba", "hsl", "hsla", "lab" -> 3;
+                    case "cmyk", "device-cmyk" -> 4;
+                    case "gray", "grey" -> 1;
+                    default -> throw unknown(text);
+                };
+        boolean withAlpha = expected == 3 && parts.size() == 4;
+        if (withAlpha && parts.get(3).of(1) != 1) {
+            throw new Refused(
+                    "“%s” is see-through; a swatch is not. Leave the fourth value out."
+                            .formatted(text.strip()));
+        }
+        if (parts.size() != expected && !withAlpha) {
+            throw unknown(text);
+        }
+        return switch (name) {
+            case "rgb", "rgba" ->
+                    new Rgb(
+                            component(parts.get(0)),
+                            component(parts.get(1)),
+                            component(parts.get(2)));
+            case "hsl", "hsla" ->
+                    hsl(parts.get(0).value(), parts.get(1).value(), parts.get(2).value());
+            case "lab" -> new Lab(parts.get(0).of(100), parts.get(1).of(125), parts.get(2).of(125));
+            case "gray", "grey" -> new Gray(parts.get(0).value());
+            default ->
+                    new Cmyk(
+                            ink(parts.get(0)),
+                            ink(parts.get(1)),
+                            ink(parts.get(2)),
+                            ink(parts.get(3)));
+        };
+    }
+
+    private static int component(Part part) {
+        return (int) Math.round(part.of(255));
+    }
+
+    /** Ink in percent; a bare number up to 1 is a fraction, as in CSS. */
+    private static double ink(Part part) {
+        return part.isPercent() || part.value() > 1 ? part.value() : part.value() * 100;
+    }
+
+    /** CSS Color 4, "Converting HSL colors to sRGB". */
+    static Rgb hsl(double hue, double saturation, double lightness) {
+        if (!(saturation >= 0 && saturation <= 100 && lightness >= 0 && lightness <= 100)) {
+            throw new Refused("Saturation and lightness of HSL go from 0 to 100 %.");
+        }
+        double s = saturation / 100;
+        double l = lightness / 100;
+        double a = s * Math.min(l, 1 - l);
+        return new Rgb(hslPart(0, hue, l, a), hslPart(8, hue, l, a), hslPart(4, hue, l, a));
+    }
+
+    private static int hslPart(int n, double hue, double l, double a) {
+        double k = ((n + hue / 30) % 12 + 12) % 12;
+        double value = l - a * Math.max(-1, Math.min(Math.min(k - 3, 9 - k), 1));
+        return (int) Math.round(value * 255);
+    }
+}

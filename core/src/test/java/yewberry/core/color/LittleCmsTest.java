@@ -1,0 +1,121 @@
+package yewberry.core.color;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.function.Function;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Held against Little CMS's transicc, relative colorimetric with black-point compensation. */
+class LittleCmsTest {
+    private static final int COLORS = 120;
+
+    @TempDir Path folder;
+
+    static List<PressCondition> shipped() {
+        return PressCondition.shipped();
+    }
+
+    private List<double[]> transicc(List<double[]> inputs, String... options) throws Exception {
+        List<String> command = new ArrayList<>(List.of("transicc", "-t1", "-b", "-n"));
+        command.addAll(List.of(options));
+        Process process =
+                new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+        try (var in = process.outputWriter()) {
+            for (double[] input : inputs) {
+                for (double value : input) {
+                    in.write(value + " ");
+                }
+                in.write("\n");
+            }
+        }
+        List<double[]> outputs = new ArrayList<>();
+        for (String line : process.inputReader().lines().toList()) {
+            if (!line.isBlank()) {
+                outputs.add(
+                        java.util.Arrays.stream(line.strip().split("\\s+"))
+                                .mapToDouble(Double::parseDouble)
+                                .toArray());
+            }
+        }
+        return outputs;
+    }
+
+    private String profile(PressCondition condition) throws IOException {
+        Path file = folder.resolve(condition.id() + ".icc");
+        Files.write(file, condition.profile());
+        return file.toString();
+    }
+
+    private static List<double[]> random(int components, double most) {
+        Random random = new Random(components);
+        List<double[]> colors = new ArrayList<>();
+        for (int i = 0; i < COLORS; i++) {
+            colors.add(random.doubles(components, 0, 1).map(v -> Math.rint(v * most)).toArray());
+        }
+        return colors;
+    }
+
+    private static void close(
+            List<double[]> expected,
+            List<double[]> inputs,
+            Function<double[], double[]> ours,
+            double clampTo,
+            double most,
+            double mean) {
+        assertThat(expected).hasSize(COLORS);
+        double sum = 0;
+        int count = 0;
+        for (int i = 0; i < COLORS; i++) {
+            double[] found = ours.apply(inputs.get(i));
+            for (int c = 0; c < found.length; c++) {
+                double difference = Math.abs(found[c] - Math.clamp(expected.get(i)[c], 0, clampTo));
+                assertThat(difference)
+                        .as("%s, component %d", java.util.Arrays.toString(inputs.get(i)), c)
+                        .isLessThanOrEqualTo(most);
+                sum += difference;
+                count++;
+            }
+        }
+        assertThat(sum / count).isLessThanOrEqualTo(mean);
+    }
+
+    @ParameterizedTest
+    @MethodSource("shipped")
+    void ink_to_screen(PressCondition condition) throws Exception {
+        List<double[]> inks = random(4, 100);
+        close(
+                transicc(inks, "-i", profile(condition), "-o", "*sRGB"),
+                inks,
+                ink -> {
+                    Rgb rgb = condition.toScreen(new Cmyk(ink[0], ink[1], ink[2], ink[3]));
+                    return new double[] {rgb.red(), rgb.green(), rgb.blue()};
+                },
+                255,
+                4,
+                1);
+    }
+
+    @ParameterizedTest
+    @MethodSource("shipped")
+    void screen_to_ink(PressCondition condition) throws Exception {
+        List<double[]> colors = random(3, 255);
+        close(
+                transicc(colors, "-i", "*sRGB", "-o", profile(condition)),
+                colors,
+                rgb -> {
+                    Cmyk ink = condition.toInk(new Rgb((int) rgb[0], (int) rgb[1], (int) rgb[2]));
+                    return new double[] {ink.cyan(), ink.magenta(), ink.yellow(), ink.black()};
+                },
+                100,
+                1,
+                0.3);
+    }
+}

@@ -1,0 +1,56 @@
+package yewberry.core.color;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import yewberry.core.Refused;
+
+class WrittenColorTest {
+    /** CSS Color 4; the HSL pairs are worked from its conversion by hand. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "#1b2a49 | #1b2a49",
+                "rgb(27 42 73) | #1b2a49",
+                "rgb(10%, 50%, 100%) | #1a80ff",
+                "rgba(0, 0, 0, 1) | #000000",
+                "hsl(120 100% 25%) | #008000",
+                "hsl(0deg, 100%, 50%) | #ff0000",
+                "hsl(240 50% 50%) | #4040bf",
+                "RebeccaPurple | #663399",
+                "navy | #000080",
+            })
+    void screen_colours(String text, String hex) {
+        assertThat(WrittenColor.read(text)).isEqualTo(Rgb.hex(hex));
+    }
+
+    @Test
+    void other_spaces() {
+        assertThat(WrittenColor.read("lab(50 20 -30)")).isEqualTo(new Lab(50, 20, -30));
+        assertThat(WrittenColor.read("lab(50% 40% 0%)")).isEqualTo(new Lab(50, 50, 0));
+        assertThat(WrittenColor.read("cmyk(60% 10% 40% 0%)")).isEqualTo(new Cmyk(60, 10, 40, 0));
+        assertThat(WrittenColor.read("device-cmyk(0 0.8 1 0)")).isEqualTo(new Cmyk(0, 80, 100, 0));
+        assertThat(WrittenColor.read("gray(40%)")).isEqualTo(new Gray(40));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "blurple",
+                "rgb(1 2)",
+                "hsl(a b c)",
+                "lab(200 0 0)",
+                "cmyk(120% 0 0 0)",
+                "rgb(300 0 0)",
+                "rgba(0 0 0 / 50%)"
+            })
+    void anything_else_is_refused(String text) {
+        assertThatThrownBy(() -> WrittenColor.read(text)).isInstanceOf(Refused.class);
+    }
+}

@@ -1,0 +1,106 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { FileUp } from "lucide-react";
+import * as Aria from "react-aria-components";
+import { answered } from "../api/client";
+import { readColor, usePressConditions } from "../api/queries";
+import type { Edit, Publication } from "../api/types";
+import { Button } from "../ui/Button";
+import { Choice } from "../ui/Choice";
+import { Field, Row } from "../ui/Field";
+import { Quiet } from "../ui/Fold";
+import { useStatus } from "../ui/Status";
+
+/** What the publication is printed by, and on which paper. */
+export function PressFields({
+  publication,
+  onChange,
+}: {
+  publication: Publication;
+  onChange: (edit: Edit) => void;
+}) {
+  const conditions = usePressConditions();
+  const queries = useQueryClient();
+  const status = useStatus();
+  const { setup } = publication;
+  const { press } = setup;
+  const condition = conditions.data?.find((each) => each.id === press.condition);
+  const change = (changed: Partial<typeof press>) =>
+    onChange({ type: "changeSetup", setup: { ...setup, press: { ...press, ...changed } } });
+
+  const bring = useMutation({
+    mutationFn: async (file: File) => {
+      const response = await fetch(
+        `/api/press-conditions?name=${encodeURIComponent(file.name.replace(/\.icc$|\.icm$/i, ""))}`,
+        { method: "POST", headers: { "Content-Type": "application/octet-stream" }, body: file },
+      );
+      const body = (await response.json()) as { id: string; name: string };
+      return answered(
+        Promise.resolve(response.ok ? { data: body, response } : { error: body, response }),
+      );
+    },
+    onSuccess: async (added) => {
+      await queries.invalidateQueries({ queryKey: ["press-conditions"] });
+      status.say(`“${added.name}” can be chosen now`);
+    },
+    onError: (error) => status.fail(error.message),
+  });
+
+  const lab = press.stock ?? condition?.paper;
+  const stock = lab ? `lab(${tenth(lab.lightness)} ${tenth(lab.a)} ${tenth(lab.b)})` : "";
+  const setStock = async (text: string) => {
+    if (text.trim() === "") {
+      onChange({
+        type: "changeSetup",
+        setup: { ...setup, press: { condition: press.condition, stockIsReal: false } },
+      });
+      return;
+    }
+    try {
+      const color = await readColor(publication, text);
+      change({ stock: color.lab, stockIsReal: false });
+    } catch (error) {
+      status.fail(error instanceof Error ? error.message : String(error));
+    }
+  };
+
+  return (
+    <>
+      <Row $columns="minmax(0, 1fr) auto">
+        <Choice
+          label="Press condition"
+          value={press.condition}
+          options={(conditions.data ?? []).map((each) => ({
+            id: each.id,
+            label: `${each.name}, ink up to ${each.inkLimit} %`,
+          }))}
+          onChange={(id) => change({ condition: id })}
+        />
+        <Aria.FileTrigger
+          acceptedFileTypes={[".icc", ".icm"]}
+          onSelect={(files) => {
+            const file = files?.item(0);
+            if (file) {
+              bring.mutate(file);
+            }
+          }}
+        >
+          <Button isDisabled={bring.isPending}>
+            <FileUp size={15} aria-hidden />
+            ICC profile…
+          </Button>
+        </Aria.FileTrigger>
+      </Row>
+      <Field
+        label={press.stock ? "Stock (empty: that of the press condition)" : "Stock, as measured"}
+        value={stock}
+        onCommit={(text) => void setStock(text)}
+      />
+      <Quiet>The stock is only simulated on the screen; it is never output.</Quiet>
+    </>
+  );
+}
+
+/** One decimal at most, and never a minus before a zero. */
+function tenth(value: number): string {
+  return String(Number(value.toFixed(1)) + 0);
+}

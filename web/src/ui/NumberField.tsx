@@ -1,0 +1,31 @@
+import { Field } from "./Field";
+import { steppedNumber, typedNumber } from "./number";
+import { useStatus } from "./Status";
+
+/** A plain number; the arrow keys go up and down by one, with Shift by ten. */
+export function NumberField({
+  label,
+  value,
+  onCommit,
+}: {
+  label: string;
+  value: number;
+  onCommit: (value: number) => void;
+}) {
+  const status = useStatus();
+  return (
+    <Field
+      label={label}
+      value={String(Number(value.toFixed(2)))}
+      step={steppedNumber}
+      onCommit={(text) => {
+        const typed = typedNumber(text);
+        if (typed === undefined) {
+          status.fail(`“${text}” is not a number.`);
+        } else {
+          onCommit(typed);
+        }
+      }}
+    />
+  );
+}
