@@ -1,6 +1,7 @@
 import { BrowserRouter, Route, Routes } from "react-router";
 import { Bench } from "./bench/Bench";
 import { Findings } from "./findings/Findings";
+import { Pairings } from "./pairings/Pairings";
 import { Output } from "./output/Output";
 import { PublicationScreen } from "./publication/PublicationScreen";
 import { Shelf } from "./shelf/Shelf";
@@ -14,6 +15,7 @@ export function App() {
           <Route path="/" element={<Shelf />} />
           <Route path="/publications/:id" element={<PublicationScreen />}>
             <Route index element={<Bench />} />
+            <Route path="pairings" element={<Pairings />} />
             <Route path="findings" element={<Findings />} />
             <Route path="output" element={<Output />} />
           </Route>

@@ -201,6 +201,51 @@ export function useExports(publication: Publication) {
   });
 }
 
+export function usePairings(publication: Publication, level: "AA" | "AAA", viewing: Viewing) {
+  return useQuery({
+    queryKey: ["pairings", publication.id, publication.revision, level, viewing],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/pairings", {
+          params: { path: { id: publication.id }, query: { level, viewing } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+}
+
+export function usePairMends(
+  publication: Publication,
+  pair: { text: string; ground?: string; required: number },
+) {
+  return useQuery({
+    queryKey: ["pair-mends", publication.id, publication.revision, pair],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/pairings/mends", {
+          params: { path: { id: publication.id }, query: pair },
+        }),
+      ),
+  });
+}
+
+/** The ratio of two colours as they are typed. */
+export function useTypedPair(publication: Publication, text: string, ground: string) {
+  return useQuery({
+    queryKey: ["typed-pair", publication.id, publication.setup.press.condition, text, ground],
+    queryFn:
+      text.trim() && ground.trim()
+        ? () =>
+            answered(
+              client.GET("/api/publications/{id}/pairings/typed", {
+                params: { path: { id: publication.id }, query: { text, ground } },
+              }),
+            )
+        : skipToken,
+    retry: false,
+  });
+}
+
 /** Steps are sent one after the other, each against the revision the one before it made. */
 export function useSteps(publication: Publication) {
   const queries = useQueryClient();

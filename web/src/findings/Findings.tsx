@@ -4,28 +4,15 @@ import styled from "styled-components";
 import { useFindings } from "../api/queries";
 import type { Finding, Publication } from "../api/types";
 import { MendList } from "../bench/MendList";
+import { StockAnswers } from "./StockAnswers";
 import { useOpened } from "../publication/PublicationScreen";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { Failed, Notice } from "../ui/Notice";
+import { Inner, Main } from "../ui/Sheet";
 import { counted, ratio } from "../ui/words";
-
-const Main = styled.main`
-  flex: 1;
-  min-height: 0;
-  overflow: auto;
-`;
-
-const Inner = styled.div`
-  max-width: 1040px;
-  margin: 0 auto;
-  padding: ${theme.space.three};
-  display: flex;
-  flex-direction: column;
-  gap: ${theme.space.two};
-`;
 
 const Head = styled.div`
   display: flex;
@@ -97,6 +84,7 @@ const titles: Record<string, string> = {
   contrast: "Too little contrast",
   "text-overflow": "Text does not fit its frame",
   "missing-characters": "Characters missing from the font",
+  "stock-not-printed": "Only simulated",
 };
 
 /** All findings, page by page, each with its reason and its mends. */
@@ -197,6 +185,7 @@ function One({ publication, finding }: { publication: Publication; finding: Find
         <Link to={`/publications/${publication.id}?page=${finding.page}&x=${x}&y=${y}`}>
           Show on the Bench
         </Link>
+        {finding.kind === "stock-not-printed" && <StockAnswers publication={publication} />}
         {finding.kind === "contrast" && finding.run && (
           <Fold head={<Name>Mend it…</Name>}>
             <MendList publication={publication} run={finding.run} />

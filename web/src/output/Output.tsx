@@ -10,24 +10,10 @@ import { Quiet } from "../ui/Fold";
 import { shownLength } from "../ui/length";
 import { Failed, Notice } from "../ui/Notice";
 import { useStatus } from "../ui/Status";
+import { Inner, Main } from "../ui/Sheet";
 import { counted } from "../ui/words";
 import { JobProgress } from "./JobProgress";
 import { ReadBack } from "./ReadBack";
-
-const Main = styled.main`
-  flex: 1;
-  min-height: 0;
-  overflow: auto;
-`;
-
-const Inner = styled.div`
-  max-width: 1040px;
-  margin: 0 auto;
-  padding: ${theme.space.three};
-  display: flex;
-  flex-direction: column;
-  gap: ${theme.space.three};
-`;
 
 const Offer = styled.section`
   display: grid;

@@ -183,6 +183,7 @@ function Opened({ publication }: { publication: Publication }) {
           <NavLink to={path} end>
             Bench
           </NavLink>
+          <NavLink to={`${path}/pairings`}>Pairings</NavLink>
           <NavLink to={`${path}/findings`}>
             Findings
             <Tally $some={(count ?? 0) > 0}>{counting ? "…" : count}</Tally>

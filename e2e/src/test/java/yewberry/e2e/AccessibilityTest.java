@@ -48,7 +48,7 @@ class AccessibilityTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"?page=7&x=60&y=50", "/findings", "/output"})
+    @ValueSource(strings = {"?page=7&x=60&y=50", "/pairings", "/findings", "/output"})
     void the_screens_of_a_publication_pass_axe(String screen, Browser.Window window) {
         passesAxe(window.openDemo(screen));
     }
@@ -93,7 +93,7 @@ class AccessibilityTest {
 
     /** 1280 px at 400 % are 320 CSS px: WCAG 2.2, 1.4.10; the page itself is exempt. */
     @ParameterizedTest
-    @ValueSource(strings = {"?page=7&x=60&y=50", "/findings", "/output"})
+    @ValueSource(strings = {"?page=7&x=60&y=50", "/pairings", "/findings", "/output"})
     void at_400_percent_nothing_scrolls_sideways_but_the_page(
             String screen, Browser.Window window) {
         window.page().setViewportSize(320, 640);

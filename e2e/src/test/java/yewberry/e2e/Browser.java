@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.io.IOException;
@@ -68,6 +69,27 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
     /** The demo's id, derived from its name. */
     static final String DEMO = "23783a97-67ff-3040-9891-81dcd87b5cea";
 
+    /**
+     * Takes back all that this window did to the demo, so that the next test finds it as it was.
+     */
+    static void undoAll(Page page) {
+        page.evaluate(
+                """
+                async address => {
+                  const author = localStorage.getItem("yewberry-author");
+                  const step = {
+                    method: "POST",
+                    headers: { "Content-Type": "application/json" },
+                    body: JSON.stringify({ author }),
+                  };
+                  for (let left = 50; left > 0 && (await fetch(address, step)).ok; left--);
+                }
+                """,
+                "/api/publications/" + DEMO + "/undo");
+        page.reload();
+        page.getByRole(AriaRole.MAIN).waitFor();
+    }
+
     private static Running running(ExtensionContext context) {
         return context.getRoot()
                 .getStore(NAMESPACE)
@@ -87,6 +109,8 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
                         "--server.port=0",
                         "--yewberry.demo=true",
                         "--yewberry.data=" + data);
+        // a busy machine may take its time
+        PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
         Playwright playwright = Playwright.create();
         var chromium =
                 playwright
@@ -115,7 +139,7 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
                                 new com.microsoft.playwright.Browser.NewContextOptions()
                                         .setViewportSize(1280, 800)
                                         .setReducedMotion(ReducedMotion.REDUCE));
-        window.setDefaultTimeout(15_000);
+        window.setDefaultTimeout(30_000);
         Page page = window.newPage();
         List<String> complaints = new ArrayList<>();
         page.onPageError(complaints::add);

@@ -92,21 +92,30 @@ class ColorTest {
         page.keyboard().press("Enter");
         assertThat(page.getByRole(AriaRole.ALERT).getByText("from 0 to 100 %")).isVisible();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Close")).click();
-        for (int i = 0; i < 3; i++) {
-            page.waitForResponse(
-                    answer -> answer.url().contains("/history"),
-                    () ->
-                            page.getByRole(
-                                            AriaRole.BUTTON,
-                                            new Page.GetByRoleOptions().setName("Undo"))
-                                    .click());
-            page.waitForTimeout(300);
-        }
+        Browser.undoAll(page);
         assertThat(
                         page.getByRole(
                                 AriaRole.BUTTON,
                                 new Page.GetByRoleOptions()
                                         .setName(Pattern.compile("^New swatch (C|K)"))))
                 .hasCount(0);
+    }
+
+    @Test
+    void a_failing_pair_is_mended_by_its_swatch_and_a_typed_pair_is_tried(Browser.Window window) {
+        Page page = window.openDemo("/pairings");
+        Locator cell =
+                page.getByRole(AriaRole.CELL)
+                        .filter(new Locator.FilterOptions().setHasText("✕ 1.10 : 1"))
+                        .filter(new Locator.FilterOptions().setHasText("p. 7"));
+        assertThat(cell).containsText("p. 8");
+        cell.getByText("Mend it…").click();
+        assertThat(cell).containsText("Change “Midnight”");
+        assertThat(cell).containsText("parent “Night”");
+        page.getByLabel("Try a text colour").fill("#767676");
+        page.getByLabel("on a background").fill("white");
+        assertThat(page.getByText("4.54 : 1")).isVisible();
+        page.getByLabel("on a background").fill("blurple");
+        assertThat(page.getByText("no colour that can be read")).isVisible();
     }
 }

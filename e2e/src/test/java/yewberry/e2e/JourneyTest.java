@@ -32,16 +32,6 @@ class JourneyTest {
                 .hasText("Findings" + count);
     }
 
-    private static void undoAll(Page page) {
-        Locator undo = button(page, "Undo");
-        assertThat(undo).isEnabled();
-        for (int i = 0; i < 20 && undo.isEnabled(); i++) {
-            page.waitForResponse(answer -> answer.url().contains("/history"), undo::click);
-            page.waitForTimeout(300);
-        }
-        assertThat(undo).isDisabled();
-    }
-
     private static Locator alert(Page page, String words) {
         return page.getByRole(AriaRole.ALERT).getByText(words);
     }
@@ -104,7 +94,7 @@ class JourneyTest {
         assertThat(file.suggestedFilename()).isEqualTo("season-guide-press.pdf");
 
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench")).click();
-        undoAll(page);
+        Browser.undoAll(page);
         tallyIs(page, before);
         assertThat(window.complaints()).isEmpty();
     }
@@ -124,7 +114,7 @@ class JourneyTest {
         actions++;
         coloured(page);
         assertThat(actions).isLessThanOrEqualTo(4);
-        undoAll(page);
+        Browser.undoAll(page);
     }
 
     /** Counts what a person does: a key or chord, or a name typed in one go. */
@@ -230,7 +220,7 @@ class JourneyTest {
         dialog.getByText("Replace and remove").click();
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sand")))
                 .hasCount(0);
-        undoAll(page);
+        Browser.undoAll(page);
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sand")))
                 .hasCount(1);
     }

@@ -190,6 +190,25 @@ class ColorsTest {
     }
 
     @Test
+    void a_coloured_stock_is_a_finding_until_it_is_answered() {
+        String setup = client.read(id).path("setup").toString();
+        String pink =
+                setup.replace(
+                        "\"stockIsReal\":false",
+                        "\"stock\":{\"type\":\"lab\",\"lightness\":80,\"a\":15,\"b\":5},\"stockIsReal\":false");
+        assertThat(edit("{\"type\": \"changeSetup\", \"setup\": " + pink + "}").status())
+                .isEqualTo(200);
+        JsonNode findings =
+                client.get("/api/publications/" + id + "/findings").json().path("findings");
+        assertThat(findings).hasSize(2);
+        assertThat(findings.get(0).path("kind").asString()).isEqualTo("stock-not-printed");
+        String answered = pink.replace("\"stockIsReal\":false", "\"stockIsReal\":true");
+        edit("{\"type\": \"changeSetup\", \"setup\": " + answered + "}");
+        assertThat(client.get("/api/publications/" + id + "/findings").json().path("findings"))
+                .isEmpty();
+    }
+
+    @Test
     void the_viewing_changes_the_picture_and_the_ratio_but_not_the_verdict() {
         String page = client.read(id).path("pages").get(0).path("id").asString();
         String path = "/api/publications/" + id + "/pages/" + page;

@@ -99,4 +99,45 @@ class DemoTest {
                                 .status())
                 .isEqualTo(200);
     }
+
+    @Test
+    void the_pairings_of_the_demo_know_the_forgotten_dark_text_and_mend_it_on_either_side() {
+        String id = "23783a97-67ff-3040-9891-81dcd87b5cea";
+        JsonNode matrix = client.get("/api/publications/" + id + "/pairings").json();
+        JsonNode texts = matrix.path("texts");
+        JsonNode grounds = matrix.path("grounds");
+        assertThat(matrix.path("cells")).hasSize(texts.size() * grounds.size());
+        JsonNode dark = null;
+        for (JsonNode cell : matrix.path("cells")) {
+            boolean inkOnMidnight =
+                    texts.get(cell.path("text").asInt()).path("name").asString().equals("Ink")
+                            && grounds.get(cell.path("ground").asInt())
+                                    .path("name")
+                                    .asString()
+                                    .equals("Midnight");
+            dark = inkOnMidnight ? cell : dark;
+        }
+        assertThat(dark).isNotNull();
+        assertThat(dark.path("passes").asBoolean()).isFalse();
+        assertThat(dark.path("pages").toString()).isEqualTo("[7,8]");
+        String text = texts.get(dark.path("text").asInt()).path("swatch").asString();
+        String ground = grounds.get(dark.path("ground").asInt()).path("swatch").asString();
+        JsonNode mends =
+                client.get(
+                                "/api/publications/%s/pairings/mends?text=%s&ground=%s&required=4.5"
+                                        .formatted(id, text, ground))
+                        .json();
+        assertThat(mends).hasSize(2);
+        for (JsonNode mend : mends) {
+            assertThat(mend.path("ratio").asDouble()).isGreaterThanOrEqualTo(4.5);
+            assertThat(mend.path("changes").size()).isPositive();
+        }
+        JsonNode typed =
+                client.get(
+                                "/api/publications/"
+                                        + id
+                                        + "/pairings/typed?text=%23767676&ground=white")
+                        .json();
+        assertThat(typed.path("ratio").asDouble()).isEqualTo(4.54);
+    }
 }

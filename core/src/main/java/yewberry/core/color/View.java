@@ -6,11 +6,6 @@ package yewberry.core.color;
  * @param stock the paper, which only shows where paper is simulated
  */
 public record View(Viewing viewing, PressCondition condition, Lab stock) {
-    /** As designed: no fill counts as white. */
-    public static View asDesigned(PressCondition condition) {
-        return new View(Viewing.AS_DESIGNED, condition, condition.paper());
-    }
-
     public Rgb see(Color color) {
         return switch (viewing) {
             case ON_PRESS -> condition.proof(color, stock);

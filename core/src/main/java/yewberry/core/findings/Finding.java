@@ -2,6 +2,7 @@ package yewberry.core.findings;
 
 import java.util.UUID;
 import yewberry.core.color.Contrast;
+import yewberry.core.color.Lab;
 import yewberry.core.color.Numbers;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.scene.Item;
@@ -82,6 +83,34 @@ public sealed interface Finding {
             int characters = overset.text().codePointCount(0, overset.text().length());
             return "%d characters do not fit their frame and are left out; make the frame larger, the type smaller, or cut the text."
                     .formatted(characters);
+        }
+    }
+
+    /** A coloured stock that only the screen shows, on a page without a background. */
+    record StockNotPrinted(PageScene scene, Lab stock) implements Finding {
+        @Override
+        public UUID page() {
+            return scene.page();
+        }
+
+        @Override
+        public Origin origin() {
+            return new Origin.FromPage(scene.page());
+        }
+
+        @Override
+        public Rect where() {
+            return scene.boxes().trim();
+        }
+
+        @Override
+        public String text() {
+            return "Stock, " + stock;
+        }
+
+        @Override
+        public String message() {
+            return "This is never printed: the stock is only simulated, and the page has no background. Make it a real background, or answer that the paper really is this colour.";
         }
     }
 

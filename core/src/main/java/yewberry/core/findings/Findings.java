@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import yewberry.core.legibility.Legibility;
+import yewberry.core.publication.Press;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.text.Segment;
@@ -12,8 +13,10 @@ import yewberry.core.text.Segment;
 public final class Findings {
     private Findings() {}
 
-    /** What is wrong on one page: contrast first, then what is lost. */
-    public static List<Finding> of(PageScene scene, Legibility legibility) {
+    /**
+     * What is wrong on one page: contrast first, then what is lost, then what is only simulated.
+     */
+    public static List<Finding> of(PageScene scene, Legibility legibility, Press press) {
         List<Finding> findings = new ArrayList<>();
         legibility.judge(scene).stream()
                 .filter(contrast -> !contrast.passes())
@@ -28,7 +31,18 @@ public final class Findings {
                 findings.add(new Finding.MissingCharacters(scene.page(), run, missing));
             }
         }
+        if (simulated(press) && scene.items().stream().noneMatch(Item.AreaFill.class::isInstance)) {
+            findings.add(new Finding.StockNotPrinted(scene, press.stock().orElseThrow()));
+        }
         return findings;
+    }
+
+    /** A stock that would pass for ink; the bounds are common practice, no source. */
+    private static boolean simulated(Press press) {
+        return !press.stockIsReal()
+                && press.stock()
+                        .filter(stock -> stock.chroma() > 8 || stock.lightness() < 85)
+                        .isPresent();
     }
 
     /** Glyph 0 is what a font shows for a character it does not have (OpenType, "glyph 0"). */

@@ -70,6 +70,11 @@ public final class Legibility {
                         run, foreground, sizeClass, level.required(sizeClass.large()), against));
     }
 
+    /** The ratio of a text colour on what is behind it, as designed. */
+    double ratio(Paint text, Optional<Paint> ground) {
+        return Contrast.ratio(condition.toScreen(text.color()), screen(ground));
+    }
+
     private Rgb screen(Optional<Paint> paint) {
         return paint.map(it -> condition.toScreen(it.color())).orElse(Rgb.WHITE);
     }

@@ -1,7 +1,10 @@
 package yewberry.core.publication;
 
 import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 
@@ -21,6 +24,32 @@ public final class Uses {
                         publication.parents().stream().map(Parent::layer))
                 .forEach(uses::count);
         return uses;
+    }
+
+    /** Where a swatch is used, in words, each place once. */
+    public static List<String> where(Publication publication, UUID swatch) {
+        Set<String> places = new LinkedHashSet<>();
+        publication.swatches().stream()
+                .filter(each -> each.definition().bases().contains(swatch))
+                .forEach(each -> places.add("swatch “%s”".formatted(each.name())));
+        publication.looks().stream()
+                .filter(look -> look.color().swatch().equals(swatch))
+                .forEach(look -> places.add("look “%s”".formatted(look.name())));
+        publication.parents().stream()
+                .filter(parent -> uses(parent.layer(), swatch))
+                .forEach(parent -> places.add("parent “%s”".formatted(parent.name())));
+        for (int i = 0; i < publication.pages().size(); i++) {
+            if (uses(publication.pages().get(i).layer(), swatch)) {
+                places.add("page " + (i + 1));
+            }
+        }
+        return List.copyOf(places);
+    }
+
+    private static boolean uses(Layer layer, UUID swatch) {
+        Uses uses = new Uses();
+        uses.count(layer);
+        return uses.swatch(swatch) > 0;
     }
 
     private void count(Layer layer) {

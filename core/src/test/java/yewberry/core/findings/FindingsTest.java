@@ -7,19 +7,44 @@ import static yewberry.core.Sample.frame;
 import static yewberry.core.Sample.ground;
 
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Sample;
+import yewberry.core.color.Lab;
 import yewberry.core.color.PressCondition;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Level;
+import yewberry.core.publication.Press;
 import yewberry.core.scene.Composer;
 
 class FindingsTest {
-    private static List<Finding> of(Layer layer) {
+    private static List<Finding> of(Layer layer, Press press) {
         return Findings.of(
                 new Composer(PressCondition.coated()).compose(Sample.withPage(layer), 0),
-                new Legibility(PressCondition.coated(), Level.AA));
+                new Legibility(PressCondition.coated(), Level.AA),
+                press);
+    }
+
+    private static List<Finding> of(Layer layer) {
+        return of(layer, Press.USUAL);
+    }
+
+    private static Press on(Lab stock, boolean real) {
+        return new Press("coated", Optional.of(stock), real);
+    }
+
+    @Test
+    void a_coloured_stock_without_a_background_is_found_until_it_is_answered() {
+        Lab pink = new Lab(88, 12, 4);
+        assertThat(of(Layer.EMPTY, on(pink, false)))
+                .singleElement()
+                .isInstanceOf(Finding.StockNotPrinted.class);
+        assertThat(of(Layer.EMPTY, on(pink, true))).isEmpty();
+        assertThat(of(Layer.EMPTY, on(new Lab(80, 0, 0), false))).hasSize(1);
+        assertThat(of(Layer.EMPTY, on(new Lab(93, 0, 6), false))).isEmpty();
+        assertThat(of(new Layer(List.of(ground("g", NIGHT)), List.of()), on(pink, false)))
+                .isEmpty();
     }
 
     @Test

@@ -26,7 +26,7 @@ import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 
 class SvgPictureTest {
-    private final View view = View.asDesigned(PressCondition.coated());
+    private final View view = Sample.asDesigned();
     private final PageScene scene =
             new Composer(PressCondition.coated())
                     .compose(

@@ -22,7 +22,7 @@ import yewberry.core.scene.PageScene;
 import yewberry.core.strata.ReadingOrder.Stop;
 
 class StrataTest {
-    private final View view = View.asDesigned(PressCondition.coated());
+    private final View view = Sample.asDesigned();
     private final PageScene scene =
             new Composer(PressCondition.coated())
                     .compose(

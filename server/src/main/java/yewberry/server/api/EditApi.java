@@ -107,7 +107,8 @@ class EditApi {
         List<FindingView> findings =
                 scenes.stream()
                         .flatMap(scene ->
-                                Findings.of(scene, open.legibility(after)).stream()
+                                Findings.of(scene, open.legibility(after), after.setup().press())
+                                        .stream()
                                         .map(finding ->
                                                 FindingView.of(
                                                         finding, after.indexOf(scene.page()) + 1)))

@@ -154,7 +154,11 @@ class PageApi {
         List<PageScene> scenes = open.composer(publication).composeAll(publication);
         List<FindingView> findings = new ArrayList<>();
         for (int i = 0; i < scenes.size(); i++) {
-            for (var finding : Findings.of(scenes.get(i), open.legibility(publication))) {
+            for (var finding :
+                    Findings.of(
+                            scenes.get(i),
+                            open.legibility(publication),
+                            publication.setup().press())) {
                 findings.add(FindingView.of(finding, i + 1));
             }
         }

@@ -11,7 +11,8 @@ import yewberry.core.publication.Owner;
 /**
  * A finding as it is shown and exported.
  *
- * @param kind {@code contrast}, {@code text-overflow} or {@code missing-characters}
+ * @param kind {@code contrast}, {@code text-overflow}, {@code missing-characters} or {@code
+ *     stock-not-printed}
  * @param page the page's number, from 1
  * @param origin what it comes from, in words
  * @param ratio of a contrast, cut to two decimals
@@ -55,6 +56,14 @@ public record FindingView(
                             page,
                             Optional.empty(),
                             Optional.of(overflow.overset().frame()),
+                            Optional.empty());
+            case Finding.StockNotPrinted stock ->
+                    view(
+                            "stock-not-printed",
+                            finding,
+                            page,
+                            Optional.empty(),
+                            Optional.empty(),
                             Optional.empty());
             case Finding.MissingCharacters missing ->
                     view(

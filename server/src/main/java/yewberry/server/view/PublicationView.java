@@ -33,7 +33,7 @@ public record PublicationView(
         List<PageEntry> pages,
         List<List<UUID>> spreads) {
     /**
-     * @param color what it comes to under the press condition
+     * @param values what it comes to under the press condition, in words
      * @param screen what a screen shows for it, as {@code #rrggbb}
      * @param ink what the press condition prints for it, spot inks as their equivalents
      * @param lab as it is seen on the screen, where paper is white
@@ -47,7 +47,6 @@ public record PublicationView(
             UUID id,
             String name,
             Definition definition,
-            Color color,
             String values,
             Rgb rgb,
             String screen,
@@ -65,7 +64,6 @@ public record PublicationView(
                     swatch.id(),
                     swatch.name(),
                     swatch.definition(),
-                    color,
                     color.toString(),
                     press.toScreen(color),
                     press.toScreen(color).hex(),

@@ -1,0 +1,84 @@
+package yewberry.core.legibility;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static yewberry.core.Sample.BODY;
+import static yewberry.core.Sample.HEADING;
+import static yewberry.core.Sample.NIGHT;
+import static yewberry.core.Sample.frame;
+import static yewberry.core.Sample.ground;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import yewberry.core.Sample;
+import yewberry.core.color.Contrast;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.View;
+import yewberry.core.color.Viewing;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Level;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Uses;
+import yewberry.core.scene.Composer;
+
+class PairingsTest {
+    private static final PressCondition COATED = PressCondition.coated();
+
+    private static Pairings of(Publication publication, View view) {
+        return Pairings.of(
+                new Composer(COATED).composeAll(publication),
+                new Legibility(COATED, Level.AA),
+                Level.AA,
+                view);
+    }
+
+    private static Publication inkOnNight() {
+        return Sample.withPage(
+                new Layer(
+                        List.of(ground("g", NIGHT)),
+                        List.of(
+                                frame("big", 10, 10, 100, 30, HEADING, "Large"),
+                                frame("small", 10, 60, 100, 30, BODY, "Small"))));
+    }
+
+    @Test
+    void a_pair_that_occurs_is_judged_by_the_smallest_text_set_in_it() {
+        Pairings pairings = of(inkOnNight(), Sample.asDesigned());
+        assertThat(pairings.texts()).singleElement().extracting("name").isEqualTo("Ink");
+        Pairings.Cell cell = pairings.cells().getFirst();
+        assertThat(cell.required()).isEqualTo(4.5);
+        assertThat(cell.passes()).isFalse();
+        assertThat(cell.occurrences()).hasSize(2);
+        assertThat(cell.occurrences().getFirst().run().text()).isEqualTo("Small");
+        assertThat(cell.ratio())
+                .isEqualTo(
+                        Contrast.ratio(
+                                COATED.toScreen(Sample.color(Sample.INK)),
+                                COATED.toScreen(Sample.color(NIGHT))));
+    }
+
+    @Test
+    void large_text_alone_asks_for_less() {
+        Publication large =
+                Sample.withPage(
+                        new Layer(
+                                List.of(ground("g", NIGHT)),
+                                List.of(frame("big", 10, 10, 100, 30, HEADING, "Large"))));
+        assertThat(of(large, Sample.asDesigned()).cells().getFirst().required()).isEqualTo(3);
+    }
+
+    @Test
+    void another_viewing_changes_the_ratio_and_not_the_verdict() {
+        View grey = new View(Viewing.ON_PRESS, COATED, COATED.paper());
+        Pairings.Cell designed = of(inkOnNight(), Sample.asDesigned()).cells().getFirst();
+        Pairings.Cell seen = of(inkOnNight(), grey).cells().getFirst();
+        assertThat(seen.ratio()).isNotEqualTo(designed.ratio());
+        assertThat(seen.designed()).isEqualTo(designed.designed());
+    }
+
+    @Test
+    void where_a_swatch_is_used_is_told_in_words() {
+        assertThat(Uses.where(inkOnNight(), NIGHT.id())).containsExactly("parent “Dark”", "page 1");
+        assertThat(Uses.where(inkOnNight(), Sample.INK.id()))
+                .containsExactly("look “Body”", "look “Heading”");
+    }
+}

@@ -1,0 +1,214 @@
+package yewberry.server.api;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import yewberry.core.color.Color;
+import yewberry.core.color.Contrast;
+import yewberry.core.color.Definition;
+import yewberry.core.color.Palette;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.color.View;
+import yewberry.core.color.Viewing;
+import yewberry.core.color.WrittenColor;
+import yewberry.core.edit.Edit;
+import yewberry.core.legibility.NearestLegible;
+import yewberry.core.legibility.Pairings;
+import yewberry.core.publication.Level;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Uses;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Paint;
+import yewberry.server.publications.OpenPublication;
+import yewberry.server.publications.Publications;
+import yewberry.server.view.Extent;
+
+/** Every text colour against every background colour. */
+@RestController
+@RequestMapping("/api/publications/{id}/pairings")
+class PairingApi {
+    private final Publications publications;
+
+    PairingApi(Publications publications) {
+        this.publications = publications;
+    }
+
+    /**
+     * @param swatch nothing is the bare stock
+     */
+    record PairSide(Optional<UUID> swatch, String name, String values, String screen) {
+        static PairSide of(Paint paint, View view) {
+            return new PairSide(
+                    Optional.of(paint.swatch()),
+                    paint.inWords(),
+                    paint.color().toString(),
+                    view.see(paint.color()).hex());
+        }
+    }
+
+    /** The smallest text that is set in a pair. */
+    record PairSample(UUID page, String words, Extent where, double size) {}
+
+    /**
+     * @param ratio as seen in the viewing, cut to two decimals
+     * @param pages numbers of the pages where the pair occurs
+     */
+    record PairCell(
+            int text,
+            int ground,
+            BigDecimal ratio,
+            double required,
+            boolean passes,
+            List<Integer> pages,
+            Optional<PairSample> sample) {}
+
+    record PairMatrix(List<PairSide> texts, List<PairSide> grounds, List<PairCell> cells) {}
+
+    /**
+     * A pair of colours that was typed.
+     *
+     * @param verdict what the ratio is enough for, in words
+     */
+    record TypedPair(String text, String ground, BigDecimal ratio, String verdict) {}
+
+    /**
+     * The nearest passing change of one side.
+     *
+     * @param changes what else has that swatch, in words
+     */
+    record PairMend(
+            String side,
+            String name,
+            String values,
+            String screen,
+            BigDecimal ratio,
+            List<String> changes,
+            Edit edit) {}
+
+    @GetMapping
+    PairMatrix matrix(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "AA") Level level,
+            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        View view = open.view(publication, viewing);
+        Pairings pairings =
+                Pairings.of(
+                        open.composer(publication).composeAll(publication),
+                        open.legibility(publication),
+                        level,
+                        view);
+        return new PairMatrix(
+                pairings.texts().stream().map(paint -> PairSide.of(paint, view)).toList(),
+                pairings.grounds().stream()
+                        .map(ground ->
+                                ground.map(paint -> PairSide.of(paint, view))
+                                        .orElseGet(() ->
+                                                new PairSide(
+                                                        Optional.empty(),
+                                                        "Bare stock",
+                                                        "no ink",
+                                                        view.bare().hex())))
+                        .toList(),
+                pairings.cells().stream().map(cell -> cell(cell, publication)).toList());
+    }
+
+    private static PairCell cell(Pairings.Cell cell, Publication publication) {
+        return new PairCell(
+                cell.text(),
+                cell.ground(),
+                Contrast.cut(cell.ratio()),
+                cell.required(),
+                cell.passes(),
+                cell.occurrences().stream()
+                        .map(each -> publication.indexOf(each.scene().page()) + 1)
+                        .distinct()
+                        .sorted()
+                        .toList(),
+                cell.occurrences().stream().findFirst().map(PairingApi::sample));
+    }
+
+    private static PairSample sample(Pairings.Occurrence occurrence) {
+        Item.GlyphRun run = occurrence.run();
+        return new PairSample(
+                occurrence.scene().page(), run.text(), Extent.of(run.bounds()), run.size());
+    }
+
+    /** The ratio of two colours as they are written. */
+    @GetMapping("/typed")
+    TypedPair typed(@PathVariable UUID id, @RequestParam String text, @RequestParam String ground) {
+        OpenPublication open = publications.get(id);
+        PressCondition press = open.press(open.state().publication());
+        Rgb one = press.toScreen(WrittenColor.read(text));
+        Rgb other = press.toScreen(WrittenColor.read(ground));
+        double ratio = Contrast.ratio(one, other);
+        return new TypedPair(one.hex(), other.hex(), Contrast.cut(ratio), verdict(ratio));
+    }
+
+    private static String verdict(double ratio) {
+        if (ratio >= Level.AAA.required(false)) {
+            return "passes AAA";
+        }
+        if (ratio >= Level.AA.required(false)) {
+            return "passes AA, and AAA where the text is large";
+        }
+        return ratio >= Level.AA.required(true) ? "passes AA where the text is large" : "fails";
+    }
+
+    /** The nearest passing change of either swatch; a derived swatch is left to its base. */
+    @GetMapping("/mends")
+    List<PairMend> mends(
+            @PathVariable UUID id,
+            @RequestParam UUID text,
+            @RequestParam Optional<UUID> ground,
+            @RequestParam double required) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        PressCondition press = open.press(publication);
+        Rgb behind =
+                ground.map(swatch -> press.toScreen(color(publication, swatch, press)))
+                        .orElse(Rgb.WHITE);
+        Rgb front = press.toScreen(color(publication, text, press));
+        List<Optional<PairMend>> mends = new ArrayList<>();
+        mends.add(mend("text", publication, text, behind, required, press));
+        ground.ifPresent(
+                swatch -> mends.add(mend("ground", publication, swatch, front, required, press)));
+        return mends.stream().flatMap(Optional::stream).toList();
+    }
+
+    private static Color color(Publication publication, UUID swatch, PressCondition press) {
+        return new Palette(publication::swatch, press).color(swatch);
+    }
+
+    private static Optional<PairMend> mend(
+            String side,
+            Publication publication,
+            UUID swatch,
+            Rgb against,
+            double required,
+            PressCondition press) {
+        if (!(publication.swatch(swatch).definition() instanceof Definition.Plain(Color color))) {
+            return Optional.empty();
+        }
+        return NearestLegible.to(color, List.of(new NearestLegible.Need(against, required)), press)
+                .map(found ->
+                        new PairMend(
+                                side,
+                                publication.swatch(swatch).name(),
+                                found.color().toString(),
+                                found.screen().hex(),
+                                Contrast.cut(found.ratio()),
+                                Uses.where(publication, swatch),
+                                new Edit.ChangeSwatch(
+                                        swatch, new Definition.Plain(found.color()))));
+    }
+}

@@ -1,0 +1,155 @@
+import { Link } from "react-router";
+import styled from "styled-components";
+import { usePairMends, useSteps } from "../api/queries";
+import type { PairCell, PairMatrix, Publication } from "../api/types";
+import { theme } from "../theme";
+import { Button } from "../ui/Button";
+import { Chip } from "../ui/Chip";
+import { Fold, Name, Quiet } from "../ui/Fold";
+import { Failed } from "../ui/Notice";
+import { ratio } from "../ui/words";
+
+type Side = PairMatrix["texts"][number];
+
+/** In CSS pixels; at 96 to the inch the words are seen at their real size. */
+const WIDTH = 158;
+const HEIGHT = 44;
+
+const Sample = styled.img`
+  display: block;
+  width: ${WIDTH}px;
+  height: ${HEIGHT}px;
+  box-sizing: content-box;
+  object-fit: cover;
+  margin-top: ${theme.space.half};
+  border: 1px solid ${theme.color.edge};
+`;
+
+const Pages = styled.p`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 ${theme.space.one};
+  & a {
+    display: inline-flex;
+    align-items: center;
+    min-width: ${theme.hit};
+    min-height: ${theme.hit};
+  }
+`;
+
+/** One pair: its ratio, the words set in it at their real size, where it occurs, and its mends. */
+export function Cell({
+  publication,
+  cell,
+  text,
+  ground,
+}: {
+  publication: Publication;
+  cell: PairCell;
+  text: Side | undefined;
+  ground: Side | undefined;
+}) {
+  const used = cell.pages.length > 0;
+  const { sample } = cell;
+  return (
+    <>
+      {cell.passes ? (
+        <span>✓ {ratio(cell.ratio)}</span>
+      ) : used ? (
+        <Failed>✕ {ratio(cell.ratio)}</Failed>
+      ) : (
+        <span>✕ {ratio(cell.ratio)}</span>
+      )}{" "}
+      <Quiet>of {cell.required}</Quiet>
+      {sample && (
+        <Sample
+          loading="lazy"
+          alt={`“${sample.words.slice(0, 40)}”`}
+          src={`/api/publications/${publication.id}/pages/${sample.page}/region?${region(sample.where)}&r=${publication.revision}`}
+        />
+      )}
+      {used ? (
+        <Pages aria-label="Pages">
+          {cell.pages.map((page) => (
+            <Link
+              key={page}
+              to={`/publications/${publication.id}?page=${page}`}
+              aria-label={`Page ${page}`}
+            >
+              p. {page}
+            </Link>
+          ))}
+        </Pages>
+      ) : (
+        <Quiet as="p">does not occur</Quiet>
+      )}
+      {!cell.passes && used && text?.swatch && (
+        <Fold head={<Name>Mend it…</Name>}>
+          <Mends
+            publication={publication}
+            text={text.swatch}
+            ground={ground?.swatch}
+            required={cell.required}
+          />
+        </Fold>
+      )}
+    </>
+  );
+}
+
+function region(where: { x: number; y: number }): string {
+  const millimetre = 25.4 / 96;
+  return `x=${(where.x - 2).toFixed(2)}&y=${(where.y - 2).toFixed(2)}&width=${(WIDTH * millimetre).toFixed(2)}&height=${(HEIGHT * millimetre).toFixed(2)}`;
+}
+
+const Offer = styled.div`
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: ${theme.space.half} ${theme.space.one};
+  align-items: center;
+  margin-bottom: ${theme.space.one};
+  & > button {
+    grid-column: 1 / -1;
+    white-space: normal;
+  }
+`;
+
+function Mends({
+  publication,
+  text,
+  ground,
+  required,
+}: {
+  publication: Publication;
+  text: string;
+  ground: string | undefined;
+  required: number;
+}) {
+  const mends = usePairMends(publication, { text, required, ...(ground ? { ground } : {}) });
+  const steps = useSteps(publication);
+  if (mends.isPending) {
+    return <Quiet role="status">Looking for the nearest passing colours…</Quiet>;
+  }
+  if (mends.isError) {
+    return <p role="alert">{mends.error.message}</p>;
+  }
+  if (mends.data.length === 0) {
+    return <p>Neither swatch can be changed to pass with its hue kept; choose another.</p>;
+  }
+  return (
+    <>
+      {mends.data.map((mend) => (
+        <Offer key={mend.side}>
+          <Chip $color={mend.screen} $size={24} />
+          <span>
+            {mend.values}, <strong>{ratio(mend.ratio)}</strong>
+          </span>
+          <Button onPress={() => steps.make(mend.edit, `Mended: ${ratio(mend.ratio)}`)}>
+            Change “{mend.name}”
+          </Button>
+          <Quiet style={{ gridColumn: "1 / -1" }}>Also changes {mend.changes.join(", ")}</Quiet>
+        </Offer>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,206 @@
+import { useState } from "react";
+import styled from "styled-components";
+import { usePairings } from "../api/queries";
+import type { PairCell } from "../api/types";
+import { useOpened } from "../publication/PublicationScreen";
+import { theme } from "../theme";
+import { Button } from "../ui/Button";
+import { Chip } from "../ui/Chip";
+import { Choice } from "../ui/Choice";
+import { Quiet } from "../ui/Fold";
+import { Failed, Notice } from "../ui/Notice";
+import { Inner, Main } from "../ui/Sheet";
+import { counted } from "../ui/words";
+import { Cell } from "./Cell";
+import { TypedPair } from "./TypedPair";
+
+const Wide = styled(Inner)`
+  max-width: none;
+`;
+
+const Head = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: ${theme.space.one} ${theme.space.two};
+  & h1 {
+    margin-right: auto;
+  }
+  & > div {
+    width: 180px;
+  }
+`;
+
+const Scroll = styled.div`
+  overflow-x: auto;
+`;
+
+const Table = styled.table`
+  border-collapse: collapse;
+  background: ${theme.color.paper};
+  & th,
+  & td {
+    min-width: 176px;
+    max-width: 200px;
+    padding: ${theme.space.one};
+    text-align: left;
+    vertical-align: top;
+    border: 1px solid ${theme.color.rule};
+  }
+  & th {
+    font-weight: 600;
+    background: ${theme.color.ground};
+  }
+  & th > span {
+    display: flex;
+    align-items: center;
+    gap: ${theme.space.one};
+  }
+`;
+
+type Shown = "all" | "used" | "failing";
+type Order = "publication" | "ratio";
+
+/** Every text colour against every colour behind something. */
+export function Pairings() {
+  const { publication, viewing } = useOpened();
+  const [level, setLevel] = useState<"AA" | "AAA">(publication.setup.level);
+  const [shown, setShown] = useState<Shown>("all");
+  const [order, setOrder] = useState<Order>("publication");
+  const pairings = usePairings(publication, level, viewing);
+
+  if (pairings.isPending) {
+    return (
+      <Main>
+        <Notice role="status">Pairing every text colour with what may lie behind it…</Notice>
+      </Main>
+    );
+  }
+  if (pairings.isError) {
+    return (
+      <Main>
+        <Notice role="alert">
+          <Failed>The pairings could not be worked out.</Failed>
+          {pairings.error.message}
+          <Button onPress={() => void pairings.refetch()}>Try again</Button>
+        </Notice>
+      </Main>
+    );
+  }
+  const { texts, grounds, cells } = pairings.data;
+  const failing = cells.filter((cell) => !cell.passes && cell.pages.length > 0).length;
+  const wanted = (cell: PairCell) =>
+    shown === "all" || (cell.pages.length > 0 && (shown === "used" || !cell.passes));
+  const at = (text: number, ground: number) =>
+    cells.find((cell) => cell.text === text && cell.ground === ground);
+  const rows = sorted(texts.length, order, (row) =>
+    Math.min(
+      ...cells.filter((cell) => cell.text === row && wanted(cell)).map((cell) => cell.ratio),
+    ),
+  ).filter((row) => cells.some((cell) => cell.text === row && wanted(cell)));
+  const columns = sorted(grounds.length, order, (column) =>
+    Math.min(
+      ...cells.filter((cell) => cell.ground === column && wanted(cell)).map((cell) => cell.ratio),
+    ),
+  ).filter((column) => cells.some((cell) => cell.ground === column && wanted(cell)));
+
+  return (
+    <Main>
+      <Wide>
+        <Head>
+          <h1>Pairings</h1>
+          <Choice
+            label="Show"
+            value={shown}
+            options={[
+              { id: "all", label: "All pairs" },
+              { id: "used", label: "Pairs that occur" },
+              { id: "failing", label: "Pairs that fail" },
+            ]}
+            onChange={(id) => setShown(id as Shown)}
+          />
+          <Choice
+            label="Held to"
+            value={level}
+            options={[
+              { id: "AA", label: "WCAG 2.2, AA" },
+              { id: "AAA", label: "WCAG 2.2, AAA" },
+            ]}
+            onChange={(id) => setLevel(id as "AA" | "AAA")}
+          />
+          <Choice
+            label="Order"
+            value={order}
+            options={[
+              { id: "publication", label: "As they occur" },
+              { id: "ratio", label: "Lowest ratio first" },
+            ]}
+            onChange={(id) => setOrder(id as Order)}
+          />
+        </Head>
+        <p>
+          {counted(failing, "pair that occurs fails", "pairs that occur fail")}.{" "}
+          {viewing === "AS_DESIGNED"
+            ? "A pair is judged by the smallest text set in it; one that does not occur, as normal text."
+            : "Ratios as seen this way; the verdict is that of “as designed”."}
+        </p>
+        <TypedPair publication={publication} />
+        {rows.length === 0 ? (
+          <p>No pair to show. {texts.length === 0 ? "Put text on a page first." : ""}</p>
+        ) : (
+          <Scroll tabIndex={0} role="region" aria-label="Matrix of text colours and backgrounds">
+            <Table>
+              <thead>
+                <tr>
+                  <th scope="col">Text on background</th>
+                  {columns.map((column) => (
+                    <th key={column} scope="col">
+                      <span>
+                        <Chip $color={grounds[column]?.screen ?? "transparent"} $size={22} />
+                        {grounds[column]?.name}
+                      </span>
+                      <Quiet>{grounds[column]?.values}</Quiet>
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {rows.map((row) => (
+                  <tr key={row}>
+                    <th scope="row">
+                      <span>
+                        <Chip $color={texts[row]?.screen ?? "transparent"} $size={22} />
+                        {texts[row]?.name}
+                      </span>
+                      <Quiet>{texts[row]?.values}</Quiet>
+                    </th>
+                    {columns.map((column) => {
+                      const cell = at(row, column);
+                      return (
+                        <td key={column}>
+                          {cell && wanted(cell) && (
+                            <Cell
+                              publication={publication}
+                              cell={cell}
+                              text={texts[row]}
+                              ground={grounds[column]}
+                            />
+                          )}
+                        </td>
+                      );
+                    })}
+                  </tr>
+                ))}
+              </tbody>
+            </Table>
+          </Scroll>
+        )}
+      </Wide>
+    </Main>
+  );
+}
+
+function sorted(count: number, order: Order, by: (index: number) => number): number[] {
+  const indexes = Array.from({ length: count }, (_, index) => index);
+  return order === "publication" ? indexes : indexes.sort((a, b) => by(a) - by(b));
+}
