@@ -65,6 +65,7 @@ const Screens = styled.nav`
   }
   @media ${theme.narrow} {
     margin: 0;
+    flex-wrap: wrap;
   }
 `;
 

@@ -94,9 +94,9 @@ class JourneyTest {
         assertThat(file.suggestedFilename()).isEqualTo("season-guide-press.pdf");
 
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench")).click();
+        assertThat(window.complaints()).isEmpty();
         Browser.undoAll(page);
         tallyIs(page, before);
-        assertThat(window.complaints()).isEmpty();
     }
 
     /** Counts what a person does: clicks. */
