@@ -11,21 +11,8 @@ import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { Failed, Notice } from "../ui/Notice";
-import { Inner, Main } from "../ui/Sheet";
+import { Head, Inner, Main } from "../ui/Sheet";
 import { counted, ratio } from "../ui/words";
-
-const Head = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: ${theme.space.one} ${theme.space.two};
-  & h1 {
-    margin-right: auto;
-  }
-  & > div {
-    width: 170px;
-  }
-`;
 
 const PageGroup = styled.section`
   background: ${theme.color.paper};

@@ -9,26 +9,13 @@ import { Chip } from "../ui/Chip";
 import { Choice } from "../ui/Choice";
 import { Quiet } from "../ui/Fold";
 import { Failed, Notice } from "../ui/Notice";
-import { Inner, Main } from "../ui/Sheet";
+import { Head, Inner, Main } from "../ui/Sheet";
 import { counted } from "../ui/words";
 import { Cell } from "./Cell";
 import { TypedPair } from "./TypedPair";
 
 const Wide = styled(Inner)`
   max-width: none;
-`;
-
-const Head = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: ${theme.space.one} ${theme.space.two};
-  & h1 {
-    margin-right: auto;
-  }
-  & > div {
-    width: 180px;
-  }
 `;
 
 const Scroll = styled.div`

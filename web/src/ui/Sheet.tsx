@@ -17,3 +17,17 @@ export const Inner = styled.div`
   flex-direction: column;
   gap: ${theme.space.three};
 `;
+
+/** Its heading, and the choices of what it shows. */
+export const Head = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: ${theme.space.one} ${theme.space.two};
+  & h1 {
+    margin-right: auto;
+  }
+  & > div {
+    width: 180px;
+  }
+`;

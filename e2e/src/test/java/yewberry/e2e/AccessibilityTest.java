@@ -13,8 +13,9 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import yewberry.core.color.Contrast;
+import yewberry.core.color.Rgb;
 
 /** WCAG 2.2 AA: what axe-core finds, and what has to be tried by keys. */
 @ExtendWith(Browser.class)
@@ -210,15 +211,46 @@ class AccessibilityTest {
         assertThat((List<?>) small).isEmpty();
     }
 
-    /** WCAG 2.2, 1.4.11: the edge of a control against what is around it. */
-    @ParameterizedTest
-    @CsvSource({"#767676, #f2f2f2", "#767676, #ffffff", "#0f4a38, #f2f2f2"})
-    void edges_of_controls_stand_out_3_to_1(String edge, String ground) {
-        assertThat(
-                        yewberry.core.color.Contrast.ratio(
-                                yewberry.core.color.Rgb.hex(edge),
-                                yewberry.core.color.Rgb.hex(ground)))
-                .isGreaterThanOrEqualTo(3);
+    /** WCAG 2.2, 1.4.11: the edge of every control against what is around it, as it is shown. */
+    @Test
+    void edges_of_controls_stand_out_3_to_1(Browser.Window window) {
+        Page page = window.openDemo("?page=7&x=60&y=50");
+        List<?> edges =
+                (List<?>)
+                        page.evaluate(
+                                """
+                                () => {
+                                  const numbers = color => color.match(/[\\d.]+/g).map(Number);
+                                  const clear = color => numbers(color)[3] === 0;
+                                  const hex = color => "#" + numbers(color).slice(0, 3)
+                                    .map(n => n.toString(16).padStart(2, "0")).join("");
+                                  const around = element => {
+                                    let up = element.parentElement;
+                                    while (clear(getComputedStyle(up).backgroundColor)) up = up.parentElement;
+                                    return getComputedStyle(up).backgroundColor;
+                                  };
+                                  return [...document.querySelectorAll("button:not(:disabled), input[type=text]")]
+                                    .filter(each => each.offsetParent)
+                                    .map(each => [each, getComputedStyle(each)])
+                                    .filter(([, style]) => parseFloat(style.borderTopWidth) > 0 && !clear(style.borderTopColor))
+                                    .map(([each, style]) => hex(style.borderTopColor) + " " + hex(around(each)));
+                                }
+                                """);
+        assertThat(edges).hasSizeGreaterThan(10);
+        for (Object edge : edges) {
+            String[] pair = edge.toString().split(" ");
+            assertThat(Contrast.ratio(Rgb.hex(pair[0]), Rgb.hex(pair[1])))
+                    .as(edge.toString())
+                    .isGreaterThanOrEqualTo(3);
+        }
+    }
+
+    @Test
+    void the_shelf_reflows_at_400_percent(Browser.Window window) {
+        window.page().setViewportSize(320, 640);
+        Page page = window.openShelf();
+        assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(320);
+        passesAxe(page);
     }
 
     @Test

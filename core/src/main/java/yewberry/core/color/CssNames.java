@@ -4,7 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 
-/** The named colours of CSS Color 4, section "Named Colors". */
+/** The named colours of CSS Color 4, section "Named Colors"; the table is from memory. */
 final class CssNames {
     private static final String TABLE =
             """

@@ -3,7 +3,8 @@ package yewberry.core.color;
 /**
  * How people with a colour vision deficiency see a screen: G. M. Machado, M. M. Oliveira and L. A.
  * F. Fernandes, "A Physiologically-based Model for Simulation of Color Vision Deficiency" (2009),
- * severity 1.0, applied in linear light. Matrices as published with the paper.
+ * severity 1.0, applied in linear light. Matrices as published with the paper, from memory; held
+ * against Chromium's own in the browser tests.
  */
 public enum Vision {
     PROTAN(

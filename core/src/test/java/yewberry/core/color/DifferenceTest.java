@@ -9,7 +9,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class DifferenceTest {
     /**
      * G. Sharma, W. Wu and E. N. Dalal, "The CIEDE2000 Color-Difference Formula: Implementation
-     * Notes, Supplementary Test Data, and Mathematical Observations" (2005), table 1: all 34 pairs.
+     * Notes, Supplementary Test Data, and Mathematical Observations" (2005), table 1: all 34 pairs,
+     * written down from memory.
      */
     @ParameterizedTest
     @CsvSource({

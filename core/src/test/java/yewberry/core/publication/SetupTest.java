@@ -18,7 +18,7 @@ class SetupTest {
                 .size();
     }
 
-    /** ISO 216:2007, table of trimmed sizes. */
+    /** ISO 216:2007, table of trimmed sizes; from memory. */
     @ParameterizedTest
     @CsvSource({
         "A3, 297, 420",
