@@ -28,6 +28,8 @@ class ArchitectureTest {
                     .definedBy("yewberry.core.scene")
                     .layer("legibility")
                     .definedBy("yewberry.core.legibility")
+                    .layer("press")
+                    .definedBy("yewberry.core.press")
                     .layer("findings")
                     .definedBy("yewberry.core.findings")
                     .layer("picture")
@@ -42,10 +44,13 @@ class ArchitectureTest {
                     .mayNotBeAccessedByAnyLayer()
                     .whereLayer("legibility")
                     .mayOnlyBeAccessedByLayers("findings")
+                    .whereLayer("press")
+                    .mayOnlyBeAccessedByLayers("findings")
                     .whereLayer("scene")
-                    .mayOnlyBeAccessedByLayers("legibility", "findings", "picture", "strata")
+                    .mayOnlyBeAccessedByLayers(
+                            "legibility", "press", "findings", "picture", "strata")
                     .whereLayer("edit")
-                    .mayOnlyBeAccessedByLayers("legibility")
+                    .mayOnlyBeAccessedByLayers("legibility", "findings")
                     .whereLayer("text")
                     .mayOnlyBeAccessedByLayers(
                             "edit", "scene", "legibility", "findings", "picture", "strata");
@@ -77,7 +82,7 @@ class ArchitectureTest {
             classes()
                     .should()
                     .onlyDependOnClassesThat()
-                    .resideInAnyPackage("yewberry.core..", "java..");
+                    .resideInAnyPackage("yewberry.core..", "java..", "javax.imageio..");
 
     @ArchTest
     static final ArchRule OF_AWT_ONLY_FONTS_GEOMETRY_AND_COLOUR =

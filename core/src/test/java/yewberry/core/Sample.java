@@ -69,7 +69,8 @@ public final class Sample {
                 Length.pt(size * 1.4),
                 Length.pt(0),
                 Look.Alignment.LEFT,
-                Tinted.full(color.id()));
+                Tinted.full(color.id()),
+                Look.Overprint.BLACK);
     }
 
     public static Setup a5() {

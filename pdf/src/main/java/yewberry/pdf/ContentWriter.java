@@ -20,6 +20,11 @@ final class ContentWriter {
         raw("EMC\n");
     }
 
+    /** Sets an entry of the page's graphics states: ISO 32000-1, 8.4.5. */
+    void graphicsState(String name) {
+        raw("/" + name + " gs\n");
+    }
+
     void fillColor(Cmyk ink) {
         numbers(ink.cyan() / 100, ink.magenta() / 100, ink.yellow() / 100, ink.black() / 100);
         raw("k\n");

@@ -30,7 +30,13 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
     record PaintedArea(Shape shape, Optional<Plates> plates) {}
 
     /** A glyph at its origin, with the text that a reader would copy. */
-    record PaintedGlyph(String text, double x, double y, double size, Optional<Plates> plates) {}
+    record PaintedGlyph(
+            String text,
+            double x,
+            double y,
+            double size,
+            Optional<Plates> plates,
+            boolean overprints) {}
 
     private PaintedPage(PDPage page) {
         super(page);
@@ -97,7 +103,9 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
                         matrix.getTranslateX(),
                         matrix.getTranslateY(),
                         matrix.getScalingFactorX(),
-                        plates()));
+                        plates(),
+                        getGraphicsState().isNonStrokingOverprint()
+                                && getGraphicsState().getOverprintMode() == 1));
     }
 
     @Override

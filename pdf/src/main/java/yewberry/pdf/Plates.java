@@ -5,9 +5,9 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
-import yewberry.core.color.Inks;
 import yewberry.core.color.Numbers;
 import yewberry.core.color.PressCondition;
+import yewberry.core.press.Plate;
 
 /**
  * What a colour puts on each plate of the press.
@@ -24,21 +24,7 @@ record Plates(Map<String, Double> percents) {
     }
 
     static Plates of(Color color, PressCondition condition) {
-        Map<String, Double> percents = new TreeMap<>();
-        if (color instanceof Inks inks) {
-            inks.spots().forEach(spot -> percents.put(spot.name(), spot.percent()));
-            put(percents, inks.process());
-        } else {
-            put(percents, condition.toInk(color));
-        }
-        return new Plates(percents);
-    }
-
-    private static void put(Map<String, Double> percents, Cmyk ink) {
-        percents.put(PROCESS[0], ink.cyan());
-        percents.put(PROCESS[1], ink.magenta());
-        percents.put(PROCESS[2], ink.yellow());
-        percents.put(PROCESS[3], ink.black());
+        return new Plates(Plate.of(color, condition));
     }
 
     /** DeviceCMYK components, fractions in order. */

@@ -18,6 +18,7 @@ import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
+import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import yewberry.core.Progress;
 import yewberry.core.color.Color;
 import yewberry.core.color.Inks;
@@ -105,7 +106,14 @@ public final class PressPdf {
         PDResources resources = new PDResources();
         page.setResources(resources);
         ContentWriter content = new ContentWriter();
+        boolean overprinting = false;
         for (Item item : scene.items()) {
+            if (item.paint().overprints() != overprinting) {
+                overprinting = !overprinting;
+                String state = overprinting ? "Over" : "Out";
+                resources.put(COSName.getPDFName(state), overprint(overprinting));
+                content.graphicsState(state);
+            }
             fillColor(content, resources, item.paint().color());
             switch (item) {
                 case Item.AreaFill fill -> {
@@ -131,6 +139,15 @@ public final class PressPdf {
         }
         page.setContents(stream);
         document.addPage(page);
+    }
+
+    /** ISO 32000-1, 8.6.7: with mode 1, process inks at zero leave what is below. */
+    private static PDExtendedGraphicsState overprint(boolean on) {
+        PDExtendedGraphicsState state = new PDExtendedGraphicsState();
+        state.setStrokingOverprintControl(on);
+        state.setNonStrokingOverprintControl(on);
+        state.setOverprintMode(on ? 1 : 0);
+        return state;
     }
 
     private void fillColor(ContentWriter content, PDResources resources, Color color)

@@ -174,6 +174,7 @@ public final class ReadBack {
             int missing = 0;
             int miscolored = 0;
             int misread = 0;
+            int misprinted = 0;
             for (Item.Line line : run.lines()) {
                 for (Segment.Glyph glyph : line.glyphs()) {
                     count[0]++;
@@ -193,6 +194,11 @@ public final class ReadBack {
                             glyph.text().isBlank()
                                     || here.stream()
                                             .anyMatch(each -> each.text().equals(glyph.text()));
+                    boolean overprints =
+                            here.stream()
+                                    .anyMatch(
+                                            each -> each.overprints() == run.paint().overprints());
+                    misprinted += !here.isEmpty() && !overprints ? 1 : 0;
                     missing += here.isEmpty() ? 1 : 0;
                     miscolored += !here.isEmpty() && !colored ? 1 : 0;
                     misread += !here.isEmpty() && !read ? 1 : 0;
@@ -201,6 +207,11 @@ public final class ReadBack {
             }
             note(problems, run, missing, "are not at their place");
             note(problems, run, miscolored, "are not in " + wanted.inWords());
+            note(
+                    problems,
+                    run,
+                    misprinted,
+                    run.paint().overprints() ? "do not overprint" : "overprint");
             note(problems, run, misread, "do not read as their characters");
         }
         return counts.entrySet().stream()

@@ -88,7 +88,8 @@ final class Leaflet {
                 Length.pt(size * 1.4),
                 Length.pt(3),
                 Look.Alignment.JUSTIFIED,
-                Tinted.full(color.id()));
+                Tinted.full(color.id()),
+                Look.Overprint.BLACK);
     }
 
     private static Background ground(int number, Area area, Swatch swatch) {

@@ -174,6 +174,14 @@ class ReadBackTest {
     }
 
     @Test
+    void black_text_that_no_longer_overprints_is_found() throws IOException {
+        ReadBackReport report = after(content(3, text -> text.replaceFirst("/Over gs", "")));
+        assertThat(page(report, 3).matches()).isFalse();
+        assertThat(page(report, 3).problems())
+                .anyMatch(problem -> problem.contains("do not overprint"));
+    }
+
+    @Test
     void text_that_moved_is_found() throws IOException {
         ReadBackReport report = after(content(2, text -> "1 0 0 1 0 0.2 cm\n" + text));
         assertThat(page(report, 2).problems())

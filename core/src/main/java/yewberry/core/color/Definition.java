@@ -1,5 +1,6 @@
 package yewberry.core.color;
 
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import yewberry.core.Refused;
@@ -15,6 +16,28 @@ public sealed interface Definition {
             case Mix(UUID one, UUID other, double percent) ->
                     one.equals(other) ? Set.of(one) : Set.of(one, other);
             case Lighter(UUID base, double percent) -> Set.of(base);
+        };
+    }
+
+    /** How much of what it derives from, or how much lighter; nothing for a value or an ink. */
+    default Optional<Double> share() {
+        return switch (this) {
+            case Plain plain -> Optional.empty();
+            case SpotInk spot -> Optional.empty();
+            case Tint(UUID base, double percent) -> Optional.of(percent);
+            case Mix(UUID one, UUID other, double percent) -> Optional.of(percent);
+            case Lighter(UUID base, double percent) -> Optional.of(percent);
+        };
+    }
+
+    /** The same at another percentage; a value or an ink stays as it is. */
+    default Definition withPercent(double changed) {
+        return switch (this) {
+            case Plain plain -> plain;
+            case SpotInk spot -> spot;
+            case Tint(UUID base, double percent) -> new Tint(base, changed);
+            case Mix(UUID one, UUID other, double percent) -> new Mix(one, other, changed);
+            case Lighter(UUID base, double percent) -> new Lighter(base, changed);
         };
     }
 

@@ -38,6 +38,21 @@ public record Lab(double lightness, double a, double b) implements Color {
         return Math.hypot(a, b);
     }
 
+    /** Degrees, 0 to 360, from the red axis to the yellow one. */
+    public double hue() {
+        return (Math.toDegrees(Math.atan2(b, a)) + 360) % 360;
+    }
+
+    /**
+     * From lightness, chroma and hue (CIE 15).
+     *
+     * @throws Refused if it cannot be written down as CIELAB
+     */
+    public static Lab ofLch(double lightness, double chroma, double hue) {
+        double radians = Math.toRadians(hue);
+        return new Lab(lightness, chroma * Math.cos(radians), chroma * Math.sin(radians));
+    }
+
     /** Cut to what can be written down. */
     static Lab ofXyz(double[] xyz) {
         double x = response(xyz[0] / D50[0]);

@@ -139,6 +139,16 @@ public final class PressCondition {
         return profile.clone();
     }
 
+    /** The inks that the profile proposes for a colour as seen on the screen, in percent. */
+    double[] proposed(Lab wanted) {
+        return percents(inkOf(wanted.xyz()));
+    }
+
+    /** How inks in percent are seen on the screen, without remembering it. */
+    Lab seen(double[] ink) {
+        return Lab.ofXyz(compensated(new Cmyk(ink[0], ink[1], ink[2], ink[3])));
+    }
+
     /** The most ink in one place, all inks together, in percent. */
     public double inkLimit() {
         return inkLimit;
@@ -164,6 +174,11 @@ public final class PressCondition {
             case Gray gray -> screenComponents(gray.ink());
             case Inks inks -> screenComponents(toInk(inks));
         };
+    }
+
+    /** Linear sRGB of inks on the screen, not cut at the edge of the gamut. */
+    double[] linearComponents(Cmyk ink) {
+        return Srgb.linear(compensated(ink));
     }
 
     /** The process inks that print this colour as well as this condition can. */

@@ -9,7 +9,7 @@ package yewberry.core.color;
  */
 public record Printable(Cmyk ink, Rgb screen, double distance) {
     /** A difference that is only seen side by side; below it a colour counts as printable. */
-    private static final double SEEN = 1.5;
+    public static final double SEEN = 1.5;
 
     private static final double[] STEPS = {8, 4, 2, 1};
 

@@ -59,6 +59,11 @@ final class Srgb {
         return encoded;
     }
 
+    /** Linear components, not cut at the edge of the gamut. */
+    static double[] linear(double[] xyzD50) {
+        return Matrix.times(FROM_XYZ_D50, xyzD50);
+    }
+
     static double[] toXyzD50(Rgb color) {
         return Matrix.times(TO_XYZ_D50, linear(color));
     }

@@ -8,9 +8,10 @@ import java.util.regex.Pattern;
 import yewberry.core.Refused;
 
 /**
- * Reads a colour as people write it: CSS Color 4's hex, {@code rgb()}, {@code hsl()}, {@code lab()}
- * and names; {@code cmyk(60% 10% 40% 0%)} and the like of CSS Color 5's {@code device-cmyk()}; and
- * {@code gray(40%)}, percent of black ink. Decimal commas are taken where points separate nothing.
+ * Reads a colour as people write it: CSS Color 4's hex, {@code rgb()}, {@code hsl()}, {@code
+ * lab()}, {@code lch()}, {@code oklch()} and names; {@code cmyk(60% 10% 40% 0%)} and the like of
+ * CSS Color 5's {@code device-cmyk()}; and {@code gray(40%)}, percent of black ink. Decimal commas
+ * are taken where points separate nothing.
  */
 public final class WrittenColor {
     private static final Pattern CALL = Pattern.compile("([a-z-]+)\\s*\\(([^()]*)\\)");
@@ -71,7 +72,7 @@ public final class WrittenColor {
     private static Color call(String text, String name, List<Part> parts) {
         int expected =
                 switch (name) {
-                    case "rgb", "rgba", "hsl", "hsla", "lab" -> 3;
+                    case "rgb", "rgba", "hsl", "hsla", "lab", "lch", "oklch" -> 3;
                     case "cmyk", "device-cmyk" -> 4;
                     case "gray", "grey" -> 1;
                     default -> throw unknown(text);
@@ -94,6 +95,9 @@ public final class WrittenColor {
             case "hsl", "hsla" ->
                     hsl(parts.get(0).value(), parts.get(1).value(), parts.get(2).value());
             case "lab" -> new Lab(parts.get(0).of(100), parts.get(1).of(125), parts.get(2).of(125));
+            case "lch" ->
+                    Lab.ofLch(parts.get(0).of(100), parts.get(1).of(150), parts.get(2).value());
+            case "oklch" -> oklch(parts.get(0).of(1), parts.get(1).of(0.4), parts.get(2).value());
             case "gray", "grey" -> new Gray(parts.get(0).value());
             default ->
                     new Cmyk(
@@ -102,6 +106,19 @@ public final class WrittenColor {
                             ink(parts.get(2)),
                             ink(parts.get(3)));
         };
+    }
+
+    private static Rgb oklch(double lightness, double chroma, double hue) {
+        Oklch color = new Oklch(lightness, chroma, hue);
+        if (!color.inSrgb()) {
+            throw new Refused(
+                    "oklch(%s %s %s) lies outside sRGB; take a smaller chroma."
+                            .formatted(
+                                    Numbers.plain(lightness),
+                                    Numbers.plain(chroma),
+                                    Numbers.plain(hue)));
+        }
+        return color.toRgb();
     }
 
     private static int component(Part part) {

@@ -11,7 +11,12 @@ import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 
 /** One thing a check reports: where, what, how bad and why. */
-public sealed interface Finding {
+public sealed interface Finding
+        permits Finding.TooLittleContrast,
+                Finding.TextOverflow,
+                Finding.StockNotPrinted,
+                Finding.MissingCharacters,
+                PressFinding {
     UUID page();
 
     Origin origin();
@@ -24,6 +29,21 @@ public sealed interface Finding {
 
     /** What is wrong and why, for the person at the screen. */
     String message();
+
+    /** The rule behind it, and where the rule comes from. */
+    String rule();
+
+    default Severity severity() {
+        return Severity.WRONG;
+    }
+
+    /** How bad a finding is. */
+    enum Severity {
+        /** It will be seen, or lost. */
+        WRONG,
+        /** It may be meant, or may turn out well. */
+        DOUBTFUL
+    }
 
     /** Text that does not stand out enough from something it lies on. */
     record TooLittleContrast(UUID page, RunContrast contrast) implements Finding {
@@ -59,6 +79,14 @@ public sealed interface Finding {
                             contrast.sizeClass().reason(),
                             several);
         }
+
+        @Override
+        public String rule() {
+            return "WCAG 2.2, contrast: %s : 1 for %s."
+                    .formatted(
+                            Numbers.plain(contrast.required()),
+                            contrast.sizeClass().large() ? "large text" : "normal text");
+        }
     }
 
     /** Text that found no room in its frame and is not printed. */
@@ -83,6 +111,11 @@ public sealed interface Finding {
             int characters = overset.text().codePointCount(0, overset.text().length());
             return "%d characters do not fit their frame and are left out; make the frame larger, the type smaller, or cut the text."
                     .formatted(characters);
+        }
+
+        @Override
+        public String rule() {
+            return "All text is printed.";
         }
     }
 
@@ -112,6 +145,11 @@ public sealed interface Finding {
         public String message() {
             return "This is never printed: the stock is only simulated, and the page has no background. Make it a real background, or answer that the paper really is this colour.";
         }
+
+        @Override
+        public String rule() {
+            return "A stock with a chroma over 8 or darker than L* 85 would pass for ink: common practice, no source.";
+        }
     }
 
     /** Characters that the font does not have. */
@@ -130,6 +168,11 @@ public sealed interface Finding {
         public String message() {
             return "%s has no shape for “%s”; use another font or other characters."
                     .formatted(run.look().family(), text);
+        }
+
+        @Override
+        public String rule() {
+            return "Every character has a shape in its font.";
         }
     }
 }

@@ -3,8 +3,10 @@ package yewberry.core.findings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import yewberry.core.color.PressCondition;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Press;
+import yewberry.core.publication.Setup;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.text.Segment;
@@ -14,9 +16,12 @@ public final class Findings {
     private Findings() {}
 
     /**
-     * What is wrong on one page: contrast first, then what is lost, then what is only simulated.
+     * What is wrong on one page: contrast first, then what is lost, what is only simulated, and
+     * what the press cannot print well.
      */
-    public static List<Finding> of(PageScene scene, Legibility legibility, Press press) {
+    public static List<Finding> of(
+            PageScene scene, Legibility legibility, Setup setup, PressCondition condition) {
+        Press press = setup.press();
         List<Finding> findings = new ArrayList<>();
         legibility.judge(scene).stream()
                 .filter(contrast -> !contrast.passes())
@@ -34,6 +39,8 @@ public final class Findings {
         if (simulated(press) && scene.items().stream().noneMatch(Item.AreaFill.class::isInstance)) {
             findings.add(new Finding.StockNotPrinted(scene, press.stock().orElseThrow()));
         }
+        findings.addAll(
+                new PressChecker(scene, condition, setup.checks()).check(legibility.judge(scene)));
         return findings;
     }
 

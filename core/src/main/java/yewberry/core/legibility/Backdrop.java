@@ -8,6 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.SequencedSet;
+import yewberry.core.color.PressCondition;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
@@ -21,11 +22,15 @@ import yewberry.core.text.Segment;
  */
 final class Backdrop {
     private final Item.GlyphRun run;
+    private final PageScene scene;
+    private final PressCondition condition;
     private final Rect bleed;
     private final List<Item> below;
     private final SequencedSet<Optional<Paint>> found = new LinkedHashSet<>();
 
-    private Backdrop(PageScene scene, Item.GlyphRun run) {
+    private Backdrop(PageScene scene, Item.GlyphRun run, PressCondition condition) {
+        this.scene = scene;
+        this.condition = condition;
         this.run = run;
         this.bleed = scene.boxes().bleed();
         this.below =
@@ -39,8 +44,9 @@ final class Backdrop {
     }
 
     /** The paints behind the run, in the order they were met; empty stands for the bare stock. */
-    static SequencedSet<Optional<Paint>> behind(PageScene scene, Item.GlyphRun run) {
-        Backdrop backdrop = new Backdrop(scene, run);
+    static SequencedSet<Optional<Paint>> behind(
+            PageScene scene, Item.GlyphRun run, PressCondition condition) {
+        Backdrop backdrop = new Backdrop(scene, run, condition);
         run.lines().forEach(backdrop::line);
         return backdrop.found;
     }
@@ -150,6 +156,22 @@ final class Backdrop {
         return rest;
     }
 
+    /** Text that overprints shows in as many colours as it lies on. */
+    private void addText(Item.GlyphRun other) {
+        if (!other.paint().overprints()) {
+            found.add(Optional.of(other.paint()));
+            return;
+        }
+        for (Optional<Paint> lower : behind(scene, other, condition)) {
+            found.add(
+                    Optional.of(
+                            other.paint()
+                                    .withColor(
+                                            other.paint()
+                                                    .over(lower.map(Paint::color), condition))));
+        }
+    }
+
     private void text(Item.GlyphRun other, Ink ink, List<Rect> open) {
         if (open.stream().allMatch(part -> part.intersection(other.bounds()).isEmpty())) {
             return;
@@ -161,7 +183,7 @@ final class Backdrop {
                     Area shared = ink.shape();
                     shared.intersect(lower.shape());
                     if (!shared.isEmpty()) {
-                        found.add(Optional.of(other.paint()));
+                        addText(other);
                         return;
                     }
                 }

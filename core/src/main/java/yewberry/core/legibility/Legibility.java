@@ -51,28 +51,31 @@ public final class Legibility {
     }
 
     private Optional<RunContrast> judge(PageScene scene, Item.GlyphRun run) {
-        SequencedSet<Optional<Paint>> behind = Backdrop.behind(scene, run);
+        SequencedSet<Optional<Paint>> behind = Backdrop.behind(scene, run, condition);
         if (behind.isEmpty()) {
             return Optional.empty();
         }
-        Rgb foreground = condition.toScreen(run.paint().color());
         SizeClass sizeClass = SizeClass.of(run.look());
         List<RunContrast.Against> against =
                 behind.stream()
                         .map(paint -> {
+                            Rgb foreground = screen(run.paint(), paint);
                             Rgb color = screen(paint);
                             return new RunContrast.Against(
-                                    paint, color, Contrast.ratio(foreground, color));
+                                    paint, foreground, color, Contrast.ratio(foreground, color));
                         })
                         .toList();
         return Optional.of(
-                new RunContrast(
-                        run, foreground, sizeClass, level.required(sizeClass.large()), against));
+                new RunContrast(run, sizeClass, level.required(sizeClass.large()), against));
     }
 
     /** The ratio of a text colour on what is behind it, as designed. */
     double ratio(Paint text, Optional<Paint> ground) {
-        return Contrast.ratio(condition.toScreen(text.color()), screen(ground));
+        return Contrast.ratio(screen(text, ground), screen(ground));
+    }
+
+    private Rgb screen(Paint text, Optional<Paint> ground) {
+        return condition.toScreen(text.over(ground.map(Paint::color), condition));
     }
 
     private Rgb screen(Optional<Paint> paint) {

@@ -60,15 +60,17 @@ public record Mend(
         Paint paint = forRun.contrasts().getFirst().run().paint();
         Look look = publication.look(forRun.contrasts().getFirst().run().look().id());
         Stream<Optional<Mend>> mends =
-                Stream.of(
-                        mend(
-                                Scope.RUN,
-                                forRun,
-                                paint,
-                                publication,
-                                condition,
-                                swatch,
-                                new Edit.ColorRun(run, Optional.of(Tinted.full(swatch)))));
+                look.overprint() == Look.Overprint.ALWAYS
+                        ? Stream.of()
+                        : Stream.of(
+                                mend(
+                                        Scope.RUN,
+                                        forRun,
+                                        paint,
+                                        publication,
+                                        condition,
+                                        swatch,
+                                        new Edit.ColorRun(run, Optional.of(Tinted.full(swatch)))));
         if (look.color().equals(new Tinted(paint.swatch(), paint.tint()))) {
             Collected forLook =
                     collect(
@@ -92,9 +94,17 @@ public record Mend(
                                             condition,
                                             swatch,
                                             new Edit.ChangeLook(
-                                                    look.withColor(Tinted.full(swatch))))));
+                                                    knockingOut(look)
+                                                            .withColor(Tinted.full(swatch))))));
         }
         return mends.flatMap(Optional::stream).toList();
+    }
+
+    /** A colour that is to pass must not take on what is below it. */
+    private static Look knockingOut(Look look) {
+        return look.overprint() == Look.Overprint.ALWAYS
+                ? look.withOverprint(Look.Overprint.BLACK)
+                : look;
     }
 
     private record Collected(List<RunContrast> contrasts, List<UUID> pages) {}

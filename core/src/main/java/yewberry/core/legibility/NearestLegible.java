@@ -3,6 +3,7 @@ package yewberry.core.legibility;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
@@ -32,6 +33,7 @@ public final class NearestLegible {
     private final Color old;
     private final Oklch start;
     private final Collection<Need> needs;
+    private final Optional<UnaryOperator<Color>> shown;
 
     /**
      * @param backdrop what is behind the text, on the screen
@@ -45,11 +47,18 @@ public final class NearestLegible {
 
     /**
      * @param color in the space of the old one
+     * @param screen what is seen of it
      * @param ratio the least of its ratios to the backdrops
+     * @param steps how far its lightness is from the old one
      */
-    public record Proposal(Color color, Rgb screen, double ratio, boolean lighter) {}
+    public record Proposal(Color color, Rgb screen, double ratio, boolean lighter, int steps) {}
 
-    private NearestLegible(PressCondition condition, Color old, Collection<Need> needs) {
+    private NearestLegible(
+            PressCondition condition,
+            Color old,
+            Collection<Need> needs,
+            Optional<UnaryOperator<Color>> shown) {
+        this.shown = shown;
         this.condition = condition;
         this.old = old;
         this.start = Oklch.of(condition.toScreen(old));
@@ -59,14 +68,36 @@ public final class NearestLegible {
     /** Nothing if no lightness passes on all of them. */
     public static Optional<Proposal> to(
             Color old, Collection<Need> needs, PressCondition condition) {
-        NearestLegible search = new NearestLegible(condition, old, needs);
-        return Stream.of(search.towards(1), search.towards(-1))
+        return new NearestLegible(condition, old, needs, Optional.empty()).search();
+    }
+
+    /**
+     * The same where the colour itself is not what is seen.
+     *
+     * @param shown what is seen of it, such as a tint
+     */
+    public static Optional<Proposal> to(
+            Color old,
+            Collection<Need> needs,
+            PressCondition condition,
+            UnaryOperator<Color> shown) {
+        return new NearestLegible(condition, old, needs, Optional.of(shown)).search();
+    }
+
+    private Optional<Proposal> search() {
+        return Stream.of(towards(1), towards(-1))
                 .flatMap(Optional::stream)
-                .min(Comparator.comparingDouble(search::shift));
+                .min(Comparator.comparingDouble(this::shift));
     }
 
     private double shift(Proposal proposal) {
-        return Math.abs(Oklch.of(proposal.screen()).lightness() - start.lightness());
+        return shown.isPresent()
+                ? proposal.steps()
+                : Math.abs(Oklch.of(proposal.screen()).lightness() - start.lightness());
+    }
+
+    private Rgb seen(Color color) {
+        return condition.toScreen(shown.map(each -> each.apply(color)).orElse(color));
     }
 
     /** Goes from the old lightness in one direction and stops at the first colour that passes. */
@@ -75,18 +106,18 @@ public final class NearestLegible {
                 (int) Math.ceil((direction > 0 ? 1 - start.lightness() : start.lightness()) / STEP);
         for (int i = 0; i <= steps; i++) {
             double lightness = Math.clamp(start.lightness() + direction * i * STEP, 0, 1);
-            if (hopeless(lightness)) {
+            if (shown.isEmpty() && hopeless(lightness)) {
                 continue;
             }
             Color candidate = printable(start.withLightness(lightness));
-            Rgb screen = condition.toScreen(candidate);
+            Rgb screen = seen(candidate);
             if (needs.stream().allMatch(need -> need.metBy(screen))) {
                 double ratio =
                         needs.stream()
                                 .mapToDouble(need -> Contrast.ratio(screen, need.backdrop()))
                                 .min()
                                 .orElse(21);
-                return Optional.of(new Proposal(candidate, screen, ratio, direction > 0));
+                return Optional.of(new Proposal(candidate, screen, ratio, direction > 0, i));
             }
         }
         return Optional.empty();
@@ -133,6 +164,7 @@ public final class NearestLegible {
             case Rgb same -> rgb;
             case Lab same -> rounded(condition.lab(rgb));
             case Gray same -> grayOf(rgb);
+            case Cmyk ink when ink.total() == ink.black() -> new Cmyk(0, 0, 0, grayOf(rgb).black());
             case Cmyk ink -> condition.toInk(rgb).rounded();
             case Inks inks -> condition.toInk(rgb).rounded();
         };

@@ -1,6 +1,7 @@
 package yewberry.core.legibility;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -48,10 +49,15 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
     private record Pair(Paint text, Optional<Paint> ground) {}
 
     /**
+     * @param more colours that might be used, against each other and against those that are
      * @param view that ratios are taken in besides the verdict's
      */
     public static Pairings of(
-            List<PageScene> scenes, Legibility legibility, Level level, View view) {
+            List<PageScene> scenes,
+            Collection<Paint> more,
+            Legibility legibility,
+            Level level,
+            View view) {
         SequencedSet<Paint> texts = new LinkedHashSet<>();
         SequencedSet<Optional<Paint>> grounds = new LinkedHashSet<>();
         Map<Pair, List<Occurrence>> occurrences = new LinkedHashMap<>();
@@ -69,6 +75,12 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
                                     pair -> new ArrayList<>())
                             .add(new Occurrence(scene, contrast.run()));
                 }
+            }
+        }
+        for (Paint paint : more) {
+            addNew(texts, paint);
+            if (grounds.stream().flatMap(Optional::stream).noneMatch(paint::looksLike)) {
+                grounds.add(Optional.of(paint));
             }
         }
         List<Paint> rows = List.copyOf(texts);
@@ -98,6 +110,12 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
         return new Pairings(rows, columns, List.copyOf(cells));
     }
 
+    private static void addNew(SequencedSet<Paint> texts, Paint paint) {
+        if (texts.stream().noneMatch(paint::looksLike)) {
+            texts.add(paint);
+        }
+    }
+
     private static Cell cell(
             int row,
             int column,
@@ -117,7 +135,7 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
                 row,
                 column,
                 Contrast.ratio(
-                        view.see(text.color()),
+                        view.see(text.over(ground.map(Paint::color), view.condition())),
                         ground.map(paint -> view.see(paint.color())).orElseGet(view::bare)),
                 legibility.ratio(text, ground),
                 required,

@@ -10,21 +10,17 @@ import yewberry.core.scene.Paint;
 /**
  * A run of text held against everything it stands on.
  *
- * @param foreground the text's colour on the screen
  * @param required the least ratio that passes
  * @param against one for each colour behind it, at least one
  */
 public record RunContrast(
-        Item.GlyphRun run,
-        Rgb foreground,
-        SizeClass sizeClass,
-        double required,
-        List<Against> against) {
+        Item.GlyphRun run, SizeClass sizeClass, double required, List<Against> against) {
     /**
      * @param paint what is behind; nothing is the bare stock
+     * @param foreground the text's colour on it, on the screen
      * @param color that on the screen
      */
-    public record Against(Optional<Paint> paint, Rgb color, double ratio) {
+    public record Against(Optional<Paint> paint, Rgb foreground, Rgb color, double ratio) {
         public String name() {
             return paint.map(it -> "“%s”".formatted(it.inWords())).orElse("bare stock");
         }

@@ -5,13 +5,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import yewberry.core.color.Color;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.publication.Side;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.Overlay;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 import yewberry.core.text.Face;
+import yewberry.core.text.Segment;
 
 /**
  * The picture of a page or a spread as SVG 1.1 with presentation attributes only. One user unit is
@@ -23,6 +26,7 @@ public final class SvgPicture {
     private final Map<String, Face.Outline> glyphs = new LinkedHashMap<>();
     private final StringBuilder clips = new StringBuilder();
     private final StringBuilder body = new StringBuilder();
+    private int parts;
 
     private SvgPicture(View view, boolean guides) {
         this.view = view;
@@ -100,7 +104,7 @@ public final class SvgPicture {
         for (Item item : scene.items()) {
             switch (item) {
                 case Item.AreaFill fill -> rect(fill.rect(), view.see(fill.paint().color()));
-                case Item.GlyphRun run -> text(run);
+                case Item.GlyphRun run -> text(scene, run);
             }
         }
         body.append("</g>");
@@ -125,8 +129,60 @@ public final class SvgPicture {
         to.append("\" height=\"").append(number(rect.height())).append('"');
     }
 
-    private void text(Item.GlyphRun run) {
-        Rgb color = view.see(run.paint().color());
+    /** Text that overprints is drawn part by part, each in the colour it comes to there. */
+    private void text(PageScene scene, Item.GlyphRun run) {
+        if (!run.paint().overprints()) {
+            text(run, run.paint().color());
+            return;
+        }
+        Optional<Color> first = Optional.empty();
+        for (Overlay.Part part : Overlay.of(scene, run, view.condition())) {
+            if (first.isEmpty()) {
+                // the first lies under all the others too, so that no seam shows between them
+                first = Optional.of(part.color());
+                text(run, part.color());
+            } else if (part.within().isPresent() || !part.color().equals(first.get())) {
+                body.append("<g clip-path=\"url(#").append(clip(part)).append(")\">");
+                text(run, part.color());
+                body.append("</g>");
+            }
+        }
+    }
+
+    /** Makes a clip of a part: its rectangle, and of that the glyphs it is limited to. */
+    private String clip(Overlay.Part part) {
+        String id = "part-" + ++parts;
+        clips.append("<clipPath id=\"").append(id).append("\"");
+        part.within()
+                .ifPresent(run -> {
+                    String within = "within-" + parts;
+                    clips.append(" clip-path=\"url(#").append(within).append(")\"");
+                });
+        clips.append("><rect");
+        box(clips, part.rect());
+        clips.append("/></clipPath>");
+        part.within()
+                .ifPresent(run -> {
+                    clips.append("<clipPath id=\"within-").append(parts).append("\">");
+                    for (Item.Line line : run.lines()) {
+                        for (Segment.Glyph glyph : line.glyphs()) {
+                            if (!run.face().outline(glyph.id()).ink().isEmpty()) {
+                                clips.append("<use href=\"#").append(shape(run, glyph.id()));
+                                clips.append("\" transform=\"translate(");
+                                clips.append(number(line.x() + glyph.x())).append(' ');
+                                clips.append(number(line.baseline() + glyph.y()))
+                                        .append(") scale(");
+                                clips.append(number(run.scale())).append(")\"/>");
+                            }
+                        }
+                    }
+                    clips.append("</clipPath>");
+                });
+        return id;
+    }
+
+    private void text(Item.GlyphRun run, Color ink) {
+        Rgb color = view.see(ink);
         body.append("<g fill=\"").append(color.hex()).append("\">");
         for (Item.Line line : run.lines()) {
             body.append("<g transform=\"translate(").append(number(line.x())).append(' ');
@@ -138,14 +194,19 @@ public final class SvgPicture {
         body.append("</g>");
     }
 
+    /** The key of a glyph's shared shape. */
+    private String shape(Item.GlyphRun run, int id) {
+        String key = run.face().key() + "-" + id;
+        glyphs.put(key, run.face().outline(id));
+        return key;
+    }
+
     private void glyph(Item.GlyphRun run, int id, double x, double y) {
         Face.Outline outline = run.face().outline(id);
         if (outline.ink().isEmpty()) {
             return;
         }
-        String key = run.face().key() + "-" + id;
-        glyphs.put(key, outline);
-        body.append("<use href=\"#").append(key).append("\" x=\"");
+        body.append("<use href=\"#").append(shape(run, id)).append("\" x=\"");
         body.append(number(x / run.scale())).append('"');
         if (y != 0) {
             body.append(" y=\"").append(number(y / run.scale())).append('"');

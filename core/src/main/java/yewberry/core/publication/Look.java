@@ -10,6 +10,7 @@ import yewberry.core.Refused;
  * @param family name of a shipped font family; {@code text.FontLibrary} knows them
  * @param leading from baseline to baseline
  * @param before space above a paragraph, but not above the first of a frame
+ * @param overprint whether its text prints over what is below it
  * @param weight on the scale of OpenType's usWeightClass, 100 to 900
  * @throws Refused if the size is not within 2 to 1000 pt, the leading not within 2 to 2000 pt, or
  *     the space above is negative
@@ -23,7 +24,16 @@ public record Look(
         Length leading,
         Length before,
         Alignment alignment,
-        Tinted color) {
+        Tinted color,
+        Overprint overprint) {
+    /** Whether text prints over what is below it. Light text never does, whatever is set. */
+    public enum Overprint {
+        /** Only plain black does, 100 % of the black ink. */
+        BLACK,
+        ALWAYS,
+        NEVER
+    }
+
     public enum Alignment {
         LEFT,
         CENTER,
@@ -51,6 +61,16 @@ public record Look(
     }
 
     public Look withColor(Tinted changed) {
-        return new Look(id, name, family, weight, size, leading, before, alignment, changed);
+        return new Look(
+                id, name, family, weight, size, leading, before, alignment, changed, overprint);
+    }
+
+    public Look withSize(Length changed) {
+        return new Look(
+                id, name, family, weight, changed, leading, before, alignment, color, overprint);
+    }
+
+    public Look withOverprint(Overprint changed) {
+        return new Look(id, name, family, weight, size, leading, before, alignment, color, changed);
     }
 }

@@ -19,7 +19,8 @@ public record Setup(
         Margins margins,
         Unit unit,
         Level level,
-        Press press) {
+        Press press,
+        PressChecks checks) {
     public Setup {
         double shorter = Math.min(trim.width().millimetres(), trim.height().millimetres());
         atMost("Bleed at the top", bleed.top(), shorter / 2);
@@ -67,11 +68,16 @@ public record Setup(
                 new Margins(margin, margin, margin, margin),
                 Unit.MM,
                 Level.AA,
-                Press.USUAL);
+                Press.USUAL,
+                PressChecks.USUAL);
     }
 
     public Setup withPress(Press changed) {
-        return new Setup(trim, facing, bleed, safe, margins, unit, level, changed);
+        return new Setup(trim, facing, bleed, safe, margins, unit, level, changed, checks);
+    }
+
+    public Setup withChecks(PressChecks changed) {
+        return new Setup(trim, facing, bleed, safe, margins, unit, level, press, changed);
     }
 
     /** Which hand a page is on; without facing pages every page stands as a right-hand one. */

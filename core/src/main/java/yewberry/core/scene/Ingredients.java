@@ -21,14 +21,23 @@ final class Ingredients {
         this.source = source;
     }
 
-    /** The paint of a use; the swatches that its swatch derives from are noted too. */
+    /** The paint of an area; the swatches that its swatch derives from are noted too. */
     Paint paint(Tinted use, PressCondition condition) {
-        Color color = new Palette(this::swatch, condition).color(use.swatch());
-        return new Paint(
-                Palette.tint(color, use.tint()),
-                use.swatch(),
-                swatch(use.swatch()).name(),
-                use.tint());
+        return paint(use, color(use, condition), false);
+    }
+
+    /** The paint of text in a look. */
+    Paint paint(Tinted use, Look look, PressCondition condition) {
+        Color color = color(use, condition);
+        return paint(use, color, TextOverprint.prints(look.overprint(), color, condition));
+    }
+
+    private Color color(Tinted use, PressCondition condition) {
+        return Palette.tint(new Palette(this::swatch, condition).color(use.swatch()), use.tint());
+    }
+
+    private Paint paint(Tinted use, Color color, boolean overprints) {
+        return new Paint(color, use.swatch(), swatch(use.swatch()).name(), use.tint(), overprints);
     }
 
     private Swatch swatch(UUID id) {

@@ -122,7 +122,7 @@ final class PageComposition {
                         first.run().id(),
                         first.look(),
                         first.face(),
-                        ingredients.paint(color, condition),
+                        ingredients.paint(color, first.look(), condition),
                         first.size(),
                         segments.stream()
                                 .map(each ->

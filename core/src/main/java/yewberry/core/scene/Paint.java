@@ -1,15 +1,43 @@
 package yewberry.core.scene;
 
+import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Color;
 import yewberry.core.color.Numbers;
+import yewberry.core.color.Overprint;
+import yewberry.core.color.Palette;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Swatch;
 
 /**
  * The colour something is painted in, and the swatch that gave it.
  *
  * @param tint of the swatch in this use, in percent
+ * @param overprints whether it prints over what is below it instead of knocking it out
  */
-public record Paint(Color color, UUID swatch, String name, double tint) {
+public record Paint(Color color, UUID swatch, String name, double tint, boolean overprints) {
+    /** A swatch as it is, in text where it is plain black overprinting. */
+    public static Paint of(Swatch swatch, Palette palette) {
+        Color color = palette.color(swatch);
+        return new Paint(color, swatch.id(), swatch.name(), 100, TextOverprint.isPlainBlack(color));
+    }
+
+    /** What it comes to on a ground; nothing is the bare stock. */
+    public Color over(Optional<Color> ground, PressCondition condition) {
+        return overprints && ground.isPresent()
+                ? Overprint.over(color, ground.get(), condition)
+                : color;
+    }
+
+    /** Whether both are the same use of the same swatch. */
+    public boolean looksLike(Paint other) {
+        return swatch.equals(other.swatch) && tint == other.tint;
+    }
+
+    public Paint withColor(Color changed) {
+        return new Paint(changed, swatch, name, tint, overprints);
+    }
+
     /** The swatch's name, with the tint where it is not full. */
     public String inWords() {
         return tint == 100 ? name : "%s, %s %%".formatted(name, Numbers.plain(tint));

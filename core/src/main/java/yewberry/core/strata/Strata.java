@@ -3,7 +3,9 @@ package yewberry.core.strata;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
@@ -25,20 +27,23 @@ public final class Strata {
     public static List<Stratum> at(PageScene scene, double x, double y, View view) {
         List<Stratum> up = new ArrayList<>();
         up.add(new Stratum.Stock(view.bare()));
+        Optional<Color> ground = Optional.empty();
         Rgb below = view.bare();
         for (Item item : scene.items()) {
-            Rgb screen = view.see(item.paint().color());
+            Color color = item.paint().over(ground, view.condition());
+            Rgb screen = view.see(color);
             switch (item) {
                 case Item.AreaFill fill -> {
                     if (fill.rect().contains(x, y)) {
                         up.add(new Stratum.Fill(fill, screen, bleeds(scene, fill.rect())));
                         below = screen;
+                        ground = Optional.of(color);
                     }
                 }
                 case Item.GlyphRun run -> {
                     if (run.lines().stream().anyMatch(line -> run.box(line).contains(x, y))) {
                         double ratio = Contrast.ratio(screen, below);
-                        up.add(new Stratum.Text(run, screen, ratio, below));
+                        up.add(new Stratum.Text(run, color, screen, ratio, below));
                     }
                 }
             }

@@ -15,9 +15,11 @@ public sealed interface Stratum {
     /**
      * Text whose line runs through the point.
      *
+     * @param result the colour it comes to here: with what it prints over
      * @param ratio contrast with what is below it here
      */
-    record Text(Item.GlyphRun run, Rgb screen, double ratio, Rgb below) implements Stratum {}
+    record Text(Item.GlyphRun run, Color result, Rgb screen, double ratio, Rgb below)
+            implements Stratum {}
 
     /**
      * @param bleeds the edges of the page, as top, bottom, left and right, where it reaches the
@@ -28,9 +30,10 @@ public sealed interface Stratum {
     /** The paper; never output. */
     record Stock(Rgb screen) implements Stratum {}
 
-    default Optional<Color> color() {
+    /** The ink it comes to, with what it prints over; nothing for the stock. */
+    default Optional<Color> inked() {
         return switch (this) {
-            case Text text -> Optional.of(text.run().paint().color());
+            case Text text -> Optional.of(text.result());
             case Fill fill -> Optional.of(fill.fill().paint().color());
             case Stock stock -> Optional.empty();
         };

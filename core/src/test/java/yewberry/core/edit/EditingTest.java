@@ -205,7 +205,8 @@ class EditingTest {
                         BODY.leading(),
                         BODY.before(),
                         BODY.alignment(),
-                        BODY.color());
+                        BODY.color(),
+                        BODY.overprint());
         refused(sample, new Edit.ChangeLook(unknown), "Wingtips", "Source Serif 4");
     }
 

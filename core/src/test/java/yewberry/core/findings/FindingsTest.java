@@ -2,7 +2,10 @@ package yewberry.core.findings;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static yewberry.core.Sample.BODY;
+import static yewberry.core.Sample.INK;
 import static yewberry.core.Sample.NIGHT;
+import static yewberry.core.Sample.WHITE;
+import static yewberry.core.Sample.band;
 import static yewberry.core.Sample.frame;
 import static yewberry.core.Sample.ground;
 
@@ -10,20 +13,33 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Sample;
+import yewberry.core.color.Cmyk;
 import yewberry.core.color.Lab;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.Swatch;
+import yewberry.core.edit.Editing;
 import yewberry.core.legibility.Legibility;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Edge;
 import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
 import yewberry.core.publication.Level;
+import yewberry.core.publication.Look;
 import yewberry.core.publication.Press;
+import yewberry.core.publication.PressChecks;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Composer;
+import yewberry.core.scene.PageScene;
 
 class FindingsTest {
     private static List<Finding> of(Layer layer, Press press) {
         return Findings.of(
                 new Composer(PressCondition.coated()).compose(Sample.withPage(layer), 0),
                 new Legibility(PressCondition.coated(), Level.AA),
-                press);
+                Sample.a5().withPress(press),
+                PressCondition.coated());
     }
 
     private static List<Finding> of(Layer layer) {
@@ -85,5 +101,142 @@ class FindingsTest {
     void legible_text_that_fits_gives_no_finding() {
         assertThat(of(new Layer(List.of(), List.of(frame("f", 10, 10, 80, 20, BODY, "Fine")))))
                 .isEmpty();
+    }
+
+    private static PageScene scene(Look look, List<Background> grounds, String... text) {
+        Publication publication =
+                Sample.withPage(
+                        new Layer(grounds, List.of(frame("f", 10, 10, 100, 40, look, text))));
+        return new Composer(PressCondition.coated())
+                .compose(publication.withLooks(List.of(look)), 0);
+    }
+
+    private static List<PressFinding> press(PageScene scene, Setup setup) {
+        return Findings.of(
+                        scene,
+                        new Legibility(PressCondition.coated(), Level.AA),
+                        setup,
+                        PressCondition.coated())
+                .stream()
+                .filter(PressFinding.class::isInstance)
+                .map(PressFinding.class::cast)
+                .toList();
+    }
+
+    private static Look small(Swatch swatch) {
+        return BODY.withSize(Length.pt(8)).withColor(Tinted.full(swatch.id()));
+    }
+
+    @Test
+    void small_type_in_several_inks_is_found_until_the_bounds_are_moved() {
+        PageScene scene = scene(small(NIGHT), List.of(), "Small");
+        assertThat(press(scene, Sample.a5()))
+                .singleElement()
+                .isInstanceOfSatisfying(
+                        PressFinding.SmallTypeInInks.class,
+                        found ->
+                                assertThat(found.inks())
+                                        .containsExactly("Black", "Cyan", "Magenta", "Yellow"));
+        assertThat(press(scene(small(INK), List.of(), "Small"), Sample.a5())).isEmpty();
+        PressChecks sizes = new PressChecks(Length.pt(8), 1, 3, 50);
+        assertThat(press(scene, Sample.a5().withChecks(sizes))).isEmpty();
+        PressChecks inks = new PressChecks(Length.pt(9), 4, 3, 50);
+        assertThat(press(scene, Sample.a5().withChecks(inks))).isEmpty();
+    }
+
+    @Test
+    void small_type_reversed_out_of_three_inks_or_more_is_found() {
+        PageScene scene = scene(small(WHITE), List.of(ground("g", NIGHT)), "Small");
+        assertThat(press(scene, Sample.a5()))
+                .singleElement()
+                .isInstanceOf(PressFinding.SmallTypeReversed.class);
+        assertThat(
+                        press(
+                                scene(small(WHITE), List.of(band("b", Edge.TOP, 50, INK)), "x"),
+                                twoInks()))
+                .isEmpty();
+        assertThat(press(scene(small(INK), List.of(ground("g", NIGHT)), "x"), Sample.a5()))
+                .as("dark type that overprints")
+                .isEmpty();
+    }
+
+    private static Setup twoInks() {
+        return Sample.a5().withChecks(new PressChecks(Length.pt(9), 1, 2, 1000));
+    }
+
+    @Test
+    void a_large_area_of_plain_black_is_found_with_a_richer_one_offered() {
+        Publication publication = Sample.withPage(new Layer(List.of(ground("g", INK)), List.of()));
+        PageScene scene = new Composer(PressCondition.coated()).compose(publication, 0);
+        List<PressFinding> found = press(scene, Sample.a5());
+        assertThat(found).singleElement().isInstanceOf(PressFinding.PlainBlackArea.class);
+        Offer offer = Offer.of(found.getFirst(), publication, PressCondition.coated()).getFirst();
+        Publication mended = Editing.edit(publication, offer.edit()).publication();
+        PageScene after = new Composer(PressCondition.coated()).compose(mended, 0);
+        assertThat(after.items().getFirst().paint().color()).isEqualTo(new Cmyk(60, 40, 40, 100));
+        assertThat(press(after, Sample.a5())).isEmpty();
+    }
+
+    @Test
+    void a_band_of_less_than_fifty_square_centimetres_may_be_plain_black() {
+        // 151 mm with the bleed at the outside, times 30 mm and 3 mm of bleed: 49.83 square cm
+        PageScene small = scene(BODY, List.of(band("b", Edge.BOTTOM, 30, INK)));
+        assertThat(press(small, Sample.a5())).isEmpty();
+        PageScene large = scene(BODY, List.of(band("b", Edge.BOTTOM, 31, INK)));
+        assertThat(press(large, Sample.a5())).hasSize(1);
+    }
+
+    @Test
+    void too_much_ink_is_found_and_mended_within_the_limit() {
+        Publication heavy =
+                Sample.withColor(
+                        Sample.withPage(new Layer(List.of(ground("g", NIGHT)), List.of())),
+                        NIGHT,
+                        new Cmyk(100, 90, 80, 95));
+        PageScene scene = new Composer(PressCondition.coated()).compose(heavy, 0);
+        List<PressFinding> found = press(scene, Sample.a5());
+        assertThat(found).singleElement().isInstanceOf(PressFinding.TooMuchInk.class);
+        assertThat(found.getFirst().message()).contains("365 %").contains("330 %");
+        Offer offer = Offer.of(found.getFirst(), heavy, PressCondition.coated()).getFirst();
+        Publication mended = Editing.edit(heavy, offer.edit()).publication();
+        assertThat(press(new Composer(PressCondition.coated()).compose(mended, 0), Sample.a5()))
+                .isEmpty();
+    }
+
+    @Test
+    void black_text_that_overprints_a_heavy_ground_is_found_where_the_sum_is_over_the_limit() {
+        Publication heavy =
+                Sample.withColor(
+                        Sample.withPage(
+                                new Layer(
+                                        List.of(ground("g", NIGHT)),
+                                        List.of(frame("f", 10, 10, 99, 20, BODY, "Dark")))),
+                        NIGHT,
+                        new Cmyk(100, 90, 80, 0));
+        PageScene scene = new Composer(PressCondition.coated()).compose(heavy, 0);
+        List<PressFinding> found = press(scene, Sample.a5());
+        assertThat(found).singleElement().isInstanceOf(PressFinding.TooMuchInk.class);
+        assertThat(found.getFirst().message()).contains("“Ink” over “Night”").contains("370 %");
+        Offer offer = Offer.of(found.getFirst(), heavy, PressCondition.coated()).getFirst();
+        Publication mended = Editing.edit(heavy, offer.edit()).publication();
+        assertThat(press(new Composer(PressCondition.coated()).compose(mended, 0), Sample.a5()))
+                .isEmpty();
+    }
+
+    @Test
+    void light_text_that_is_set_to_overprint_is_found_and_knocks_out() {
+        Look light = BODY.withOverprint(Look.Overprint.ALWAYS).withColor(Tinted.full(WHITE.id()));
+        PageScene scene = scene(light, List.of(ground("g", NIGHT)), "Light");
+        assertThat(press(scene, Sample.a5()))
+                .singleElement()
+                .isInstanceOf(PressFinding.LightOverprint.class);
+    }
+
+    @Test
+    void every_finding_says_its_rule() {
+        PageScene scene = scene(small(WHITE), List.of(ground("g", NIGHT)), "Small");
+        assertThat(press(scene, Sample.a5()).getFirst().rule())
+                .isEqualTo(
+                        "Type under 9 pt not reversed out of 3 inks or more: common practice; the bounds are in the setup.");
     }
 }

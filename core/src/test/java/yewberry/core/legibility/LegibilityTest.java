@@ -18,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import yewberry.core.Sample;
+import yewberry.core.color.Cmyk;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
@@ -51,7 +52,7 @@ class LegibilityTest {
                                 List.of(ground("g", NIGHT)),
                                 List.of(frame("f", 10, 10, 100, 30, BODY, "Ink on night"))));
         RunContrast contrast = aa.judge(scene).getFirst();
-        Rgb ink = coated.toScreen(Sample.color(INK));
+        Rgb ink = coated.toScreen(new Cmyk(100, 86, 42, 100)); // black overprints
         Rgb night = coated.toScreen(Sample.color(NIGHT));
         assertThat(behind(contrast)).containsExactly("“Night”");
         assertThat(contrast.worst().ratio()).isEqualTo(Contrast.ratio(ink, night));
@@ -158,7 +159,8 @@ class LegibilityTest {
                         BODY.leading(),
                         BODY.before(),
                         BODY.alignment(),
-                        BODY.color());
+                        BODY.color(),
+                        BODY.overprint());
         assertThat(SizeClass.of(look).large()).isTrue();
     }
 

@@ -10,7 +10,9 @@ import static yewberry.core.Sample.ground;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Sample;
+import yewberry.core.color.Cmyk;
 import yewberry.core.color.Contrast;
+import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
@@ -19,6 +21,7 @@ import yewberry.core.publication.Level;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Uses;
 import yewberry.core.scene.Composer;
+import yewberry.core.scene.Paint;
 
 class PairingsTest {
     private static final PressCondition COATED = PressCondition.coated();
@@ -26,6 +29,7 @@ class PairingsTest {
     private static Pairings of(Publication publication, View view) {
         return Pairings.of(
                 new Composer(COATED).composeAll(publication),
+                List.of(),
                 new Legibility(COATED, Level.AA),
                 Level.AA,
                 view);
@@ -52,7 +56,7 @@ class PairingsTest {
         assertThat(cell.ratio())
                 .isEqualTo(
                         Contrast.ratio(
-                                COATED.toScreen(Sample.color(Sample.INK)),
+                                COATED.toScreen(new Cmyk(100, 86, 42, 100)),
                                 COATED.toScreen(Sample.color(NIGHT))));
     }
 
@@ -80,5 +84,25 @@ class PairingsTest {
         assertThat(Uses.where(inkOnNight(), NIGHT.id())).containsExactly("parent “Dark”", "page 1");
         assertThat(Uses.where(inkOnNight(), Sample.INK.id()))
                 .containsExactly("look “Body”", "look “Heading”");
+    }
+
+    @Test
+    void colours_that_might_be_used_are_held_against_all_others() {
+        Publication publication = inkOnNight();
+        Palette palette = new Palette(publication::swatch, COATED);
+        Pairings pairings =
+                Pairings.of(
+                        new Composer(COATED).composeAll(publication),
+                        publication.swatches().stream()
+                                .map(swatch -> Paint.of(swatch, palette))
+                                .toList(),
+                        new Legibility(COATED, Level.AA),
+                        Level.AA,
+                        Sample.asDesigned());
+        assertThat(pairings.texts()).extracting(Paint::name).doesNotHaveDuplicates().hasSize(4);
+        assertThat(pairings.cells())
+                .hasSize(pairings.texts().size() * pairings.grounds().size())
+                .filteredOn(cell -> !cell.occurrences().isEmpty())
+                .hasSize(1);
     }
 }

@@ -62,7 +62,8 @@ class SetupTest {
                 margins,
                 usual.unit(),
                 usual.level(),
-                usual.press());
+                usual.press(),
+                usual.checks());
     }
 
     @Test

@@ -78,7 +78,8 @@ class PageBoxesTest {
                         usual.margins(),
                         usual.unit(),
                         usual.level(),
-                        usual.press());
+                        usual.press(),
+                        usual.checks());
         PageBoxes boxes = PageBoxes.of(setup, Side.RIGHT);
         isMillimetres(boxes.place(new Area.WholePage()), -5, -3, 156, 216);
     }
@@ -109,7 +110,8 @@ class PageBoxesTest {
                             margins,
                             Unit.MM,
                             Sample.a5().level(),
-                            Sample.a5().press());
+                            Sample.a5().press(),
+                            Sample.a5().checks());
             Side side = setup.facing() && random.nextBoolean() ? Side.LEFT : Side.RIGHT;
             PageBoxes boxes = PageBoxes.of(setup, side);
             Edge edge = Edge.values()[random.nextInt(Edge.values().length)];

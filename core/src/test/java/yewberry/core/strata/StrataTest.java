@@ -51,7 +51,7 @@ class StrataTest {
         assertThat(((Stratum.Fill) strata.get(1)).fill().paint().name()).isEqualTo("Signal");
         assertThat(((Stratum.Fill) strata.get(2)).fill().paint().name()).isEqualTo("Night");
         assertThat(strata.getLast().screen()).isEqualTo(Rgb.WHITE);
-        assertThat(strata.getLast().color()).isEmpty();
+        assertThat(strata.getLast().inked()).isEmpty();
     }
 
     @Test

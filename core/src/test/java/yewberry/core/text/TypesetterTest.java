@@ -31,7 +31,8 @@ class TypesetterTest {
                 BODY.leading(),
                 BODY.before(),
                 alignment,
-                BODY.color());
+                BODY.color(),
+                BODY.overprint());
     }
 
     private static SetText set(TextFrame frame, Look look) {
@@ -152,7 +153,8 @@ class TypesetterTest {
                         BODY.leading(),
                         Length.pt(6),
                         Look.Alignment.LEFT,
-                        BODY.color());
+                        BODY.color(),
+                        BODY.overprint());
         List<Segment> lines = set(frame("f", 0, 0, 80, 80, BODY, "a", "b"), spaced).segments();
         double ascent = FontLibrary.face("Source Serif 4", 400).ascent() * 10 / Face.UNITS;
         assertThat(lines.get(0).baseline()).isCloseTo(ascent, within(1e-6));

@@ -107,11 +107,18 @@ class EditApi {
         List<FindingView> findings =
                 scenes.stream()
                         .flatMap(scene ->
-                                Findings.of(scene, open.legibility(after), after.setup().press())
+                                Findings.of(
+                                                scene,
+                                                open.legibility(after),
+                                                after.setup(),
+                                                open.press(after))
                                         .stream()
                                         .map(finding ->
                                                 FindingView.of(
-                                                        finding, after.indexOf(scene.page()) + 1)))
+                                                        finding,
+                                                        after.indexOf(scene.page()) + 1,
+                                                        after,
+                                                        open.press(after))))
                         .toList();
         return new Preview(
                 SvgPicture.spread(scenes, open.view(after, request.viewing()), true),

@@ -133,11 +133,14 @@ class PageApi {
             @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
         Publication publication = publications.get(id).state().publication();
         PageScene scene = scene(id, page);
-        List<StratumView> strata =
-                Strata.at(scene, points(x), points(y), view(id, viewing)).stream()
-                        .map(stratum -> StratumView.of(stratum, publication))
-                        .toList();
-        return new StratumView.Through(page, publication.indexOf(page) + 1, x, y, strata);
+        View view = view(id, viewing);
+        return StratumView.Through.of(
+                page,
+                x,
+                y,
+                Strata.at(scene, points(x), points(y), view),
+                publication,
+                view.condition());
     }
 
     /** The stops of a walk through the page, in reading order. */
@@ -158,8 +161,9 @@ class PageApi {
                     Findings.of(
                             scenes.get(i),
                             open.legibility(publication),
-                            publication.setup().press())) {
-                findings.add(FindingView.of(finding, i + 1));
+                            publication.setup(),
+                            open.press(publication))) {
+                findings.add(FindingView.of(finding, i + 1, publication, open.press(publication)));
             }
         }
         return new FindingList(state.revision(), publication.setup().level().name(), findings);

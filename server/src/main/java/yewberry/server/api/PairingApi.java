@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Numbers;
 import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
@@ -20,10 +21,11 @@ import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
 import yewberry.core.color.WrittenColor;
 import yewberry.core.edit.Edit;
-import yewberry.core.legibility.NearestLegible;
 import yewberry.core.legibility.Pairings;
+import yewberry.core.legibility.SwatchMend;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Tinted;
 import yewberry.core.publication.Uses;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Paint;
@@ -44,10 +46,11 @@ class PairingApi {
     /**
      * @param swatch nothing is the bare stock
      */
-    record PairSide(Optional<UUID> swatch, String name, String values, String screen) {
+    record PairSide(Optional<UUID> swatch, double tint, String name, String values, String screen) {
         static PairSide of(Paint paint, View view) {
             return new PairSide(
                     Optional.of(paint.swatch()),
+                    paint.tint(),
                     paint.inWords(),
                     paint.color().toString(),
                     view.see(paint.color()).hex());
@@ -82,6 +85,7 @@ class PairingApi {
     /**
      * The nearest passing change of one side.
      *
+     * @param name of the swatch that changes: that side's own, or what it derives from
      * @param changes what else has that swatch, in words
      */
     record PairMend(
@@ -97,13 +101,15 @@ class PairingApi {
     PairMatrix matrix(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "AA") Level level,
-            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
+            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing,
+            @RequestParam(defaultValue = "false") boolean unused) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
         View view = open.view(publication, viewing);
         Pairings pairings =
                 Pairings.of(
                         open.composer(publication).composeAll(publication),
+                        unused ? swatches(publication, open.press(publication)) : List.of(),
                         open.legibility(publication),
                         level,
                         view);
@@ -115,11 +121,17 @@ class PairingApi {
                                         .orElseGet(() ->
                                                 new PairSide(
                                                         Optional.empty(),
+                                                        100,
                                                         "Bare stock",
                                                         "no ink",
                                                         view.bare().hex())))
                         .toList(),
                 pairings.cells().stream().map(cell -> cell(cell, publication)).toList());
+    }
+
+    private static List<Paint> swatches(Publication publication, PressCondition press) {
+        Palette palette = new Palette(publication::swatch, press);
+        return publication.swatches().stream().map(each -> Paint.of(each, palette)).toList();
     }
 
     private static PairCell cell(Pairings.Cell cell, Publication publication) {
@@ -164,51 +176,65 @@ class PairingApi {
         return ratio >= Level.AA.required(true) ? "passes AA where the text is large" : "fails";
     }
 
-    /** The nearest passing change of either swatch; a derived swatch is left to its base. */
+    /** The nearest passing changes of either side. */
     @GetMapping("/mends")
     List<PairMend> mends(
             @PathVariable UUID id,
             @RequestParam UUID text,
+            @RequestParam(defaultValue = "100") double textTint,
             @RequestParam Optional<UUID> ground,
+            @RequestParam(defaultValue = "100") double groundTint,
             @RequestParam double required) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
         PressCondition press = open.press(publication);
-        Rgb behind =
-                ground.map(swatch -> press.toScreen(color(publication, swatch, press)))
-                        .orElse(Rgb.WHITE);
-        Rgb front = press.toScreen(color(publication, text, press));
-        List<Optional<PairMend>> mends = new ArrayList<>();
-        mends.add(mend("text", publication, text, behind, required, press));
-        ground.ifPresent(
-                swatch -> mends.add(mend("ground", publication, swatch, front, required, press)));
-        return mends.stream().flatMap(Optional::stream).toList();
+        Tinted front = new Tinted(text, textTint);
+        Optional<Tinted> behind = ground.map(swatch -> new Tinted(swatch, groundTint));
+        List<PairMend> mends = new ArrayList<>();
+        Rgb below = behind.map(use -> screen(publication, use, press)).orElse(Rgb.WHITE);
+        SwatchMend.of(front, below, required, publication, press).stream()
+                .map(mend -> mend("text", mend, publication))
+                .forEach(mends::add);
+        behind.stream()
+                .flatMap(use ->
+                        SwatchMend.of(
+                                use,
+                                screen(publication, front, press),
+                                required,
+                                publication,
+                                press)
+                                .stream())
+                .map(mend -> mend("ground", mend, publication))
+                .forEach(mends::add);
+        return mends;
     }
 
-    private static Color color(Publication publication, UUID swatch, PressCondition press) {
-        return new Palette(publication::swatch, press).color(swatch);
+    private static Rgb screen(Publication publication, Tinted use, PressCondition press) {
+        Color color = new Palette(publication::swatch, press).color(use.swatch());
+        return press.toScreen(Palette.tint(color, use.tint()));
     }
 
-    private static Optional<PairMend> mend(
-            String side,
-            Publication publication,
-            UUID swatch,
-            Rgb against,
-            double required,
-            PressCondition press) {
-        if (!(publication.swatch(swatch).definition() instanceof Definition.Plain(Color color))) {
-            return Optional.empty();
-        }
-        return NearestLegible.to(color, List.of(new NearestLegible.Need(against, required)), press)
-                .map(found ->
-                        new PairMend(
-                                side,
-                                publication.swatch(swatch).name(),
-                                found.color().toString(),
-                                found.screen().hex(),
-                                Contrast.cut(found.ratio()),
-                                Uses.where(publication, swatch),
-                                new Edit.ChangeSwatch(
-                                        swatch, new Definition.Plain(found.color()))));
+    private static PairMend mend(String side, SwatchMend mend, Publication publication) {
+        return new PairMend(
+                side,
+                mend.swatch().name(),
+                values(mend.definition()),
+                mend.screen().hex(),
+                Contrast.cut(mend.ratio()),
+                Uses.where(publication, mend.swatch().id()),
+                new Edit.ChangeSwatch(mend.swatch().id(), mend.definition()));
+    }
+
+    private static String values(Definition definition) {
+        return switch (definition) {
+            case Definition.Plain(Color color) -> color.toString();
+            case Definition.SpotInk(Color color) -> color.toString();
+            case Definition.Tint(UUID base, double percent) ->
+                    "%s %% of its base".formatted(Numbers.plain(percent));
+            case Definition.Lighter(UUID base, double percent) ->
+                    "%s %% lighter than its base".formatted(Numbers.plain(percent));
+            case Definition.Mix(UUID one, UUID other, double percent) ->
+                    "%s %% of its first colour".formatted(Numbers.plain(percent));
+        };
     }
 }

@@ -64,7 +64,8 @@ class ShelfApi {
                         usual.margins(),
                         wanted.trim().width().unit(),
                         usual.level(),
-                        usual.press());
+                        usual.press(),
+                        usual.checks());
         publications.create(
                 Beginning.of(id, wanted.name(), setup, wanted.pages(), UUID::randomUUID));
         return new Created(id);

@@ -50,8 +50,8 @@ public final class DemoFiles {
         Legibility legibility = new Legibility(press, guide.setup().level());
         List<FindingView> findings = new ArrayList<>();
         for (int i = 0; i < scenes.size(); i++) {
-            for (var finding : Findings.of(scenes.get(i), legibility, guide.setup().press())) {
-                findings.add(FindingView.of(finding, i + 1));
+            for (var finding : Findings.of(scenes.get(i), legibility, guide.setup(), press)) {
+                findings.add(FindingView.of(finding, i + 1, guide, press));
             }
         }
         CoreJson.teach(tools.jackson.databind.json.JsonMapper.builder())

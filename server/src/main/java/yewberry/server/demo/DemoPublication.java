@@ -26,6 +26,7 @@ import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Press;
+import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
@@ -36,7 +37,8 @@ import yewberry.core.publication.Unit;
 
 /**
  * The season guide of the Saltmarsh Observatory: twelve facing A5 pages. In its dark part two
- * articles were left in the dark type of the light pages, so that there is something to find.
+ * articles were left in the dark type of the light pages, and the small print of the back cover is
+ * too small for its ground, so that there is something to find.
  */
 public final class DemoPublication {
     private static final double WIDTH = 148;
@@ -64,9 +66,12 @@ public final class DemoPublication {
     private final Look nightHeading = look("Night heading", "Fraunces", 600, 23, 27, 0, moonlight);
     private final Look nightBody =
             look("Night body", "Source Serif 4", 400, 9.5, 13.5, 6, moonlight);
-    private final Look caption = look("Caption", "Source Sans 3", 400, 7.5, 10, 0, slate);
+    private final Look caption =
+            look("Caption", "Source Sans 3", 400, 7.5, 10, 0, ink)
+                    .withColor(new Tinted(ink.id(), 80));
     private final Look nightCaption =
-            look("Night caption", "Source Sans 3", 400, 7.5, 10, 0, moonlight);
+            look("Night caption", "Source Sans 3", 400, 9, 11.5, 0, moonlight);
+    private final Look smallPrint = look("Small print", "Source Sans 3", 400, 7, 9, 10, moonlight);
 
     private final Parent daylight = daylight();
     private final Parent night = night();
@@ -107,7 +112,8 @@ public final class DemoPublication {
                 Length.pt(leading),
                 Length.pt(before),
                 Look.Alignment.LEFT,
-                Tinted.full(color.id()));
+                Tinted.full(color.id()),
+                Look.Overprint.BLACK);
     }
 
     private Publication build() {
@@ -121,7 +127,8 @@ public final class DemoPublication {
                         new Margins(Length.mm(18), Length.mm(20), margin, Length.mm(18)),
                         Unit.MM,
                         Level.AA,
-                        Press.USUAL);
+                        Press.USUAL,
+                        PressChecks.USUAL);
         return new Publication(
                 id("publication"),
                 "Season guide",
@@ -137,7 +144,8 @@ public final class DemoPublication {
                         nightHeading,
                         nightBody,
                         caption,
-                        nightCaption),
+                        nightCaption,
+                        smallPrint),
                 List.of(daylight, night),
                 pages());
     }
@@ -325,7 +333,11 @@ public final class DemoPublication {
                                         paragraph(
                                                 "back 2",
                                                 nightBody,
-                                                "Saltmarsh Observatory, at the end of the sea wall. The dome opens at dusk and closes when the last visitor has seen enough."))));
+                                                "Saltmarsh Observatory, at the end of the sea wall. The dome opens at dusk and closes when the last visitor has seen enough."),
+                                        paragraph(
+                                                "back 3",
+                                                smallPrint,
+                                                "Times may change with the weather. Please ring before a long journey."))));
         return new Page(id("page 12"), Optional.empty(), true, layer);
     }
 

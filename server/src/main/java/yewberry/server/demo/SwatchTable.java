@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
@@ -19,22 +21,40 @@ import yewberry.core.publication.Publication;
 
 /** Every swatch of a publication, resolved under its press condition, as CSV (RFC 4180). */
 final class SwatchTable {
+    private static final String[] COLUMNS = {
+        "name",
+        "kind",
+        "c",
+        "m",
+        "y",
+        "k",
+        "red",
+        "green",
+        "blue",
+        "lab_l",
+        "lab_a",
+        "lab_b",
+        "total_ink"
+    };
+
     private SwatchTable() {}
 
     static void write(Publication publication, PressCondition press, Path file) throws IOException {
-        List<String> lines = new ArrayList<>();
-        lines.add("name,kind,c,m,y,k,red,green,blue,lab_l,lab_a,lab_b,total_ink");
         Palette palette = new Palette(publication::swatch, press);
-        for (Swatch swatch : publication.swatches()) {
-            lines.add(line(publication, swatch, palette.color(swatch), press));
+        try (CSVPrinter printer =
+                new CSVPrinter(
+                        Files.newBufferedWriter(file),
+                        CSVFormat.RFC4180.builder().setHeader(COLUMNS).get())) {
+            for (Swatch swatch : publication.swatches()) {
+                printer.printRecord(row(publication, swatch, palette.color(swatch), press));
+            }
         }
-        Files.write(file, lines);
     }
 
-    private static String line(
+    private static List<String> row(
             Publication publication, Swatch swatch, Color color, PressCondition press) {
         List<String> fields = new ArrayList<>();
-        fields.add(quoted(swatch.name()));
+        fields.add(swatch.name());
         fields.add(kind(swatch.definition()));
         if (isProcess(publication, swatch)) {
             Cmyk ink = press.toInk(color);
@@ -53,7 +73,7 @@ final class SwatchTable {
         fields.add(number("%.2f", lab.a()));
         fields.add(number("%.2f", lab.b()));
         fields.add(number("%.2f", press.totalInk(color)));
-        return String.join(",", fields);
+        return fields;
     }
 
     private static String kind(Definition definition) {
@@ -86,10 +106,6 @@ final class SwatchTable {
                     isProcess(publication, publication.swatch(one))
                             && isProcess(publication, publication.swatch(other));
         };
-    }
-
-    private static String quoted(String name) {
-        return name.matches("[^\",\r\n]*") ? name : '"' + name.replace("\"", "\"\"") + '"';
     }
 
     private static String number(String format, double value) {

@@ -62,6 +62,7 @@ public final class Beginning {
                 Length.pt(leading),
                 Length.pt(0),
                 Look.Alignment.LEFT,
-                Tinted.full(color.id()));
+                Tinted.full(color.id()),
+                Look.Overprint.BLACK);
     }
 }

@@ -207,6 +207,7 @@ final class PatchWriter {
         row.setLeading(look.leading().toString());
         row.setSpaceBefore(look.before().toString());
         row.setAlignment(look.alignment().name());
+        row.setOverprint(look.overprint().name());
         row.setSwatch(look.color().swatch());
         row.setTint(look.color().tint());
         upsert(LOOK, row);

@@ -102,7 +102,8 @@ class PublicationReader {
                                 Length.parse(row.getLeading()),
                                 Length.parse(row.getSpaceBefore()),
                                 Look.Alignment.valueOf(row.getAlignment()),
-                                new Tinted(row.getSwatch(), row.getTint())));
+                                new Tinted(row.getSwatch(), row.getTint()),
+                                Look.Overprint.valueOf(row.getOverprint())));
     }
 
     private List<Parent> parents(UUID id, Function<UUID, Layer> layers) {

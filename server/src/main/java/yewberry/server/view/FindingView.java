@@ -1,19 +1,26 @@
 package yewberry.server.view;
 
 import java.math.BigDecimal;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Contrast;
+import yewberry.core.color.PressCondition;
 import yewberry.core.findings.Finding;
+import yewberry.core.findings.Offer;
+import yewberry.core.findings.PressFinding;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.Publication;
+import yewberry.core.scene.Item;
 
 /**
  * A finding as it is shown and exported.
  *
- * @param kind {@code contrast}, {@code text-overflow}, {@code missing-characters} or {@code
- *     stock-not-printed}
+ * @param kind such as {@code contrast} or {@code too-much-ink}; docs/api.md has them all
  * @param page the page's number, from 1
+ * @param rule behind it, and where the rule comes from
+ * @param offers what would mend it; contrasts have mends of their own
  * @param origin what it comes from, in words
  * @param ratio of a contrast, cut to two decimals
  * @param foreground of a contrast: the text's colour on the screen, {@code #rrggbb}
@@ -33,58 +40,21 @@ public record FindingView(
         Optional<BigDecimal> ratio,
         Optional<Double> required,
         Optional<String> foreground,
-        Optional<String> backdrop) {
+        Optional<String> backdrop,
+        String rule,
+        Finding.Severity severity,
+        List<Offer> offers) {
     /**
      * @param page the number of its page, from 1
      */
-    public static FindingView of(Finding finding, int page) {
-        return switch (finding) {
-            case Finding.TooLittleContrast contrast -> {
-                RunContrast run = contrast.contrast();
-                yield view(
-                        "contrast",
-                        finding,
-                        page,
-                        Optional.of(run.run().run()),
-                        Optional.of(run.run().frame()),
-                        Optional.of(run));
-            }
-            case Finding.TextOverflow overflow ->
-                    view(
-                            "text-overflow",
-                            finding,
-                            page,
-                            Optional.empty(),
-                            Optional.of(overflow.overset().frame()),
-                            Optional.empty());
-            case Finding.StockNotPrinted stock ->
-                    view(
-                            "stock-not-printed",
-                            finding,
-                            page,
-                            Optional.empty(),
-                            Optional.empty(),
-                            Optional.empty());
-            case Finding.MissingCharacters missing ->
-                    view(
-                            "missing-characters",
-                            finding,
-                            page,
-                            Optional.of(missing.run().run()),
-                            Optional.of(missing.run().frame()),
-                            Optional.empty());
-        };
-    }
-
-    private static FindingView view(
-            String kind,
-            Finding finding,
-            int page,
-            Optional<UUID> run,
-            Optional<UUID> frame,
-            Optional<RunContrast> contrast) {
+    public static FindingView of(
+            Finding finding, int page, Publication publication, PressCondition press) {
+        Optional<RunContrast> contrast =
+                finding instanceof Finding.TooLittleContrast(UUID id, RunContrast run)
+                        ? Optional.of(run)
+                        : Optional.empty();
         return new FindingView(
-                kind,
+                kind(finding),
                 page,
                 finding.page(),
                 finding.message(),
@@ -92,11 +62,46 @@ public record FindingView(
                 finding.origin().owner(),
                 finding.text(),
                 Extent.of(finding.where()),
-                run,
-                frame,
+                run(finding).map(Item.GlyphRun::run),
+                finding instanceof Finding.TextOverflow overflow
+                        ? Optional.of(overflow.overset().frame())
+                        : run(finding).map(Item.GlyphRun::frame),
                 contrast.map(it -> Contrast.cut(it.worst().ratio())),
                 contrast.map(RunContrast::required),
-                contrast.map(it -> it.foreground().hex()),
-                contrast.map(it -> it.worst().color().hex()));
+                contrast.map(it -> it.worst().foreground().hex()),
+                contrast.map(it -> it.worst().color().hex()),
+                finding.rule(),
+                finding.severity(),
+                finding instanceof PressFinding of ? Offer.of(of, publication, press) : List.of());
+    }
+
+    private static String kind(Finding finding) {
+        return switch (finding) {
+            case Finding.TooLittleContrast it -> "contrast";
+            case Finding.TextOverflow it -> "text-overflow";
+            case Finding.StockNotPrinted it -> "stock-not-printed";
+            case Finding.MissingCharacters it -> "missing-characters";
+            case PressFinding.TooMuchInk it -> "too-much-ink";
+            case PressFinding.SmallTypeInInks it -> "small-type-inks";
+            case PressFinding.SmallTypeReversed it -> "small-type-reversed";
+            case PressFinding.PlainBlackArea it -> "plain-black-area";
+            case PressFinding.LightOverprint it -> "light-overprint";
+        };
+    }
+
+    private static Optional<Item.GlyphRun> run(Finding finding) {
+        return switch (finding) {
+            case Finding.TooLittleContrast(UUID page, RunContrast contrast) ->
+                    Optional.of(contrast.run());
+            case Finding.MissingCharacters it -> Optional.of(it.run());
+            case PressFinding.OfText it -> Optional.of(it.run());
+            case PressFinding.TooMuchInk it ->
+                    it.place().item() instanceof Item.GlyphRun run
+                            ? Optional.of(run)
+                            : Optional.empty();
+            case PressFinding.PlainBlackArea it -> Optional.empty();
+            case Finding.TextOverflow it -> Optional.empty();
+            case Finding.StockNotPrinted it -> Optional.empty();
+        };
     }
 }

@@ -27,6 +27,7 @@ public record PublicationView(
         long revision,
         Setup setup,
         String pressCondition,
+        double inkLimit,
         List<SwatchView> swatches,
         List<LookView> looks,
         List<ParentView> parents,
@@ -37,6 +38,9 @@ public record PublicationView(
      * @param screen what a screen shows for it, as {@code #rrggbb}
      * @param ink what the press condition prints for it, spot inks as their equivalents
      * @param lab as it is seen on the screen, where paper is white
+     * @param chroma of {@code lab}
+     * @param hue of {@code lab}, in degrees
+     * @param tooMuchInk whether that is over the limit of the press condition
      * @param totalInk all inks together, in percent
      * @param faithful whether the press can print it
      * @param nearest the printable colour nearest to it, on the screen
@@ -52,7 +56,10 @@ public record PublicationView(
             String screen,
             Cmyk ink,
             Lab lab,
+            double chroma,
+            double hue,
             double totalInk,
+            boolean tooMuchInk,
             boolean faithful,
             String nearest,
             Cmyk nearestInk,
@@ -69,7 +76,10 @@ public record PublicationView(
                     press.toScreen(color).hex(),
                     tenths(press.toInk(color)),
                     tenths(press.lab(color)),
+                    tenth(press.lab(color).chroma()),
+                    tenth(press.lab(color).hue()),
                     Math.rint(press.totalInk(color)),
+                    press.totalInk(color) > press.inkLimit() + 0.01,
                     printable.faithful(),
                     printable.screen().hex(),
                     printable.ink(),
@@ -121,6 +131,7 @@ public record PublicationView(
                 revision,
                 publication.setup(),
                 press.name(),
+                press.inkLimit(),
                 publication.swatches().stream()
                         .map(swatch ->
                                 SwatchView.of(

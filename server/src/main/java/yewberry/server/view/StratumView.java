@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import yewberry.core.color.Contrast;
+import yewberry.core.color.PressCondition;
 import yewberry.core.legibility.SizeClass;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Level;
@@ -37,7 +38,9 @@ public sealed interface StratumView {
             BigDecimal ratio,
             double required,
             boolean passes,
-            String sizeReason)
+            String sizeReason,
+            boolean overprints,
+            double tint)
             implements StratumView {}
 
     record FillStratum(
@@ -49,13 +52,45 @@ public sealed interface StratumView {
             String origin,
             Owner owner,
             int changesPages,
-            String bleed)
+            String bleed,
+            double tint)
             implements StratumView {}
 
     record StockStratum(String screen, String note) implements StratumView {}
 
-    /** Everything through one point of a page. */
-    record Through(UUID page, int number, double x, double y, List<StratumView> strata) {}
+    /**
+     * Everything through one point of a page.
+     *
+     * @param totalInk what the press would put there, all inks together, in percent
+     * @param inkLimit of the press condition, in percent
+     */
+    record Through(
+            UUID page,
+            int number,
+            double x,
+            double y,
+            List<StratumView> strata,
+            double totalInk,
+            double inkLimit) {
+        /** What is found through a point of a page. */
+        public static Through of(
+                UUID page,
+                double x,
+                double y,
+                List<Stratum> strata,
+                Publication publication,
+                PressCondition press) {
+            double total = strata.getFirst().inked().map(press::totalInk).orElse(0.0);
+            return new Through(
+                    page,
+                    publication.indexOf(page) + 1,
+                    x,
+                    y,
+                    strata.stream().map(stratum -> StratumView.of(stratum, publication)).toList(),
+                    Math.rint(total),
+                    press.inkLimit());
+        }
+    }
 
     static StratumView of(Stratum stratum, Publication publication) {
         return switch (stratum) {
@@ -70,7 +105,8 @@ public sealed interface StratumView {
                             fill.origin().inWords(),
                             fill.origin().owner(),
                             pages(fill.origin(), publication),
-                            bleed(bleeds));
+                            bleed(bleeds),
+                            fill.paint().tint());
             case Stratum.Stock stock ->
                     new StockStratum(
                             stock.screen().hex(),
@@ -100,7 +136,9 @@ public sealed interface StratumView {
                 Contrast.cut(text.ratio()),
                 required,
                 text.ratio() >= required,
-                sizeClass.reason());
+                sizeClass.reason(),
+                run.paint().overprints(),
+                run.paint().tint());
     }
 
     private static int pages(Origin origin, Publication publication) {

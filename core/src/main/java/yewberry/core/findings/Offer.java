@@ -1,0 +1,129 @@
+package yewberry.core.findings;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Swatch;
+import yewberry.core.edit.Edit;
+import yewberry.core.press.RichBlack;
+import yewberry.core.press.WithinLimit;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Tinted;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Paint;
+
+/**
+ * A way to mend a finding.
+ *
+ * @param label what it does, in words
+ * @param edit that does it
+ */
+public record Offer(String label, Edit edit) {
+    /** What would mend a finding of the press; contrasts have mends of their own. */
+    public static List<Offer> of(
+            PressFinding finding, Publication publication, PressCondition condition) {
+        return switch (finding) {
+            case PressFinding.TooMuchInk heavy -> lessInk(heavy, publication, condition);
+            case PressFinding.SmallTypeInInks small -> larger(small.run(), small.checks());
+            case PressFinding.SmallTypeReversed small -> larger(small.run(), small.checks());
+            case PressFinding.PlainBlackArea area -> richer(area, publication);
+            case PressFinding.LightOverprint light ->
+                    List.of(overprint(light.run().look(), Look.Overprint.BLACK));
+        };
+    }
+
+    private static List<Offer> larger(
+            Item.GlyphRun run, yewberry.core.publication.PressChecks checks) {
+        Look look = run.look();
+        return List.of(
+                new Offer(
+                        "Set the look “%s” in %s".formatted(look.name(), checks.smallType()),
+                        new Edit.ChangeLook(look.withSize(checks.smallType()))));
+    }
+
+    private static Offer overprint(Look look, Look.Overprint setting) {
+        return new Offer(
+                "Let the text of look “%s” knock out".formatted(look.name()),
+                new Edit.ChangeLook(look.withOverprint(setting)));
+    }
+
+    private static List<Offer> lessInk(
+            PressFinding.TooMuchInk heavy, Publication publication, PressCondition condition) {
+        Item item = heavy.place().item();
+        if (item instanceof Item.GlyphRun run && heavy.place().ground().isPresent()) {
+            return List.of(overprint(run.look(), Look.Overprint.NEVER));
+        }
+        Paint paint = item.paint();
+        Optional<Swatch> swatch = publication.findSwatch(paint.swatch());
+        if (paint.tint() == 100
+                && swatch.isPresent()
+                && swatch.get().definition() instanceof Definition.Plain(Color color)
+                && color instanceof Cmyk ink) {
+            Cmyk less = WithinLimit.nearest(ink, heavy.limit(), condition);
+            return List.of(
+                    new Offer(
+                            "Change “%s” to %s".formatted(swatch.get().name(), less),
+                            new Edit.ChangeSwatch(paint.swatch(), new Definition.Plain(less))));
+        }
+        return List.of();
+    }
+
+    private static List<Offer> richer(PressFinding.PlainBlackArea area, Publication publication) {
+        Cmyk rich = RichBlack.within(area.limit());
+        Optional<Swatch> known =
+                publication.swatches().stream()
+                        .filter(each -> each.definition().equals(new Definition.Plain(rich)))
+                        .findFirst();
+        Swatch swatch =
+                known.orElseGet(() -> new Swatch(id(area, rich), freeName(publication), rich));
+        return background(publication, area.fill().background())
+                .map(background ->
+                        new Edit.ChangeBackground(
+                                background.withFill(new Fill.Solid(Tinted.full(swatch.id())))))
+                .map(change ->
+                        new Offer(
+                                "Fill it with “%s”, %s".formatted(swatch.name(), rich),
+                                known.isPresent()
+                                        ? change
+                                        : new Edit.Several(
+                                                List.of(new Edit.AddSwatch(swatch), change))))
+                .stream()
+                .toList();
+    }
+
+    /** The same offer has the same id each time it is made. */
+    private static UUID id(PressFinding.PlainBlackArea area, Cmyk rich) {
+        return UUID.nameUUIDFromBytes(
+                ("rich black " + area.fill().background() + rich).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static String freeName(Publication publication) {
+        Set<String> taken =
+                publication.swatches().stream().map(Swatch::name).collect(Collectors.toSet());
+        return Stream.iterate(1, number -> number + 1)
+                .map(number -> number == 1 ? "Rich black" : "Rich black " + number)
+                .filter(name -> !taken.contains(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Optional<Background> background(Publication publication, UUID id) {
+        return Stream.concat(
+                        publication.parents().stream().map(parent -> parent.layer()),
+                        publication.pages().stream().map(page -> page.layer()))
+                .flatMap(layer -> layer.backgrounds().stream())
+                .filter(each -> each.id().equals(id))
+                .findFirst();
+    }
+}

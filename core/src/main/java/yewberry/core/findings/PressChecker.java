@@ -1,0 +1,86 @@
+package yewberry.core.findings;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import yewberry.core.color.PressCondition;
+import yewberry.core.legibility.RunContrast;
+import yewberry.core.press.InkPlace;
+import yewberry.core.press.SmallType;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.PressChecks;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.TextOverprint;
+
+/** Holds a scene against what the press can do. */
+final class PressChecker {
+    /** What binary fractions may add to a sum of percents. */
+    private static final double TOLERANCE = 0.01;
+
+    private final PageScene scene;
+    private final PressCondition condition;
+    private final PressChecks checks;
+    private final List<Finding> findings = new ArrayList<>();
+
+    PressChecker(PageScene scene, PressCondition condition, PressChecks checks) {
+        this.scene = scene;
+        this.condition = condition;
+        this.checks = checks;
+    }
+
+    List<Finding> check(List<RunContrast> contrasts) {
+        InkPlace.of(scene, condition).forEach(this::ink);
+        contrasts.forEach(this::type);
+        return findings;
+    }
+
+    private void ink(InkPlace place) {
+        double limit = condition.inkLimit();
+        if (place.total() > limit + TOLERANCE) {
+            findings.add(new PressFinding.TooMuchInk(scene.page(), place, limit));
+        }
+        if (place.item() instanceof Item.AreaFill fill
+                && TextOverprint.isPlainBlack(place.color())
+                && place.area() > checks.plainBlack()
+                && limit > 100) {
+            findings.add(new PressFinding.PlainBlackArea(scene.page(), place, fill, limit, checks));
+        }
+    }
+
+    private void type(RunContrast contrast) {
+        Item.GlyphRun run = contrast.run();
+        if (run.look().overprint() == Look.Overprint.ALWAYS && !run.paint().overprints()) {
+            findings.add(new PressFinding.LightOverprint(scene.page(), run));
+        }
+        if (!SmallType.isSmall(run, checks)) {
+            return;
+        }
+        reversed(contrast).or(() -> inks(run)).ifPresent(findings::add);
+    }
+
+    private Optional<Finding> inks(Item.GlyphRun run) {
+        Set<String> inks = SmallType.inks(run, condition);
+        return inks.size() > checks.smallTypeInks()
+                ? Optional.of(new PressFinding.SmallTypeInInks(scene.page(), run, inks, checks))
+                : Optional.empty();
+    }
+
+    private Optional<Finding> reversed(RunContrast contrast) {
+        Item.GlyphRun run = contrast.run();
+        return contrast.against().stream()
+                .map(RunContrast.Against::paint)
+                .flatMap(Optional::stream)
+                .map(ground ->
+                        new PressFinding.SmallTypeReversed(
+                                scene.page(),
+                                run,
+                                ground.inWords(),
+                                SmallType.open(run, ground.color(), condition),
+                                checks))
+                .filter(finding -> finding.inks().size() >= checks.reversedInks())
+                .map(Finding.class::cast)
+                .findFirst();
+    }
+}

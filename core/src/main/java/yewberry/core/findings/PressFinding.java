@@ -1,0 +1,174 @@
+package yewberry.core.findings;
+
+import java.util.Set;
+import java.util.UUID;
+import yewberry.core.color.Numbers;
+import yewberry.core.press.InkPlace;
+import yewberry.core.publication.PressChecks;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Origin;
+import yewberry.core.scene.Rect;
+
+/** What a press cannot print well. */
+public sealed interface PressFinding extends Finding {
+    /** More ink in one place than the press condition takes. */
+    record TooMuchInk(UUID page, InkPlace place, double limit) implements PressFinding {
+        @Override
+        public Origin origin() {
+            return place.item().origin();
+        }
+
+        @Override
+        public Rect where() {
+            return place.where();
+        }
+
+        @Override
+        public String text() {
+            return words(place.item());
+        }
+
+        @Override
+        public String message() {
+            String over =
+                    place.ground()
+                            .map(ground -> " over “%s”".formatted(ground.paint().inWords()))
+                            .orElse("");
+            return "“%s”%s puts %s %% of ink in one place; the press condition takes %s %%. More sets off on the next sheet and does not dry."
+                    .formatted(
+                            place.item().paint().inWords(),
+                            over,
+                            Numbers.plain(place.total()),
+                            Numbers.plain(limit));
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.WRONG;
+        }
+
+        @Override
+        public String rule() {
+            return "At most %s %% of ink in one place: the limit of the press condition."
+                    .formatted(Numbers.plain(limit));
+        }
+    }
+
+    /** Small type made of more inks than is safe. */
+    record SmallTypeInInks(UUID page, Item.GlyphRun run, Set<String> inks, PressChecks checks)
+            implements OfText {
+        @Override
+        public String message() {
+            return "Type of %s pt is made of %d inks (%s); where the plates do not meet exactly, it gets coloured edges. Set it in one ink, or larger."
+                    .formatted(Numbers.plain(run.size()), inks.size(), String.join(", ", inks));
+        }
+
+        @Override
+        public String rule() {
+            return "Type under %s in at most %d %s: common practice; the bounds are in the setup."
+                    .formatted(
+                            checks.smallType(),
+                            checks.smallTypeInks(),
+                            checks.smallTypeInks() == 1 ? "ink" : "inks");
+        }
+    }
+
+    /** Small type left open in too many inks. */
+    record SmallTypeReversed(
+            UUID page, Item.GlyphRun run, String ground, Set<String> inks, PressChecks checks)
+            implements OfText {
+        @Override
+        public String message() {
+            return "Type of %s pt is reversed out of “%s” in %d inks (%s); where the plates do not meet exactly, it fills in. Set it larger, or reverse it out of fewer inks."
+                    .formatted(
+                            Numbers.plain(run.size()),
+                            ground,
+                            inks.size(),
+                            String.join(", ", inks));
+        }
+
+        @Override
+        public String rule() {
+            return "Type under %s not reversed out of %d inks or more: common practice; the bounds are in the setup."
+                    .formatted(checks.smallType(), checks.reversedInks());
+        }
+    }
+
+    /** A large area of black ink alone. */
+    record PlainBlackArea(
+            UUID page, InkPlace place, Item.AreaFill fill, double limit, PressChecks checks)
+            implements PressFinding {
+        @Override
+        public Origin origin() {
+            return fill.origin();
+        }
+
+        @Override
+        public Rect where() {
+            return place.where();
+        }
+
+        @Override
+        public String text() {
+            return words(fill);
+        }
+
+        @Override
+        public String message() {
+            return "%s cm² of black ink alone looks thin and spotty in print; a richer black within the limit of %s %% covers better."
+                    .formatted(Numbers.plain(Math.rint(place.area())), Numbers.plain(limit));
+        }
+
+        @Override
+        public String rule() {
+            return "Plain black on at most %s cm²: common practice; the bound is in the setup."
+                    .formatted(Numbers.plain(checks.plainBlack()));
+        }
+    }
+
+    /** Light text that is set to overprint, which would lose it. */
+    record LightOverprint(UUID page, Item.GlyphRun run) implements OfText {
+        @Override
+        public String message() {
+            return "The look “%s” is set to overprint, but this text is light and would vanish in what is below it; it is knocked out instead."
+                    .formatted(run.look().name());
+        }
+
+        @Override
+        public String rule() {
+            return "White and light text never overprints: common practice, no source.";
+        }
+    }
+
+    /** A finding about one run of text. */
+    sealed interface OfText extends PressFinding {
+        Item.GlyphRun run();
+
+        @Override
+        default Origin origin() {
+            return run().origin();
+        }
+
+        @Override
+        default Rect where() {
+            return run().bounds();
+        }
+
+        @Override
+        default String text() {
+            return run().text();
+        }
+    }
+
+    @Override
+    default Severity severity() {
+        return Severity.DOUBTFUL;
+    }
+
+    private static String words(Item item) {
+        return switch (item) {
+            case Item.AreaFill fill -> "Background in " + fill.paint().inWords();
+            case Item.GlyphRun run -> run.text();
+        };
+    }
+}

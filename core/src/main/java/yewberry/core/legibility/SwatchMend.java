@@ -1,0 +1,112 @@
+package yewberry.core.legibility;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import yewberry.core.color.Color;
+import yewberry.core.color.Contrast;
+import yewberry.core.color.Definition;
+import yewberry.core.color.Palette;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.color.Swatch;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Tinted;
+
+/**
+ * A change of a swatch that makes a use of it pass against another colour: of its own values, of
+ * its percentage where it derives from others, or of what it derives from.
+ *
+ * @param swatch that is changed
+ * @param definition it gets
+ * @param screen what is seen of the use then
+ */
+public record SwatchMend(Swatch swatch, Definition definition, Rgb screen, double ratio) {
+    /**
+     * @param against what the use is seen next to
+     * @param required the least ratio to that
+     */
+    public static List<SwatchMend> of(
+            Tinted use,
+            Rgb against,
+            double required,
+            Publication publication,
+            PressCondition condition) {
+        Search search = new Search(use, against, required, publication, condition);
+        Swatch swatch = publication.swatch(use.swatch());
+        List<SwatchMend> mends = new ArrayList<>();
+        search.percent(swatch).ifPresent(mends::add);
+        for (Swatch root : search.roots(swatch)) {
+            search.values(root).ifPresent(mends::add);
+        }
+        return List.copyOf(mends);
+    }
+
+    private record Search(
+            Tinted use,
+            Rgb against,
+            double required,
+            Publication publication,
+            PressCondition condition) {
+        /** The nearest passing percentage of a tint or mix, in whole percent. */
+        Optional<SwatchMend> percent(Swatch swatch) {
+            return swatch.definition()
+                    .share()
+                    .flatMap(now ->
+                            IntStream.rangeClosed(0, 100)
+                                    .boxed()
+                                    .sorted(
+                                            Comparator.comparingDouble(
+                                                    each -> Math.abs(each - now)))
+                                    .map(each -> swatch.definition().withPercent(each))
+                                    .map(definition -> mend(swatch, definition))
+                                    .filter(mend -> mend.ratio() >= required)
+                                    .findFirst());
+        }
+
+        Optional<SwatchMend> values(Swatch root) {
+            if (!(root.definition() instanceof Definition.Plain(Color old))) {
+                return Optional.empty();
+            }
+            return NearestLegible.to(
+                            old,
+                            List.of(new NearestLegible.Need(against, required)),
+                            condition,
+                            color -> seen(root, new Definition.Plain(color)))
+                    .map(found -> mend(root, new Definition.Plain(found.color())));
+        }
+
+        /** The swatch itself or, where it derives from others, those at the ends of its chains. */
+        Set<Swatch> roots(Swatch swatch) {
+            Set<UUID> bases = swatch.definition().bases();
+            if (bases.isEmpty()) {
+                return Set.of(swatch);
+            }
+            Set<Swatch> roots = new LinkedHashSet<>();
+            bases.forEach(base -> roots.addAll(roots(publication.swatch(base))));
+            return roots;
+        }
+
+        private SwatchMend mend(Swatch swatch, Definition definition) {
+            Rgb screen = condition.toScreen(seen(swatch, definition));
+            return new SwatchMend(swatch, definition, screen, Contrast.ratio(screen, against));
+        }
+
+        /** The color of the use if a swatch were defined like this. */
+        private Color seen(Swatch changed, Definition definition) {
+            Palette palette =
+                    new Palette(
+                            id ->
+                                    id.equals(changed.id())
+                                            ? changed.withDefinition(definition)
+                                            : publication.swatch(id),
+                            condition);
+            return Palette.tint(palette.color(use.swatch()), use.tint());
+        }
+    }
+}

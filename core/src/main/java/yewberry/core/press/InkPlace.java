@@ -1,0 +1,103 @@
+package yewberry.core.press;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import yewberry.core.color.Color;
+import yewberry.core.color.PressCondition;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Overlay;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+
+/**
+ * A place of a page that is printed in one colour, with all the ink that lies there.
+ *
+ * @param item on top
+ * @param ground what that item prints over; nothing where it knocks out or lies on bare stock
+ * @param color that all of it comes to
+ * @param total all inks together, in percent
+ * @param rects where, in the space of the page; they do not overlap for fills
+ */
+public record InkPlace(
+        Item item, Optional<Item> ground, Color color, double total, List<Rect> rects) {
+    public InkPlace {
+        rects = List.copyOf(rects);
+    }
+
+    /** A rectangle around all of it. */
+    public Rect where() {
+        return rects.stream().reduce(Rect::union).orElseThrow();
+    }
+
+    /** In square centimetres; of text, the area of the rectangles it stands in. */
+    public double area() {
+        double point = 2.54 / 72;
+        return rects.stream().mapToDouble(rect -> rect.width() * rect.height()).sum()
+                * point
+                * point;
+    }
+
+    /** Every place of a page, from the lowest item up: what is covered completely is left out. */
+    public static List<InkPlace> of(PageScene scene, PressCondition condition) {
+        List<InkPlace> places = new ArrayList<>();
+        for (Item item : scene.items()) {
+            switch (item) {
+                case Item.AreaFill fill -> {
+                    List<Rect> visible = visible(scene, fill);
+                    if (!visible.isEmpty()) {
+                        places.add(place(item, Optional.empty(), visible, condition));
+                    }
+                }
+                case Item.GlyphRun run -> {
+                    if (run.paint().overprints()) {
+                        places.addAll(overprinted(scene, run, condition));
+                    } else {
+                        places.add(place(item, Optional.empty(), List.of(run.bounds()), condition));
+                    }
+                }
+            }
+        }
+        return places;
+    }
+
+    private static InkPlace place(
+            Item item, Optional<Item> ground, List<Rect> rects, PressCondition condition) {
+        Color color = item.paint().color();
+        return new InkPlace(item, ground, color, condition.totalInk(color), rects);
+    }
+
+    private record Stack(Optional<Item> ground, Color color) {}
+
+    private static List<InkPlace> overprinted(
+            PageScene scene, Item.GlyphRun run, PressCondition condition) {
+        Map<Stack, List<Rect>> stacks = new LinkedHashMap<>();
+        for (Overlay.Part part : Overlay.of(scene, run, condition)) {
+            stacks.computeIfAbsent(new Stack(part.ground(), part.color()), key -> new ArrayList<>())
+                    .add(part.rect());
+        }
+        return stacks.entrySet().stream()
+                .map(each ->
+                        new InkPlace(
+                                run,
+                                each.getKey().ground(),
+                                each.getKey().color(),
+                                condition.totalInk(each.getKey().color()),
+                                each.getValue()))
+                .toList();
+    }
+
+    /** What of a fill no later fill covers, within the bleed. */
+    private static List<Rect> visible(PageScene scene, Item.AreaFill fill) {
+        List<Rect> open = List.of(fill.rect().intersection(scene.boxes().bleed()));
+        int above = scene.items().indexOf(fill) + 1;
+        for (Item item : scene.items().subList(above, scene.items().size())) {
+            if (item instanceof Item.AreaFill upper) {
+                open = open.stream().flatMap(part -> part.minus(upper.rect()).stream()).toList();
+            }
+        }
+        return open.stream().filter(part -> !part.isEmpty()).toList();
+    }
+}

@@ -1,0 +1,106 @@
+package yewberry.core.scene;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import yewberry.core.color.Color;
+import yewberry.core.color.PressCondition;
+
+/**
+ * What a run of text that overprints comes to, part by part: one part for each ground it lies on,
+ * and one for each run of other text that it prints over. Runs of one frame never lie on each
+ * other.
+ */
+public final class Overlay {
+    private final PageScene scene;
+    private final PressCondition condition;
+
+    private Overlay(PageScene scene, PressCondition condition) {
+        this.scene = scene;
+        this.condition = condition;
+    }
+
+    /**
+     * @param rect that the part lies in
+     * @param within the glyphs that it is limited to, if any
+     * @param ground what it is printed on; nothing is the bare stock
+     * @param color that it comes to
+     */
+    public record Part(
+            Rect rect, Optional<Item.GlyphRun> within, Optional<Item> ground, Color color) {}
+
+    /** Parts that cover the run as far as it is on the page; later ones lie over earlier ones. */
+    public static List<Part> of(PageScene scene, Item.GlyphRun run, PressCondition condition) {
+        return new Overlay(scene, condition).parts(run);
+    }
+
+    private List<Part> parts(Item.GlyphRun run) {
+        List<Part> grounds = new ArrayList<>();
+        List<Part> text = new ArrayList<>();
+        List<Rect> open = List.of(run.bounds().intersection(scene.boxes().bleed()));
+        List<Item> below = scene.items().subList(0, scene.items().indexOf(run)).reversed();
+        for (Item item : below) {
+            switch (item) {
+                case Item.AreaFill fill -> {
+                    List<Rect> rest = new ArrayList<>();
+                    for (Rect part : open) {
+                        Rect covered = part.intersection(fill.rect());
+                        if (covered.isEmpty()) {
+                            rest.add(part);
+                        } else {
+                            grounds.add(part(run, covered, item, fill.paint().color()));
+                            rest.addAll(part.minus(fill.rect()));
+                        }
+                    }
+                    open = rest;
+                }
+                case Item.GlyphRun other -> {
+                    if (!other.frame().equals(run.frame())) {
+                        over(run, other, open, text);
+                    }
+                }
+            }
+        }
+        for (Rect bare : open) {
+            if (!bare.isEmpty()) {
+                grounds.add(
+                        new Part(bare, Optional.empty(), Optional.empty(), run.paint().color()));
+            }
+        }
+        grounds.addAll(text.reversed());
+        return grounds;
+    }
+
+    private Part part(Item.GlyphRun run, Rect rect, Item ground, Color below) {
+        return new Part(
+                rect,
+                Optional.empty(),
+                Optional.of(ground),
+                run.paint().over(Optional.of(below), condition));
+    }
+
+    private void over(Item.GlyphRun run, Item.GlyphRun other, List<Rect> open, List<Part> text) {
+        List<Part> lower =
+                other.paint().overprints()
+                        ? parts(other)
+                        : List.of(
+                                new Part(
+                                        other.bounds(),
+                                        Optional.empty(),
+                                        Optional.empty(),
+                                        other.paint().color()));
+        for (Part each : lower) {
+            for (Rect part : open) {
+                Rect shared = part.intersection(each.rect());
+                if (!shared.isEmpty() && each.within().isEmpty()) {
+                    text.add(
+                            new Part(
+                                    shared,
+                                    Optional.of(other),
+                                    Optional.of(other),
+                                    run.paint().over(Optional.of(each.color()), condition)));
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,218 @@
+package yewberry.pdf;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import yewberry.core.Progress;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Definition;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.color.Swatch;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Edge;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
+import yewberry.core.scene.Composer;
+import yewberry.core.scene.Overlay;
+import yewberry.core.scene.PageScene;
+
+/**
+ * Heavy black letters across a spot ink on the left and process colour on the right. Ghostscript
+ * says what comes on each plate (tiffsep), and how it looks (png16m, simulating overprint).
+ */
+class OverprintTest {
+    private static final PressCondition COATED = PressCondition.coated();
+    private static final Swatch INK = new Swatch(id("ink"), "Ink", new Cmyk(0, 0, 0, 100));
+    private static final Swatch NIGHT = new Swatch(id("night"), "Night", new Cmyk(70, 60, 20, 10));
+    private static final Swatch LANTERN =
+            new Swatch(id("lantern"), "Lantern", new Definition.SpotInk(new Cmyk(0, 48, 92, 0)));
+
+    @TempDir Path folder;
+
+    private static UUID id(String name) {
+        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static List<PageScene> scenes(Look.Overprint overprint) {
+        Look heavy =
+                new Look(
+                        id("look"),
+                        "Heavy",
+                        "Source Serif 4",
+                        700,
+                        Length.pt(80),
+                        Length.pt(84),
+                        Length.pt(0),
+                        Look.Alignment.LEFT,
+                        Tinted.full(INK.id()),
+                        overprint);
+        TextFrame frame =
+                new TextFrame(
+                        id("frame"),
+                        Sides.BOTH,
+                        new Box(Length.mm(4), Length.mm(1), Length.mm(95), Length.mm(48)),
+                        List.of(
+                                new Paragraph(
+                                        id("paragraph"),
+                                        heavy.id(),
+                                        List.of(new Run(id("run"), "HHH", Optional.empty())))));
+        List<Background> grounds =
+                List.of(
+                        ground("all", new Area.WholePage(), NIGHT, 100),
+                        ground("left", new Area.Band(Edge.LEFT, Length.mm(45)), LANTERN, 80));
+        Publication publication =
+                new Publication(
+                        id("publication"),
+                        "Overprint",
+                        Setup.of(new PageSize(Length.mm(100), Length.mm(50)), false),
+                        List.of(INK, NIGHT, LANTERN),
+                        List.of(heavy),
+                        List.of(),
+                        List.of(
+                                new Page(
+                                        id("page"),
+                                        Optional.empty(),
+                                        true,
+                                        new Layer(grounds, List.of(frame)))));
+        return new Composer(COATED).composeAll(publication);
+    }
+
+    private static Background ground(String name, Area area, Swatch swatch, double tint) {
+        return new Background(
+                id(name), Sides.BOTH, area, new Fill.Solid(new Tinted(swatch.id(), tint)));
+    }
+
+    private Path write(List<PageScene> scenes) throws IOException {
+        Path pdf = folder.resolve("overprint.pdf");
+        PressPdf.write("Overprint", scenes, COATED, Instant.EPOCH, pdf, Progress.NONE);
+        return pdf;
+    }
+
+    private void ghostscript(Path pdf, String device, String file, String... more) {
+        List<String> command =
+                new ArrayList<>(List.of("gs", "-q", "-dSAFER", "-dNOPAUSE", "-dBATCH", "-r72"));
+        command.add("-sDEVICE=" + device);
+        command.add("-sOutputFile=" + folder.resolve(file));
+        command.addAll(List.of(more));
+        command.add(pdf.toString());
+        Programs.Result result = Programs.run(command.toArray(String[]::new));
+        assertThat(result.status()).as(result.output()).isZero();
+    }
+
+    /** Ink in percent, least and most, in the left or the right part of the page. */
+    private record Range(double least, double most) {}
+
+    private Range plate(String name, boolean left) throws IOException {
+        Path file = folder.resolve("plate(" + name + ").tif");
+        assertThat(Files.exists(file)).as(name).isTrue();
+        BufferedImage image = ImageIO.read(file.toFile());
+        int spine = (int) (48 / 106.0 * image.getWidth());
+        int from = left ? 2 : spine + 2;
+        int to = left ? spine - 2 : image.getWidth() - 2;
+        int[] inks =
+                IntStream.range(from, to)
+                        .flatMap(x ->
+                                IntStream.range(2, image.getHeight() - 2)
+                                        .map(y -> 255 - image.getRaster().getSample(x, y, 0)))
+                        .sorted()
+                        .toArray();
+        return new Range(inks[0] / 2.55, inks[inks.length - 1] / 2.55);
+    }
+
+    private void is(Range found, double least, double most) {
+        assertThat(found.least()).isCloseTo(least, within(1.0));
+        assertThat(found.most()).isCloseTo(most, within(1.0));
+    }
+
+    @Test
+    void black_leaves_every_other_plate_whole() throws IOException {
+        ghostscript(write(scenes(Look.Overprint.BLACK)), "tiffsep", "plate.tif");
+        is(plate("Cyan", false), 70, 70);
+        is(plate("Magenta", false), 60, 60);
+        is(plate("Yellow", false), 20, 20);
+        is(plate("Black", false), 10, 100);
+        is(plate("Lantern", true), 80, 80);
+        is(plate("Black", true), 0, 100);
+        is(plate("Cyan", true), 0, 0);
+    }
+
+    @Test
+    void black_that_may_not_overprint_leaves_every_other_plate_open() throws IOException {
+        ghostscript(write(scenes(Look.Overprint.NEVER)), "tiffsep", "plate.tif");
+        is(plate("Cyan", false), 0, 70);
+        is(plate("Lantern", true), 0, 80);
+        is(plate("Black", true), 0, 100);
+    }
+
+    @Test
+    void the_picture_shows_what_ghostscript_shows() throws IOException {
+        List<PageScene> scenes = scenes(Look.Overprint.BLACK);
+        ghostscript(
+                write(scenes),
+                "png16m",
+                "page.png",
+                "-dOverprint=/simulate",
+                "-dUsePDFX3Profile=0",
+                "-dRenderIntent=1",
+                "-dBlackPtComp=1");
+        BufferedImage image = ImageIO.read(folder.resolve("page.png").toFile());
+        PageScene scene = scenes.getFirst();
+        List<Overlay.Part> parts = Overlay.of(scene, scene.text().getFirst(), COATED);
+        assertThat(parts).hasSize(2);
+        for (Overlay.Part part : parts) {
+            Rgb wanted = COATED.toScreen(part.color());
+            assertThat(nearest(image, wanted)).as(part.color().toString()).isLessThanOrEqualTo(4);
+        }
+        assertThat(parts.get(0).color()).isNotEqualTo(parts.get(1).color());
+    }
+
+    /** How far the most alike pixel is from a colour, of 255, in its worst component. */
+    private static int nearest(BufferedImage image, Rgb wanted) {
+        return IntStream.range(0, image.getWidth() * image.getHeight())
+                .map(i -> image.getRGB(i % image.getWidth(), i / image.getWidth()))
+                .map(pixel ->
+                        Math.max(
+                                Math.abs((pixel >> 16 & 0xff) - wanted.red()),
+                                Math.max(
+                                        Math.abs((pixel >> 8 & 0xff) - wanted.green()),
+                                        Math.abs((pixel & 0xff) - wanted.blue()))))
+                .boxed()
+                .min(Comparator.naturalOrder())
+                .orElseThrow();
+    }
+
+    @Test
+    void the_read_back_finds_it_as_it_should_be() throws IOException {
+        List<PageScene> scenes = scenes(Look.Overprint.BLACK);
+        assertThat(ReadBack.check(write(scenes), scenes, COATED, Progress.NONE).matches()).isTrue();
+    }
+}

@@ -1,0 +1,1 @@
+alter table look add column overprint varchar(8) default 'BLACK' not null;
