@@ -7,7 +7,7 @@ import {
 } from "@tanstack/react-query";
 import { useStatus } from "../ui/Status";
 import { answered, author, client } from "./client";
-import type { Edit, Publication, Viewing } from "./types";
+import type { Edit, PaletteImport, Publication, Viewing } from "./types";
 
 export function useShelf() {
   return useQuery({
@@ -36,6 +36,24 @@ export function readColor(publication: Publication, text: string) {
   return answered(
     client.GET("/api/publications/{id}/colors", {
       params: { path: { id: publication.id }, query: { text } },
+    }),
+  );
+}
+
+export type PaletteFormat = "TOKENS" | "CSS" | "CSV";
+
+/** What a palette file would add; nothing is changed. */
+export function readPalette(
+  publication: Publication,
+  format: PaletteFormat,
+  text: string,
+): Promise<PaletteImport> {
+  return answered(
+    client.POST("/api/publications/{id}/palette", {
+      params: { path: { id: publication.id }, query: { format } },
+      body: text,
+      bodySerializer: (body) => body,
+      headers: { "Content-Type": "text/plain" },
     }),
   );
 }
@@ -201,13 +219,18 @@ export function useExports(publication: Publication) {
   });
 }
 
-export function usePairings(publication: Publication, level: "AA" | "AAA", viewing: Viewing) {
+export function usePairings(
+  publication: Publication,
+  level: "AA" | "AAA",
+  viewing: Viewing,
+  unused: boolean,
+) {
   return useQuery({
-    queryKey: ["pairings", publication.id, publication.revision, level, viewing],
+    queryKey: ["pairings", publication.id, publication.revision, level, viewing, unused],
     queryFn: () =>
       answered(
         client.GET("/api/publications/{id}/pairings", {
-          params: { path: { id: publication.id }, query: { level, viewing } },
+          params: { path: { id: publication.id }, query: { level, viewing, unused } },
         }),
       ),
     placeholderData: keepPreviousData,
@@ -216,7 +239,13 @@ export function usePairings(publication: Publication, level: "AA" | "AAA", viewi
 
 export function usePairMends(
   publication: Publication,
-  pair: { text: string; ground?: string; required: number },
+  pair: {
+    text: string;
+    textTint: number;
+    ground?: string;
+    groundTint?: number;
+    required: number;
+  },
 ) {
   return useQuery({
     queryKey: ["pair-mends", publication.id, publication.revision, pair],

@@ -6,7 +6,7 @@ import { Choice } from "../ui/Choice";
 import { Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { TintField } from "../ui/TintField";
-import { swatchOptions } from "../ui/colors";
+import { SwatchChoice } from "./SwatchChoice";
 
 type Edge = Extract<Area, { type: "band" }>["edge"];
 
@@ -59,21 +59,24 @@ export function BackgroundEditor({
 
   return (
     <Stack>
-      <Choice
+      <SwatchChoice
+        publication={publication}
         label="Fill"
+        naming={`the fill of this ${area.type === "wholePage" ? "page background" : "band"}`}
         value={fill.type === "none" ? "none" : fill.color.swatch}
-        options={[{ id: "none", label: "No fill" }, ...swatchOptions(publication)]}
-        onChange={(id) =>
-          change({
-            fill:
-              id === "none"
-                ? { type: "none" }
-                : {
-                    type: "solid",
-                    color: { swatch: id, tint: fill.type === "solid" ? fill.color.tint : 100 },
-                  },
-          })
-        }
+        others={[{ id: "none", label: "No fill" }]}
+        begin={publication.swatches[0]?.id}
+        giving={(swatch, tint) => ({
+          type: "changeBackground",
+          background: {
+            ...background,
+            fill: {
+              type: "solid",
+              color: { swatch, tint: tint ?? (fill.type === "solid" ? fill.color.tint : 100) },
+            },
+          },
+        })}
+        onOther={() => change({ fill: { type: "none" } })}
       />
       {fill.type === "solid" && (
         <TintField

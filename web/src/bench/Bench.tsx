@@ -18,7 +18,7 @@ import { Button } from "../ui/Button";
 import { Failed, Notice, VisuallyHidden } from "../ui/Notice";
 import { counted, ratio } from "../ui/words";
 import { mm } from "../ui/length";
-import { BenchProvider } from "./BenchState";
+import { BenchProvider, type Sampling } from "./BenchState";
 import { Catalogue } from "./Catalogue";
 import { Concertina } from "./Concertina";
 import { Legend } from "./Legend";
@@ -90,6 +90,7 @@ export function Bench() {
   const [walk, setWalk] = useState<Walk>("items");
   const [marks, setMarks] = useState(true);
   const [trial, setTrial] = useState<Edit>();
+  const [sampling, setSampling] = useState<Sampling>();
   const item = useRef(-1);
   const keysId = useId();
 
@@ -128,7 +129,10 @@ export function Bench() {
     },
     [page?.id, turnTo],
   );
-  const shared = useMemo(() => ({ tryOut: setTrial, look }), [look]);
+  const shared = useMemo(
+    () => ({ tryOut: setTrial, look, sampling, sample: setSampling }),
+    [look, sampling],
+  );
 
   if (!page) {
     return null;

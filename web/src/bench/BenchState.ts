@@ -1,6 +1,16 @@
 import { createContext, useContext } from "react";
 import type { Point } from "../api/queries";
 import type { Edit } from "../api/types";
+import type { Taken } from "./sampler";
+
+/** Taking a colour from the page: for what, and what is done with it. */
+export interface Sampling {
+  /** What gets the colour, in words. */
+  naming: string;
+  take: (taken: Taken) => void;
+  /** Why a stratum cannot be taken, if it cannot. */
+  refuses: (taken: Taken) => string | undefined;
+}
 
 /** What the parts of the Bench share. */
 export interface BenchState {
@@ -8,9 +18,17 @@ export interface BenchState {
   tryOut: (edit: Edit | undefined) => void;
   /** Turns to a point of a page and shows what is painted there. */
   look: (point: Point) => void;
+  sampling: Sampling | undefined;
+  /** Begins or, with nothing, ends taking a colour from the page. */
+  sample: (sampling: Sampling | undefined) => void;
 }
 
-const Context = createContext<BenchState>({ tryOut: () => undefined, look: () => undefined });
+const Context = createContext<BenchState>({
+  tryOut: () => undefined,
+  look: () => undefined,
+  sampling: undefined,
+  sample: () => undefined,
+});
 
 export const BenchProvider = Context.Provider;
 

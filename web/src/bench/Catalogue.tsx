@@ -8,11 +8,13 @@ import { QuietButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { Section } from "../ui/Section";
-import { counted } from "../ui/words";
+import { counted, freeName } from "../ui/words";
 import { GroundPanel } from "./GroundPanel";
 import { LookEditor } from "./LookEditor";
 import { ParentEditor } from "./ParentEditor";
 import { SwatchEditor } from "./SwatchEditor";
+import { useReorder } from "./useReorder";
+import { PaletteDialog } from "../color/PaletteDialog";
 
 const Column = styled.aside`
   overflow: auto;
@@ -51,6 +53,16 @@ const Finder = styled.label`
   }
 `;
 
+const Movable = styled.div`
+  border-block: 2px solid transparent;
+  &[data-drop="before"] {
+    border-top-color: ${theme.color.active};
+  }
+  &[data-drop="after"] {
+    border-bottom-color: ${theme.color.active};
+  }
+`;
+
 const Values = styled.span`
   display: block;
   font-size: 12px;
@@ -70,6 +82,11 @@ export function Catalogue({
 }) {
   const steps = useSteps(publication);
   const [search, setSearch] = useState("");
+  const [palette, setPalette] = useState(false);
+  const rowOf = useReorder(
+    publication.swatches.map((swatch) => swatch.id),
+    (swatch, after) => steps.make({ type: "moveSwatch", swatch, ...(after ? { after } : {}) }),
+  );
   const wanted = search.trim().toLocaleLowerCase();
   const fits = (name: string) => name.toLocaleLowerCase().includes(wanted);
   const swatches = publication.swatches.filter((swatch) => fits(swatch.name));
@@ -107,7 +124,7 @@ export function Catalogue({
                   {
                     type: "addParent",
                     parent: crypto.randomUUID(),
-                    name: free("New parent", publication.parents),
+                    name: freeName("New parent", publication.parents),
                   },
                   "Parent added",
                 )
@@ -137,45 +154,49 @@ export function Catalogue({
           title="Swatches"
           note={String(publication.swatches.length)}
           action={
-            <QuietButton
-              aria-label="New swatch"
-              onPress={() =>
-                steps.make(
-                  {
-                    type: "addSwatch",
-                    swatch: {
-                      id: crypto.randomUUID(),
-                      name: free("New swatch", publication.swatches),
-                      definition: {
-                        type: "plain",
-                        color: { type: "cmyk", cyan: 60, magenta: 20, yellow: 40, black: 20 },
+            <>
+              <QuietButton onPress={() => setPalette(true)}>Palette…</QuietButton>
+              <QuietButton
+                aria-label="New swatch"
+                onPress={() =>
+                  steps.make(
+                    {
+                      type: "addSwatch",
+                      swatch: {
+                        id: crypto.randomUUID(),
+                        name: freeName("New swatch", publication.swatches),
+                        definition: {
+                          type: "plain",
+                          color: { type: "cmyk", cyan: 60, magenta: 20, yellow: 40, black: 20 },
+                        },
                       },
                     },
-                  },
-                  "Swatch added; open it to give it its values",
-                )
-              }
-            >
-              <Plus size={16} aria-hidden />
-            </QuietButton>
+                    "Swatch added; open it to give it its values",
+                  )
+                }
+              >
+                <Plus size={16} aria-hidden />
+              </QuietButton>
+            </>
           }
         >
           {swatches.map((swatch) => (
-            <Fold
-              key={swatch.id}
-              head={
-                <>
-                  <Chip $color={swatch.screen} $size={24} />
-                  <Name>
-                    {swatch.name}
-                    <Values>{swatch.values}</Values>
-                  </Name>
-                  <Quiet>{swatch.uses === 0 ? "unused" : `${swatch.uses} ×`}</Quiet>
-                </>
-              }
-            >
-              <SwatchEditor publication={publication} swatch={swatch} />
-            </Fold>
+            <Movable key={swatch.id} {...rowOf(swatch.id)}>
+              <Fold
+                head={
+                  <>
+                    <Chip $color={swatch.screen} $size={24} />
+                    <Name>
+                      {swatch.name}
+                      <Values>{swatch.values}</Values>
+                    </Name>
+                    <Quiet>{swatch.uses === 0 ? "unused" : `${swatch.uses} ×`}</Quiet>
+                  </>
+                }
+              >
+                <SwatchEditor publication={publication} swatch={swatch} />
+              </Fold>
+            </Movable>
           ))}
         </Section>
       )}
@@ -195,7 +216,7 @@ export function Catalogue({
                       look: {
                         ...model,
                         id: crypto.randomUUID(),
-                        name: free(
+                        name: freeName(
                           "New look",
                           publication.looks.map((entry) => entry.look),
                         ),
@@ -230,16 +251,7 @@ export function Catalogue({
           ))}
         </Section>
       )}
+      {palette && <PaletteDialog publication={publication} onClose={() => setPalette(false)} />}
     </Column>
   );
-}
-
-/** A name that none of these has yet. */
-function free(name: string, taken: { name: string }[]): string {
-  const names = new Set(taken.map((each) => each.name));
-  let candidate = name;
-  for (let number = 2; names.has(candidate); number++) {
-    candidate = `${name} ${number}`;
-  }
-  return candidate;
 }

@@ -1,8 +1,8 @@
 import type { Definition, Publication, SwatchEntry } from "../api/types";
 import { Choice } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
-import { Row } from "../ui/Field";
-import { NumberField } from "../ui/NumberField";
+import { SlideField } from "../color/SlideField";
+import { stripOf, type Axis } from "../color/strips";
 
 export type Kind = "cmyk" | "rgb" | "lab" | "gray" | "spot" | "tint" | "lighter" | "mix";
 
@@ -70,45 +70,97 @@ export function startOf(
 
 type Color = Extract<Definition, { type: "plain" }>["color"];
 
-const components: Record<"cmyk" | "rgb" | "lab" | "gray", { key: string; label: string }[]> = {
+const components: Record<
+  "cmyk" | "rgb" | "lab" | "gray",
+  { key: string; label: string; name: string; axis: Axis; least: number; most: number }[]
+> = {
   cmyk: [
-    { key: "cyan", label: "C %" },
-    { key: "magenta", label: "M %" },
-    { key: "yellow", label: "Y %" },
-    { key: "black", label: "K %" },
+    { key: "cyan", label: "C %", name: "Cyan", axis: "CYAN", least: 0, most: 100 },
+    { key: "magenta", label: "M %", name: "Magenta", axis: "MAGENTA", least: 0, most: 100 },
+    { key: "yellow", label: "Y %", name: "Yellow", axis: "YELLOW", least: 0, most: 100 },
+    { key: "black", label: "K %", name: "Black", axis: "BLACK", least: 0, most: 100 },
   ],
   rgb: [
-    { key: "red", label: "Red" },
-    { key: "green", label: "Green" },
-    { key: "blue", label: "Blue" },
+    { key: "red", label: "Red", name: "Red", axis: "RED", least: 0, most: 255 },
+    { key: "green", label: "Green", name: "Green", axis: "GREEN", least: 0, most: 255 },
+    { key: "blue", label: "Blue", name: "Blue", axis: "BLUE", least: 0, most: 255 },
   ],
   lab: [
-    { key: "lightness", label: "L" },
-    { key: "a", label: "a" },
-    { key: "b", label: "b" },
+    { key: "lightness", label: "L", name: "Lightness", axis: "LIGHTNESS", least: 0, most: 100 },
+    { key: "a", label: "a", name: "Component a", axis: "A", least: -100, most: 100 },
+    { key: "b", label: "b", name: "Component b", axis: "B", least: -100, most: 100 },
   ],
-  gray: [{ key: "black", label: "Black %" }],
+  gray: [{ key: "black", label: "Black %", name: "Black", axis: "BLACK", least: 0, most: 100 }],
 };
 
-function ValueFields({ color, onChange }: { color: Color; onChange: (color: Color) => void }) {
+function ValueFields({
+  publication,
+  swatch,
+  color,
+  onTry,
+  onChange,
+}: {
+  publication: Publication;
+  swatch: SwatchEntry;
+  color: Color;
+  onTry: (color: Color | undefined) => void;
+  onChange: (color: Color) => void;
+}) {
   if (color.type === "inks") {
     return null;
   }
-  const fields = components[color.type];
   const values = new Map<string, unknown>(Object.entries(color));
+  const moved = (key: string, value: number): Color => ({
+    ...color,
+    [key]: color.type === "rgb" ? Math.round(value) : value,
+  });
   return (
-    <Row $columns={`repeat(${fields.length}, minmax(0, 1fr))`}>
-      {fields.map(({ key, label }) => (
-        <NumberField
+    <>
+      {components[color.type].map(({ key, label, name, axis, least, most }) => (
+        <SlideField
           key={key}
           label={label}
+          name={`${name} of ${swatch.name}`}
           value={Number(values.get(key))}
-          onCommit={(value) =>
-            onChange({ ...color, [key]: color.type === "rgb" ? Math.round(value) : value })
-          }
+          least={least}
+          most={most}
+          step={1}
+          picture={stripOf(publication.setup.press.condition, color, axis)}
+          onTry={(value) => onTry(value === undefined ? undefined : moved(key, value))}
+          onCommit={(value) => onChange(moved(key, value))}
         />
       ))}
-    </Row>
+    </>
+  );
+}
+
+function ShareField({
+  publication,
+  swatch,
+  label,
+  percent,
+  onTry,
+  onCommit,
+}: {
+  publication: Publication;
+  swatch: SwatchEntry;
+  label: string;
+  percent: number;
+  onTry: (percent: number | undefined) => void;
+  onCommit: (percent: number) => void;
+}) {
+  return (
+    <SlideField
+      label={label}
+      name={`${label} of ${swatch.name}`}
+      value={percent}
+      least={0}
+      most={100}
+      step={1}
+      picture={`/api/publications/${publication.id}/swatches/${swatch.id}/strip?r=${publication.revision}`}
+      onTry={onTry}
+      onCommit={onCommit}
+    />
   );
 }
 
@@ -116,67 +168,80 @@ function ValueFields({ color, onChange }: { color: Color; onChange: (color: Colo
 export function DefinitionFields({
   publication,
   swatch,
+  onTry,
   onChange,
 }: {
   publication: Publication;
   swatch: SwatchEntry;
+  onTry: (definition: Definition | undefined) => void;
   onChange: (definition: Definition) => void;
 }) {
   const { definition } = swatch;
   const others = swatchOptions(publication).filter((option) => option.id !== swatch.id);
+  const shared = { publication, swatch };
   switch (definition.type) {
     case "plain":
       return (
         <ValueFields
+          {...shared}
           color={definition.color}
+          onTry={(color) => onTry(color && { type: "plain", color })}
           onChange={(color) => onChange({ type: "plain", color })}
         />
       );
     case "spotInk":
       return (
         <ValueFields
+          {...shared}
           color={definition.equivalent}
+          onTry={(equivalent) => onTry(equivalent && { type: "spotInk", equivalent })}
           onChange={(equivalent) => onChange({ type: "spotInk", equivalent })}
         />
       );
     case "tint":
     case "lighter":
       return (
-        <Row $columns="minmax(0, 1fr) 84px">
+        <>
           <Choice
             label={definition.type === "tint" ? "Tint of" : "Lighter than"}
             value={definition.base}
             options={others}
             onChange={(base) => onChange({ ...definition, base })}
           />
-          <NumberField
+          <ShareField
+            {...shared}
             label={definition.type === "tint" ? "Tint %" : "By %"}
-            value={definition.percent}
+            percent={definition.percent}
+            onTry={(percent) =>
+              onTry(percent === undefined ? undefined : { ...definition, percent })
+            }
             onCommit={(percent) => onChange({ ...definition, percent })}
           />
-        </Row>
+        </>
       );
     case "mix":
       return (
         <>
-          <Row $columns="minmax(0, 1fr) 84px">
-            <Choice
-              label="Mix of"
-              value={definition.one}
-              options={others}
-              onChange={(one) => onChange({ ...definition, one })}
-            />
-            <NumberField
-              label="Of it %"
-              value={definition.percent}
-              onCommit={(percent) => onChange({ ...definition, percent })}
-            />
-          </Row>
+          <Choice
+            label="Mix of"
+            value={definition.one}
+            options={others}
+            onChange={(one) => onChange({ ...definition, one })}
+          />
           <Choice
             label="The rest is"
             value={definition.other}
             options={others}
             onChange={(other) => onChange({ ...definition, other })}
+          />
+          <ShareField
+            {...shared}
+            label="First %"
+            percent={definition.percent}
+            onTry={(percent) =>
+              onTry(percent === undefined ? undefined : { ...definition, percent })
+            }
+            onCommit={(percent) => onChange({ ...definition, percent })}
           />
         </>
       );

@@ -4,7 +4,7 @@ import { useOptions, useSteps } from "../api/queries";
 import type { Look, LookEntry, Publication } from "../api/types";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
-import { swatchOptions } from "../ui/colors";
+import { SwatchChoice } from "./SwatchChoice";
 import { Field, Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { TintField } from "../ui/TintField";
@@ -15,6 +15,12 @@ const alignments = [
   { id: "CENTER", label: "Centred" },
   { id: "RIGHT", label: "Right" },
   { id: "JUSTIFIED", label: "Justified" },
+];
+
+const overprints = [
+  { id: "BLACK", label: "Plain black only" },
+  { id: "ALWAYS", label: "Always, unless light" },
+  { id: "NEVER", label: "Never" },
 ];
 
 export function LookEditor({ publication, entry }: { publication: Publication; entry: LookEntry }) {
@@ -38,11 +44,16 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
   return (
     <Stack>
       <Field label="Name" value={look.name} onCommit={(name) => change({ name })} />
-      <Choice
+      <SwatchChoice
+        publication={publication}
         label="Colour"
+        naming={`look “${look.name}”`}
         value={look.color.swatch}
-        options={swatchOptions(publication)}
-        onChange={(swatch) => change({ color: { ...look.color, swatch } })}
+        begin={look.color.swatch}
+        giving={(swatch, tint) => ({
+          type: "changeLook",
+          look: { ...look, color: { swatch, tint: tint ?? look.color.tint } },
+        })}
       />
       <Row>
         <Choice
@@ -84,6 +95,12 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
           value={look.alignment}
           options={alignments}
           onChange={(id) => change({ alignment: id as Look["alignment"] })}
+        />
+        <Choice
+          label="Overprints"
+          value={look.overprint}
+          options={overprints}
+          onChange={(id) => change({ overprint: id as Look["overprint"] })}
         />
       </Row>
       <div>

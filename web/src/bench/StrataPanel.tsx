@@ -18,6 +18,9 @@ import { counted, ratio } from "../ui/words";
 import { BackgroundEditor } from "./BackgroundEditor";
 import { FrameEditor } from "./FrameEditor";
 import { MendList } from "./MendList";
+import { RunColor } from "./RunColor";
+import { useBench, type Sampling } from "./BenchState";
+import { Button, MainButton } from "../ui/Button";
 
 const Stack = styled.ol`
   display: flex;
@@ -65,9 +68,21 @@ const Small = styled.div`
   overflow-wrap: anywhere;
 `;
 
+const InkLine = styled.p`
+  margin-bottom: ${theme.space.half};
+  font-size: ${theme.size.small};
+`;
+
+const Sampler = styled.div`
+  margin-bottom: ${theme.space.one};
+  padding: ${theme.space.one};
+  background: ${theme.color.paper};
+  border: 2px solid ${theme.color.active};
+`;
+
 const Below = styled.div`
   grid-column: 1 / -1;
-  margin-top: 2px;
+  margin-block: 2px;
 `;
 
 /** Everything painted through one point, from the top text down to the stock. */
@@ -81,11 +96,13 @@ export function StrataPanel({
   viewing: Viewing;
 }) {
   const through = useStrata(publication, point, viewing);
+  const bench = useBench();
   const title = "Strata";
 
   if (!point) {
     return (
       <Section title={title}>
+        <SamplingNote />
         <p>
           Click a point of a page, or go there with the arrow keys, to see all that is painted
           through it.
@@ -112,14 +129,64 @@ export function StrataPanel({
   const { data } = through;
   return (
     <Section title={title} note={`page ${data.number}, ${mm(data.x)} × ${mm(data.y)} mm`}>
+      <SamplingNote />
+      <InkLine>
+        {data.totalInk > data.inkLimit ? (
+          <Failed>✕ {data.totalInk} % of ink here</Failed>
+        ) : (
+          <span>{data.totalInk} % of ink here</span>
+        )}{" "}
+        of {data.inkLimit} %
+      </InkLine>
       <Stack aria-label="From the top down to the stock">
         {data.strata.map((stratum, index) => (
           <li key={keyOf(stratum, index)}>
+            {bench.sampling && stratum.type !== "stockStratum" && (
+              <TakeIt sampling={bench.sampling} stratum={stratum} />
+            )}
             <One publication={publication} page={data.page} stratum={stratum} viewing={viewing} />
           </li>
         ))}
       </Stack>
     </Section>
+  );
+}
+
+/** What a colour is being taken for, and the way out. */
+function SamplingNote() {
+  const bench = useBench();
+  if (!bench.sampling) {
+    return null;
+  }
+  return (
+    <Sampler role="status">
+      <p>
+        Taking a colour for <strong>{bench.sampling.naming}</strong>. Go to a point of a page, then
+        take what is painted there.
+      </p>
+      <Button onPress={() => bench.sample(undefined)}>Leave it as it is</Button>
+    </Sampler>
+  );
+}
+
+function TakeIt({ sampling, stratum }: { sampling: Sampling; stratum: TextStratum | FillStratum }) {
+  const bench = useBench();
+  const refusal = sampling.refuses(stratum);
+  return (
+    <Below>
+      {refusal ? (
+        <Quiet>{refusal}</Quiet>
+      ) : (
+        <MainButton
+          onPress={() => {
+            sampling.take(stratum);
+            bench.sample(undefined);
+          }}
+        >
+          Take “{stratum.swatchName}”
+        </MainButton>
+      )}
+    </Below>
   );
 }
 
@@ -185,6 +252,9 @@ function Text({
 }) {
   const layer = useLayer(publication, page, stratum);
   const frame = layer?.frames.find((each) => each.id === stratum.frame);
+  const run = frame?.paragraphs
+    .flatMap((paragraph) => paragraph.runs)
+    .find((each) => each.id === stratum.run);
   return (
     <>
       <Chip $color={stratum.screen} $size={28} />
@@ -202,6 +272,7 @@ function Text({
         <Words lang="en">{stratum.text}</Words>
         <Small>
           {stratum.values}
+          {stratum.overprints ? ", overprints" : ""}
           <br />
           Look {stratum.lookName}. {onOrigin(stratum)}
           <br />
@@ -214,6 +285,11 @@ function Text({
         {viewing === "AS_DESIGNED" && !stratum.passes && (
           <Fold head={<Name>Mend it…</Name>}>
             <MendList publication={publication} run={stratum.run} />
+          </Fold>
+        )}
+        {run && (
+          <Fold head={<Name>Colour these words…</Name>}>
+            <RunColor publication={publication} stratum={stratum} color={run.color} />
           </Fold>
         )}
         {frame && (

@@ -1,4 +1,4 @@
-import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
+import { ArrowDown, ArrowUp, Crosshair, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { readColor, useSteps } from "../api/queries";
 import type { Definition, Publication, SwatchEntry } from "../api/types";
@@ -8,6 +8,14 @@ import { swatchOptions } from "../ui/colors";
 import { Field, Row, Stack } from "../ui/Field";
 import { Actions, Modal } from "../ui/Modal";
 import { useStatus } from "../ui/Status";
+import { LookOfColor } from "../color/LookOfColor";
+import { RecentColors } from "../color/RecentColors";
+import { remember } from "../color/recent";
+import { inSpaceOf } from "../color/spaces";
+import { Fold, Name, Quiet } from "../ui/Fold";
+import { counted } from "../ui/words";
+import { useBench } from "./BenchState";
+import { definitionOf, derivesFrom } from "./sampler";
 import { DefinitionFields, kindOf, kinds, startOf, type Kind } from "./DefinitionFields";
 import { SwatchValues } from "./SwatchValues";
 
@@ -20,13 +28,19 @@ export function SwatchEditor({
 }) {
   const steps = useSteps(publication);
   const status = useStatus();
+  const bench = useBench();
   const [removing, setRemoving] = useState(false);
   const [replacement, setReplacement] = useState<string>();
   const { definition } = swatch;
   const index = publication.swatches.findIndex((each) => each.id === swatch.id);
 
-  const change = (changed: Definition) =>
-    steps.make({ type: "changeSwatch", swatch: swatch.id, definition: changed }, "Swatch changed");
+  const change = (changed: Definition) => {
+    remember(publication.id, swatch);
+    steps.make(
+      { type: "changeSwatch", swatch: swatch.id, definition: changed },
+      `Swatch “${swatch.name}” changed`,
+    );
+  };
   const move = (after: number) => {
     const before = publication.swatches[after]?.id;
     steps.make({
@@ -40,13 +54,8 @@ export function SwatchEditor({
     try {
       const read = await readColor(publication, text);
       const kind = kindOf(definition);
-      if (kind === "spot") {
-        change({
-          type: "spotInk",
-          equivalent: read.color.type === "lab" ? read.color : { ...read.cmyk, type: "cmyk" },
-        });
-      } else if (kind === "cmyk" && read.color.type === "rgb") {
-        change({ type: "plain", color: { ...read.cmyk, type: "cmyk" } });
+      if (kind === "spot" || (kind === "cmyk" && read.color.type === "rgb")) {
+        change(inSpaceOf(definition, read));
       } else {
         change({ type: "plain", color: read.color });
       }
@@ -54,6 +63,18 @@ export function SwatchEditor({
       status.fail(error instanceof Error ? error.message : String(error));
     }
   };
+  const tryOut = (tried: Definition | undefined) =>
+    bench.tryOut(tried && { type: "changeSwatch", swatch: swatch.id, definition: tried });
+  const naming = `swatch “${swatch.name}”`;
+  const sample = () =>
+    bench.sample({
+      naming,
+      take: (taken) => change(definitionOf(taken, publication)),
+      refuses: (taken) =>
+        derivesFrom(publication, taken.swatch, swatch.id)
+          ? "It is this swatch, or derives from it"
+          : undefined,
+    });
   const remove = (instead?: string) => {
     setRemoving(false);
     steps.make(
@@ -68,6 +89,12 @@ export function SwatchEditor({
 
   return (
     <Stack>
+      <Quiet>
+        Changes “{swatch.name}”,{" "}
+        {swatch.uses === 0
+          ? "which is not used yet"
+          : `used in ${counted(swatch.uses, "place", "places")}`}
+      </Quiet>
       <Field
         label="Name"
         value={swatch.name}
@@ -86,7 +113,17 @@ export function SwatchEditor({
           }
         }}
       />
-      <DefinitionFields publication={publication} swatch={swatch} onChange={change} />
+      <DefinitionFields
+        publication={publication}
+        swatch={swatch}
+        onTry={tryOut}
+        onChange={change}
+      />
+      {(definition.type === "plain" || definition.type === "spotInk") && (
+        <Fold head={<Name>By lightness, chroma and hue</Name>}>
+          <LookOfColor publication={publication} swatch={swatch} onTry={tryOut} onChange={change} />
+        </Fold>
+      )}
       {(definition.type === "plain" || definition.type === "spotInk") && (
         <Field
           label="Write a colour: hex, rgb(), hsl(), lab(), cmyk(), a name"
@@ -94,8 +131,14 @@ export function SwatchEditor({
           onCommit={(text) => void write(text)}
         />
       )}
+      <Button onPress={sample}>
+        <Crosshair size={15} aria-hidden />
+        Take a colour from the page…
+      </Button>
+      <RecentColors publication={publication} naming={naming} onTake={change} />
       <SwatchValues
         swatch={swatch}
+        inkLimit={publication.inkLimit}
         onUseNearest={() =>
           change({
             type: "plain",

@@ -28,9 +28,11 @@ const Warning = styled.div`
 /** A swatch in the other spaces, and whether the press can print it. */
 export function SwatchValues({
   swatch,
+  inkLimit,
   onUseNearest,
 }: {
   swatch: SwatchEntry;
+  inkLimit: number;
   onUseNearest: () => void;
 }) {
   const { ink, lab } = swatch;
@@ -50,6 +52,11 @@ export function SwatchValues({
           {lab.lightness} {lab.a} {lab.b}
         </dd>
       </List>
+      {swatch.tooMuchInk && (
+        <p>
+          <strong>△ {swatch.totalInk} % of ink.</strong> The press condition takes {inkLimit} %.
+        </p>
+      )}
       {!swatch.faithful && (
         <Warning>
           <Chip $color={swatch.nearest} $size={26} />

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
-import { useFindings } from "../api/queries";
+import { useFindings, useSteps } from "../api/queries";
 import type { Finding, Publication } from "../api/types";
 import { MendList } from "../bench/MendList";
 import { StockAnswers } from "./StockAnswers";
@@ -60,6 +60,10 @@ const Act = styled.div`
   display: flex;
   flex-direction: column;
   gap: ${theme.space.half};
+  & > button {
+    white-space: normal;
+    text-align: left;
+  }
   & a {
     display: inline-flex;
     align-items: center;
@@ -72,6 +76,11 @@ const titles: Record<string, string> = {
   "text-overflow": "Text does not fit its frame",
   "missing-characters": "Characters missing from the font",
   "stock-not-printed": "Only simulated",
+  "too-much-ink": "Too much ink",
+  "small-type-inks": "Small type in several inks",
+  "small-type-reversed": "Small type reversed out of several inks",
+  "plain-black-area": "Large area of plain black",
+  "light-overprint": "Light text set to overprint",
 };
 
 /** All findings, page by page, each with its reason and its mends. */
@@ -143,6 +152,7 @@ export function Findings() {
 }
 
 function One({ publication, finding }: { publication: Publication; finding: Finding }) {
+  const steps = useSteps(publication);
   const x = (finding.where.x + Math.min(3, finding.where.width / 2)).toFixed(1);
   const y = (finding.where.y + 1.2).toFixed(1);
   return (
@@ -154,7 +164,9 @@ function One({ publication, finding }: { publication: Publication; finding: Find
       />
       <div>
         <h3>
-          {finding.ratio === undefined ? (
+          {finding.severity === "DOUBTFUL" ? (
+            <>△ {titles[finding.kind]}</>
+          ) : finding.ratio === undefined ? (
             <Failed>✕ {titles[finding.kind]}</Failed>
           ) : (
             <>
@@ -164,6 +176,7 @@ function One({ publication, finding }: { publication: Publication; finding: Find
         </h3>
         <Words lang="en">{finding.text}</Words>
         <p className="why">{finding.message}</p>
+        <Quiet as="p">Rule: {finding.rule}</Quiet>
         <Quiet>
           {finding.owner.type === "onParent" ? `Comes from ${finding.origin}` : "On this page only"}
         </Quiet>
@@ -173,6 +186,14 @@ function One({ publication, finding }: { publication: Publication; finding: Find
           Show on the Bench
         </Link>
         {finding.kind === "stock-not-printed" && <StockAnswers publication={publication} />}
+        {finding.offers.map((offer) => (
+          <Button
+            key={offer.label}
+            onPress={() => steps.make(offer.edit, `Mended: ${offer.label}`)}
+          >
+            {offer.label}
+          </Button>
+        ))}
         {finding.kind === "contrast" && finding.run && (
           <Fold head={<Name>Mend it…</Name>}>
             <MendList publication={publication} run={finding.run} />

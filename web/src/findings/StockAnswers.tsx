@@ -1,12 +1,16 @@
+import { useState } from "react";
 import { useFindings, useSteps } from "../api/queries";
 import type { Owner, Publication } from "../api/types";
 import { Button } from "../ui/Button";
-import { counted } from "../ui/words";
+import { Fold, Name } from "../ui/Fold";
+import { Tick } from "../ui/Tick";
+import { counted, freeName } from "../ui/words";
 
 /** The two ways out of a stock that is only simulated: print it, or say that it is the paper. */
 export function StockAnswers({ publication }: { publication: Publication }) {
   const steps = useSteps(publication);
   const findings = useFindings(publication);
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const { setup } = publication;
   const { stock } = setup.press;
   if (!stock) {
@@ -17,43 +21,66 @@ export function StockAnswers({ publication }: { publication: Publication }) {
       .filter((finding) => finding.kind === "stock-not-printed")
       .map((finding) => finding.pageId),
   );
-  const owners = ownersOf(publication, pages);
-  const swatch = crypto.randomUUID();
+  const targets = targetsOf(publication, pages);
+  const chosen = targets.filter((target) => !left.has(target.owner.id));
+
+  const make = () => {
+    const swatch = crypto.randomUUID();
+    steps.make(
+      {
+        type: "several",
+        edits: [
+          {
+            type: "addSwatch",
+            swatch: {
+              id: swatch,
+              name: freeName("Stock, printed", publication.swatches),
+              definition: { type: "plain", color: { ...stock, type: "lab" } },
+            },
+          },
+          ...chosen.map(({ owner }) => ({
+            type: "addBackground" as const,
+            owner,
+            background: {
+              id: crypto.randomUUID(),
+              sides: "BOTH" as const,
+              area: { type: "wholePage" as const },
+              fill: { type: "solid" as const, color: { swatch, tint: 100 } },
+            },
+          })),
+        ],
+      },
+      "The stock’s colour is a real background now, out to the bleed",
+    );
+  };
 
   return (
     <>
-      <Button
-        onPress={() =>
-          steps.make(
-            {
-              type: "several",
-              edits: [
-                {
-                  type: "addSwatch",
-                  swatch: {
-                    id: swatch,
-                    name: "Stock, printed",
-                    definition: { type: "plain", color: { ...stock, type: "lab" } },
-                  },
-                },
-                ...owners.map((owner) => ({
-                  type: "addBackground" as const,
-                  owner,
-                  background: {
-                    id: crypto.randomUUID(),
-                    sides: "BOTH" as const,
-                    area: { type: "wholePage" as const },
-                    fill: { type: "solid" as const, color: { swatch, tint: 100 } },
-                  },
-                })),
-              ],
-            },
-            "The stock’s colour is a real background now, out to the bleed",
-          )
-        }
-      >
-        Make it a background of {counted(pages.size, "page", "pages")}
-      </Button>
+      <Fold head={<Name>Make it a real background…</Name>}>
+        <div role="group" aria-label="Where the background goes">
+          {targets.map(({ owner, label }) => (
+            <Tick
+              key={owner.id}
+              label={label}
+              checked={!left.has(owner.id)}
+              onChange={(checked) => {
+                const next = new Set(left);
+                if (checked) {
+                  next.delete(owner.id);
+                } else {
+                  next.add(owner.id);
+                }
+                setLeft(next);
+              }}
+            />
+          ))}
+        </div>
+        <Button isDisabled={chosen.length === 0} onPress={make}>
+          {chosen.length === 0
+            ? "Choose a parent or page"
+            : `Make it a background in ${counted(chosen.length, "place", "places")}`}
+        </Button>
+      </Fold>
       <Button
         onPress={() =>
           steps.make(
@@ -71,21 +98,26 @@ export function StockAnswers({ publication }: { publication: Publication }) {
   );
 }
 
-/** The parents of these pages where their backgrounds show, or else the pages themselves. */
-function ownersOf(publication: Publication, pages: Set<string>): Owner[] {
-  const parents = new Set<string>();
-  const alone: string[] = [];
-  publication.pages
-    .filter((page) => pages.has(page.id))
-    .forEach((page) => {
-      if (page.parent && page.parentShown) {
-        parents.add(page.parent);
-      } else {
-        alone.push(page.id);
-      }
-    });
+interface Target {
+  owner: Owner;
+  label: string;
+}
+
+/** The parents of these pages where their backgrounds show, and those pages that have none. */
+function targetsOf(publication: Publication, pages: Set<string>): Target[] {
+  const under = publication.pages.filter((page) => pages.has(page.id));
+  const parents = publication.parents.filter((parent) =>
+    under.some((page) => page.parent === parent.id && page.parentShown),
+  );
+  const alone = under.filter((page) => !page.parent || !page.parentShown);
   return [
-    ...[...parents].map((id) => ({ type: "onParent" as const, id })),
-    ...alone.map((id) => ({ type: "onPage" as const, id })),
+    ...parents.map((parent) => ({
+      owner: { type: "onParent" as const, id: parent.id },
+      label: `Parent ${parent.name}: ${counted(parent.uses, "page", "pages")}`,
+    })),
+    ...alone.map((page) => ({
+      owner: { type: "onPage" as const, id: page.id },
+      label: `Page ${page.number} alone`,
+    })),
   ];
 }

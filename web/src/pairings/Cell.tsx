@@ -83,14 +83,9 @@ export function Cell({
       ) : (
         <Quiet as="p">does not occur</Quiet>
       )}
-      {!cell.passes && used && text?.swatch && (
+      {!cell.passes && text?.swatch && (
         <Fold head={<Name>Mend it…</Name>}>
-          <Mends
-            publication={publication}
-            text={text.swatch}
-            ground={ground?.swatch}
-            required={cell.required}
-          />
+          <Mends publication={publication} text={text} ground={ground} required={cell.required} />
         </Fold>
       )}
     </>
@@ -121,11 +116,16 @@ function Mends({
   required,
 }: {
   publication: Publication;
-  text: string;
-  ground: string | undefined;
+  text: Side;
+  ground: Side | undefined;
   required: number;
 }) {
-  const mends = usePairMends(publication, { text, required, ...(ground ? { ground } : {}) });
+  const mends = usePairMends(publication, {
+    text: text.swatch ?? "",
+    textTint: text.tint,
+    required,
+    ...(ground?.swatch ? { ground: ground.swatch, groundTint: ground.tint } : {}),
+  });
   const steps = useSteps(publication);
   if (mends.isPending) {
     return <Quiet role="status">Looking for the nearest passing colours…</Quiet>;
@@ -139,7 +139,7 @@ function Mends({
   return (
     <>
       {mends.data.map((mend) => (
-        <Offer key={mend.side}>
+        <Offer key={`${mend.side} ${mend.name} ${mend.values}`}>
           <Chip $color={mend.screen} $size={24} />
           <span>
             {mend.values}, <strong>{ratio(mend.ratio)}</strong>
@@ -147,7 +147,11 @@ function Mends({
           <Button onPress={() => steps.make(mend.edit, `Mended: ${ratio(mend.ratio)}`)}>
             Change “{mend.name}”
           </Button>
-          <Quiet style={{ gridColumn: "1 / -1" }}>Also changes {mend.changes.join(", ")}</Quiet>
+          <Quiet style={{ gridColumn: "1 / -1" }}>
+            {mend.changes.length > 0
+              ? `Also changes ${mend.changes.join(", ")}`
+              : "Changes nothing else"}
+          </Quiet>
         </Offer>
       ))}
     </>

@@ -10,6 +10,7 @@ import { Choice } from "../ui/Choice";
 import { Quiet } from "../ui/Fold";
 import { Failed, Notice } from "../ui/Notice";
 import { Head, Inner, Main } from "../ui/Sheet";
+import { Tick } from "../ui/Tick";
 import { counted } from "../ui/words";
 import { Cell } from "./Cell";
 import { TypedPair } from "./TypedPair";
@@ -54,7 +55,8 @@ export function Pairings() {
   const [level, setLevel] = useState<"AA" | "AAA">(publication.setup.level);
   const [shown, setShown] = useState<Shown>("all");
   const [order, setOrder] = useState<Order>("publication");
-  const pairings = usePairings(publication, level, viewing);
+  const [unused, setUnused] = useState(false);
+  const pairings = usePairings(publication, level, viewing, unused);
 
   if (pairings.isPending) {
     return (
@@ -123,6 +125,14 @@ export function Pairings() {
               { id: "ratio", label: "Lowest ratio first" },
             ]}
             onChange={(id) => setOrder(id as Order)}
+          />
+          <Tick
+            label="Swatches that might be used, too"
+            checked={unused}
+            onChange={(checked) => {
+              setUnused(checked);
+              setShown(checked ? "all" : shown);
+            }}
           />
         </Head>
         <p>

@@ -3,7 +3,9 @@ import { useOptions } from "../api/queries";
 import { MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Field, Row } from "../ui/Field";
+import { Fold, Name, Quiet } from "../ui/Fold";
 import { LengthField } from "../ui/LengthField";
+import { NumberField } from "../ui/NumberField";
 import { Actions, Modal } from "../ui/Modal";
 import { Tick } from "../ui/Tick";
 import { PressFields } from "./PressFields";
@@ -21,7 +23,7 @@ export function SetupDialog({
   onChange: (edit: Edit) => void;
 }) {
   const { setup } = publication;
-  const { unit } = setup;
+  const { unit, checks } = setup;
   const options = useOptions();
   const change = (changed: Partial<Setup>) =>
     onChange({ type: "changeSetup", setup: { ...setup, ...changed } });
@@ -148,6 +150,32 @@ export function SetupDialog({
         />
       </Row>
       <PressFields publication={publication} onChange={onChange} />
+      <Fold head={<Name>Bounds of the press checks</Name>}>
+        <Row $columns={three}>
+          <LengthField
+            label="Small type, under"
+            unit="PT"
+            value={checks.smallType}
+            onCommit={(smallType) => change({ checks: { ...checks, smallType } })}
+          />
+          <NumberField
+            label="In at most, inks"
+            value={checks.smallTypeInks}
+            onCommit={(inks) => change({ checks: { ...checks, smallTypeInks: Math.round(inks) } })}
+          />
+          <NumberField
+            label="Not out of, inks"
+            value={checks.reversedInks}
+            onCommit={(inks) => change({ checks: { ...checks, reversedInks: Math.round(inks) } })}
+          />
+          <NumberField
+            label="Plain black, cm²"
+            value={checks.plainBlack}
+            onCommit={(plainBlack) => change({ checks: { ...checks, plainBlack } })}
+          />
+        </Row>
+        <Quiet>The usual bounds are common practice: 9 pt, 1 ink, 3 inks, 50 cm².</Quiet>
+      </Fold>
       <Actions>
         <MainButton onPress={onClose}>Done</MainButton>
       </Actions>

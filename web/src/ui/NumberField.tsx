@@ -7,8 +7,10 @@ export function NumberField({
   label,
   value,
   onCommit,
+  hiddenLabel,
 }: {
   label: string;
+  hiddenLabel?: boolean;
   value: number;
   onCommit: (value: number) => void;
 }) {
@@ -16,6 +18,7 @@ export function NumberField({
   return (
     <Field
       label={label}
+      {...(hiddenLabel ? { hiddenLabel } : {})}
       value={String(Number(value.toFixed(2)))}
       step={steppedNumber}
       onCommit={(text) => {

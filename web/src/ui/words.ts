@@ -30,3 +30,13 @@ export function counted(count: number, one: string, several: string): string {
 export function ratio(value: number): string {
   return `${value.toFixed(2)} : 1`;
 }
+
+/** A name that none of these has yet. */
+export function freeName(name: string, taken: { name: string }[]): string {
+  const names = new Set(taken.map((each) => each.name));
+  let candidate = name;
+  for (let number = 2; names.has(candidate); number++) {
+    candidate = `${name} ${number}`;
+  }
+  return candidate;
+}

@@ -7,14 +7,18 @@ public final class Bench {
     private Bench() {}
 
     interface Benchmark {
-        void run() throws Exception;
+        void run() throws Throwable;
     }
 
     private record Named(String name, Benchmark benchmark) {}
 
-    private static final List<Named> ALL = List.of(new Named("edit-parent", new EditParent()));
+    private static final List<Named> ALL =
+            List.of(
+                    new Named("edit-parent", new EditParent()),
+                    new Named("switch-press", new SwitchPress()),
+                    new Named("ink-to-screen", new InkToScreen()));
 
-    public static void main(String[] names) throws Exception {
+    public static void main(String[] names) throws Throwable {
         List<String> wanted = List.of(names);
         for (Named each : ALL) {
             if (wanted.isEmpty() || wanted.contains(each.name())) {

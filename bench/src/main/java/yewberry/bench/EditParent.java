@@ -1,177 +1,20 @@
 package yewberry.bench;
 
-import java.io.IOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.UUID;
-import org.springframework.boot.SpringApplication;
-import org.springframework.boot.web.server.context.WebServerApplicationContext;
-import org.springframework.context.ConfigurableApplicationContext;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
-
 /**
  * Edits the background of a parent, to the new picture of one spread, at the server over HTTP: in a
  * publication of 500 pages against one of 5, by turns in one run. Goal: a ratio of at most 1.2 at
  * the median, and 50 ms at the 95th percentile.
  */
 final class EditParent implements Bench.Benchmark {
-    private static final int WARM_UP = 60;
-    private static final int SAMPLES = 200;
-    private static final String WORDS =
-            "Where the sea wall ends and the reeds begin, there is no street lamp for eleven miles. "
-                    .repeat(12)
-                    .strip();
-
-    private final HttpClient http = HttpClient.newHttpClient();
-    private final JsonMapper json = JsonMapper.builder().build();
-    private URI base;
-
-    /** A publication under the benchmark. */
-    private final class Subject {
-        private final String id;
-        private final String background = UUID.randomUUID().toString();
-        private final String[] swatches;
-        private long revision;
-
-        Subject(int pages) throws IOException, InterruptedException {
-            id =
-                    post(
-                                    "/api/publications",
-                                    """
-                                    {"name": "Bench", "trim": {"width": "148 mm", "height": "210 mm"},
-                                     "facing": true, "bleed": "3 mm", "pages": %d}
-                                    """
-                                            .formatted(pages))
-                            .path("id")
-                            .asString();
-            JsonNode publication = json.readTree(get("/api/publications/" + id));
-            String parent = publication.path("parents").get(0).path("id").asString();
-            String look = publication.path("looks").get(0).path("look").path("id").asString();
-            swatches =
-                    new String[] {
-                        publication.path("swatches").get(2).path("id").asString(),
-                        publication.path("swatches").get(3).path("id").asString()
-                    };
-            List<String> edits = new ArrayList<>();
-            for (JsonNode page : publication.path("pages")) {
-                edits.addAll(textOn(page.path("id").asString(), look));
-                if (edits.size() >= 60) {
-                    edit(several(edits));
-                    edits.clear();
-                }
-            }
-            edits.add(
-                    """
-                    {"type": "addBackground", "owner": {"type": "onParent", "id": "%s"}, "background": %s}
-                    """
-                            .formatted(parent, ground(0)));
-            edit(several(edits));
-        }
-
-        private List<String> textOn(String page, String look) {
-            UUID frame = UUID.randomUUID();
-            UUID paragraph = UUID.randomUUID();
-            return List.of(
-                    """
-                    {"type": "addFrame", "owner": {"type": "onPage", "id": "%s"}, "frame": "%s",
-                     "sides": "BOTH", "paragraph": "%s", "look": "%s",
-                     "box": {"x": "16 mm", "y": "18 mm", "width": "110 mm", "height": "170 mm"}}
-                    """
-                            .formatted(page, frame, paragraph, look),
-                    """
-                    {"type": "writeText", "frame": "%s",
-                     "paragraphs": [{"paragraph": "%s", "look": "%s", "text": "%s"}]}
-                    """
-                            .formatted(frame, paragraph, look, WORDS));
-        }
-
-        private String several(List<String> edits) {
-            return "{\"type\": \"several\", \"edits\": [" + String.join(",", edits) + "]}";
-        }
-
-        private String ground(int turn) {
-            return """
-            {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
-             "fill": {"type": "solid", "color": {"swatch": "%s", "tint": 100}}}
-            """
-                    .formatted(background, swatches[turn % 2]);
-        }
-
-        private void edit(String edit) throws IOException, InterruptedException {
-            revision =
-                    post(
-                                    "/api/publications/" + id + "/edits",
-                                    "{\"edit\": %s, \"revision\": %d, \"author\": \"bench\"}"
-                                            .formatted(edit, revision))
-                            .path("revision")
-                            .asLong();
-        }
-
-        /** From sending the edit to having the picture, in nanoseconds. */
-        long turn(int turn) throws IOException, InterruptedException {
-            long start = System.nanoTime();
-            edit("{\"type\": \"changeBackground\", \"background\": " + ground(turn) + "}");
-            get("/api/publications/" + id + "/spreads/1/picture?guides=true");
-            return System.nanoTime() - start;
-        }
-    }
-
     @Override
     public void run() throws Exception {
-        Path data = Files.createTempDirectory("yewberry-bench");
-        try (ConfigurableApplicationContext server =
-                SpringApplication.run(
-                        yewberry.server.YewberryApplication.class,
-                        "--server.port=0",
-                        "--yewberry.data=" + data)) {
-            int port = ((WebServerApplicationContext) server).getWebServer().getPort();
-            base = URI.create("http://localhost:" + port);
-            Subject five = new Subject(5);
-            Subject fiveHundred = new Subject(500);
-            Samples few = new Samples("5 pages", SAMPLES);
-            Samples many = new Samples("500 pages", SAMPLES);
-            for (int i = -WARM_UP; i < SAMPLES; i++) {
-                long small = five.turn(i + WARM_UP + 1);
-                long large = fiveHundred.turn(i + WARM_UP + 1);
-                if (i >= 0) {
-                    few.add(small);
-                    many.add(large);
-                }
-            }
-            System.out.println(few);
-            System.out.println(many);
-            System.out.printf(
-                    "ratio        median %.2f   95th percentile %.2f   (goal: at most 1.2)%n",
-                    many.quantile(0.5) / few.quantile(0.5),
-                    many.quantile(0.95) / few.quantile(0.95));
-        }
-    }
-
-    private JsonNode post(String path, String body) throws IOException, InterruptedException {
-        return json.readTree(
-                send(
-                        HttpRequest.newBuilder(base.resolve(path))
-                                .header("Content-Type", "application/json")
-                                .POST(HttpRequest.BodyPublishers.ofString(body))
-                                .build()));
-    }
-
-    private String get(String path) throws IOException, InterruptedException {
-        return send(HttpRequest.newBuilder(base.resolve(path)).build());
-    }
-
-    private String send(HttpRequest request) throws IOException, InterruptedException {
-        HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
-        if (answer.statusCode() >= 300) {
-            throw new IllegalStateException(answer.body());
-        }
-        return answer.body();
+        ByTurns.compare(
+                500,
+                200,
+                (subject, turn) ->
+                        subject.turn(
+                                "{\"type\": \"changeBackground\", \"background\": "
+                                        + subject.ground(turn)
+                                        + "}"));
     }
 }

@@ -61,7 +61,7 @@ class ColorTest {
         Locator spread = page.getByRole(AriaRole.APPLICATION);
         Locator strata =
                 page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Strata"));
-        assertThat(strata).containsText("✕ 1.10 : 1");
+        assertThat(strata).containsText("✕ 1.36 : 1");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Viewing")).click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Grey copy")).click();
         assertThat(strata).containsText("The ratio as seen this way");
@@ -81,14 +81,14 @@ class ColorTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Made as")).click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Tint of another"))
                 .click();
-        page.getByLabel("Tint %").fill("20");
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Tint %")).fill("20");
         page.keyboard().press("Enter");
         assertThat(
                         page.getByRole(
                                 AriaRole.BUTTON,
                                 new Page.GetByRoleOptions().setName("New swatch C0 M0 Y0 K20")))
                 .isVisible();
-        page.getByLabel("Tint %").fill("150");
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Tint %")).fill("150");
         page.keyboard().press("Enter");
         assertThat(page.getByRole(AriaRole.ALERT).getByText("from 0 to 100 %")).isVisible();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Close")).click();
@@ -106,7 +106,7 @@ class ColorTest {
         Page page = window.openDemo("/pairings");
         Locator cell =
                 page.getByRole(AriaRole.CELL)
-                        .filter(new Locator.FilterOptions().setHasText("✕ 1.10 : 1"))
+                        .filter(new Locator.FilterOptions().setHasText("✕ 1.36 : 1"))
                         .filter(new Locator.FilterOptions().setHasText("p. 7"));
         assertThat(cell).containsText("p. 8");
         cell.getByText("Mend it…").click();

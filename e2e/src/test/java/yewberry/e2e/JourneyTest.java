@@ -51,7 +51,9 @@ class JourneyTest {
         page.getByText("Change it on parent “Night”…").click();
         page.getByText("Changes 5 pages.").waitFor();
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Strata"))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Fill"))
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("\\bFill\\b")))
                 .click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Sand")).click();
         page.waitForCondition(

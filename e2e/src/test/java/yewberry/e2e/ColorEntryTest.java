@@ -1,0 +1,181 @@
+package yewberry.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+@ExtendWith(Browser.class)
+class ColorEntryTest {
+    private static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static Locator buttonLike(Page page, String pattern) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile(pattern)));
+    }
+
+    private static Locator slider(Page page, String name) {
+        return page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName(name));
+    }
+
+    @Test
+    void a_swatch_is_changed_by_sliders_that_are_drawn_by_the_server(Browser.Window window) {
+        Page page = window.openDemo("?page=2");
+        buttonLike(page, "^Dusk C82").click();
+        assertThat(page.getByText("Changes “Dusk”, used in 5 places")).isVisible();
+        slider(page, "Cyan of Dusk").press("ArrowLeft");
+        assertThat(buttonLike(page, "^Dusk C81 M64")).isVisible();
+        button(page, "By lightness, chroma and hue").click();
+        slider(page, "Lightness of Dusk").press("PageUp");
+        assertThat(buttonLike(page, "^Dusk C81 M64")).hasCount(0);
+        for (Object loaded :
+                (List<?>)
+                        page.locator("img[src*='/press-conditions/']")
+                                .evaluateAll("all => all.map(it => it.naturalWidth)")) {
+            Assertions.assertThat(loaded).isEqualTo(220);
+        }
+        Locator recent =
+                page.getByRole(
+                        AriaRole.GROUP,
+                        new Page.GetByRoleOptions().setName("Recent colours for swatch “Dusk”"));
+        recent.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("C82 M64 Y22 K12"))
+                .click();
+        assertThat(buttonLike(page, "^Dusk C82 M64 Y22 K12")).isVisible();
+        Assertions.assertThat(window.complaints()).isEmpty();
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void a_colour_is_taken_from_the_strata_and_never_from_itself(Browser.Window window) {
+        Page page = window.openDemo("?page=1&x=74&y=190");
+        buttonLike(page, "^Sand C3").click();
+        button(page, "Take a colour from the page…").click();
+        Locator strata =
+                page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Strata"));
+        assertThat(strata).containsText("Taking a colour for swatch “Sand”");
+        strata.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take “Beacon”"))
+                .click();
+        assertThat(buttonLike(page, "^Sand #d94f2b")).isVisible();
+        assertThat(strata).not().containsText("Taking a colour");
+        Browser.undoAll(page);
+        page = window.openDemo("?page=2&x=60&y=190");
+        buttonLike(page, "^Sand C3").click();
+        button(page, "Take a colour from the page…").click();
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Strata")))
+                .containsText("It is this swatch, or derives from it");
+        button(page, "Leave it as it is").click();
+    }
+
+    @Test
+    void a_swatch_is_made_where_a_colour_is_chosen(Browser.Window window) {
+        Page page = window.openDemo("?page=7&x=60&y=190");
+        buttonLike(page, "^Change it on parent “Night”").click();
+        button(page, "New swatch for the fill of this page background").click();
+        assertThat(page.getByText("Changes “New swatch”, used in 1 place")).isVisible();
+        slider(page, "Magenta of New swatch").press("End");
+        assertThat(buttonLike(page, "^New swatch C100 M100")).isVisible();
+        Browser.undoAll(page);
+        assertThat(buttonLike(page, "^New swatch C")).hasCount(0);
+    }
+
+    @Test
+    void words_get_a_tint_of_their_own(Browser.Window window) {
+        Page page = window.openDemo("?page=7&x=60&y=50");
+        button(page, "Colour these words…").click();
+        buttonLike(page, "That of look Body").click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Sand")).click();
+        page.getByLabel("Tint %").fill("60");
+        page.keyboard().press("Enter");
+        Locator strata =
+                page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Strata"));
+        assertThat(strata).containsText("Sand, 60 %");
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void swatches_are_reordered_by_dragging(Browser.Window window) {
+        Page page = window.openDemo("?page=2");
+        Locator rows = page.locator("[draggable=true]");
+        assertThat(rows.first()).containsText("Ink");
+        rows.first().dragTo(rows.nth(3), new Locator.DragToOptions().setTargetPosition(40, 40));
+        assertThat(rows.first()).containsText("White");
+        assertThat(rows.nth(3)).containsText("Ink");
+        Browser.undoAll(page);
+        assertThat(page.locator("[draggable=true]").first()).containsText("Ink");
+    }
+
+    @Test
+    void a_palette_is_brought_in_with_a_report_of_what_could_not_be_read(Browser.Window window) {
+        Page page = window.openDemo("?page=2");
+        button(page, "Palette…").click();
+        page.locator("input[type=file]")
+                .setInputFiles(
+                        new FilePayload(
+                                "tides.css",
+                                "text/css",
+                                ":root {\n --ebb: #204060;\n --gap: 4px;\n}\n"
+                                        .getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.getByText("1 swatch can be added, 1 line cannot")).isVisible();
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Not added")))
+                .containsText("line 3");
+        button(page, "Add 1 swatch").click();
+        assertThat(buttonLike(page, "^Ebb #204060")).isVisible();
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void a_finding_of_the_press_shows_its_rule_and_its_mend_does_it(Browser.Window window) {
+        Page page = window.openDemo("/findings");
+        Locator last =
+                page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Page 12"));
+        assertThat(last).containsText("Small type reversed out of several inks");
+        assertThat(last).containsText("common practice");
+        last.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions()
+                                .setName("Set the look “Small print” in 9 pt"))
+                .click();
+        assertThat(last).hasCount(0);
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void a_stock_that_is_only_simulated_is_printed_where_one_chooses(Browser.Window window) {
+        Page page = window.openDemo("?page=2");
+        button(page, "Hide the parent’s backgrounds").click();
+        button(page, "Setup of Season guide").click();
+        page.getByLabel(Pattern.compile("^Stock")).fill("lab(80 15 5)");
+        page.keyboard().press("Enter");
+        button(page, "Done").click();
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Findings")))
+                .click();
+        Locator finding =
+                page.getByRole(AriaRole.LISTITEM)
+                        .filter(new Locator.FilterOptions().setHasText("Only simulated"))
+                        .first();
+        finding.getByText("Make it a real background…").click();
+        Locator where =
+                finding.getByRole(
+                        AriaRole.GROUP,
+                        new Locator.GetByRoleOptions().setName("Where the background goes"));
+        where.getByRole(AriaRole.CHECKBOX).first().uncheck();
+        assertThat(finding.getByText("Choose a parent or page")).isVisible();
+        where.getByRole(AriaRole.CHECKBOX).first().check();
+        finding.getByText("Make it a background in 1 place").click();
+        assertThat(page.getByText("Only simulated")).hasCount(0);
+        Browser.undoAll(page);
+    }
+}

@@ -1,0 +1,123 @@
+import { Crosshair, Plus } from "lucide-react";
+import { useState } from "react";
+import { useSteps } from "../api/queries";
+import type { Edit, Publication } from "../api/types";
+import { QuietButton } from "../ui/Button";
+import { Choice, type Option } from "../ui/Choice";
+import { swatchOptions } from "../ui/colors";
+import { Row } from "../ui/Field";
+import { Fold, Name } from "../ui/Fold";
+import { freeName } from "../ui/words";
+import { useBench } from "./BenchState";
+import { SwatchEditor } from "./SwatchEditor";
+
+/**
+ * Chooses a swatch for something: one that is there, one taken from the page, or a new one that is
+ * made right here.
+ */
+export function SwatchChoice({
+  publication,
+  label,
+  naming,
+  value,
+  others = [],
+  begin,
+  giving,
+  onOther,
+}: {
+  publication: Publication;
+  label: string;
+  /** What gets the colour, in words. */
+  naming: string;
+  value: string;
+  /** What can be chosen besides swatches. */
+  others?: Option[];
+  /** The swatch that a new one begins as. */
+  begin: string | undefined;
+  /** The edit that gives a swatch, at a tint where one was taken along. */
+  giving: (swatch: string, tint?: number) => Edit;
+  onOther?: (id: string) => void;
+}) {
+  const steps = useSteps(publication);
+  const bench = useBench();
+  const [open, setOpen] = useState(false);
+  const chosen = publication.swatches.find((each) => each.id === value);
+  const model = chosen ?? publication.swatches.find((each) => each.id === begin);
+
+  const make = () => {
+    const id = crypto.randomUUID();
+    const { cyan, magenta, yellow, black } = model?.ink ?? {
+      cyan: 0,
+      magenta: 0,
+      yellow: 0,
+      black: 100,
+    };
+    setOpen(true);
+    steps.make(
+      {
+        type: "several",
+        edits: [
+          {
+            type: "addSwatch",
+            swatch: {
+              id,
+              name: freeName("New swatch", publication.swatches),
+              definition: {
+                type: "plain",
+                color: { type: "cmyk", cyan, magenta, yellow, black },
+              },
+            },
+          },
+          giving(id),
+        ],
+      },
+      `New swatch for ${naming}`,
+    );
+  };
+
+  return (
+    <>
+      <Row $columns="minmax(0, 1fr) auto auto">
+        <Choice
+          label={label}
+          value={value}
+          options={[...others, ...swatchOptions(publication)]}
+          onChange={(id) => {
+            if (others.some((other) => other.id === id)) {
+              onOther?.(id);
+            } else {
+              steps.make(
+                giving(id),
+                `${naming.charAt(0).toUpperCase()}${naming.slice(1)} coloured`,
+              );
+            }
+          }}
+        />
+        <QuietButton
+          aria-label={`Take a colour from the page for ${naming}`}
+          onPress={() =>
+            bench.sample({
+              naming,
+              take: (taken) => steps.make(giving(taken.swatch, taken.tint), "Colour taken"),
+              refuses: () => undefined,
+            })
+          }
+        >
+          <Crosshair size={15} aria-hidden />
+        </QuietButton>
+        <QuietButton aria-label={`New swatch for ${naming}`} onPress={make}>
+          <Plus size={16} aria-hidden />
+        </QuietButton>
+      </Row>
+      {chosen && (
+        <Fold
+          head={<Name>Change swatch “{chosen.name}”…</Name>}
+          isExpanded={open}
+          onExpandedChange={setOpen}
+        >
+          <SwatchEditor publication={publication} swatch={chosen} />
+        </Fold>
+      )}
+    </>
+  );
+}
