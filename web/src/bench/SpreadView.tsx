@@ -93,6 +93,18 @@ const Cross = styled.svg`
 `;
 
 /** An item that the walk through the page has come to. */
+/** What a mark says of a finding that is no ratio. */
+const brief: Record<string, string> = {
+  "text-overflow": "no room",
+  "missing-characters": "no shape",
+  "stock-not-printed": "not printed",
+  "too-much-ink": "too much ink",
+  "small-type-inks": "small type",
+  "small-type-reversed": "small type",
+  "plain-black-area": "plain black",
+  "light-overprint": "overprint",
+};
+
 export interface Focus {
   page: string;
   where: { x: number; y: number; width: number; height: number };
@@ -229,7 +241,8 @@ export function SpreadView({
             on && (
               <Mark key={index} aria-hidden $right={on.side === "RIGHT"} style={bar(on, finding)}>
                 <Tag $right={on.side === "RIGHT"}>
-                  ✕ {finding.ratio === undefined ? "no room" : finding.ratio.toFixed(2)}
+                  {finding.severity === "DOUBTFUL" ? "△" : "✕"}{" "}
+                  {finding.ratio?.toFixed(2) ?? brief[finding.kind]}
                 </Tag>
               </Mark>
             )

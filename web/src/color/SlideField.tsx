@@ -68,7 +68,7 @@ export function SlideField({
   const [held, setHeld] = useState<number>();
   const shown = Math.min(most, Math.max(least, held ?? value));
   return (
-    <Line $label={label.length < 5 ? "26px" : "60px"}>
+    <Line $label={label.length < 5 ? "32px" : "62px"}>
       <Quiet aria-hidden>{label}</Quiet>
       <Aria.Slider
         aria-label={name}
