@@ -1,23 +1,15 @@
 import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
 import { useSteps } from "../api/queries";
-import type { Area, Background, Owner, Publication } from "../api/types";
+import type { Background, Fill, Owner, Publication } from "../api/types";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Row, Stack } from "../ui/Field";
-import { LengthField } from "../ui/LengthField";
-import { TintField } from "../ui/TintField";
+import { NumberField } from "../ui/NumberField";
+import { Tick } from "../ui/Tick";
+import { AreaFields, areaInWords } from "./AreaFields";
+import { GradientFields } from "./GradientFields";
 import { SwatchChoice } from "./SwatchChoice";
-
-type Edge = Extract<Area, { type: "band" }>["edge"];
-
-export const edgeNames: Record<Edge, string> = {
-  TOP: "top",
-  BOTTOM: "bottom",
-  INSIDE: "inside",
-  OUTSIDE: "outside",
-  LEFT: "left",
-  RIGHT: "right",
-};
+import { TintField } from "../ui/TintField";
 
 export const sideOptions = [
   { id: "BOTH", label: "Left and right pages" },
@@ -25,18 +17,76 @@ export const sideOptions = [
   { id: "RIGHT", label: "Right pages only" },
 ];
 
+const blends: { id: Background["blend"]; label: string }[] = [
+  { id: "NORMAL", label: "Normal" },
+  { id: "MULTIPLY", label: "Multiply" },
+  { id: "SCREEN", label: "Screen" },
+  { id: "OVERLAY", label: "Overlay" },
+  { id: "DARKEN", label: "Darken" },
+  { id: "LIGHTEN", label: "Lighten" },
+  { id: "COLOR_DODGE", label: "Colour dodge" },
+  { id: "COLOR_BURN", label: "Colour burn" },
+  { id: "HARD_LIGHT", label: "Hard light" },
+  { id: "SOFT_LIGHT", label: "Soft light" },
+  { id: "DIFFERENCE", label: "Difference" },
+  { id: "EXCLUSION", label: "Exclusion" },
+  { id: "HUE", label: "Hue" },
+  { id: "SATURATION", label: "Saturation" },
+  { id: "COLOR", label: "Colour" },
+  { id: "LUMINOSITY", label: "Luminosity" },
+];
+
+const kinds = [
+  { id: "none", label: "No fill" },
+  { id: "solid", label: "One colour" },
+  { id: "gradient", label: "Gradient" },
+];
+
+/** The first colour of a fill; that of a new one where it has none. */
+function firstColor(fill: Fill, publication: Publication) {
+  switch (fill.type) {
+    case "none":
+      return { swatch: publication.swatches[0]?.id ?? "", tint: 100 };
+    case "solid":
+      return fill.color;
+    case "gradient":
+      return fill.stops[0]?.color ?? { swatch: publication.swatches[0]?.id ?? "", tint: 100 };
+  }
+}
+
+/** What a fill becomes as another kind: as near to what it was as can be. */
+function filledAs(kind: string, fill: Fill, publication: Publication): Fill {
+  const color = firstColor(fill, publication);
+  switch (kind) {
+    case "solid":
+      return { type: "solid", color };
+    case "gradient":
+      return {
+        type: "gradient",
+        kind: "LINEAR",
+        angle: 90,
+        reversed: false,
+        stops: [
+          { position: 0, color, opacity: 100 },
+          { position: 100, color: { ...color, tint: 40 }, opacity: 100 },
+        ],
+      };
+    default:
+      return { type: "none" };
+  }
+}
+
 /** A background in words, for lists. */
 export function inWords(background: Background, publication: Publication): string {
   const { fill } = background;
+  const name = (id: string) => publication.swatches.find((swatch) => swatch.id === id)?.name ?? "";
   const color =
     fill.type === "none"
       ? "No fill"
-      : (publication.swatches.find((swatch) => swatch.id === fill.color.swatch)?.name ?? "");
-  const area =
-    background.area.type === "wholePage"
-      ? "whole page"
-      : `band at the ${edgeNames[background.area.edge]}`;
-  return `${color}, ${area}`;
+      : fill.type === "solid"
+        ? name(fill.color.swatch)
+        : fill.stops.map((stop) => name(stop.color.swatch)).join(" to ");
+  return `${color}, ${areaInWords(background.area)}`;
 }
 
 export function BackgroundEditor({
@@ -49,72 +99,56 @@ export function BackgroundEditor({
   background: Background;
 }) {
   const steps = useSteps(publication);
-  const { unit } = publication.setup;
   const change = (changed: Partial<Background>) =>
     steps.make(
       { type: "changeBackground", background: { ...background, ...changed } },
       "Background changed",
     );
-  const { area, fill } = background;
+  const { area, fill, goesTo } = background;
 
   return (
     <Stack>
-      <SwatchChoice
-        publication={publication}
-        label="Fill"
-        naming={`the fill of this ${area.type === "wholePage" ? "page background" : "band"}`}
-        value={fill.type === "none" ? "none" : fill.color.swatch}
-        others={[{ id: "none", label: "No fill" }]}
-        begin={publication.swatches[0]?.id}
-        giving={(swatch, tint) => ({
-          type: "changeBackground",
-          background: {
-            ...background,
-            fill: {
-              type: "solid",
-              color: { swatch, tint: tint ?? (fill.type === "solid" ? fill.color.tint : 100) },
-            },
-          },
-        })}
-        onOther={() => change({ fill: { type: "none" } })}
+      <Choice
+        label="Filled with"
+        value={fill.type}
+        options={kinds}
+        onChange={(kind) => change({ fill: filledAs(kind, fill, publication) })}
       />
       {fill.type === "solid" && (
-        <TintField
-          tint={fill.color.tint}
-          onChange={(tint) => change({ fill: { ...fill, color: { ...fill.color, tint } } })}
+        <>
+          <SwatchChoice
+            publication={publication}
+            label="Fill"
+            naming={`the fill of this ${area.type === "band" ? "band" : "page background"}`}
+            value={fill.color.swatch}
+            begin={fill.color.swatch}
+            giving={(swatch, tint) => ({
+              type: "changeBackground",
+              background: {
+                ...background,
+                fill: { type: "solid", color: { swatch, tint: tint ?? fill.color.tint } },
+              },
+            })}
+          />
+          <TintField
+            tint={fill.color.tint}
+            onChange={(tint) => change({ fill: { ...fill, color: { ...fill.color, tint } } })}
+          />
+        </>
+      )}
+      {fill.type === "gradient" && (
+        <GradientFields
+          publication={publication}
+          gradient={fill}
+          onChange={(gradient) => change({ fill: gradient })}
         />
       )}
-      <Choice
-        label="Area"
-        value={area.type === "wholePage" ? "wholePage" : area.edge}
-        options={[
-          { id: "wholePage", label: "Whole page" },
-          ...Object.entries(edgeNames).map(([id, name]) => ({
-            id,
-            label: `Band at the ${name}`,
-          })),
-        ]}
-        onChange={(id) =>
-          change({
-            area:
-              id === "wholePage"
-                ? { type: "wholePage" }
-                : {
-                    type: "band",
-                    edge: id as Edge,
-                    depth: area.type === "band" ? area.depth : "20 mm",
-                  },
-          })
-        }
+      <AreaFields
+        unit={publication.setup.unit}
+        facing={publication.setup.facing}
+        area={area}
+        onChange={(changed) => change({ area: changed })}
       />
-      {area.type === "band" && (
-        <LengthField
-          label="Depth, from the trim"
-          unit={unit}
-          value={area.depth}
-          onCommit={(depth) => change({ area: { ...area, depth } })}
-        />
-      )}
       {owner.type === "onParent" && publication.setup.facing && (
         <Choice
           label="Shows on"
@@ -123,6 +157,31 @@ export function BackgroundEditor({
           onChange={(id) => change({ sides: id as Background["sides"] })}
         />
       )}
+      <Row $columns="84px minmax(0, 1fr)">
+        <NumberField
+          label="Opacity %"
+          value={background.opacity}
+          onCommit={(opacity) => change({ opacity })}
+        />
+        <Choice
+          label="Blending"
+          value={background.blend}
+          options={blends}
+          onChange={(id) => change({ blend: id as Background["blend"] })}
+        />
+      </Row>
+      <Row $columns="auto auto 1fr" role="group" aria-label="Goes to">
+        <Tick
+          label="Screen"
+          checked={goesTo.screen}
+          onChange={(screen) => change({ goesTo: { ...goesTo, screen } })}
+        />
+        <Tick
+          label="Paper"
+          checked={goesTo.paper}
+          onChange={(paper) => change({ goesTo: { ...goesTo, paper } })}
+        />
+      </Row>
       <Row $columns="repeat(3, auto) 1fr">
         <Button
           aria-label="Raise above the next one"

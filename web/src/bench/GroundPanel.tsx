@@ -11,6 +11,7 @@ import { Choice } from "../ui/Choice";
 import { Quiet } from "../ui/Fold";
 import { counted, numbersInWords } from "../ui/words";
 import { useBench } from "./BenchState";
+import { newBackground } from "./newBackground";
 
 const Panel = styled.div`
   display: flex;
@@ -165,12 +166,10 @@ function edit(target: Target, swatch: string, real: boolean): Edit {
     edits: target.owners.map((owner, index) => ({
       type: "addBackground",
       owner,
-      background: {
-        id: real ? crypto.randomUUID() : trial.slice(0, -4) + String(index).padStart(4, "0"),
-        sides: "BOTH",
-        area: { type: "wholePage" },
-        fill: { type: "solid", color: { swatch, tint: 100 } },
-      },
+      background: newBackground(
+        real ? crypto.randomUUID() : trial.slice(0, -4) + String(index).padStart(4, "0"),
+        swatch,
+      ),
     })),
   };
 }

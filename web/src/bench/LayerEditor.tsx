@@ -7,6 +7,7 @@ import { ChoiceMenu } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
 import { Stack } from "../ui/Field";
 import { Fold, Name } from "../ui/Fold";
+import { newBackground } from "./newBackground";
 import { BackgroundEditor, inWords } from "./BackgroundEditor";
 import { FrameEditor } from "./FrameEditor";
 
@@ -41,12 +42,7 @@ export function LayerEditor({
             {
               type: "addBackground",
               owner,
-              background: {
-                id: crypto.randomUUID(),
-                sides: "BOTH",
-                area: { type: "wholePage" },
-                fill: { type: "solid", color: { swatch, tint: 100 } },
-              },
+              background: newBackground(crypto.randomUUID(), swatch),
             },
             "Background added, out to the bleed",
           )

@@ -15,6 +15,7 @@ import { mm } from "../ui/length";
 import { Failed } from "../ui/Notice";
 import { Section } from "../ui/Section";
 import { counted, ratio } from "../ui/words";
+import { areaInWords } from "./AreaFields";
 import { BackgroundEditor } from "./BackgroundEditor";
 import { FrameEditor } from "./FrameEditor";
 import { MendList } from "./MendList";
@@ -321,7 +322,7 @@ function Ground({
       <div>
         <Head>
           <strong>{stratum.swatchName}</strong>
-          <span>{background?.area.type === "band" ? "band" : "whole page"}</span>
+          <span>{background && areaInWords(background.area)}</span>
         </Head>
         <Small>
           {stratum.values}
@@ -329,6 +330,8 @@ function Ground({
           {onOrigin(stratum)}
           <br />
           {stratum.bleed}
+          <br />
+          {stratum.goesTo}
         </Small>
       </div>
       <Below>

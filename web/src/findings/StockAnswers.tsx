@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { newBackground } from "../bench/newBackground";
 import { useFindings, useSteps } from "../api/queries";
 import type { Owner, Publication } from "../api/types";
 import { Button } from "../ui/Button";
@@ -41,12 +42,7 @@ export function StockAnswers({ publication }: { publication: Publication }) {
           ...chosen.map(({ owner }) => ({
             type: "addBackground" as const,
             owner,
-            background: {
-              id: crypto.randomUUID(),
-              sides: "BOTH" as const,
-              area: { type: "wholePage" as const },
-              fill: { type: "solid" as const, color: { swatch, tint: 100 } },
-            },
+            background: newBackground(crypto.randomUUID(), swatch),
           })),
         ],
       },

@@ -134,6 +134,7 @@ export function useOpened(): Shared {
 const viewings: { id: Viewing; label: string }[] = [
   { id: "AS_DESIGNED", label: "As designed" },
   { id: "ON_PRESS", label: "On press" },
+  { id: "BACKGROUNDS_OFF", label: "Backgrounds off" },
   { id: "GREY_COPY", label: "Grey copy" },
   { id: "PROTAN", label: "Protan vision" },
   { id: "DEUTAN", label: "Deutan vision" },

@@ -21,7 +21,7 @@ final class InkToScreen implements Bench.Benchmark {
         byte[] ours = new byte[PIXELS * 3];
         Samples yewberry = new Samples("yewberry", ROUNDS);
         Samples reference = new Samples("little cms", ROUNDS);
-        ScreenTable table = new ScreenTable(coated);
+        ScreenTable table = coated.screenTable();
         try (LittleCms cms = new LittleCms(coated.profile(), ink)) {
             for (int i = -WARM_UP; i < ROUNDS; i++) {
                 long start = System.nanoTime();

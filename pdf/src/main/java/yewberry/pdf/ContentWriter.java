@@ -20,6 +20,25 @@ final class ContentWriter {
         raw("EMC\n");
     }
 
+    void save() {
+        raw("q\n");
+    }
+
+    void restore() {
+        raw("Q\n");
+    }
+
+    /** Limits what follows to a rectangle, in points from the bottom left. */
+    void clipRectangle(double x, double y, double width, double height) {
+        numbers(x, y, width, height);
+        raw("re W n\n");
+    }
+
+    /** Paints a shading of the page's resources over all that is not clipped. */
+    void shading(String name) {
+        raw("/" + name + " sh\n");
+    }
+
     /** Sets an entry of the page's graphics states: ISO 32000-1, 8.4.5. */
     void graphicsState(String name) {
         raw("/" + name + " gs\n");

@@ -9,7 +9,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSFloat;
 import org.apache.pdfbox.cos.COSInteger;
@@ -17,6 +19,7 @@ import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
 import yewberry.core.color.Inks;
 import yewberry.core.color.PressCondition;
 
@@ -77,6 +80,55 @@ final class InkSpaces {
             known.put(names, space);
         }
         return new Use(space, fractions.stream().mapToDouble(Double::doubleValue).toArray());
+    }
+
+    /** Several colours in one space, as fractions in the order of its inks. */
+    record Shared(COSBase space, List<double[]> fractions) {}
+
+    /** DeviceCMYK for process colours alone; else a space that holds all spot inks among them. */
+    Shared shared(List<Color> colors) throws IOException {
+        Map<String, Inks.Spot> spots = new TreeMap<>();
+        boolean process = false;
+        for (Color color : colors) {
+            if (color instanceof Inks inks) {
+                inks.spots().forEach(spot -> spots.put(spot.name(), spot));
+                process |= !inks.process().equals(Cmyk.NONE);
+            } else {
+                process |= !condition.toInk(color).equals(Cmyk.NONE);
+            }
+        }
+        if (spots.isEmpty()) {
+            return new Shared(
+                    COSName.DEVICECMYK,
+                    colors.stream().map(color -> fractions(condition.toInk(color))).toList());
+        }
+        // all four process inks are named where one is used, with nothing of those that are not
+        Cmyk any = process ? new Cmyk(100, 100, 100, 100) : Cmyk.NONE;
+        COSArray space = use(new Inks(List.copyOf(spots.values()), any)).space().array();
+        List<double[]> fractions = new ArrayList<>();
+        for (Color color : colors) {
+            double[] of = new double[spots.size() + (process ? 4 : 0)];
+            int at = 0;
+            for (String name : spots.keySet()) {
+                of[at++] = percent(color, name) / 100;
+            }
+            if (process) {
+                Cmyk ink = color instanceof Inks inks ? inks.process() : condition.toInk(color);
+                System.arraycopy(fractions(ink), 0, of, at, 4);
+            }
+            fractions.add(of);
+        }
+        return new Shared(space, fractions);
+    }
+
+    private static double percent(Color color, String spot) {
+        return color instanceof Inks inks
+                ? inks.spots().stream()
+                        .filter(each -> each.name().equals(spot))
+                        .mapToDouble(Inks.Spot::percent)
+                        .findFirst()
+                        .orElse(0)
+                : 0;
     }
 
     private static COSArray separation(String name, Cmyk equivalent) {

@@ -1,22 +1,29 @@
 package yewberry.pdf;
 
 import java.awt.Shape;
+import java.awt.geom.AffineTransform;
 import java.awt.geom.Area;
 import java.awt.geom.GeneralPath;
+import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Point2D;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
+import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceCMYK;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceN;
 import org.apache.pdfbox.pdmodel.graphics.color.PDSeparation;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
+import org.apache.pdfbox.pdmodel.graphics.shading.PDShading;
+import org.apache.pdfbox.pdmodel.graphics.shading.PDShadingType2;
+import org.apache.pdfbox.pdmodel.graphics.shading.PDShadingType3;
 import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
 
@@ -26,8 +33,24 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
     private final List<PaintedArea> areas = new ArrayList<>();
     private final List<PaintedGlyph> glyphs = new ArrayList<>();
 
-    /** A filled path; its plates are unknown where it is in no colour of the press. */
-    record PaintedArea(Shape shape, Optional<Plates> plates) {}
+    /**
+     * A filled path.
+     *
+     * @param colors its plates at a point of the page; unknown where it is in no colour of the
+     *     press
+     * @param opacity 0 to 1, without a soft mask
+     * @param blend its mode's name in the file
+     */
+    record PaintedArea(Shape shape, PlatesAt colors, double opacity, String blend) {
+        Optional<Plates> plates(double x, double y) {
+            return colors.at(x, y);
+        }
+    }
+
+    /** Plates by the place. */
+    interface PlatesAt {
+        Optional<Plates> at(double x, double y);
+    }
 
     /** A glyph at its origin, with the text that a reader would copy. */
     record PaintedGlyph(
@@ -57,17 +80,34 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
         return glyphs;
     }
 
-    private Optional<Plates> plates() {
-        PDColor color = getGraphicsState().getNonStrokingColor();
-        return switch (color.getColorSpace()) {
-            case PDDeviceCMYK cmyk -> Optional.of(Plates.process(color.getComponents()));
+    private void add(Shape shape, Optional<Plates> plates) {
+        add(shape, (x, y) -> plates);
+    }
+
+    private void add(Shape shape, PlatesAt colors) {
+        COSBase mode = getGraphicsState().getBlendMode().getCOSName();
+        areas.add(
+                new PaintedArea(
+                        shape,
+                        colors,
+                        getGraphicsState().getNonStrokeAlphaConstant(),
+                        mode instanceof COSName name ? name.getName() : "Normal"));
+    }
+
+    private static Optional<Plates> plates(PDColorSpace space, float[] components) {
+        return switch (space) {
+            case PDDeviceCMYK cmyk -> Optional.of(Plates.process(components));
             case PDSeparation spot ->
-                    Optional.of(
-                            Plates.named(List.of(spot.getColorantName()), color.getComponents()));
+                    Optional.of(Plates.named(List.of(spot.getColorantName()), components));
             case PDDeviceN several ->
-                    Optional.of(Plates.named(several.getColorantNames(), color.getComponents()));
+                    Optional.of(Plates.named(several.getColorantNames(), components));
             default -> Optional.empty();
         };
+    }
+
+    private Optional<Plates> plates() {
+        PDColor color = getGraphicsState().getNonStrokingColor();
+        return plates(color.getColorSpace(), color.getComponents());
     }
 
     @Override
@@ -84,7 +124,7 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
         path.setWindingRule(windingRule);
         Area visible = new Area(path);
         visible.intersect(getGraphicsState().getCurrentClippingPath());
-        areas.add(new PaintedArea(visible, plates()));
+        add(visible, plates());
         path.reset();
     }
 
@@ -151,16 +191,64 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
 
     @Override
     public void shadingFill(COSName shading) {
-        areas.add(new PaintedArea(getGraphicsState().getCurrentClippingPath(), Optional.empty()));
+        PDShading found = shading(shading);
+        AffineTransform back = inverse();
+        add(
+                getGraphicsState().getCurrentClippingPath(),
+                (x, y) -> found == null ? Optional.empty() : at(found, back, x, y));
+    }
+
+    private PDShading shading(COSName name) {
+        try {
+            return getResources().getShading(name);
+        } catch (IOException broken) {
+            return null;
+        }
+    }
+
+    private AffineTransform inverse() {
+        try {
+            return getGraphicsState()
+                    .getCurrentTransformationMatrix()
+                    .createAffineTransform()
+                    .createInverse();
+        } catch (NoninvertibleTransformException e) {
+            return new AffineTransform();
+        }
+    }
+
+    /** ISO 32000-1, 8.7.4.5.3 and 8.7.4.5.4, radial ones as circles about one point. */
+    private static Optional<Plates> at(
+            PDShading shading, AffineTransform back, double x, double y) {
+        if (!(shading instanceof PDShadingType2 axial)) {
+            return Optional.empty();
+        }
+        float[] coords = axial.getCoords().toFloatArray();
+        Point2D point = back.transform(new Point2D.Double(x, y), null);
+        double way;
+        if (shading instanceof PDShadingType3) {
+            way =
+                    Math.hypot(point.getX() - coords[0], point.getY() - coords[1])
+                            / (coords[5] - coords[2]);
+        } else {
+            double dx = coords[2] - coords[0];
+            double dy = coords[3] - coords[1];
+            way =
+                    ((point.getX() - coords[0]) * dx + (point.getY() - coords[1]) * dy)
+                            / (dx * dx + dy * dy);
+        }
+        try {
+            return plates(
+                    shading.getColorSpace(), shading.evalFunction((float) Math.clamp(way, 0, 1)));
+        } catch (IOException broken) {
+            return Optional.empty();
+        }
     }
 
     @Override
     public void drawImage(PDImage image) {
         Matrix place = getGraphicsState().getCurrentTransformationMatrix();
         Shape unit = new java.awt.geom.Rectangle2D.Double(0, 0, 1, 1);
-        areas.add(
-                new PaintedArea(
-                        place.createAffineTransform().createTransformedShape(unit),
-                        Optional.empty()));
+        add(place.createAffineTransform().createTransformedShape(unit), Optional.empty());
     }
 }

@@ -24,8 +24,11 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Inks;
 import yewberry.core.color.PressCondition;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.Medium;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Paint;
 import yewberry.core.scene.Rect;
+import yewberry.core.scene.Shade;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
 
@@ -98,7 +101,8 @@ public final class PressPdf {
         return intent;
     }
 
-    private void page(PageScene scene) throws IOException {
+    private void page(PageScene all) throws IOException {
+        PageScene scene = all.on(Medium.PAPER);
         Rect bleed = scene.boxes().bleed();
         PDPage page = new PDPage(rectangle(scene, bleed));
         page.setBleedBox(rectangle(scene, bleed));
@@ -106,27 +110,27 @@ public final class PressPdf {
         PDResources resources = new PDResources();
         page.setResources(resources);
         ContentWriter content = new ContentWriter();
+        Shadings shadings = new Shadings(document, spaces, resources, bleed);
+        if (scene.areas().stream().anyMatch(Shadings::mixes)) {
+            page.getCOSObject().setItem(COSName.GROUP, transparencyGroup());
+        }
         boolean overprinting = false;
         for (Item item : scene.items()) {
-            if (item.paint().overprints() != overprinting) {
-                overprinting = !overprinting;
+            boolean overprints = item instanceof Item.GlyphRun run && run.paint().overprints();
+            if (overprints != overprinting) {
+                overprinting = overprints;
                 String state = overprinting ? "Over" : "Out";
                 resources.put(COSName.getPDFName(state), overprint(overprinting));
                 content.graphicsState(state);
             }
-            fillColor(content, resources, item.paint().color());
             switch (item) {
                 case Item.AreaFill fill -> {
-                    Rect rect = fill.rect();
                     content.beginBackgroundArtifact();
-                    content.fillRectangle(
-                            rect.x() - bleed.x(),
-                            bleed.bottom() - rect.bottom(),
-                            rect.width(),
-                            rect.height());
+                    area(content, resources, shadings, fill, bleed);
                     content.endMarkedContent();
                 }
                 case Item.GlyphRun run -> {
+                    fillColor(content, resources, run.paint().color());
                     EmbeddedFont font = font(run.face());
                     resources.put(COSName.getPDFName(font.name()), font.font());
                     text(content, run, font, bleed);
@@ -139,6 +143,49 @@ public final class PressPdf {
         }
         page.setContents(stream);
         document.addPage(page);
+    }
+
+    private void area(
+            ContentWriter content,
+            PDResources resources,
+            Shadings shadings,
+            Item.AreaFill fill,
+            Rect bleed)
+            throws IOException {
+        Rect rect = fill.rect();
+        double x = rect.x() - bleed.x();
+        double y = bleed.bottom() - rect.bottom();
+        boolean mixes = Shadings.mixes(fill);
+        boolean own = mixes || fill.shade() instanceof Shade.Gradient;
+        if (own) {
+            content.save();
+        }
+        if (mixes) {
+            content.graphicsState(shadings.state(fill));
+        }
+        switch (fill.shade()) {
+            case Shade.Solid(Paint paint) -> {
+                fillColor(content, resources, paint.color());
+                content.fillRectangle(x, y, rect.width(), rect.height());
+            }
+            case Shade.Gradient gradient -> {
+                content.clipRectangle(x, y, rect.width(), rect.height());
+                content.shading(shadings.shading(gradient, fill.frame()));
+            }
+        }
+        if (own) {
+            content.restore();
+        }
+    }
+
+    /** ISO 32000-1, 11.6.6: what is painted on the page is mixed in process ink. */
+    private static COSDictionary transparencyGroup() {
+        COSDictionary group = new COSDictionary();
+        group.setItem(COSName.TYPE, COSName.GROUP);
+        group.setItem(COSName.S, COSName.TRANSPARENCY);
+        group.setItem(COSName.CS, COSName.DEVICECMYK);
+        group.setBoolean(COSName.I, true);
+        return group;
     }
 
     /** ISO 32000-1, 8.6.7: with mode 1, process inks at zero leave what is below. */

@@ -15,8 +15,11 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import yewberry.core.Progress;
 import yewberry.core.color.PressCondition;
+import yewberry.core.scene.InkPlanes;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.Medium;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Painted;
 import yewberry.core.scene.Rect;
 import yewberry.core.text.Segment;
 import yewberry.pdf.PaintedPage.PaintedGlyph;
@@ -36,6 +39,9 @@ public final class ReadBack {
 
     /** In percent of ink: what writing five decimals of a fraction can cost, and a little more. */
     private static final double INK_TOLERANCE = 0.05;
+
+    /** Single precision of a number in the file. */
+    private static final double OPACITY_TOLERANCE = 1e-4;
 
     /** How far inside the corner of the bleed the sample is taken, in points. */
     private static final double CORNER_INSET = 0.25;
@@ -76,7 +82,8 @@ public final class ReadBack {
         }
     }
 
-    private PageReport page(int number, PDPage page, PageScene scene) throws IOException {
+    private PageReport page(int number, PDPage page, PageScene all) throws IOException {
+        PageScene scene = all.on(Medium.PAPER);
         List<BoxCheck> boxes =
                 List.of(
                         box("MediaBox", page.getMediaBox(), scene, scene.boxes().bleed()),
@@ -120,36 +127,68 @@ public final class ReadBack {
                         top
                                 ? bleed.getUpperRightY() - CORNER_INSET
                                 : bleed.getLowerLeftY() + CORNER_INSET;
-                Optional<Plates> expected = expectedAt(scene, left, top);
-                Optional<PaintedPage.PaintedArea> area =
+                Optional<Corner> expected = expectedAt(scene, left, top);
+                Optional<Corner> found =
                         painted.areas().reversed().stream()
                                 .filter(each -> each.shape().contains(x, y))
-                                .findFirst();
-                Optional<Plates> found = area.flatMap(PaintedPage.PaintedArea::plates);
+                                .findFirst()
+                                .map(area ->
+                                        new Corner(
+                                                area.plates(x, y), area.opacity(), area.blend()));
                 boolean matches =
-                        expected.isPresent() == area.isPresent()
-                                && expected.isPresent() == found.isPresent()
-                                && (expected.isEmpty()
-                                        || expected.get().matches(found.get(), INK_TOLERANCE));
+                        expected.isPresent() == found.isPresent()
+                                && (expected.isEmpty() || expected.get().matches(found.get()));
                 checks.add(
                         new CornerCheck(
                                 (top ? "top " : "bottom ") + (left ? "left" : "right"),
-                                expected.map(Plates::inWords),
-                                found.map(Plates::inWords),
+                                expected.map(Corner::inWords),
+                                found.flatMap(Corner::known),
                                 matches));
             }
         }
         return List.copyOf(checks);
     }
 
-    private Optional<Plates> expectedAt(PageScene scene, boolean left, boolean top) {
+    /** What is painted last at a corner. */
+    private record Corner(Optional<Plates> plates, double opacity, String blend) {
+        boolean matches(Corner found) {
+            return plates.isPresent()
+                    && found.plates().isPresent()
+                    && plates.get().matches(found.plates().get(), INK_TOLERANCE)
+                    && Math.abs(opacity - found.opacity()) < OPACITY_TOLERANCE
+                    && blend.equals(found.blend());
+        }
+
+        String inWords() {
+            String ink = plates.map(Plates::inWords).orElse("no colour of the press");
+            String covering =
+                    opacity == 1 ? ink : "%s at %d %%".formatted(ink, Math.round(opacity * 100));
+            return blend.equals("Normal") ? covering : covering + ", " + blend;
+        }
+
+        /** Nothing where the colour is none of the press. */
+        Optional<String> known() {
+            return plates.map(plates -> inWords());
+        }
+    }
+
+    private Optional<Corner> expectedAt(PageScene scene, boolean left, boolean top) {
         Rect bleed = scene.boxes().bleed();
         double x = left ? bleed.x() + CORNER_INSET : bleed.right() - CORNER_INSET;
         double y = top ? bleed.y() + CORNER_INSET : bleed.bottom() - CORNER_INSET;
-        return scene.items().reversed().stream()
-                .filter(item -> item instanceof Item.AreaFill fill && fill.rect().contains(x, y))
+        InkPlanes planes = InkPlanes.of(scene, condition);
+        return scene.areas().reversed().stream()
+                .filter(fill -> fill.rect().contains(x, y))
                 .findFirst()
-                .map(item -> Plates.of(item.paint().color(), condition));
+                .map(fill ->
+                        new Corner(
+                                Optional.of(
+                                        Plates.of(
+                                                planes.color(
+                                                        Painted.source(fill, planes).ink(x, y)),
+                                                condition)),
+                                fill.opacity(),
+                                fill.blend().standardName()));
     }
 
     /** Glyphs by the place they stand at, to a tenth of a point. */

@@ -170,7 +170,7 @@ class SpotInksTest {
                     scenes.getFirst().items().reversed().stream()
                             .filter(item -> item.bounds().contains(x, y))
                             .findFirst()
-                            .map(item -> COATED.toScreen(item.paint().color()))
+                            .map(item -> COATED.toScreen(item.paints().getFirst().color()))
                             .orElseThrow();
             var near = org.assertj.core.api.Assertions.within(4);
             assertThat(pixel >> 16 & 0xff).isCloseTo(screen.red(), near);

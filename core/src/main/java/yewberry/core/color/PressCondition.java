@@ -9,6 +9,7 @@ import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import yewberry.core.Refused;
@@ -34,6 +35,8 @@ public final class PressCondition {
     private final ICC_ColorSpace space;
     private final double[] black;
     private final double[] white;
+    private final Map<Optional<Lab>, ScreenTable> tables = new ConcurrentHashMap<>();
+    private volatile double[][] grid;
     private final Map<Cmyk, Rgb> toScreen = new ConcurrentHashMap<>();
     private final Map<Color, Cmyk> toInk = new ConcurrentHashMap<>();
 
@@ -176,9 +179,21 @@ public final class PressCondition {
         };
     }
 
-    /** Linear sRGB of inks on the screen, not cut at the edge of the gamut. */
-    double[] linearComponents(Cmyk ink) {
-        return Srgb.linear(compensated(ink));
+    /** Many pixels of ink at once, as {@link #toScreen}. */
+    public ScreenTable screenTable() {
+        return tables.computeIfAbsent(
+                Optional.empty(),
+                none -> new ScreenTable(grid(), xyz -> Srgb.linear(compensated(xyz))));
+    }
+
+    /** Many pixels of ink at once, as {@link #proof} on a stock. */
+    public ScreenTable proofTable(Lab stock) {
+        if (tables.size() > 8) {
+            tables.clear(); // a stock that is being chosen goes through many colours
+        }
+        return tables.computeIfAbsent(
+                Optional.of(stock),
+                of -> new ScreenTable(grid(), xyz -> Srgb.linear(onStock(xyz, stock.xyz()))));
     }
 
     /** The process inks that print this colour as well as this condition can. */
@@ -259,18 +274,36 @@ public final class PressCondition {
         return new double[] {ink.cyan(), ink.magenta(), ink.yellow(), ink.black()};
     }
 
-    /** XYZ relative to the paper, with black-point compensation. */
+    /** What the tables are made from: relative XYZ of every step of every ink, made once. */
+    private double[][] grid() {
+        double[][] made = grid;
+        if (made == null) {
+            made = ScreenTable.grid(this::relative);
+            grid = made;
+        }
+        return made;
+    }
+
     private double[] compensated(Cmyk cmyk) {
-        double[] xyz = relative(cmyk);
+        return compensated(relative(cmyk));
+    }
+
+    /** XYZ relative to the paper, with black-point compensation. */
+    private double[] compensated(double[] relative) {
+        double[] xyz = relative.clone();
         for (int i = 0; i < 3; i++) {
             xyz[i] = (xyz[i] - black[i]) * Lab.D50[i] / (Lab.D50[i] - black[i]);
         }
         return xyz;
     }
 
-    /** XYZ on a stock of this XYZ: ICC.1, absolute colorimetric. */
     private double[] onStock(Cmyk cmyk, double[] stock) {
-        double[] xyz = relative(cmyk);
+        return onStock(relative(cmyk), stock);
+    }
+
+    /** XYZ on a stock of this XYZ: ICC.1, absolute colorimetric. */
+    private static double[] onStock(double[] relative, double[] stock) {
+        double[] xyz = relative.clone();
         for (int i = 0; i < 3; i++) {
             xyz[i] *= stock[i] / Lab.D50[i];
         }

@@ -1,5 +1,8 @@
 package yewberry.core.color;
 
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+
 /**
  * Turns many pixels of process ink into screen colour: a table of 17 steps an ink, interpolated in
  * the simplex that a colour lies in. It is within a few of 255 of {@link PressCondition#toScreen},
@@ -55,24 +58,34 @@ public final class ScreenTable {
 
     private final long[] table = new long[STEPS * STEPS * STEPS * STEPS];
 
-    public ScreenTable(PressCondition condition) {
+    /**
+     * @param grid of {@link #grid}
+     * @param linear red, green and blue light of an entry of it, 0 to 1, not cut at the edge of the
+     *     gamut
+     */
+    ScreenTable(double[][] grid, UnaryOperator<double[]> linear) {
+        for (int at = 0; at < table.length; at++) {
+            double[] screen = linear.apply(grid[at]);
+            table[at] =
+                    level(screen[0]) << 2 * FIELD | level(screen[1]) << FIELD | level(screen[2]);
+        }
+    }
+
+    /** A colour, in whatever space, of every step of every ink, cyan outermost. */
+    static double[][] grid(Function<Cmyk, double[]> color) {
+        double[][] grid = new double[STEPS * STEPS * STEPS * STEPS][];
         double step = 100.0 / (STEPS - 1);
         int at = 0;
         for (int c = 0; c < STEPS; c++) {
             for (int m = 0; m < STEPS; m++) {
                 for (int y = 0; y < STEPS; y++) {
                     for (int k = 0; k < STEPS; k++) {
-                        double[] screen =
-                                condition.linearComponents(
-                                        new Cmyk(c * step, m * step, y * step, k * step));
-                        table[at++] =
-                                level(screen[0]) << 2 * FIELD
-                                        | level(screen[1]) << FIELD
-                                        | level(screen[2]);
+                        grid[at++] = color.apply(new Cmyk(c * step, m * step, y * step, k * step));
                     }
                 }
             }
         }
+        return grid;
     }
 
     private static long level(double linear) {

@@ -9,8 +9,8 @@ public record View(Viewing viewing, PressCondition condition, Lab stock) {
     public Rgb see(Color color) {
         return switch (viewing) {
             case ON_PRESS -> condition.proof(color, stock);
-            case AS_DESIGNED, GREY_COPY, PROTAN, DEUTAN, TRITAN ->
-                    changed(condition.toScreen(color));
+            case AS_DESIGNED, BACKGROUNDS_OFF, GREY_COPY, PROTAN, DEUTAN, TRITAN ->
+                    shifted(condition.toScreen(color));
         };
     }
 
@@ -19,9 +19,10 @@ public record View(Viewing viewing, PressCondition condition, Lab stock) {
         return see(Cmyk.NONE);
     }
 
-    private Rgb changed(Rgb color) {
+    /** A screen colour as this viewing changes it. */
+    public Rgb shifted(Rgb color) {
         return switch (viewing) {
-            case AS_DESIGNED, ON_PRESS -> color;
+            case AS_DESIGNED, ON_PRESS, BACKGROUNDS_OFF -> color;
             case GREY_COPY -> grey(color);
             case PROTAN -> Vision.PROTAN.see(color);
             case DEUTAN -> Vision.DEUTAN.see(color);

@@ -4,6 +4,7 @@ package yewberry.core.color;
 public enum Viewing {
     AS_DESIGNED,
     ON_PRESS,
+    BACKGROUNDS_OFF,
     GREY_COPY,
     PROTAN,
     DEUTAN,

@@ -11,7 +11,6 @@ import yewberry.core.color.Palette;
 import yewberry.core.color.Swatch;
 import yewberry.core.edit.Element.*;
 import yewberry.core.publication.Background;
-import yewberry.core.publication.Fill;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Paragraph;
@@ -55,9 +54,7 @@ final class Integrity {
             case OnePage page -> page.parent().ifPresent(after::parent);
             case OneBackground(Owner owner, Background background) -> {
                 after.layer(owner);
-                if (background.fill() instanceof Fill.Solid(Tinted color)) {
-                    after.swatch(color.swatch());
-                }
+                background.fill().colors().forEach(color -> after.swatch(color.swatch()));
             }
             case OneFrame(Owner owner, TextFrame frame) -> {
                 after.layer(owner);

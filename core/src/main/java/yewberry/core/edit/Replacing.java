@@ -38,9 +38,8 @@ final class Replacing {
                 };
         UnaryOperator<Background> background =
                 each ->
-                        each.fill() instanceof Fill.Solid(Tinted color)
-                                        && color.swatch().equals(old)
-                                ? each.withFill(new Fill.Solid(color.withSwatch(replacement)))
+                        each.fill().colors().stream().anyMatch(color -> color.swatch().equals(old))
+                                ? each.withFill(replaced(each.fill(), old, replacement))
                                 : each;
         return layers(in, background, frame)
                 .withLooks(
@@ -59,6 +58,26 @@ final class Replacing {
                                                 ? swatch.withDefinition(
                                                         swatch.definition().with(old, replacement))
                                                 : swatch));
+    }
+
+    private static Fill replaced(Fill fill, UUID old, UUID replacement) {
+        return switch (fill) {
+            case Fill.None none -> none;
+            case Fill.Solid(Tinted color) -> new Fill.Solid(replaced(color, old, replacement));
+            case Fill.Gradient gradient ->
+                    gradient.withStops(
+                            gradient.stops().stream()
+                                    .map(stop ->
+                                            new Fill.Gradient.Stop(
+                                                    stop.position(),
+                                                    replaced(stop.color(), old, replacement),
+                                                    stop.opacity()))
+                                    .toList());
+        };
+    }
+
+    private static Tinted replaced(Tinted color, UUID old, UUID replacement) {
+        return color.swatch().equals(old) ? color.withSwatch(replacement) : color;
     }
 
     static Publication look(Publication in, UUID old, UUID replacement) {

@@ -8,6 +8,7 @@ import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Press;
 import yewberry.core.publication.Setup;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.Medium;
 import yewberry.core.scene.PageScene;
 import yewberry.core.text.Segment;
 
@@ -36,7 +37,7 @@ public final class Findings {
                 findings.add(new Finding.MissingCharacters(scene.page(), run, missing));
             }
         }
-        if (simulated(press) && scene.items().stream().noneMatch(Item.AreaFill.class::isInstance)) {
+        if (simulated(press) && scene.on(Medium.PAPER).areas().isEmpty()) {
             findings.add(new Finding.StockNotPrinted(scene, press.stock().orElseThrow()));
         }
         findings.addAll(

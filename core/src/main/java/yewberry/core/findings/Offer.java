@@ -64,9 +64,11 @@ public record Offer(String label, Edit edit) {
         if (item instanceof Item.GlyphRun run && heavy.place().ground().isPresent()) {
             return List.of(overprint(run.look(), Look.Overprint.NEVER));
         }
-        Paint paint = item.paint();
+        Paint paint = item.paints().getFirst();
         Optional<Swatch> swatch = publication.findSwatch(paint.swatch());
-        if (paint.tint() == 100
+        boolean alone = !(item instanceof Item.AreaFill fill) || fill.solid().isPresent();
+        if (alone
+                && paint.tint() == 100
                 && swatch.isPresent()
                 && swatch.get().definition() instanceof Definition.Plain(Color color)
                 && color instanceof Cmyk ink) {

@@ -31,12 +31,10 @@ public sealed interface PressFinding extends Finding {
         @Override
         public String message() {
             String over =
-                    place.ground()
-                            .map(ground -> " over “%s”".formatted(ground.paint().inWords()))
-                            .orElse("");
+                    place.ground().map(ground -> " over “%s”".formatted(named(ground))).orElse("");
             return "“%s”%s puts %s %% of ink in one place; the press condition takes %s %%. More sets off on the next sheet and does not dry."
                     .formatted(
-                            place.item().paint().inWords(),
+                            named(place.item()),
                             over,
                             Numbers.plain(place.total()),
                             Numbers.plain(limit));
@@ -167,8 +165,15 @@ public sealed interface PressFinding extends Finding {
 
     private static String words(Item item) {
         return switch (item) {
-            case Item.AreaFill fill -> "Background in " + fill.paint().inWords();
+            case Item.AreaFill fill -> "Background in " + fill.inWords();
             case Item.GlyphRun run -> run.text();
+        };
+    }
+
+    private static String named(Item item) {
+        return switch (item) {
+            case Item.AreaFill fill -> fill.inWords();
+            case Item.GlyphRun run -> run.paint().inWords();
         };
     }
 }

@@ -8,10 +8,13 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.SequencedSet;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
 import yewberry.core.color.PressCondition;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
+import yewberry.core.scene.Painted;
 import yewberry.core.scene.Rect;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
@@ -21,6 +24,9 @@ import yewberry.core.text.Segment;
  * from the scene. The runs of its own frame do not count as lying behind it.
  */
 final class Backdrop {
+    /** In each direction over a glyph. */
+    private static final int SAMPLES = 6;
+
     private final Item.GlyphRun run;
     private final PageScene scene;
     private final PressCondition condition;
@@ -64,8 +70,10 @@ final class Backdrop {
     /** The common case: the first thing met below is a fill that lies under the whole line. */
     private boolean oneBackground(Rect line) {
         for (Item item : below) {
-            if (item instanceof Item.AreaFill fill && fill.rect().contains(line)) {
-                found.add(Optional.of(fill.paint()));
+            if (item instanceof Item.AreaFill fill
+                    && fill.solid().isPresent()
+                    && fill.rect().contains(line)) {
+                found.add(fill.solid());
                 return true;
             }
             if (!item.bounds().intersection(line).isEmpty()) {
@@ -128,7 +136,11 @@ final class Backdrop {
         }
         for (Item item : below) {
             switch (item) {
-                case Item.AreaFill fill -> open = under(fill, ink, open);
+                case Item.AreaFill fill ->
+                        open =
+                                fill.solid().isPresent()
+                                        ? under(fill, ink, open)
+                                        : mixed(fill, ink, open);
                 case Item.GlyphRun other -> text(other, ink, open);
             }
             if (open.isEmpty()) {
@@ -148,12 +160,45 @@ final class Backdrop {
                 rest.add(part);
             } else {
                 if (covered.contains(ink.box()) || ink.touches(covered)) {
-                    found.add(Optional.of(fill.paint()));
+                    found.add(fill.solid());
                 }
                 rest.addAll(part.minus(fill.rect()));
             }
         }
         return rest;
+    }
+
+    /**
+     * Where an area is not one colour that covers, the colours that all areas come to there are
+     * taken from a grid over the glyph's ink.
+     */
+    private List<Rect> mixed(Item.AreaFill fill, Ink ink, List<Rect> open) {
+        List<Rect> rest = new ArrayList<>();
+        Area shape = ink.shape();
+        Painted painted =
+                new Painted(
+                        scene,
+                        scene.items().subList(0, scene.items().indexOf(fill) + 1),
+                        condition);
+        for (Rect part : open) {
+            Rect covered = part.intersection(fill.rect());
+            for (int column = 0; column < SAMPLES && !covered.isEmpty(); column++) {
+                for (int row = 0; row < SAMPLES; row++) {
+                    double x = covered.x() + covered.width() * (column + 0.5) / SAMPLES;
+                    double y = covered.y() + covered.height() * (row + 0.5) / SAMPLES;
+                    if (shape.contains(x, y)) {
+                        found.add(Optional.of(Paint.sampled(rounded(painted.at(x, y)), fill)));
+                    }
+                }
+            }
+            rest.addAll(part.minus(fill.rect()));
+        }
+        return rest;
+    }
+
+    /** To whole percent, so that a gradient is some dozens of colours and not thousands. */
+    private static Color rounded(Color color) {
+        return color instanceof Cmyk ink ? ink.rounded() : color;
     }
 
     /** Text that overprints shows in as many colours as it lies on. */

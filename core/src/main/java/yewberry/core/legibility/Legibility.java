@@ -10,6 +10,7 @@ import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Level;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.Medium;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 
@@ -32,7 +33,13 @@ public final class Legibility {
     }
 
     /** One result for each run that has ink on the page. */
-    public List<RunContrast> judge(PageScene scene) {
+    public List<RunContrast> judge(PageScene all) {
+        return judge(all, Medium.SCREEN);
+    }
+
+    /** The same on another medium. */
+    public List<RunContrast> judge(PageScene all, Medium medium) {
+        PageScene scene = all.on(medium);
         synchronized (memo) {
             List<RunContrast> known = memo.get(scene);
             if (known != null) {

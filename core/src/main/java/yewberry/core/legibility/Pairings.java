@@ -13,6 +13,7 @@ import yewberry.core.color.Contrast;
 import yewberry.core.color.View;
 import yewberry.core.publication.Level;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.Medium;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 
@@ -62,12 +63,12 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
         SequencedSet<Optional<Paint>> grounds = new LinkedHashSet<>();
         Map<Pair, List<Occurrence>> occurrences = new LinkedHashMap<>();
         for (PageScene scene : scenes) {
-            scene.items().stream()
-                    .filter(Item.AreaFill.class::isInstance)
-                    .forEach(item -> grounds.add(Optional.of(item.paint())));
+            scene.on(Medium.SCREEN).areas().stream()
+                    .flatMap(fill -> fill.solid().stream())
+                    .forEach(paint -> grounds.add(Optional.of(paint)));
             for (RunContrast contrast : legibility.judge(scene)) {
                 texts.add(contrast.run().paint());
-                for (RunContrast.Against against : contrast.against()) {
+                for (RunContrast.Against against : worstOfMany(contrast.against())) {
                     grounds.add(against.paint());
                     occurrences
                             .computeIfAbsent(
@@ -108,6 +109,19 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
             }
         }
         return new Pairings(rows, columns, List.copyOf(cells));
+    }
+
+    /** Of the many colours that one area comes to, only the worst. */
+    private static List<RunContrast.Against> worstOfMany(List<RunContrast.Against> against) {
+        Map<String, RunContrast.Against> worst = new LinkedHashMap<>();
+        for (RunContrast.Against each : against) {
+            String key =
+                    each.paint()
+                            .map(paint -> paint.sampled() ? paint.name() : paint.toString())
+                            .orElse("");
+            worst.merge(key, each, (a, b) -> a.ratio() <= b.ratio() ? a : b);
+        }
+        return List.copyOf(worst.values());
     }
 
     private static void addNew(SequencedSet<Paint> texts, Paint paint) {

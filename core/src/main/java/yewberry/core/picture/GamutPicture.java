@@ -1,13 +1,9 @@
 package yewberry.core.picture;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.Arrays;
 import java.util.function.DoubleFunction;
 import java.util.function.IntFunction;
-import javax.imageio.ImageIO;
 import yewberry.core.color.Color;
 import yewberry.core.color.InkSearch;
 import yewberry.core.color.Lab;
@@ -61,7 +57,7 @@ public final class GamutPicture {
                 image.setRGB(x, y, inside[x] ? argb(condition.toScreen(row.apply(x))) : rim);
             }
         }
-        return png(image);
+        return Png.of(image);
     }
 
     /** Which of a row can be printed: every eighth is asked, and between two answers each half. */
@@ -113,20 +109,10 @@ public final class GamutPicture {
                 image.setRGB(x, y, y < colors ? shown : printed ? PAPER : RIM);
             }
         }
-        return png(image);
+        return Png.of(image);
     }
 
     private static int argb(Rgb color) {
         return 0xff000000 | color.red() << 16 | color.green() << 8 | color.blue();
-    }
-
-    private static byte[] png(BufferedImage image) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try {
-            ImageIO.write(image, "png", out);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toByteArray();
     }
 }

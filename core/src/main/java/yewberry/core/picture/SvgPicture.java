@@ -10,9 +10,12 @@ import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.publication.Side;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.Medium;
 import yewberry.core.scene.Overlay;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Paint;
 import yewberry.core.scene.Rect;
+import yewberry.core.scene.Shade;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
 
@@ -21,12 +24,16 @@ import yewberry.core.text.Segment;
  * one point. Glyph outlines are shared shapes; trim, bleed and safe area are drawn when asked for.
  */
 public final class SvgPicture {
+    /** Fine enough for a page at 200 %; what areas mix has no edges finer than that. */
+    private static final int AREAS_PPI = 144;
+
     private final View view;
     private final boolean guides;
     private final Map<String, Face.Outline> glyphs = new LinkedHashMap<>();
     private final StringBuilder clips = new StringBuilder();
     private final StringBuilder body = new StringBuilder();
     private int parts;
+    private int shades;
 
     private SvgPicture(View view, boolean guides) {
         this.view = view;
@@ -101,12 +108,8 @@ public final class SvgPicture {
         body.append("<g transform=\"translate(").append(number(x)).append(" 0)\">");
         body.append("<g clip-path=\"url(#").append(clip).append(")\">");
         rect(visible, view.bare());
-        for (Item item : scene.items()) {
-            switch (item) {
-                case Item.AreaFill fill -> rect(fill.rect(), view.see(fill.paint().color()));
-                case Item.GlyphRun run -> text(scene, run);
-            }
-        }
+        areas(scene.on(Medium.of(view.viewing())), visible);
+        scene.text().forEach(run -> text(scene, run));
         body.append("</g>");
         if (guides) {
             guide("bleed", visible, "1 3");
@@ -114,6 +117,77 @@ public final class SvgPicture {
             guide("safe", scene.boxes().safe(), "4 4");
         }
         body.append("</g>");
+    }
+
+    /**
+     * Areas that cover are drawn as they are; where one lets through what is below, a browser would
+     * mix the colours of the screen and not the inks, so all areas are painted here.
+     */
+    private void areas(PageScene scene, Rect visible) {
+        if (scene.areas().stream().allMatch(Item.AreaFill::covers)) {
+            for (Item.AreaFill fill : scene.areas()) {
+                switch (fill.shade()) {
+                    case Shade.Solid(Paint paint) -> rect(fill.rect(), view.see(paint.color()));
+                    case Shade.Gradient gradient -> gradient(scene, fill, gradient);
+                }
+            }
+            return;
+        }
+        PaintedAreas.Picture painted = PaintedAreas.of(scene, view, visible, AREAS_PPI);
+        double pixel = 72.0 / AREAS_PPI;
+        body.append("<image");
+        box(
+                body,
+                new Rect(
+                        visible.x(),
+                        visible.y(),
+                        painted.width() * pixel,
+                        painted.height() * pixel));
+        body.append(" preserveAspectRatio=\"none\" href=\"data:image/png;base64,");
+        body.append(painted.base64()).append("\"/>");
+    }
+
+    private void gradient(PageScene scene, Item.AreaFill fill, Shade.Gradient gradient) {
+        String id = "shade-" + ++shades;
+        Rect frame = fill.frame();
+        double x = frame.x() + frame.width() / 2;
+        double y = frame.y() + frame.height() / 2;
+        String element =
+                switch (gradient.kind()) {
+                    case LINEAR -> "linearGradient";
+                    case RADIAL -> "radialGradient";
+                };
+        clips.append('<').append(element).append(" id=\"").append(id);
+        clips.append("\" gradientUnits=\"userSpaceOnUse\"");
+        switch (gradient.kind()) {
+            case LINEAR -> {
+                double radians = Math.toRadians(gradient.angle());
+                double dx = gradient.length(frame) / 2 * Math.cos(radians);
+                double dy = gradient.length(frame) / 2 * Math.sin(radians);
+                attribute("x1", x - dx);
+                attribute("y1", y + dy);
+                attribute("x2", x + dx);
+                attribute("y2", y - dy);
+            }
+            case RADIAL -> {
+                attribute("cx", x);
+                attribute("cy", y);
+                attribute("r", gradient.radius(frame));
+            }
+        }
+        clips.append('>');
+        for (GradientStops.Stop stop : GradientStops.of(scene, gradient, view)) {
+            clips.append("<stop offset=\"").append(number(stop.position()));
+            clips.append("\" stop-color=\"").append(stop.color().hex()).append("\"/>");
+        }
+        clips.append("</").append(element).append('>');
+        body.append("<rect");
+        box(body, fill.rect());
+        body.append(" fill=\"url(#").append(id).append(")\"/>");
+    }
+
+    private void attribute(String name, double value) {
+        clips.append(' ').append(name).append("=\"").append(number(value)).append('"');
     }
 
     private void rect(Rect rect, Rgb color) {
@@ -136,7 +210,8 @@ public final class SvgPicture {
             return;
         }
         Optional<Color> first = Optional.empty();
-        for (Overlay.Part part : Overlay.of(scene, run, view.condition())) {
+        for (Overlay.Part part :
+                Overlay.of(scene.on(Medium.of(view.viewing())), run, view.condition())) {
             if (first.isEmpty()) {
                 // the first lies under all the others too, so that no seam shows between them
                 first = Optional.of(part.color());

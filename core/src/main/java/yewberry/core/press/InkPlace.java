@@ -1,6 +1,7 @@
 package yewberry.core.press;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,8 +9,10 @@ import java.util.Optional;
 import yewberry.core.color.Color;
 import yewberry.core.color.PressCondition;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.Medium;
 import yewberry.core.scene.Overlay;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Painted;
 import yewberry.core.scene.Rect;
 
 /**
@@ -23,6 +26,9 @@ import yewberry.core.scene.Rect;
  */
 public record InkPlace(
         Item item, Optional<Item> ground, Color color, double total, List<Rect> rects) {
+    /** In each direction over an area that is not one colour. */
+    private static final int GRID = 12;
+
     public InkPlace {
         rects = List.copyOf(rects);
     }
@@ -41,21 +47,24 @@ public record InkPlace(
     }
 
     /** Every place of a page, from the lowest item up: what is covered completely is left out. */
-    public static List<InkPlace> of(PageScene scene, PressCondition condition) {
+    public static List<InkPlace> of(PageScene all, PressCondition condition) {
+        PageScene scene = all.on(Medium.PAPER);
         List<InkPlace> places = new ArrayList<>();
         for (Item item : scene.items()) {
             switch (item) {
                 case Item.AreaFill fill -> {
                     List<Rect> visible = visible(scene, fill);
                     if (!visible.isEmpty()) {
-                        places.add(place(item, Optional.empty(), visible, condition));
+                        Color color = heaviest(scene, fill, visible, condition);
+                        places.add(place(item, color, visible, condition));
                     }
                 }
                 case Item.GlyphRun run -> {
                     if (run.paint().overprints()) {
                         places.addAll(overprinted(scene, run, condition));
                     } else {
-                        places.add(place(item, Optional.empty(), List.of(run.bounds()), condition));
+                        places.add(
+                                place(item, run.paint().color(), List.of(run.bounds()), condition));
                     }
                 }
             }
@@ -64,9 +73,33 @@ public record InkPlace(
     }
 
     private static InkPlace place(
-            Item item, Optional<Item> ground, List<Rect> rects, PressCondition condition) {
-        Color color = item.paint().color();
-        return new InkPlace(item, ground, color, condition.totalInk(color), rects);
+            Item item, Color color, List<Rect> rects, PressCondition condition) {
+        return new InkPlace(item, Optional.empty(), color, condition.totalInk(color), rects);
+    }
+
+    /** The colour of an area; where it is not one, that with the most ink of a grid of points. */
+    private static Color heaviest(
+            PageScene scene, Item.AreaFill fill, List<Rect> visible, PressCondition condition) {
+        if (fill.solid().isPresent()) {
+            return fill.solid().get().color();
+        }
+        Painted painted =
+                new Painted(
+                        scene,
+                        scene.items().subList(0, scene.items().indexOf(fill) + 1),
+                        condition);
+        List<Color> colors = new ArrayList<>();
+        for (Rect rect : visible) {
+            for (int column = 0; column <= GRID; column++) {
+                for (int row = 0; row <= GRID; row++) {
+                    // a hair inside, where the area still is
+                    double x = rect.x() + 0.01 + (rect.width() - 0.02) * column / GRID;
+                    double y = rect.y() + 0.01 + (rect.height() - 0.02) * row / GRID;
+                    colors.add(painted.at(x, y));
+                }
+            }
+        }
+        return colors.stream().max(Comparator.comparingDouble(condition::totalInk)).orElseThrow();
     }
 
     private record Stack(Optional<Item> ground, Color color) {}
@@ -94,7 +127,7 @@ public record InkPlace(
         List<Rect> open = List.of(fill.rect().intersection(scene.boxes().bleed()));
         int above = scene.items().indexOf(fill) + 1;
         for (Item item : scene.items().subList(above, scene.items().size())) {
-            if (item instanceof Item.AreaFill upper) {
+            if (item instanceof Item.AreaFill upper && upper.covers()) {
                 open = open.stream().flatMap(part -> part.minus(upper.rect()).stream()).toList();
             }
         }

@@ -1,8 +1,77 @@
 package yewberry.core.publication;
 
+import java.util.List;
+import yewberry.core.Refused;
+import yewberry.core.color.Definition;
+import yewberry.core.color.Numbers;
+
 /** What an area is filled with. None is not white: it paints nothing. */
 public sealed interface Fill {
     record None() implements Fill {}
 
     record Solid(Tinted color) implements Fill {}
+
+    /**
+     * Colours that pass into each other, in the inks that print them.
+     *
+     * @param angle of a linear one, in degrees: 0 goes from left to right, 90 from the bottom up
+     * @param reversed whether it is read from its last stop to its first
+     * @param stops two or more, from position 0 to 100
+     * @throws Refused if there are fewer than two stops or more than 50, they are not in order, or
+     *     the angle is not within -360 to 360
+     */
+    record Gradient(Kind kind, double angle, boolean reversed, List<Stop> stops) implements Fill {
+        public enum Kind {
+            LINEAR,
+            /** From the centre of the area to its corners. */
+            RADIAL
+        }
+
+        /**
+         * @param position in percent of the way
+         * @param opacity in percent; 100 covers
+         */
+        public record Stop(double position, Tinted color, double opacity) {
+            public Stop {
+                Definition.checkPercent("A position", position);
+                Definition.checkPercent("An opacity", opacity);
+            }
+        }
+
+        public Gradient {
+            stops = List.copyOf(stops);
+            if (stops.size() < 2 || stops.size() > 50) {
+                throw new Refused(
+                        "A gradient of %d stops is not possible; it has 2 to 50."
+                                .formatted(stops.size()));
+            }
+            for (int i = 1; i < stops.size(); i++) {
+                if (stops.get(i).position() < stops.get(i - 1).position()) {
+                    throw new Refused(
+                            "The stop at %s %% comes after one at %s %%; put the stops in order."
+                                    .formatted(
+                                            Numbers.plain(stops.get(i).position()),
+                                            Numbers.plain(stops.get(i - 1).position())));
+                }
+            }
+            if (!(angle >= -360 && angle <= 360)) {
+                throw new Refused(
+                        "An angle of %s degrees is not possible; choose from -360 to 360."
+                                .formatted(Numbers.plain(angle)));
+            }
+        }
+
+        public Gradient withStops(List<Stop> changed) {
+            return new Gradient(kind, angle, reversed, changed);
+        }
+    }
+
+    /** The uses of swatches in it. */
+    default List<Tinted> colors() {
+        return switch (this) {
+            case None none -> List.of();
+            case Solid(Tinted color) -> List.of(color);
+            case Gradient gradient -> gradient.stops().stream().map(Gradient.Stop::color).toList();
+        };
+    }
 }

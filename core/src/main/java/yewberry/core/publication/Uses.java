@@ -54,9 +54,7 @@ public final class Uses {
 
     private void count(Layer layer) {
         for (Background background : layer.backgrounds()) {
-            if (background.fill() instanceof Fill.Solid(Tinted color)) {
-                count(color.swatch());
-            }
+            background.fill().colors().forEach(color -> count(color.swatch()));
         }
         for (TextFrame frame : layer.frames()) {
             for (Paragraph paragraph : frame.paragraphs()) {

@@ -41,11 +41,13 @@ public final class Composer {
             Optional<Parent> parent,
             Setup setup,
             Side side,
+            boolean paired,
             Ingredients ingredients,
             PageScene scene) {
-        boolean holds(Publication in, Page wanted, Side wantedSide) {
+        boolean holds(Publication in, Page wanted, Side wantedSide, boolean wantedPaired) {
             return page == wanted
                     && side == wantedSide
+                    && paired == wantedPaired
                     && setup == in.setup()
                     && parent.orElse(null) == wanted.parent().flatMap(in::findParent).orElse(null)
                     && ingredients.unchangedIn(in);
@@ -56,15 +58,16 @@ public final class Composer {
     public PageScene compose(Publication publication, int index) {
         Page page = publication.pages().get(index);
         Side side = publication.setup().sideOf(index);
+        boolean paired = Spreads.isPaired(publication, index);
         Deque<Composed> variants =
                 memo.computeIfAbsent(page.id(), id -> new ArrayDeque<>(VARIANTS));
         synchronized (variants) {
             for (Composed each : variants) {
-                if (each.holds(publication, page, side)) {
+                if (each.holds(publication, page, side, paired)) {
                     return each.scene();
                 }
             }
-            Composed fresh = fresh(publication, page, side);
+            Composed fresh = fresh(publication, page, side, paired);
             if (variants.size() == VARIANTS) {
                 variants.removeLast();
             }
@@ -89,12 +92,13 @@ public final class Composer {
         }
     }
 
-    private Composed fresh(Publication publication, Page page, Side side) {
+    private Composed fresh(Publication publication, Page page, Side side, boolean paired) {
         Ingredients ingredients = new Ingredients(publication);
         Optional<Parent> parent = page.parent().map(publication::parent);
         PageScene scene =
-                new PageComposition(publication, condition, side, ingredients, setter)
+                new PageComposition(publication, condition, side, paired, ingredients, setter)
                         .compose(page, parent);
-        return new Composed(page, parent, publication.setup(), side, ingredients.sealed(), scene);
+        return new Composed(
+                page, parent, publication.setup(), side, paired, ingredients.sealed(), scene);
     }
 }

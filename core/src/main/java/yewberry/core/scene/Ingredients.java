@@ -37,7 +37,8 @@ final class Ingredients {
     }
 
     private Paint paint(Tinted use, Color color, boolean overprints) {
-        return new Paint(color, use.swatch(), swatch(use.swatch()).name(), use.tint(), overprints);
+        return new Paint(
+                color, use.swatch(), swatch(use.swatch()).name(), use.tint(), overprints, false);
     }
 
     private Swatch swatch(UUID id) {

@@ -1,8 +1,12 @@
 package yewberry.core.scene;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import yewberry.core.color.BlendMode;
+import yewberry.core.color.Numbers;
+import yewberry.core.publication.Background;
 import yewberry.core.publication.Look;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
@@ -11,13 +15,55 @@ import yewberry.core.text.Segment;
 public sealed interface Item {
     Origin origin();
 
-    Paint paint();
+    /** All swatches it is painted with. */
+    List<Paint> paints();
 
     /** A rectangle around all it paints. */
     Rect bounds();
 
-    /** A background: a rectangle in one colour. */
-    record AreaFill(Origin origin, UUID background, Paint paint, Rect rect) implements Item {
+    /**
+     * A background: a rectangle with a colour or a gradient.
+     *
+     * @param rect that is painted
+     * @param frame that its fill is spread over, which is larger where it goes across a spread
+     * @param opacity 0 to 1
+     */
+    record AreaFill(
+            Origin origin,
+            UUID background,
+            Shade shade,
+            Rect rect,
+            Rect frame,
+            double opacity,
+            BlendMode blend,
+            Background.GoesTo goesTo)
+            implements Item {
+        /** Whether nothing below it shows. */
+        public boolean covers() {
+            return opacity == 1
+                    && blend == BlendMode.NORMAL
+                    && (!(shade instanceof Shade.Gradient gradient) || gradient.covers());
+        }
+
+        /** Its one colour, where it covers with one. */
+        public Optional<Paint> solid() {
+            return covers() && shade instanceof Shade.Solid(Paint paint)
+                    ? Optional.of(paint)
+                    : Optional.empty();
+        }
+
+        @Override
+        public List<Paint> paints() {
+            return shade.paints();
+        }
+
+        /** What it is painted with, for people. */
+        public String inWords() {
+            return opacity == 1
+                    ? shade.inWords()
+                    : "%s at %s %%".formatted(shade.inWords(), Numbers.plain(opacity * 100));
+        }
+
         @Override
         public Rect bounds() {
             return rect;
@@ -38,6 +84,11 @@ public sealed interface Item {
             implements Item {
         public GlyphRun {
             lines = List.copyOf(lines);
+        }
+
+        @Override
+        public List<Paint> paints() {
+            return List.of(paint);
         }
 
         /** As it reads; where a line ends, a space stands. */

@@ -48,7 +48,7 @@ public final class Overlay {
                         if (covered.isEmpty()) {
                             rest.add(part);
                         } else {
-                            grounds.add(part(run, covered, item, fill.paint().color()));
+                            grounds.add(part(run, covered, item, color(fill, covered)));
                             rest.addAll(part.minus(fill.rect()));
                         }
                     }
@@ -69,6 +69,20 @@ public final class Overlay {
         }
         grounds.addAll(text.reversed());
         return grounds;
+    }
+
+    /** Where it is not the same everywhere, that of the middle. */
+    private Color color(Item.AreaFill fill, Rect covered) {
+        return fill.solid()
+                .map(Paint::color)
+                .orElseGet(() ->
+                        new Painted(
+                                        scene,
+                                        scene.items().subList(0, scene.items().indexOf(fill) + 1),
+                                        condition)
+                                .at(
+                                        covered.x() + covered.width() / 2,
+                                        covered.y() + covered.height() / 2));
     }
 
     private Part part(Item.GlyphRun run, Rect rect, Item ground, Color below) {

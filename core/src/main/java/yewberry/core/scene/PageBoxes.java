@@ -1,6 +1,8 @@
 package yewberry.core.scene;
 
 import yewberry.core.publication.Area;
+import yewberry.core.publication.Edge;
+import yewberry.core.publication.Length;
 import yewberry.core.publication.Margins;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Side;
@@ -40,10 +42,30 @@ public record PageBoxes(Side side, Rect trim, Rect bleed, Rect safe, Rect type) 
         return new PageBoxes(side, trim, bleed, trim.inset(safe, safe, safe, safe), type);
     }
 
-    /** Where an area lies on this page; at each edge it touches it goes on to the bleed. */
+    /**
+     * What a fill of an area is spread over: the area itself or, across two pages that face each
+     * other, both of them; what the binding swallows is left out of the middle.
+     *
+     * @param paired whether the page has another one beside it
+     */
+    public Rect frame(Area area, boolean paired) {
+        if (area instanceof Area.WholeSpread(Length loss) && paired) {
+            double swallowed = loss.points();
+            boolean left = side == Side.LEFT;
+            double middle = left ? trim.width() - swallowed : swallowed;
+            double half = left ? middle - bleed.x() : bleed.right() - middle;
+            return new Rect(middle - half, bleed.y(), 2 * half, bleed.height());
+        }
+        return place(area);
+    }
+
+    /** Where an area lies on this page; at each edge it means to bleed off, out to the bleed. */
     public Rect place(Area area) {
         return switch (area) {
             case Area.WholePage whole -> bleed;
+            case Area.WholeSpread spread -> bleed;
+            case Area.SafeArea within -> safe;
+            case Area.Rectangle rectangle -> place(rectangle);
             case Area.Band band -> {
                 double depth = band.depth().points();
                 double across = Math.min(depth, trim.width());
@@ -62,6 +84,43 @@ public record PageBoxes(Side side, Rect trim, Rect bleed, Rect safe, Rect type) 
                     }
                 };
             }
+        };
+    }
+
+    private Rect place(Area.Rectangle area) {
+        double x =
+                start(
+                        area.anchor().across().on(side).ordinal(),
+                        area.across().points(),
+                        area.width().points(),
+                        trim.width());
+        double y =
+                start(
+                        area.anchor().down().ordinal(),
+                        area.down().points(),
+                        area.height().points(),
+                        trim.height());
+        double right = x + area.width().points();
+        double bottom = y + area.height().points();
+        for (Edge edge : area.bleeds()) {
+            switch (edge.on(side)) {
+                case TOP -> y = bleed.y();
+                case BOTTOM -> bottom = bleed.bottom();
+                case LEFT, INSIDE -> x = bleed.x();
+                case RIGHT, OUTSIDE -> right = bleed.right();
+            }
+        }
+        return new Rect(x, y, Math.max(0, right - x), Math.max(0, bottom - y));
+    }
+
+    /**
+     * @param point 0 the near edge, 1 the middle, 2 the far edge
+     */
+    private static double start(int point, double offset, double size, double whole) {
+        return switch (point) {
+            case 0 -> offset;
+            case 1 -> (whole - size) / 2 + offset;
+            default -> whole - size - offset;
         };
     }
 }

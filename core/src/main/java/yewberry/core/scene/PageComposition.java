@@ -20,6 +20,7 @@ import yewberry.core.text.SetText;
 final class PageComposition {
     private final Publication publication;
     private final PressCondition condition;
+    private final boolean paired;
     private final PageBoxes boxes;
     private final Ingredients ingredients;
     private final FrameSetter setter;
@@ -30,9 +31,11 @@ final class PageComposition {
             Publication publication,
             PressCondition condition,
             Side side,
+            boolean paired,
             Ingredients ingredients,
             FrameSetter setter) {
         this.condition = condition;
+        this.paired = paired;
         this.publication = publication;
         this.boxes = PageBoxes.of(publication.setup(), side);
         this.ingredients = ingredients;
@@ -54,18 +57,43 @@ final class PageComposition {
     private void backgrounds(List<Background> backgrounds, Origin origin) {
         for (Background background : backgrounds) {
             if (background.sides().include(boxes.side())) {
-                switch (background.fill()) {
-                    case Fill.None none -> {}
-                    case Fill.Solid(Tinted color) ->
-                            items.add(
-                                    new Item.AreaFill(
-                                            origin,
-                                            background.id(),
-                                            ingredients.paint(color, condition),
-                                            boxes.place(background.area())));
-                }
+                shade(background.fill())
+                        .ifPresent(shade ->
+                                items.add(
+                                        new Item.AreaFill(
+                                                origin,
+                                                background.id(),
+                                                shade,
+                                                boxes.place(background.area()),
+                                                boxes.frame(background.area(), paired),
+                                                background.opacity() / 100,
+                                                background.blend(),
+                                                background.goesTo())));
             }
         }
+    }
+
+    private Optional<Shade> shade(Fill fill) {
+        return switch (fill) {
+            case Fill.None none -> Optional.empty();
+            case Fill.Solid(Tinted color) ->
+                    Optional.of(new Shade.Solid(ingredients.paint(color, condition)));
+            case Fill.Gradient gradient -> Optional.of(shade(gradient));
+        };
+    }
+
+    private Shade shade(Fill.Gradient gradient) {
+        List<Shade.Gradient.Stop> stops = new ArrayList<>();
+        for (Fill.Gradient.Stop stop : gradient.stops()) {
+            double position = stop.position() / 100;
+            stops.add(
+                    new Shade.Gradient.Stop(
+                            gradient.reversed() ? 1 - position : position,
+                            ingredients.paint(stop.color(), condition),
+                            stop.opacity() / 100));
+        }
+        return new Shade.Gradient(
+                gradient.kind(), gradient.angle(), gradient.reversed() ? stops.reversed() : stops);
     }
 
     private void frames(List<TextFrame> frames, Origin origin) {

@@ -1,6 +1,8 @@
 package yewberry.core.scene;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 
 /**
@@ -13,6 +15,7 @@ public final class PageScene {
     private final PageBoxes boxes;
     private final List<Item> items;
     private final List<Overset> overset;
+    private final Map<Medium, PageScene> shown = new EnumMap<>(Medium.class);
 
     PageScene(UUID page, PageBoxes boxes, List<Item> items, List<Overset> overset) {
         this.page = page;
@@ -23,6 +26,31 @@ public final class PageScene {
 
     /** Text of a frame that found no room in it. */
     public record Overset(Origin origin, UUID frame, Rect where, String text) {}
+
+    /**
+     * The scene as it is on a medium; the same object each time, this one where nothing is left
+     * out.
+     */
+    public PageScene on(Medium medium) {
+        synchronized (shown) {
+            return shown.computeIfAbsent(
+                    medium,
+                    each -> {
+                        List<Item> there = items.stream().filter(each::has).toList();
+                        return there.size() == items.size()
+                                ? this
+                                : new PageScene(page, boxes, there, overset);
+                    });
+        }
+    }
+
+    /** The areas, from the lowest to the topmost; they lie below all text. */
+    public List<Item.AreaFill> areas() {
+        return items.stream()
+                .filter(Item.AreaFill.class::isInstance)
+                .map(Item.AreaFill.class::cast)
+                .toList();
+    }
 
     public UUID page() {
         return page;

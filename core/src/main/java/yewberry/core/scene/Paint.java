@@ -13,13 +13,16 @@ import yewberry.core.color.Swatch;
  * The colour something is painted in, and the swatch that gave it.
  *
  * @param tint of the swatch in this use, in percent
+ * @param sampled whether it is one of many colours that something comes to
  * @param overprints whether it prints over what is below it instead of knocking it out
  */
-public record Paint(Color color, UUID swatch, String name, double tint, boolean overprints) {
+public record Paint(
+        Color color, UUID swatch, String name, double tint, boolean overprints, boolean sampled) {
     /** A swatch as it is, in text where it is plain black overprinting. */
     public static Paint of(Swatch swatch, Palette palette) {
         Color color = palette.color(swatch);
-        return new Paint(color, swatch.id(), swatch.name(), 100, TextOverprint.isPlainBlack(color));
+        return new Paint(
+                color, swatch.id(), swatch.name(), 100, TextOverprint.isPlainBlack(color), false);
     }
 
     /** What it comes to on a ground; nothing is the bare stock. */
@@ -31,11 +34,17 @@ public record Paint(Color color, UUID swatch, String name, double tint, boolean 
 
     /** Whether both are the same use of the same swatch. */
     public boolean looksLike(Paint other) {
-        return swatch.equals(other.swatch) && tint == other.tint;
+        return swatch.equals(other.swatch) && tint == other.tint && name.equals(other.name);
     }
 
     public Paint withColor(Color changed) {
-        return new Paint(changed, swatch, name, tint, overprints);
+        return new Paint(changed, swatch, name, tint, overprints, sampled);
+    }
+
+    /** One of the colours that an area comes to; it has the area's first swatch. */
+    public static Paint sampled(Color color, Item.AreaFill fill) {
+        Paint first = fill.paints().getFirst();
+        return new Paint(color, first.swatch(), fill.inWords(), 100, false, true);
     }
 
     /** The swatch's name, with the tint where it is not full. */

@@ -26,6 +26,11 @@ public final class Spreads {
         return publication.setup().facing() ? (page + 1) / 2 : page;
     }
 
+    /** Whether the page at this position has another one beside it. */
+    public static boolean isPaired(Publication publication, int page) {
+        return at(publication, indexOf(publication, page)).size() == 2;
+    }
+
     /** The pages of one spread, as positions from 0. */
     public static List<Integer> at(Publication publication, int spread) {
         if (!publication.setup().facing()) {

@@ -58,11 +58,7 @@ public final class ReadingOrder {
                         Comparator.comparingDouble((List<Item.GlyphRun> runs) -> around(runs).y())
                                 .thenComparingDouble(runs -> around(runs).x()))
                 .forEach(runs -> stops.addAll(paragraphs(runs)));
-        scene.items().reversed().stream()
-                .filter(Item.AreaFill.class::isInstance)
-                .map(Item.AreaFill.class::cast)
-                .map(Stop.Ground::new)
-                .forEach(stops::add);
+        scene.areas().reversed().stream().map(Stop.Ground::new).forEach(stops::add);
         return List.copyOf(stops);
     }
 

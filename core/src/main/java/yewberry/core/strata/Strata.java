@@ -11,7 +11,9 @@ import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.publication.Edge;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.Medium;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Painted;
 import yewberry.core.scene.Rect;
 
 /** Everything painted through one point of a page, from the top down to the stock. */
@@ -27,21 +29,39 @@ public final class Strata {
     public static List<Stratum> at(PageScene scene, double x, double y, View view) {
         List<Stratum> up = new ArrayList<>();
         up.add(new Stratum.Stock(view.bare()));
+        List<Item> shown = scene.on(Medium.of(view.viewing())).items();
+        List<Item> areas = new ArrayList<>();
         Optional<Color> ground = Optional.empty();
-        Rgb below = view.bare();
         for (Item item : scene.items()) {
-            Color color = item.paint().over(ground, view.condition());
-            Rgb screen = view.see(color);
+            boolean here = shown.contains(item);
             switch (item) {
                 case Item.AreaFill fill -> {
                     if (fill.rect().contains(x, y)) {
-                        up.add(new Stratum.Fill(fill, screen, bleeds(scene, fill.rect())));
-                        below = screen;
-                        ground = Optional.of(color);
+                        if (here) {
+                            areas.add(fill);
+                            ground =
+                                    Optional.of(
+                                            new Painted(scene, areas, view.condition()).at(x, y));
+                        }
+                        Color result =
+                                here
+                                        ? ground.orElseThrow()
+                                        : new Painted(scene, List.of(fill), view.condition())
+                                                .at(x, y);
+                        up.add(
+                                new Stratum.Fill(
+                                        fill,
+                                        result,
+                                        view.see(result),
+                                        bleeds(scene, fill.rect()),
+                                        here));
                     }
                 }
                 case Item.GlyphRun run -> {
                     if (run.lines().stream().anyMatch(line -> run.box(line).contains(x, y))) {
+                        Color color = run.paint().over(ground, view.condition());
+                        Rgb below = ground.map(view::see).orElseGet(view::bare);
+                        Rgb screen = view.see(color);
                         double ratio = Contrast.ratio(screen, below);
                         up.add(new Stratum.Text(run, color, screen, ratio, below));
                     }

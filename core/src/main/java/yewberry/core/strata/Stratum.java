@@ -24,8 +24,11 @@ public sealed interface Stratum {
     /**
      * @param bleeds the edges of the page, as top, bottom, left and right, where it reaches the
      *     bleed
+     * @param result the colour that it and all below it come to here
+     * @param shown whether it is there in this viewing
      */
-    record Fill(Item.AreaFill fill, Rgb screen, Set<Edge> bleeds) implements Stratum {}
+    record Fill(Item.AreaFill fill, Color result, Rgb screen, Set<Edge> bleeds, boolean shown)
+            implements Stratum {}
 
     /** The paper; never output. */
     record Stock(Rgb screen) implements Stratum {}
@@ -34,7 +37,7 @@ public sealed interface Stratum {
     default Optional<Color> inked() {
         return switch (this) {
             case Text text -> Optional.of(text.result());
-            case Fill fill -> Optional.of(fill.fill().paint().color());
+            case Fill fill -> Optional.of(fill.result());
             case Stock stock -> Optional.empty();
         };
     }

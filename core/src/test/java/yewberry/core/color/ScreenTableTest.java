@@ -25,7 +25,7 @@ class ScreenTableTest {
                         .filter(each -> each.id().equals(id))
                         .findFirst()
                         .orElseThrow();
-        ScreenTable table = new ScreenTable(condition);
+        ScreenTable table = condition.screenTable();
         Random random = new Random(7);
         double sum = 0;
         double worst = 0;
@@ -52,7 +52,7 @@ class ScreenTableTest {
 
     @Test
     void paper_is_white_and_the_steps_of_the_table_are_exact() {
-        ScreenTable table = new ScreenTable(COATED);
+        ScreenTable table = COATED.screenTable();
         assertThat(converted(table, 0, 0, 0, 0)).containsExactly(255, 255, 255);
         Rgb night = COATED.toScreen(new Cmyk(100, 100, 0, 0));
         assertThat(converted(table, 255, 255, 0, 0))
@@ -64,7 +64,7 @@ class ScreenTableTest {
 
     @Test
     void lengths_that_do_not_fit_are_refused() {
-        ScreenTable table = new ScreenTable(COATED);
+        ScreenTable table = COATED.screenTable();
         assertThatThrownBy(() -> table.convert(new byte[8], new byte[5]))
                 .isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> table.convert(new byte[7], new byte[6]))

@@ -173,7 +173,8 @@ class FindingsTest {
         Offer offer = Offer.of(found.getFirst(), publication, PressCondition.coated()).getFirst();
         Publication mended = Editing.edit(publication, offer.edit()).publication();
         PageScene after = new Composer(PressCondition.coated()).compose(mended, 0);
-        assertThat(after.items().getFirst().paint().color()).isEqualTo(new Cmyk(60, 40, 40, 100));
+        assertThat(after.items().getFirst().paints().getFirst().color())
+                .isEqualTo(new Cmyk(60, 40, 40, 100));
         assertThat(press(after, Sample.a5())).isEmpty();
     }
 

@@ -53,7 +53,7 @@ class InkPlaceTest {
         InkPlace text = places.getLast();
         assertThat(text.item()).isInstanceOf(Item.GlyphRun.class);
         assertThat(text.total()).isEqualTo(328);
-        assertThat(text.ground().orElseThrow().paint().name()).isEqualTo("Night");
+        assertThat(text.ground().orElseThrow().paints().getFirst().name()).isEqualTo("Night");
     }
 
     @Test

@@ -47,7 +47,7 @@ class ComposerTest {
     }
 
     private static List<UUID> fills(PageScene scene) {
-        return scene.items().stream().map(item -> item.paint().swatch()).toList();
+        return scene.items().stream().map(item -> item.paints().getFirst().swatch()).toList();
     }
 
     @Test
@@ -159,7 +159,8 @@ class ComposerTest {
         List<PageScene> now = composer.composeAll(after);
         assertThat(now.get(0)).isSameAs(old.get(0));
         assertThat(now.get(1)).isNotSameAs(old.get(1));
-        assertThat(now.get(1).items().getLast().paint().color()).isEqualTo(new Cmyk(0, 0, 100, 0));
+        assertThat(now.get(1).items().getLast().paints().getFirst().color())
+                .isEqualTo(new Cmyk(0, 0, 100, 0));
     }
 
     @Test
@@ -182,14 +183,14 @@ class ComposerTest {
                                         ground("x", NIGHT).area(),
                                         new Fill.Solid(new Tinted(haze, 50)))));
         Item hazy = composer.compose(before, 1).items().getLast();
-        assertThat(hazy.paint().color()).isEqualTo(new Cmyk(25, 21.5, 10.5, 13));
-        assertThat(hazy.paint().inWords()).isEqualTo("Haze, 50 %");
+        assertThat(hazy.paints().getFirst().color()).isEqualTo(new Cmyk(25, 21.5, 10.5, 13));
+        assertThat(hazy.paints().getFirst().inWords()).isEqualTo("Haze, 50 %");
         Publication after =
                 after(
                         before,
                         new Edit.ChangeSwatch(
                                 NIGHT.id(), new Definition.Plain(new Cmyk(0, 0, 0, 80))));
-        assertThat(composer.compose(after, 1).items().getLast().paint().color())
+        assertThat(composer.compose(after, 1).items().getLast().paints().getFirst().color())
                 .isEqualTo(new Cmyk(0, 0, 0, 20));
     }
 

@@ -48,8 +48,10 @@ class StrataTest {
                 .containsExactly("Text", "Fill", "Fill", "Stock");
         Stratum.Text text = (Stratum.Text) strata.getFirst();
         assertThat(text.below()).isEqualTo(view.see(Sample.color(SIGNAL)));
-        assertThat(((Stratum.Fill) strata.get(1)).fill().paint().name()).isEqualTo("Signal");
-        assertThat(((Stratum.Fill) strata.get(2)).fill().paint().name()).isEqualTo("Night");
+        assertThat(((Stratum.Fill) strata.get(1)).fill().paints().getFirst().name())
+                .isEqualTo("Signal");
+        assertThat(((Stratum.Fill) strata.get(2)).fill().paints().getFirst().name())
+                .isEqualTo("Night");
         assertThat(strata.getLast().screen()).isEqualTo(Rgb.WHITE);
         assertThat(strata.getLast().inked()).isEmpty();
     }
@@ -74,7 +76,8 @@ class StrataTest {
         assertThat(stops).hasSize(4);
         assertThat(((Stop.Words) stops.get(0)).text()).isEqualTo("Above");
         assertThat(((Stop.Words) stops.get(1)).text()).isEqualTo("Below");
-        assertThat(((Stop.Ground) stops.get(2)).fill().paint().name()).isEqualTo("Signal");
+        assertThat(((Stop.Ground) stops.get(2)).fill().paints().getFirst().name())
+                .isEqualTo("Signal");
     }
 
     @Test

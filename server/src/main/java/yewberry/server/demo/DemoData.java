@@ -6,7 +6,7 @@ import org.springframework.stereotype.Component;
 import yewberry.server.Settings;
 import yewberry.server.publications.Publications;
 
-/** Puts the demo publication on an empty shelf, if asked to. */
+/** Puts the demo's publications on an empty shelf, if asked to. */
 @Component
 class DemoData implements ApplicationRunner {
     private final Publications publications;
@@ -20,6 +20,7 @@ class DemoData implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         if (settings.demo() && publications.list().isEmpty()) {
+            publications.create(DemoLeaflet.publication());
             publications.create(DemoPublication.seasonGuide());
         }
     }

@@ -9,8 +9,12 @@ import java.util.List;
 import tools.jackson.databind.SerializationFeature;
 import yewberry.core.Progress;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.View;
+import yewberry.core.color.Viewing;
 import yewberry.core.findings.Findings;
 import yewberry.core.legibility.Legibility;
+import yewberry.core.picture.Png;
+import yewberry.core.picture.PressRaster;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
@@ -59,8 +63,37 @@ public final class DemoFiles {
                 .build()
                 .writeValue(folder.resolve("season-guide-findings.json").toFile(), findings);
         SwatchTable.write(guide, press, folder.resolve("swatches.csv"));
+        pictures(scenes, press, guide, folder.resolve("pictures"));
+        boolean leaflet = leaflet(press, folder.resolve("gate-leaflet-press.pdf"));
         System.out.println(
-                "Wrote " + pdf + ", season-guide-findings.json and swatches.csv beside it");
+                "Wrote the press PDFs, season-guide-findings.json, swatches.csv and pictures to "
+                        + folder);
+        return leaflet && ReadBack.check(pdf, scenes, press, Progress.NONE).matches();
+    }
+
+    /** Every page as Yewberry draws it itself, out to the bleed, at 144 ppi. */
+    private static void pictures(
+            List<PageScene> scenes, PressCondition press, Publication guide, Path folder)
+            throws IOException {
+        Files.createDirectories(folder);
+        View view =
+                new View(
+                        Viewing.AS_DESIGNED,
+                        press,
+                        guide.setup().press().stock().orElseGet(press::paper));
+        for (int i = 0; i < scenes.size(); i++) {
+            PageScene scene = scenes.get(i);
+            Files.write(
+                    folder.resolve("season-guide-%02d.png".formatted(i + 1)),
+                    Png.of(PressRaster.page(scene, view, scene.boxes().bleed(), 144)));
+        }
+    }
+
+    private static boolean leaflet(PressCondition press, Path pdf) throws IOException {
+        Publication leaflet = DemoLeaflet.publication();
+        List<PageScene> scenes = new Composer(press).composeAll(leaflet);
+        PressPdf.write(
+                leaflet.name(), scenes, press, Clock.systemUTC().instant(), pdf, Progress.NONE);
         return ReadBack.check(pdf, scenes, press, Progress.NONE).matches();
     }
 }

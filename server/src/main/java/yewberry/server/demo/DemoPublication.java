@@ -207,12 +207,34 @@ public final class DemoPublication {
         pages.add(article(5, daylight, DemoText.TELESCOPES, heading, body));
         pages.add(article(6, night, DemoText.DARK_HOURS, nightHeading, nightBody));
         pages.add(article(7, night, DemoText.AUTUMN, nightHeading, body));
-        pages.add(article(8, night, DemoText.WINTER, heading, body));
-        pages.add(article(9, night, DemoText.COMETS, nightHeading, nightBody));
+        pages.add(underOneSky(article(8, night, DemoText.WINTER, heading, body)));
+        pages.add(underOneSky(article(9, night, DemoText.COMETS, nightHeading, nightBody)));
         pages.add(schools());
         pages.add(access());
         pages.add(backCover());
         return pages;
+    }
+
+    /** One sky across both pages: midnight overhead, a little lighter towards the sea. */
+    private Page underOneSky(Page plain) {
+        Fill sky =
+                new Fill.Gradient(
+                        Fill.Gradient.Kind.LINEAR,
+                        345,
+                        false,
+                        List.of(
+                                new Fill.Gradient.Stop(0, Tinted.full(midnight.id()), 100),
+                                new Fill.Gradient.Stop(62, Tinted.full(midnight.id()), 100),
+                                new Fill.Gradient.Stop(100, Tinted.full(dusk.id()), 100)));
+        return plain.withLayer(
+                plain.layer()
+                        .withBackgrounds(
+                                List.of(
+                                        new Background(
+                                                id("background sky " + plain.id()),
+                                                Sides.BOTH,
+                                                new Area.WholeSpread(Length.mm(2)),
+                                                sky))));
     }
 
     private Page cover() {

@@ -38,7 +38,8 @@ public final class CoreJson {
                 builder.registerSubtypes(new NamedType(kind, Kinds.name(kind)));
             }
         }
-        return builder.addMixIn(Length.class, LengthAsText.class)
+        return builder.addModule(Defaults.module())
+                .addMixIn(Length.class, LengthAsText.class)
                 .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 // a question like Patch.isEmpty is no part of the value

@@ -8,11 +8,9 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class Columns {
     private final JsonMapper mapper;
-    private final OlderJson older;
 
     Columns(JsonMapper mapper) {
         this.mapper = mapper;
-        this.older = new OlderJson(mapper);
     }
 
     /**
@@ -23,6 +21,6 @@ class Columns {
     }
 
     <T> T read(JSON json, Class<T> as) {
-        return mapper.treeToValue(older.upgraded(mapper.readTree(json.data())), as);
+        return mapper.readValue(json.data(), as);
     }
 }

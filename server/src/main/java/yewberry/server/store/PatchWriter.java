@@ -34,10 +34,8 @@ import yewberry.core.edit.Element.OneParent;
 import yewberry.core.edit.Element.OneSwatch;
 import yewberry.core.edit.Element.WholePublication;
 import yewberry.core.edit.Patch;
-import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
-import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
@@ -133,7 +131,9 @@ final class PatchWriter {
                 upsert(PAGE, row);
             }
             case OneBackground(Owner owner, Background background) ->
-                    saveBackground(owner, background, position);
+                    queries.addAll(
+                            new BackgroundRows(db, columns, after.id())
+                                    .save(owner, background, position));
             case OneFrame(Owner owner, TextFrame frame) -> {
                 var row = db.newRecord(FRAME);
                 row.setPublication(after.id());
@@ -211,30 +211,6 @@ final class PatchWriter {
         row.setSwatch(look.color().swatch());
         row.setTint(look.color().tint());
         upsert(LOOK, row);
-    }
-
-    private void saveBackground(Owner owner, Background background, int position) {
-        var row = db.newRecord(BACKGROUND);
-        row.setPublication(after.id());
-        row.setId(background.id());
-        row.setPosition(position);
-        row.setPage(owner instanceof Owner.OnPage(UUID page) ? page : null);
-        row.setParent(owner instanceof Owner.OnParent(UUID parent) ? parent : null);
-        row.setSides(background.sides().name());
-        row.setArea(columns.write(background.area(), Area.class));
-        switch (background.fill()) {
-            case Fill.None none -> {
-                row.setFill("none");
-                row.setSwatch(null);
-                row.setTint(null);
-            }
-            case Fill.Solid(Tinted color) -> {
-                row.setFill("solid");
-                row.setSwatch(color.swatch());
-                row.setTint(color.tint());
-            }
-        }
-        upsert(BACKGROUND, row);
     }
 
     private void saveText(TextFrame frame, Change change) {

@@ -23,7 +23,6 @@ import org.springframework.stereotype.Component;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Swatch;
-import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Fill;
@@ -39,7 +38,6 @@ import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
-import yewberry.server.store.db.tables.records.BackgroundRecord;
 import yewberry.server.store.db.tables.records.FrameRecord;
 import yewberry.server.store.db.tables.records.ParagraphRecord;
 import yewberry.server.store.db.tables.records.RunRecord;
@@ -129,6 +127,8 @@ class PublicationReader {
     private Function<UUID, Layer> layers(UUID id, boolean ofParents) {
         var backgroundOwner = ofParents ? BACKGROUND.PARENT : BACKGROUND.PAGE;
         var frameOwner = ofParents ? FRAME.PARENT : FRAME.PAGE;
+        BackgroundRows rows = new BackgroundRows(db, columns, id);
+        Map<UUID, List<Fill.Gradient.Stop>> stops = rows.stops();
         Map<UUID, List<Background>> backgrounds =
                 db.selectFrom(BACKGROUND)
                         .where(BACKGROUND.PUBLICATION.eq(id).and(backgroundOwner.isNotNull()))
@@ -136,7 +136,7 @@ class PublicationReader {
                         .collect(
                                 groupingBy(
                                         row -> row.get(backgroundOwner),
-                                        mapping(this::background, toList())));
+                                        mapping(row -> rows.read(row, stops), toList())));
         Map<UUID, List<Paragraph>> text = paragraphs(id);
         Map<UUID, List<TextFrame>> frames =
                 db.selectFrom(FRAME)
@@ -158,16 +158,6 @@ class PublicationReader {
                 Sides.valueOf(row.getSides()),
                 columns.read(row.getBox(), Box.class),
                 text.getOrDefault(row.getId(), List.of()));
-    }
-
-    private Background background(BackgroundRecord row) {
-        return new Background(
-                row.getId(),
-                Sides.valueOf(row.getSides()),
-                columns.read(row.getArea(), Area.class),
-                row.getSwatch() == null
-                        ? new Fill.None()
-                        : new Fill.Solid(new Tinted(row.getSwatch(), row.getTint())));
     }
 
     /** By frame. */

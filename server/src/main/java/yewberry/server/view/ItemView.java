@@ -45,7 +45,7 @@ public record ItemView(
                             Optional.empty());
             case Stop.Ground(var fill) ->
                     new ItemView(
-                            "Background in %s".formatted(fill.paint().inWords()),
+                            "Background in %s".formatted(fill.inWords()),
                             fill.origin().inWords(),
                             Extent.of(fill.rect()),
                             Extent.mm(fill.rect().x() + fill.rect().width() / 2),

@@ -4,15 +4,19 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.PressCondition;
 import yewberry.core.legibility.SizeClass;
+import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
+import yewberry.core.scene.Paint;
 import yewberry.core.strata.Stratum;
 
 /** One stratum as the interface shows it, from the top text down to the stock. */
@@ -53,7 +57,8 @@ public sealed interface StratumView {
             Owner owner,
             int changesPages,
             String bleed,
-            double tint)
+            double tint,
+            String goesTo)
             implements StratumView {}
 
     record StockStratum(String screen, String note) implements StratumView {}
@@ -95,23 +100,51 @@ public sealed interface StratumView {
     static StratumView of(Stratum stratum, Publication publication) {
         return switch (stratum) {
             case Stratum.Text text -> text(text, publication);
-            case Stratum.Fill(Item.AreaFill fill, var screen, Set<Edge> bleeds) ->
-                    new FillStratum(
-                            fill.background(),
-                            fill.paint().swatch(),
-                            fill.paint().inWords(),
-                            fill.paint().color().toString(),
-                            screen.hex(),
-                            fill.origin().inWords(),
-                            fill.origin().owner(),
-                            pages(fill.origin(), publication),
-                            bleed(bleeds),
-                            fill.paint().tint());
+            case Stratum.Fill fill -> fill(fill, publication);
             case Stratum.Stock stock ->
                     new StockStratum(
                             stock.screen().hex(),
                             "The paper; where nothing covers it, it counts as white");
         };
+    }
+
+    private static StratumView fill(Stratum.Fill stratum, Publication publication) {
+        Item.AreaFill fill = stratum.fill();
+        Paint first = fill.paints().getFirst();
+        String values =
+                fill.solid().isPresent()
+                        ? first.color().toString()
+                        : "%s here".formatted(tenths(stratum.result()));
+        return new FillStratum(
+                fill.background(),
+                first.swatch(),
+                fill.inWords(),
+                values,
+                stratum.screen().hex(),
+                fill.origin().inWords(),
+                fill.origin().owner(),
+                pages(fill.origin(), publication),
+                bleed(stratum.bleeds()),
+                first.tint(),
+                goesTo(fill.goesTo(), stratum.shown()));
+    }
+
+    private static Color tenths(Color color) {
+        return color instanceof Cmyk ink
+                ? new Cmyk(
+                        Math.rint(ink.cyan() * 10) / 10,
+                        Math.rint(ink.magenta() * 10) / 10,
+                        Math.rint(ink.yellow() * 10) / 10,
+                        Math.rint(ink.black() * 10) / 10)
+                : color;
+    }
+
+    private static String goesTo(Background.GoesTo to, boolean shown) {
+        String where =
+                to.screen()
+                        ? to.paper() ? "On screen and paper" : "On screen only, not printed"
+                        : to.paper() ? "On paper only" : "Switched off";
+        return shown ? where : where + "; not in this viewing";
     }
 
     private static StratumView text(Stratum.Text text, Publication publication) {

@@ -37,7 +37,7 @@ class Guard extends OncePerRequestFilter {
     private static final String POLICY =
             "default-src 'none'; script-src 'self'; style-src 'self'"
                     + " 'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='; font-src 'self';"
-                    + " img-src 'self' blob:; connect-src 'self'; base-uri 'none';"
+                    + " img-src 'self' blob: data:; connect-src 'self'; base-uri 'none';"
                     + " form-action 'self'; frame-ancestors 'none'";
 
     private final JsonMapper mapper;

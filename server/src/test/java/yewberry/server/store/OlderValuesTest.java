@@ -10,7 +10,7 @@ import yewberry.core.publication.Setup;
 import yewberry.server.json.CoreJson;
 
 /** Values as earlier versions wrote them. */
-class OlderJsonTest {
+class OlderValuesTest {
     private final Columns columns = new Columns(CoreJson.mapper());
 
     @Test

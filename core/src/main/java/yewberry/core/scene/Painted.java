@@ -1,0 +1,128 @@
+package yewberry.core.scene;
+
+import java.util.List;
+import java.util.Optional;
+import yewberry.core.color.Blend;
+import yewberry.core.color.Color;
+import yewberry.core.color.PressCondition;
+
+/**
+ * What areas come to in press colour: the one place that opacities, blend modes and gradients are
+ * worked out in, for single points and for pictures.
+ */
+public final class Painted {
+    private final InkPlanes planes;
+    private final List<Item> items;
+
+    /**
+     * @param items of a scene, from the lowest up; text in them is left out
+     */
+    public Painted(PageScene scene, List<Item> items, PressCondition condition) {
+        this.planes = InkPlanes.of(scene, condition);
+        this.items = items;
+    }
+
+    /** The colour that all areas come to at a point; bare stock is no ink. */
+    public Color at(double x, double y) {
+        double[] ink = new double[planes.count()];
+        double alpha = 0;
+        Optional<Color> alone = Optional.empty();
+        for (Item item : items) {
+            if (item instanceof Item.AreaFill fill && fill.rect().contains(x, y)) {
+                alone = fill.solid().map(Paint::color);
+                Source source = source(fill, planes);
+                alpha = Blend.ink(ink, alpha, source.ink(x, y), source.alpha(x, y), fill.blend());
+            }
+        }
+        if (alone.isPresent()) {
+            return alone.get(); // in its own space, as it is shown
+        }
+        for (int i = 0; i < ink.length; i++) {
+            ink[i] *= alpha;
+        }
+        return planes.color(ink);
+    }
+
+    /** What an area paints at a point, before it meets what is below it. */
+    public interface Source {
+        /** The planes, 0 to 1; the array may be used again by the next call. */
+        double[] ink(double x, double y);
+
+        /** How much of it covers, 0 to 1. */
+        double alpha(double x, double y);
+    }
+
+    public static Source source(Item.AreaFill fill, InkPlanes planes) {
+        return switch (fill.shade()) {
+            case Shade.Solid(Paint paint) -> {
+                double[] ink = planes.of(paint.color());
+                yield new Source() {
+                    @Override
+                    public double[] ink(double x, double y) {
+                        return ink;
+                    }
+
+                    @Override
+                    public double alpha(double x, double y) {
+                        return fill.opacity();
+                    }
+                };
+            }
+            case Shade.Gradient gradient -> new GradientSource(fill, gradient, planes);
+        };
+    }
+
+    private static final class GradientSource implements Source {
+        private final Item.AreaFill fill;
+        private final Shade.Gradient gradient;
+        private final double[][] inks;
+        private final double[] mixed;
+
+        GradientSource(Item.AreaFill fill, Shade.Gradient gradient, InkPlanes planes) {
+            this.fill = fill;
+            this.gradient = gradient;
+            this.inks =
+                    gradient.stops().stream()
+                            .map(stop -> planes.of(stop.paint().color()))
+                            .toArray(double[][]::new);
+            this.mixed = new double[planes.count()];
+        }
+
+        @Override
+        public double[] ink(double x, double y) {
+            double way = gradient.at(x, y, fill.frame());
+            int next = next(way);
+            double part = part(way, next);
+            for (int plane = 0; plane < mixed.length; plane++) {
+                double from = inks[next - 1][plane];
+                mixed[plane] = from + (inks[next][plane] - from) * part;
+            }
+            return mixed;
+        }
+
+        @Override
+        public double alpha(double x, double y) {
+            double way = gradient.at(x, y, fill.frame());
+            int next = next(way);
+            double from = gradient.stops().get(next - 1).opacity();
+            double to = gradient.stops().get(next).opacity();
+            return fill.opacity() * (from + (to - from) * part(way, next));
+        }
+
+        /** The stop that a point lies before, from the second on. */
+        private int next(double way) {
+            int next = 1;
+            while (next < gradient.stops().size() - 1
+                    && gradient.stops().get(next).position() < way) {
+                next++;
+            }
+            return next;
+        }
+
+        private double part(double way, int next) {
+            double from = gradient.stops().get(next - 1).position();
+            double to = gradient.stops().get(next).position();
+            return to <= from ? (way < to ? 0 : 1) : Math.clamp((way - from) / (to - from), 0, 1);
+        }
+    }
+}

@@ -1,0 +1,95 @@
+package yewberry.server.json;
+
+import java.util.Map;
+import tools.jackson.core.JsonParser;
+import tools.jackson.databind.BeanDescription;
+import tools.jackson.databind.DeserializationConfig;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ValueDeserializer;
+import tools.jackson.databind.deser.ValueDeserializerModifier;
+import tools.jackson.databind.deser.std.DelegatingDeserializer;
+import tools.jackson.databind.module.SimpleModule;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+import yewberry.core.color.BlendMode;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Setup;
+
+/**
+ * What stands for a property that is left out: those that came later than the rest, so that what an
+ * older version stored and what is sent without them still has a meaning.
+ */
+final class Defaults {
+    private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+    private static final Map<Class<?>, Map<String, JsonNode>> BY_TYPE =
+            Map.of(
+                    Background.class,
+                    Map.of(
+                            "opacity", JSON.numberNode(100),
+                            "blend", JSON.stringNode(BlendMode.NORMAL.name()),
+                            "goesTo", JSON.objectNode().put("screen", true).put("paper", true)),
+                    Look.class,
+                    Map.of("overprint", JSON.stringNode(Look.Overprint.BLACK.name())),
+                    Setup.class,
+                    Map.of(
+                            "checks",
+                            JSON.objectNode()
+                                    .put("smallType", "9 pt")
+                                    .put("smallTypeInks", 1)
+                                    .put("reversedInks", 3)
+                                    .put("plainBlack", 50)));
+
+    private Defaults() {}
+
+    static SimpleModule module() {
+        SimpleModule module = new SimpleModule("defaults");
+        module.setDeserializerModifier(
+                new ValueDeserializerModifier() {
+                    @Override
+                    public ValueDeserializer<?> modifyDeserializer(
+                            DeserializationConfig config,
+                            BeanDescription.Supplier description,
+                            ValueDeserializer<?> deserializer) {
+                        Map<String, JsonNode> defaults = BY_TYPE.get(description.getBeanClass());
+                        return defaults == null
+                                ? deserializer
+                                : new Completing(deserializer, defaults);
+                    }
+                });
+        return module;
+    }
+
+    /** Puts in what is left out, and leaves the rest to the usual way of reading. */
+    private static final class Completing extends DelegatingDeserializer {
+        private final Map<String, JsonNode> defaults;
+
+        Completing(ValueDeserializer<?> usual, Map<String, JsonNode> defaults) {
+            super(usual);
+            this.defaults = defaults;
+        }
+
+        @Override
+        protected ValueDeserializer<?> newDelegatingInstance(ValueDeserializer<?> usual) {
+            return new Completing(usual, defaults);
+        }
+
+        @Override
+        public Object deserialize(JsonParser parser, DeserializationContext context) {
+            JsonNode tree = context.readTree(parser);
+            if (tree instanceof ObjectNode object) {
+                defaults.forEach((name, value) -> {
+                    if (!object.has(name)) {
+                        object.set(name, value);
+                    }
+                });
+            }
+            try (JsonParser again = tree.traverse(context)) {
+                again.nextToken();
+                return super.deserialize(again, context);
+            }
+        }
+    }
+}

@@ -1,0 +1,206 @@
+import type { Area, Setup } from "../api/types";
+import { Choice } from "../ui/Choice";
+import { Row } from "../ui/Field";
+import { LengthField } from "../ui/LengthField";
+import { Tick } from "../ui/Tick";
+
+type Band = Extract<Area, { type: "band" }>;
+type Rectangle = Extract<Area, { type: "rectangle" }>;
+type Edge = Band["edge"];
+
+export const edgeNames: Record<Edge, string> = {
+  TOP: "top",
+  BOTTOM: "bottom",
+  INSIDE: "inside",
+  OUTSIDE: "outside",
+  LEFT: "left",
+  RIGHT: "right",
+};
+
+const across: { id: Rectangle["anchor"]["across"]; label: string }[] = [
+  { id: "LEFT", label: "Left edge" },
+  { id: "MIDDLE", label: "Middle" },
+  { id: "RIGHT", label: "Right edge" },
+  { id: "INSIDE", label: "Inside edge" },
+  { id: "OUTSIDE", label: "Outside edge" },
+];
+
+const down: { id: Rectangle["anchor"]["down"]; label: string }[] = [
+  { id: "TOP", label: "Top" },
+  { id: "MIDDLE", label: "Middle" },
+  { id: "BOTTOM", label: "Bottom" },
+];
+
+/** An area in words, for lists. */
+export function areaInWords(area: Area): string {
+  switch (area.type) {
+    case "wholePage":
+      return "whole page";
+    case "wholeSpread":
+      return "whole spread";
+    case "safeArea":
+      return "safe area";
+    case "band":
+      return `band at the ${edgeNames[area.edge]}`;
+    case "rectangle":
+      return "rectangle";
+  }
+}
+
+/** What an area becomes as another kind. */
+function areaAs(id: string, area: Area): Area {
+  switch (id) {
+    case "wholePage":
+    case "safeArea":
+      return { type: id };
+    case "wholeSpread":
+      return { type: id, spineLoss: "0 mm" };
+    case "rectangle":
+      return {
+        type: id,
+        anchor: { across: "OUTSIDE", down: "TOP" },
+        across: "10 mm",
+        down: "10 mm",
+        width: "50 mm",
+        height: "30 mm",
+        bleeds: [],
+      };
+    default:
+      return {
+        type: "band",
+        edge: id as Edge,
+        depth: area.type === "band" ? area.depth : "20 mm",
+      };
+  }
+}
+
+/** Where a background lies, and the measures of that. */
+export function AreaFields({
+  unit,
+  facing,
+  area,
+  onChange,
+}: {
+  unit: Setup["unit"];
+  facing: boolean;
+  area: Area;
+  onChange: (area: Area) => void;
+}) {
+  return (
+    <>
+      <Choice
+        label="Area"
+        value={area.type === "band" ? area.edge : area.type}
+        options={[
+          { id: "wholePage", label: "Whole page" },
+          ...(facing ? [{ id: "wholeSpread", label: "Whole spread" }] : []),
+          { id: "safeArea", label: "Safe area" },
+          ...Object.entries(edgeNames).map(([id, name]) => ({
+            id,
+            label: `Band at the ${name}`,
+          })),
+          { id: "rectangle", label: "Rectangle" },
+        ]}
+        onChange={(id) => onChange(areaAs(id, area))}
+      />
+      {area.type === "band" && (
+        <LengthField
+          label="Depth, from the trim"
+          unit={unit}
+          value={area.depth}
+          onCommit={(depth) => onChange({ ...area, depth })}
+        />
+      )}
+      {area.type === "wholeSpread" && (
+        <LengthField
+          label="Swallowed by the binding, each page"
+          unit={unit}
+          value={area.spineLoss}
+          onCommit={(spineLoss) => onChange({ ...area, spineLoss })}
+        />
+      )}
+      {area.type === "rectangle" && <RectangleFields unit={unit} area={area} onChange={onChange} />}
+    </>
+  );
+}
+
+function RectangleFields({
+  unit,
+  area,
+  onChange,
+}: {
+  unit: Setup["unit"];
+  area: Rectangle;
+  onChange: (area: Area) => void;
+}) {
+  const { anchor } = area;
+  return (
+    <>
+      <Row>
+        <Choice
+          label="Measured from"
+          value={anchor.across}
+          options={across}
+          onChange={(id) =>
+            onChange({
+              ...area,
+              anchor: { ...anchor, across: id as Rectangle["anchor"]["across"] },
+            })
+          }
+        />
+        <Choice
+          label="and"
+          value={anchor.down}
+          options={down}
+          onChange={(id) =>
+            onChange({ ...area, anchor: { ...anchor, down: id as Rectangle["anchor"]["down"] } })
+          }
+        />
+        <LengthField
+          label={anchor.across === "MIDDLE" ? "To the right" : "Inwards"}
+          unit={unit}
+          value={area.across}
+          onCommit={(length) => onChange({ ...area, across: length })}
+        />
+        <LengthField
+          label={anchor.down === "BOTTOM" ? "Upwards" : "Downwards"}
+          unit={unit}
+          value={area.down}
+          onCommit={(length) => onChange({ ...area, down: length })}
+        />
+        <LengthField
+          label="Width"
+          unit={unit}
+          value={area.width}
+          onCommit={(width) => onChange({ ...area, width })}
+        />
+        <LengthField
+          label="Height"
+          unit={unit}
+          value={area.height}
+          onCommit={(height) => onChange({ ...area, height })}
+        />
+      </Row>
+      <Row $columns="auto auto 1fr" role="group" aria-label="Bleeds off at">
+        {Object.entries(edgeNames).map(([id, name]) => {
+          const edge = id as Edge;
+          return (
+            <Tick
+              key={edge}
+              label={`Bleeds, ${name}`}
+              checked={area.bleeds.includes(edge)}
+              onChange={(checked) =>
+                onChange({
+                  ...area,
+                  bleeds: checked
+                    ? [...area.bleeds, edge]
+                    : area.bleeds.filter((each) => each !== edge),
+                })
+              }
+            />
+          );
+        })}
+      </Row>
+    </>
+  );
+}

@@ -1,0 +1,127 @@
+import { Plus, Trash2 } from "lucide-react";
+import styled from "styled-components";
+import type { Fill, Publication } from "../api/types";
+import { theme } from "../theme";
+import { Button, QuietButton } from "../ui/Button";
+import { Choice } from "../ui/Choice";
+import { swatchOptions } from "../ui/colors";
+import { Row } from "../ui/Field";
+import { NumberField } from "../ui/NumberField";
+import { Tick } from "../ui/Tick";
+
+type Gradient = Extract<Fill, { type: "gradient" }>;
+type Stop = Gradient["stops"][number];
+
+const StopBox = styled.fieldset`
+  margin: 0;
+  padding: ${theme.space.half} 0 0;
+  border: 0;
+  border-top: 1px solid ${theme.color.rule};
+  min-width: 0;
+`;
+
+/** A gradient: its kind, where it runs, and its stops in order. */
+export function GradientFields({
+  publication,
+  gradient,
+  onChange,
+}: {
+  publication: Publication;
+  gradient: Gradient;
+  onChange: (gradient: Gradient) => void;
+}) {
+  const { stops } = gradient;
+  const set = (index: number, changed: Partial<Stop>) =>
+    onChange({
+      ...gradient,
+      stops: stops
+        .map((stop, i) => (i === index ? { ...stop, ...changed } : stop))
+        .sort((one, other) => one.position - other.position),
+    });
+  const add = () => {
+    const before = stops.at(-2);
+    const last = stops.at(-1);
+    if (before && last) {
+      onChange({
+        ...gradient,
+        stops: [
+          ...stops.slice(0, -1),
+          { ...before, position: (before.position + last.position) / 2 },
+          last,
+        ],
+      });
+    }
+  };
+
+  return (
+    <>
+      <Row $columns="minmax(0, 1fr) 84px">
+        <Choice
+          label="Runs"
+          value={gradient.kind}
+          options={[
+            { id: "LINEAR", label: "In one direction" },
+            { id: "RADIAL", label: "From the middle" },
+          ]}
+          onChange={(kind) => onChange({ ...gradient, kind: kind as Gradient["kind"] })}
+        />
+        {gradient.kind === "LINEAR" && (
+          <NumberField
+            label="Angle °"
+            value={gradient.angle}
+            onCommit={(angle) => onChange({ ...gradient, angle })}
+          />
+        )}
+      </Row>
+      <Tick
+        label="Read from its end"
+        checked={gradient.reversed}
+        onChange={(reversed) => onChange({ ...gradient, reversed })}
+      />
+      {stops.map((stop, index) => (
+        <StopBox key={index} aria-label={`Stop ${index + 1}`}>
+          <Row $columns="minmax(0, 1fr) auto">
+            <Choice
+              label={`Stop ${index + 1}`}
+              value={stop.color.swatch}
+              options={swatchOptions(publication)}
+              onChange={(swatch) => set(index, { color: { ...stop.color, swatch } })}
+            />
+            <QuietButton
+              aria-label={`Remove stop ${index + 1}`}
+              isDisabled={stops.length === 2}
+              onPress={() =>
+                onChange({ ...gradient, stops: stops.filter((_, each) => each !== index) })
+              }
+            >
+              <Trash2 size={15} aria-hidden />
+            </QuietButton>
+          </Row>
+          <Row $columns="repeat(3, minmax(0, 1fr))">
+            <NumberField
+              label="At %"
+              value={stop.position}
+              onCommit={(position) => set(index, { position })}
+            />
+            <NumberField
+              label="Tint %"
+              value={stop.color.tint}
+              onCommit={(tint) => set(index, { color: { ...stop.color, tint } })}
+            />
+            <NumberField
+              label="Opacity %"
+              value={stop.opacity}
+              onCommit={(opacity) => set(index, { opacity })}
+            />
+          </Row>
+        </StopBox>
+      ))}
+      <div>
+        <Button onPress={add}>
+          <Plus size={15} aria-hidden />
+          Stop
+        </Button>
+      </div>
+    </>
+  );
+}
