@@ -103,6 +103,10 @@ const brief: Record<string, string> = {
   "small-type-reversed": "small type",
   "plain-black-area": "plain black",
   "light-overprint": "overprint",
+  "ends-at-trim": "short of bleed",
+  "text-near-trim": "near trim",
+  "background-not-printed": "not printed",
+  "illegible-on-paper": "on paper",
 };
 
 export interface Focus {

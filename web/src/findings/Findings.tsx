@@ -81,6 +81,10 @@ const titles: Record<string, string> = {
   "small-type-reversed": "Small type reversed out of several inks",
   "plain-black-area": "Large area of plain black",
   "light-overprint": "Light text set to overprint",
+  "ends-at-trim": "Ends at the trim",
+  "text-near-trim": "Text near the trim",
+  "background-not-printed": "Background not printed",
+  "illegible-on-paper": "Illegible on paper",
 };
 
 /** All findings, page by page, each with its reason and its mends. */

@@ -83,7 +83,7 @@ export function Cell({
       ) : (
         <Quiet as="p">does not occur</Quiet>
       )}
-      {!cell.passes && text?.swatch && (
+      {!cell.passes && text?.swatch && !ground?.mixed && (
         <Fold head={<Name>Mend it…</Name>}>
           <Mends publication={publication} text={text} ground={ground} required={cell.required} />
         </Fold>

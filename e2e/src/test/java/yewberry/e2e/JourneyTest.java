@@ -166,7 +166,7 @@ class JourneyTest {
             Browser.Window window) {
         Page page = window.openShelf();
         button(page, "New publication").click();
-        page.getByLabel("Name").fill("Gate leaflet");
+        page.getByLabel("Name").fill("Dome leaflet");
         page.getByLabel("Pages", new Page.GetByLabelOptions().setExact(true)).fill("4");
         page.getByLabel("Bleed").fill("0,125 in");
         button(page, "Create").click();
@@ -197,12 +197,12 @@ class JourneyTest {
 
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Yewberry, to the shelf"))
                 .click();
-        button(page, "Remove Gate leaflet").click();
+        button(page, "Remove Dome leaflet").click();
         button(page, "Remove for good").click();
         assertThat(
                         page.getByRole(
                                 AriaRole.HEADING,
-                                new Page.GetByRoleOptions().setName("Gate leaflet")))
+                                new Page.GetByRoleOptions().setName("Dome leaflet")))
                 .hasCount(0);
     }
 

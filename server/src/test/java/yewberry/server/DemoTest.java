@@ -119,7 +119,7 @@ class DemoTest {
         }
         assertThat(dark).isNotNull();
         assertThat(dark.path("passes").asBoolean()).isFalse();
-        assertThat(dark.path("pages").toString()).isEqualTo("[7,8]");
+        assertThat(dark.path("pages").toString()).isEqualTo("[7]");
         String text = texts.get(dark.path("text").asInt()).path("swatch").asString();
         String ground = grounds.get(dark.path("ground").asInt()).path("swatch").asString();
         JsonNode mends =

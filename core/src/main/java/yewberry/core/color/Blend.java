@@ -43,11 +43,12 @@ public final class Blend {
     }
 
     /**
-     * What a non-separable mode makes of three components.
+     * What a mode makes of a colour on another one that covers.
      *
-     * @param below red, green and blue
+     * @param below red, green and blue, 0 to 1
+     * @param above likewise
      */
-    static double[] mixed(BlendMode mode, double[] below, double[] above) {
+    public static double[] mixed(BlendMode mode, double[] below, double[] above) {
         return switch (mode) {
             case HUE -> withLuminosity(withSaturation(above, saturation(below)), below);
             case SATURATION -> withLuminosity(withSaturation(below, saturation(above)), below);

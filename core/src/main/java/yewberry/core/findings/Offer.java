@@ -1,7 +1,9 @@
 package yewberry.core.findings;
 
 import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -15,10 +17,14 @@ import yewberry.core.color.Swatch;
 import yewberry.core.edit.Edit;
 import yewberry.core.press.RichBlack;
 import yewberry.core.press.WithinLimit;
+import yewberry.core.publication.Anchor;
+import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Side;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Paint;
@@ -38,6 +44,17 @@ public record Offer(String label, Edit edit) {
             case PressFinding.SmallTypeInInks small -> larger(small.run(), small.checks());
             case PressFinding.SmallTypeReversed small -> larger(small.run(), small.checks());
             case PressFinding.PlainBlackArea area -> richer(area, publication);
+            case PressFinding.EndsAtTrim end -> bleeding(end, publication);
+            case PressFinding.TextNearTrim near -> List.of();
+            case PressFinding.IllegibleOnPaper paper -> List.of();
+            case PressFinding.GroundNotPrinted ground ->
+                    background(publication, ground.fill().background()).stream()
+                            .map(background ->
+                                    new Offer(
+                                            "Print it, too",
+                                            new Edit.ChangeBackground(
+                                                    background.withGoesTo(Background.GoesTo.BOTH))))
+                            .toList();
             case PressFinding.LightOverprint light ->
                     List.of(overprint(light.run().look(), Look.Overprint.BLACK));
         };
@@ -56,6 +73,35 @@ public record Offer(String label, Edit edit) {
         return new Offer(
                 "Let the text of look “%s” knock out".formatted(look.name()),
                 new Edit.ChangeLook(look.withOverprint(setting)));
+    }
+
+    /** A rectangle is let off the edge; on both hands alike where it is measured from the spine. */
+    private static List<Offer> bleeding(PressFinding.EndsAtTrim end, Publication publication) {
+        Optional<Background> background = background(publication, end.fill().background());
+        if (background.isEmpty()
+                || !(background.get().area() instanceof Area.Rectangle rectangle)) {
+            return List.of();
+        }
+        Anchor.Across across = rectangle.anchor().across();
+        boolean bySpine = across == Anchor.Across.INSIDE || across == Anchor.Across.OUTSIDE;
+        Side side = publication.setup().sideOf(publication.indexOf(end.page()));
+        Edge edge =
+                switch (end.edge().edge()) {
+                    case LEFT ->
+                            bySpine ? (side == Side.RIGHT ? Edge.INSIDE : Edge.OUTSIDE) : Edge.LEFT;
+                    case RIGHT ->
+                            bySpine
+                                    ? (side == Side.RIGHT ? Edge.OUTSIDE : Edge.INSIDE)
+                                    : Edge.RIGHT;
+                    case TOP, BOTTOM, INSIDE, OUTSIDE -> end.edge().edge();
+                };
+        Set<Edge> bleeds = new HashSet<>(rectangle.bleeds());
+        bleeds.add(edge);
+        return List.of(
+                new Offer(
+                        "Let it bleed off at the " + edge.name().toLowerCase(Locale.ROOT),
+                        new Edit.ChangeBackground(
+                                background.get().withArea(rectangle.withBleeds(bleeds)))));
     }
 
     private static List<Offer> lessInk(

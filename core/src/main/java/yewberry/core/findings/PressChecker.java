@@ -4,13 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import yewberry.core.color.PressCondition;
+import yewberry.core.legibility.Legibility;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.press.InkPlace;
 import yewberry.core.press.SmallType;
+import yewberry.core.press.TrimEdge;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.Medium;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.TextOverprint;
 
@@ -30,10 +35,39 @@ final class PressChecker {
         this.checks = checks;
     }
 
-    List<Finding> check(List<RunContrast> contrasts) {
+    List<Finding> check(Legibility legibility) {
+        List<RunContrast> contrasts = legibility.judge(scene);
         InkPlace.of(scene, condition).forEach(this::ink);
         contrasts.forEach(this::type);
+        scene.areas().forEach(this::area);
+        paper(contrasts, legibility);
         return findings;
+    }
+
+    private void area(Item.AreaFill fill) {
+        for (TrimEdge edge : TrimEdge.of(scene, fill)) {
+            findings.add(new PressFinding.EndsAtTrim(scene.page(), fill, edge));
+        }
+        if (fill.goesTo().screen() && !fill.goesTo().paper()) {
+            findings.add(new PressFinding.GroundNotPrinted(scene.page(), fill));
+        }
+    }
+
+    /** What can be read on the screen and not on paper. */
+    private void paper(List<RunContrast> onScreen, Legibility legibility) {
+        if (scene.on(Medium.PAPER) == scene.on(Medium.SCREEN)) {
+            return;
+        }
+        Set<UUID> legible =
+                onScreen.stream()
+                        .filter(RunContrast::passes)
+                        .map(contrast -> contrast.run().run())
+                        .collect(Collectors.toSet());
+        legibility.judge(scene, Medium.PAPER).stream()
+                .filter(contrast -> !contrast.passes())
+                .filter(contrast -> legible.contains(contrast.run().run()))
+                .forEach(contrast ->
+                        findings.add(new PressFinding.IllegibleOnPaper(scene.page(), contrast)));
     }
 
     private void ink(InkPlace place) {
@@ -51,6 +85,9 @@ final class PressChecker {
 
     private void type(RunContrast contrast) {
         Item.GlyphRun run = contrast.run();
+        if (!scene.boxes().safe().contains(run.bounds())) {
+            findings.add(new PressFinding.TextNearTrim(scene.page(), run));
+        }
         if (run.look().overprint() == Look.Overprint.ALWAYS && !run.paint().overprints()) {
             findings.add(new PressFinding.LightOverprint(scene.page(), run));
         }

@@ -1,9 +1,13 @@
 package yewberry.core.findings;
 
+import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
+import yewberry.core.color.Contrast;
 import yewberry.core.color.Numbers;
+import yewberry.core.legibility.RunContrast;
 import yewberry.core.press.InkPlace;
+import yewberry.core.press.TrimEdge;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
@@ -135,6 +139,117 @@ public sealed interface PressFinding extends Finding {
         @Override
         public String rule() {
             return "White and light text never overprints: common practice, no source.";
+        }
+    }
+
+    /** An area whose edge the knife may miss. */
+    record EndsAtTrim(UUID page, Item.AreaFill fill, TrimEdge edge) implements PressFinding {
+        @Override
+        public Origin origin() {
+            return fill.origin();
+        }
+
+        @Override
+        public Rect where() {
+            return fill.rect();
+        }
+
+        @Override
+        public String text() {
+            return words(fill);
+        }
+
+        @Override
+        public String message() {
+            String name = edge.edge().name().toLowerCase(Locale.ROOT);
+            String distance = Numbers.plain(Math.rint(Math.abs(edge.millimetres()) * 100) / 100);
+            return edge.beyond() > 0
+                    ? "At the %s it ends %s mm beyond the trim, short of the bleed; where the knife is off, a white line is left. Let it bleed off there."
+                            .formatted(name, distance)
+                    : "At the %s it ends %s mm inside the trim, which the knife may miss. Let it bleed off, or end it clearly inside."
+                            .formatted(name, distance);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.WRONG;
+        }
+
+        @Override
+        public String rule() {
+            return "What touches the trim goes on to the bleed; the knife may be off by 0.5 mm: common practice, no source.";
+        }
+    }
+
+    /** Text outside the safe area. */
+    record TextNearTrim(UUID page, Item.GlyphRun run) implements OfText {
+        @Override
+        public String message() {
+            return "This text leaves the safe area and may be cut into. Move its frame inwards.";
+        }
+
+        @Override
+        public String rule() {
+            return "Text stays in the safe area of the setup.";
+        }
+    }
+
+    /** A background that is not printed. */
+    record GroundNotPrinted(UUID page, Item.AreaFill fill) implements PressFinding {
+        @Override
+        public Origin origin() {
+            return fill.origin();
+        }
+
+        @Override
+        public Rect where() {
+            return fill.rect();
+        }
+
+        @Override
+        public String text() {
+            return words(fill);
+        }
+
+        @Override
+        public String message() {
+            return "This background goes to the screen only; it will not be printed.";
+        }
+
+        @Override
+        public String rule() {
+            return "What is seen is printed, unless it is switched off for paper.";
+        }
+    }
+
+    /** Text that can be read on the screen only, because its background is not printed. */
+    record IllegibleOnPaper(UUID page, RunContrast contrast) implements OfText {
+        @Override
+        public Item.GlyphRun run() {
+            return contrast.run();
+        }
+
+        @Override
+        public String message() {
+            return "On paper, without the backgrounds that do not go there, “%s” stands on %s with a contrast of %s : 1 and needs %s : 1."
+                    .formatted(
+                            contrast.run().paint().inWords(),
+                            contrast.worst().name(),
+                            Contrast.cut(contrast.worst().ratio()),
+                            Numbers.plain(contrast.required()));
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.WRONG;
+        }
+
+        @Override
+        public String rule() {
+            return "WCAG 2.2, contrast: %s : 1 for %s, on paper too."
+                    .formatted(
+                            Numbers.plain(contrast.required()),
+                            contrast.sizeClass().large() ? "large text" : "normal text");
         }
     }
 

@@ -74,5 +74,9 @@ public sealed interface Area {
             }
             bleeds = bleeds.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(bleeds));
         }
+
+        public Rectangle withBleeds(Set<Edge> changed) {
+            return new Rectangle(anchor, across, down, width, height, changed);
+        }
     }
 }

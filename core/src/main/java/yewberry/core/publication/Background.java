@@ -32,6 +32,14 @@ public record Background(
         this(id, sides, area, fill, 100, BlendMode.NORMAL, GoesTo.BOTH);
     }
 
+    public Background withArea(Area changed) {
+        return new Background(id, sides, changed, fill, opacity, blend, goesTo);
+    }
+
+    public Background withGoesTo(GoesTo changed) {
+        return new Background(id, sides, area, fill, opacity, blend, changed);
+    }
+
     public Background withFill(Fill changed) {
         return new Background(id, sides, area, changed, opacity, blend, goesTo);
     }

@@ -11,6 +11,8 @@ import static yewberry.core.Sample.ground;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import org.assertj.core.api.InstanceOfAssertFactories;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
@@ -19,8 +21,11 @@ import yewberry.core.color.PressCondition;
 import yewberry.core.color.Swatch;
 import yewberry.core.edit.Editing;
 import yewberry.core.legibility.Legibility;
+import yewberry.core.publication.Anchor;
+import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
+import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Level;
@@ -29,6 +34,7 @@ import yewberry.core.publication.Press;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
@@ -239,5 +245,75 @@ class FindingsTest {
         assertThat(press(scene, Sample.a5()).getFirst().rule())
                 .isEqualTo(
                         "Type under 9 pt not reversed out of 3 inks or more: common practice; the bounds are in the setup.");
+    }
+
+    private static Background tile(double right, double bottom, Edge... bleeds) {
+        return new Background(
+                Sample.id("tile"),
+                Sides.BOTH,
+                new Area.Rectangle(
+                        new Anchor(Anchor.Across.OUTSIDE, Anchor.Down.BOTTOM),
+                        Length.mm(right),
+                        Length.mm(bottom),
+                        Length.mm(40),
+                        Length.mm(40),
+                        Set.of(bleeds)),
+                new Fill.Solid(Tinted.full(NIGHT.id())));
+    }
+
+    private static List<PressFinding> edges(Publication publication) {
+        return press(new Composer(PressCondition.coated()).compose(publication, 0), Sample.a5())
+                .stream()
+                .filter(PressFinding.EndsAtTrim.class::isInstance)
+                .toList();
+    }
+
+    private static Publication with(Background background) {
+        return Sample.withPage(new Layer(List.of(background), List.of()));
+    }
+
+    @Test
+    void what_ends_at_the_trim_is_found_and_its_mend_lets_it_bleed_off() {
+        // page 1 is a right-hand page: outside is right
+        for (double right : new double[] {-2, -0.4, 0, 0.3}) {
+            Publication publication = with(tile(right, 20));
+            List<PressFinding> found = edges(publication);
+            assertThat(found).as("%s mm", right).hasSize(1);
+            Offer offer =
+                    Offer.of(found.getFirst(), publication, PressCondition.coated()).getFirst();
+            assertThat(offer.label()).isEqualTo("Let it bleed off at the outside");
+            assertThat(edges(Editing.edit(publication, offer.edit()).publication())).isEmpty();
+        }
+        assertThat(edges(with(tile(0, 0)))).hasSize(2);
+        assertThat(edges(with(tile(-3, 20)))).as("reaches the bleed").isEmpty();
+        assertThat(edges(with(tile(4, 20)))).as("clearly inside").isEmpty();
+        assertThat(edges(with(tile(0, 0, Edge.OUTSIDE, Edge.BOTTOM)))).isEmpty();
+    }
+
+    @Test
+    void text_outside_the_safe_area_is_found() {
+        Publication publication =
+                Sample.withPage(
+                        new Layer(
+                                List.of(),
+                                List.of(frame("edge", 1, 30, 60, 20, BODY, "Near the edge"))));
+        PageScene scene = new Composer(PressCondition.coated()).compose(publication, 0);
+        assertThat(press(scene, Sample.a5()))
+                .singleElement()
+                .isInstanceOf(PressFinding.TextNearTrim.class);
+    }
+
+    @Test
+    void a_background_that_is_not_printed_is_found_and_so_is_text_that_needs_it() {
+        Background screenOnly = ground("g", NIGHT).withGoesTo(new Background.GoesTo(true, false));
+        Look white = BODY.withColor(Tinted.full(WHITE.id()));
+        PageScene scene = scene(white, List.of(screenOnly), "White on night");
+        assertThat(press(scene, Sample.a5()))
+                .extracting(Object::getClass)
+                .asInstanceOf(InstanceOfAssertFactories.list(Class.class))
+                .containsExactly(
+                        PressFinding.GroundNotPrinted.class, PressFinding.IllegibleOnPaper.class);
+        PageScene dark = scene(BODY, List.of(screenOnly), "Black on night");
+        assertThat(press(dark, Sample.a5())).hasSize(1);
     }
 }

@@ -45,11 +45,19 @@ class PairingApi {
 
     /**
      * @param swatch nothing is the bare stock
+     * @param mixed whether it is the worst of many colours, as of a gradient
      */
-    record PairSide(Optional<UUID> swatch, double tint, String name, String values, String screen) {
+    record PairSide(
+            Optional<UUID> swatch,
+            boolean mixed,
+            double tint,
+            String name,
+            String values,
+            String screen) {
         static PairSide of(Paint paint, View view) {
             return new PairSide(
                     Optional.of(paint.swatch()),
+                    paint.sampled(),
                     paint.tint(),
                     paint.inWords(),
                     paint.color().toString(),
@@ -121,6 +129,7 @@ class PairingApi {
                                         .orElseGet(() ->
                                                 new PairSide(
                                                         Optional.empty(),
+                                                        false,
                                                         100,
                                                         "Bare stock",
                                                         "no ink",

@@ -86,6 +86,10 @@ public record FindingView(
             case PressFinding.SmallTypeReversed it -> "small-type-reversed";
             case PressFinding.PlainBlackArea it -> "plain-black-area";
             case PressFinding.LightOverprint it -> "light-overprint";
+            case PressFinding.EndsAtTrim it -> "ends-at-trim";
+            case PressFinding.TextNearTrim it -> "text-near-trim";
+            case PressFinding.GroundNotPrinted it -> "background-not-printed";
+            case PressFinding.IllegibleOnPaper it -> "illegible-on-paper";
         };
     }
 
@@ -100,6 +104,8 @@ public record FindingView(
                             ? Optional.of(run)
                             : Optional.empty();
             case PressFinding.PlainBlackArea it -> Optional.empty();
+            case PressFinding.EndsAtTrim it -> Optional.empty();
+            case PressFinding.GroundNotPrinted it -> Optional.empty();
             case Finding.TextOverflow it -> Optional.empty();
             case Finding.StockNotPrinted it -> Optional.empty();
         };
