@@ -126,7 +126,12 @@ class GroundsTest {
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName(Pattern.compile("^Findings")))
                 .click();
-        assertThat(page.getByText("Illegible on paper").first()).isVisible();
+        assertThat(
+                        page.getByRole(
+                                        AriaRole.HEADING,
+                                        new Page.GetByRoleOptions().setName("Illegible on paper"))
+                                .first())
+                .isVisible();
         Browser.undoAll(page);
     }
 }
