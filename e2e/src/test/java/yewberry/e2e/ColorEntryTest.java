@@ -7,7 +7,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
@@ -40,12 +39,9 @@ class ColorEntryTest {
         button(page, "By lightness, chroma and hue").click();
         slider(page, "Lightness of Dusk").press("PageUp");
         assertThat(buttonLike(page, "^Dusk C81 M64")).hasCount(0);
-        for (Object loaded :
-                (List<?>)
-                        page.locator("img[src*='/press-conditions/']")
-                                .evaluateAll("all => all.map(it => it.naturalWidth)")) {
-            Assertions.assertThat(loaded).isEqualTo(220);
-        }
+        Locator drawn = page.locator("img[src*='/press-conditions/']");
+        page.waitForCondition(() ->
+                (Boolean) drawn.evaluateAll("all => all.every(it => it.naturalWidth === 220)"));
         Locator recent =
                 page.getByRole(
                         AriaRole.GROUP,
