@@ -140,6 +140,10 @@ export function BackgroundEditor({
         <GradientFields
           publication={publication}
           gradient={fill}
+          giving={(gradient) => ({
+            type: "changeBackground",
+            background: { ...background, fill: gradient },
+          })}
           onChange={(gradient) => change({ fill: gradient })}
         />
       )}

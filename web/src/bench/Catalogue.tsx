@@ -12,6 +12,7 @@ import { counted, freeName } from "../ui/words";
 import { GroundPanel } from "./GroundPanel";
 import { LookEditor } from "./LookEditor";
 import { ParentEditor } from "./ParentEditor";
+import { newSwatch } from "./newSwatch";
 import { SwatchEditor } from "./SwatchEditor";
 import { useReorder } from "./useReorder";
 import { PaletteDialog } from "../color/PaletteDialog";
@@ -162,14 +163,7 @@ export function Catalogue({
                   steps.make(
                     {
                       type: "addSwatch",
-                      swatch: {
-                        id: crypto.randomUUID(),
-                        name: freeName("New swatch", publication.swatches),
-                        definition: {
-                          type: "plain",
-                          color: { type: "cmyk", cyan: 60, magenta: 20, yellow: 40, black: 20 },
-                        },
-                      },
+                      swatch: newSwatch(crypto.randomUUID(), publication),
                     },
                     "Swatch added; open it to give it its values",
                   )

@@ -1,13 +1,13 @@
 import { Plus, Trash2 } from "lucide-react";
 import styled from "styled-components";
-import type { Fill, Publication } from "../api/types";
+import type { Edit, Fill, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
-import { swatchOptions } from "../ui/colors";
 import { Row } from "../ui/Field";
 import { NumberField } from "../ui/NumberField";
 import { Tick } from "../ui/Tick";
+import { SwatchChoice } from "./SwatchChoice";
 
 type Gradient = Extract<Fill, { type: "gradient" }>;
 type Stop = Gradient["stops"][number];
@@ -24,20 +24,23 @@ const StopBox = styled.fieldset`
 export function GradientFields({
   publication,
   gradient,
+  giving,
   onChange,
 }: {
   publication: Publication;
   gradient: Gradient;
+  /** The edit that gives the background a gradient. */
+  giving: (gradient: Gradient) => Edit;
   onChange: (gradient: Gradient) => void;
 }) {
   const { stops } = gradient;
-  const set = (index: number, changed: Partial<Stop>) =>
-    onChange({
-      ...gradient,
-      stops: stops
-        .map((stop, i) => (i === index ? { ...stop, ...changed } : stop))
-        .sort((one, other) => one.position - other.position),
-    });
+  const changed = (index: number, part: Partial<Stop>): Gradient => ({
+    ...gradient,
+    stops: stops
+      .map((stop, i) => (i === index ? { ...stop, ...part } : stop))
+      .sort((one, other) => one.position - other.position),
+  });
+  const set = (index: number, part: Partial<Stop>) => onChange(changed(index, part));
   const add = () => {
     const before = stops.at(-2);
     const last = stops.at(-1);
@@ -81,12 +84,18 @@ export function GradientFields({
       {stops.map((stop, index) => (
         <StopBox key={index} aria-label={`Stop ${index + 1}`}>
           <Row $columns="minmax(0, 1fr) auto">
-            <Choice
-              label={`Stop ${index + 1}`}
-              value={stop.color.swatch}
-              options={swatchOptions(publication)}
-              onChange={(swatch) => set(index, { color: { ...stop.color, swatch } })}
-            />
+            <div>
+              <SwatchChoice
+                publication={publication}
+                label={`Stop ${index + 1}`}
+                naming={`stop ${index + 1} of this gradient`}
+                value={stop.color.swatch}
+                begin={stop.color.swatch}
+                giving={(swatch, tint) =>
+                  giving(changed(index, { color: { swatch, tint: tint ?? stop.color.tint } }))
+                }
+              />
+            </div>
             <QuietButton
               aria-label={`Remove stop ${index + 1}`}
               isDisabled={stops.length === 2}

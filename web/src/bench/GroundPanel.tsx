@@ -1,17 +1,19 @@
-import { PaintBucket } from "lucide-react";
+import { PaintBucket, Plus } from "lucide-react";
 import { useEffect, useState } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
 import type { Edit, Owner, PageEntry, Publication } from "../api/types";
 import { theme } from "../theme";
-import { MainButton } from "../ui/Button";
+import { Button, MainButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { Choice } from "../ui/Choice";
 import { Quiet } from "../ui/Fold";
 import { counted, numbersInWords } from "../ui/words";
 import { useBench } from "./BenchState";
 import { newBackground } from "./newBackground";
+import { newSwatch } from "./newSwatch";
+import { SwatchEditor } from "./SwatchEditor";
 
 const Panel = styled.div`
   display: flex;
@@ -77,6 +79,8 @@ export function GroundPanel({
   const [open, setOpen] = useState(false);
   const [wanted, setWanted] = useState<string>();
   const targets = targetsOf(publication, page, chosen);
+  const [made, setMade] = useState<string>();
+  const fresh = publication.swatches.find((swatch) => swatch.id === made);
   const target = targets.find((each) => each.id === wanted) ?? targets[0];
 
   const close = () => {
@@ -151,7 +155,33 @@ export function GroundPanel({
             )}
           </List>
           <Quiet>Enter or a click puts it there; Escape leaves.</Quiet>
+          <Button
+            onPress={() => {
+              const id = crypto.randomUUID();
+              setMade(id);
+              close();
+              steps.make(
+                {
+                  type: "several",
+                  edits: [
+                    { type: "addSwatch", swatch: newSwatch(id, publication) },
+                    edit(target, id, true),
+                  ],
+                },
+                "New swatch, out to the bleed",
+              );
+            }}
+          >
+            <Plus size={15} aria-hidden />
+            New swatch for {target.label}
+          </Button>
         </>
+      )}
+      {fresh && (
+        <div role="group" aria-label={`New swatch “${fresh.name}”`}>
+          <SwatchEditor publication={publication} swatch={fresh} />
+          <Button onPress={() => setMade(undefined)}>Done with “{fresh.name}”</Button>
+        </div>
       )}
     </Panel>
   );

@@ -20,6 +20,7 @@ import { BackgroundEditor } from "./BackgroundEditor";
 import { FrameEditor } from "./FrameEditor";
 import { MendList } from "./MendList";
 import { RunColor } from "./RunColor";
+import { takenFrom } from "./sampler";
 import { useBench, type Sampling } from "./BenchState";
 import { Button, MainButton } from "../ui/Button";
 
@@ -172,7 +173,8 @@ function SamplingNote() {
 
 function TakeIt({ sampling, stratum }: { sampling: Sampling; stratum: TextStratum | FillStratum }) {
   const bench = useBench();
-  const refusal = sampling.refuses(stratum);
+  const taken = takenFrom(stratum);
+  const refusal = sampling.refuses(taken);
   return (
     <Below>
       {refusal ? (
@@ -180,7 +182,7 @@ function TakeIt({ sampling, stratum }: { sampling: Sampling; stratum: TextStratu
       ) : (
         <MainButton
           onPress={() => {
-            sampling.take(stratum);
+            sampling.take(taken);
             bench.sample(undefined);
           }}
         >

@@ -7,8 +7,8 @@ import { Choice, type Option } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
 import { Row } from "../ui/Field";
 import { Fold, Name } from "../ui/Fold";
-import { freeName } from "../ui/words";
 import { useBench } from "./BenchState";
+import { newSwatch } from "./newSwatch";
 import { SwatchEditor } from "./SwatchEditor";
 
 /**
@@ -46,12 +46,6 @@ export function SwatchChoice({
 
   const make = () => {
     const id = crypto.randomUUID();
-    const { cyan, magenta, yellow, black } = model?.ink ?? {
-      cyan: 0,
-      magenta: 0,
-      yellow: 0,
-      black: 100,
-    };
     setOpen(true);
     steps.make(
       {
@@ -59,14 +53,7 @@ export function SwatchChoice({
         edits: [
           {
             type: "addSwatch",
-            swatch: {
-              id,
-              name: freeName("New swatch", publication.swatches),
-              definition: {
-                type: "plain",
-                color: { type: "cmyk", cyan, magenta, yellow, black },
-              },
-            },
+            swatch: newSwatch(id, publication, model),
           },
           giving(id),
         ],
@@ -99,7 +86,8 @@ export function SwatchChoice({
             bench.sample({
               naming,
               take: (taken) => steps.make(giving(taken.swatch, taken.tint), "Colour taken"),
-              refuses: () => undefined,
+              refuses: (taken) =>
+                taken.mixed ? "It is not one swatch here; take it for a swatch instead" : undefined,
             })
           }
         >

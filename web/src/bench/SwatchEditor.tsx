@@ -15,7 +15,7 @@ import { inSpaceOf } from "../color/spaces";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { counted } from "../ui/words";
 import { useBench } from "./BenchState";
-import { definitionOf, derivesFrom } from "./sampler";
+import { definitionOf, refusedFor } from "./sampler";
 import { DefinitionFields, kindOf, kinds, startOf, type Kind } from "./DefinitionFields";
 import { SwatchValues } from "./SwatchValues";
 
@@ -70,10 +70,7 @@ export function SwatchEditor({
     bench.sample({
       naming,
       take: (taken) => change(definitionOf(taken, publication)),
-      refuses: (taken) =>
-        derivesFrom(publication, taken.swatch, swatch.id)
-          ? "It is this swatch, or derives from it"
-          : undefined,
+      refuses: (taken) => refusedFor(publication, taken, swatch.id),
     });
   const remove = (instead?: string) => {
     setRemoving(false);

@@ -26,14 +26,6 @@ public enum Axis {
         this.most = most;
     }
 
-    public double least() {
-        return least;
-    }
-
-    public double most() {
-        return most;
-    }
-
     /**
      * The colour with this component at a part of the way from its least to its most.
      *

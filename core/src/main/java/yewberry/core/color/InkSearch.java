@@ -8,7 +8,7 @@ package yewberry.core.color;
 public final class InkSearch {
     private static final int ROUNDS = 5;
     private static final double NEAR = 0.5;
-    private static final double DAMPING = 0.5;
+    private static final double DAMPING = 0.0025;
 
     /** Percent of ink by which the slope of a colour is taken. */
     private static final double DELTA = 1;
@@ -95,7 +95,7 @@ public final class InkSearch {
                     normal[row][column] += free[i] ? slopes[i][row] * slopes[i][column] : 0;
                 }
             }
-            normal[row][row] += DAMPING * DAMPING / 100;
+            normal[row][row] += DAMPING;
         }
         double[] weights = Matrix.times(Matrix.inverse(normal), missing);
         double[] step = new double[4];

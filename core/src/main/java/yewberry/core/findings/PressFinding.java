@@ -99,20 +99,10 @@ public sealed interface PressFinding extends Finding {
     /** A large area of black ink alone. */
     record PlainBlackArea(
             UUID page, InkPlace place, Item.AreaFill fill, double limit, PressChecks checks)
-            implements PressFinding {
-        @Override
-        public Origin origin() {
-            return fill.origin();
-        }
-
+            implements OfArea {
         @Override
         public Rect where() {
             return place.where();
-        }
-
-        @Override
-        public String text() {
-            return words(fill);
         }
 
         @Override
@@ -143,22 +133,7 @@ public sealed interface PressFinding extends Finding {
     }
 
     /** An area whose edge the knife may miss. */
-    record EndsAtTrim(UUID page, Item.AreaFill fill, TrimEdge edge) implements PressFinding {
-        @Override
-        public Origin origin() {
-            return fill.origin();
-        }
-
-        @Override
-        public Rect where() {
-            return fill.rect();
-        }
-
-        @Override
-        public String text() {
-            return words(fill);
-        }
-
+    record EndsAtTrim(UUID page, Item.AreaFill fill, TrimEdge edge) implements OfArea {
         @Override
         public String message() {
             String name = edge.edge().name().toLowerCase(Locale.ROOT);
@@ -195,22 +170,7 @@ public sealed interface PressFinding extends Finding {
     }
 
     /** A background that is not printed. */
-    record GroundNotPrinted(UUID page, Item.AreaFill fill) implements PressFinding {
-        @Override
-        public Origin origin() {
-            return fill.origin();
-        }
-
-        @Override
-        public Rect where() {
-            return fill.rect();
-        }
-
-        @Override
-        public String text() {
-            return words(fill);
-        }
-
+    record GroundNotPrinted(UUID page, Item.AreaFill fill) implements OfArea {
         @Override
         public String message() {
             return "This background goes to the screen only; it will not be printed.";
@@ -250,6 +210,26 @@ public sealed interface PressFinding extends Finding {
                     .formatted(
                             Numbers.plain(contrast.required()),
                             contrast.sizeClass().large() ? "large text" : "normal text");
+        }
+    }
+
+    /** A finding about one area. */
+    sealed interface OfArea extends PressFinding {
+        Item.AreaFill fill();
+
+        @Override
+        default Origin origin() {
+            return fill().origin();
+        }
+
+        @Override
+        default Rect where() {
+            return fill().rect();
+        }
+
+        @Override
+        default String text() {
+            return words(fill());
         }
     }
 

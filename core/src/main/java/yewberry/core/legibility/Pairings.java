@@ -3,12 +3,15 @@ package yewberry.core.legibility;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedSet;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.View;
 import yewberry.core.publication.Level;
@@ -22,7 +25,8 @@ import yewberry.core.scene.Paint;
  * pair occurs, and what it would give where it does not.
  *
  * @param texts in the order they are met
- * @param grounds in the order they are met; nothing is the bare stock
+ * @param grounds in the order they are met; nothing is the bare stock; a sampled one stands for all
+ *     the colours that one area comes to
  * @param cells row by row: for each text, one for each ground
  */
 public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Cell> cells) {
@@ -47,8 +51,6 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
     /** A run of text set in a pair. */
     public record Occurrence(PageScene scene, Item.GlyphRun run) {}
 
-    private record Pair(Paint text, Optional<Paint> ground) {}
-
     /**
      * @param more colours that might be used, against each other and against those that are
      * @param view that ratios are taken in besides the verdict's
@@ -59,74 +61,76 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
             Legibility legibility,
             Level level,
             View view) {
-        SequencedSet<Paint> texts = new LinkedHashSet<>();
-        SequencedSet<Optional<Paint>> grounds = new LinkedHashSet<>();
-        Map<Pair, List<Occurrence>> occurrences = new LinkedHashMap<>();
+        Collected collected = new Collected();
         for (PageScene scene : scenes) {
             scene.on(Medium.SCREEN).areas().stream()
                     .flatMap(fill -> fill.solid().stream())
-                    .forEach(paint -> grounds.add(Optional.of(paint)));
+                    .forEach(paint -> collected.ground(Optional.of(paint)));
             for (RunContrast contrast : legibility.judge(scene)) {
-                texts.add(contrast.run().paint());
-                for (RunContrast.Against against : worstOfMany(contrast.against())) {
-                    grounds.add(against.paint());
-                    occurrences
-                            .computeIfAbsent(
-                                    new Pair(contrast.run().paint(), against.paint()),
-                                    pair -> new ArrayList<>())
-                            .add(new Occurrence(scene, contrast.run()));
-                }
+                contrast.against()
+                        .forEach(against ->
+                                collected.use(
+                                        against.paint(), new Occurrence(scene, contrast.run())));
             }
         }
-        for (Paint paint : more) {
-            addNew(texts, paint);
-            if (grounds.stream().flatMap(Optional::stream).noneMatch(paint::looksLike)) {
-                grounds.add(Optional.of(paint));
-            }
-        }
-        List<Paint> rows = List.copyOf(texts);
-        List<Optional<Paint>> columns = List.copyOf(grounds);
+        more.forEach(collected::mightBeUsed);
+        List<Paint> rows = List.copyOf(collected.texts);
+        List<Optional<Paint>> columns = List.copyOf(collected.grounds.keySet());
         List<Cell> cells = new ArrayList<>();
         for (int row = 0; row < rows.size(); row++) {
             for (int column = 0; column < columns.size(); column++) {
-                List<Occurrence> found =
-                        occurrences
-                                .getOrDefault(
-                                        new Pair(rows.get(row), columns.get(column)), List.of())
-                                .stream()
-                                .sorted(Comparator.comparingDouble(each -> each.run().size()))
-                                .toList();
-                cells.add(
-                        cell(
-                                row,
-                                column,
-                                rows.get(row),
-                                columns.get(column),
-                                found,
-                                legibility,
-                                level,
-                                view));
+                Used used =
+                        collected.uses.getOrDefault(
+                                new Pair(rows.get(row), columns.get(column)),
+                                new Used(collected.grounds.get(columns.get(column)), Set.of()));
+                cells.add(cell(row, column, rows.get(row), used, legibility, level, view));
             }
         }
         return new Pairings(rows, columns, List.copyOf(cells));
     }
 
-    /** Of the many colours that one area comes to, only the worst. */
-    private static List<RunContrast.Against> worstOfMany(List<RunContrast.Against> against) {
-        Map<String, RunContrast.Against> worst = new LinkedHashMap<>();
-        for (RunContrast.Against each : against) {
-            String key =
-                    each.paint()
-                            .map(paint -> paint.sampled() ? paint.name() : paint.toString())
-                            .orElse("");
-            worst.merge(key, each, (a, b) -> a.ratio() <= b.ratio() ? a : b);
-        }
-        return List.copyOf(worst.values());
-    }
+    private record Pair(Paint text, Optional<Paint> column) {}
 
-    private static void addNew(SequencedSet<Paint> texts, Paint paint) {
-        if (texts.stream().noneMatch(paint::looksLike)) {
-            texts.add(paint);
+    /**
+     * @param grounds the colours of the column that the text stands on; all of them where it stands
+     *     on none
+     */
+    private record Used(Set<Optional<Paint>> grounds, Set<Occurrence> occurrences) {}
+
+    /** What was met. The many colours that one area comes to share a column, that of the first. */
+    private static final class Collected {
+        private final SequencedSet<Paint> texts = new LinkedHashSet<>();
+        private final Map<Optional<Paint>, Set<Optional<Paint>>> grounds = new LinkedHashMap<>();
+        private final Map<Pair, Used> uses = new LinkedHashMap<>();
+        private final Map<String, Optional<Paint>> areas = new HashMap<>();
+
+        Optional<Paint> ground(Optional<Paint> ground) {
+            Optional<Paint> column =
+                    ground.filter(Paint::sampled)
+                            .map(paint -> areas.computeIfAbsent(paint.name(), name -> ground))
+                            .orElse(ground);
+            grounds.computeIfAbsent(column, key -> new LinkedHashSet<>()).add(ground);
+            return column;
+        }
+
+        void use(Optional<Paint> ground, Occurrence occurrence) {
+            Paint text = occurrence.run().paint();
+            texts.add(text);
+            Used used =
+                    uses.computeIfAbsent(
+                            new Pair(text, ground(ground)),
+                            pair -> new Used(new LinkedHashSet<>(), new LinkedHashSet<>()));
+            used.grounds().add(ground);
+            used.occurrences().add(occurrence);
+        }
+
+        void mightBeUsed(Paint paint) {
+            if (texts.stream().noneMatch(paint::looksLike)) {
+                texts.add(paint);
+            }
+            if (grounds.keySet().stream().flatMap(Optional::stream).noneMatch(paint::looksLike)) {
+                ground(Optional.of(paint));
+            }
         }
     }
 
@@ -134,11 +138,14 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
             int row,
             int column,
             Paint text,
-            Optional<Paint> ground,
-            List<Occurrence> found,
+            Used used,
             Legibility legibility,
             Level level,
             View view) {
+        List<Occurrence> found =
+                used.occurrences().stream()
+                        .sorted(Comparator.comparingDouble(each -> each.run().size()))
+                        .toList();
         double required =
                 found.stream()
                         .mapToDouble(
@@ -148,11 +155,19 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
         return new Cell(
                 row,
                 column,
-                Contrast.ratio(
-                        view.see(text.over(ground.map(Paint::color), view.condition())),
-                        ground.map(paint -> view.see(paint.color())).orElseGet(view::bare)),
-                legibility.ratio(text, ground),
+                least(used, ground -> seen(text, ground, view)),
+                least(used, ground -> legibility.ratio(text, ground)),
                 required,
                 found);
+    }
+
+    private static double least(Used used, ToDoubleFunction<Optional<Paint>> ratio) {
+        return used.grounds().stream().mapToDouble(ratio).min().orElseThrow();
+    }
+
+    private static double seen(Paint text, Optional<Paint> ground, View view) {
+        return Contrast.ratio(
+                view.see(text.over(ground.map(Paint::color), view.condition())),
+                ground.map(paint -> view.see(paint.color())).orElseGet(view::bare));
     }
 }

@@ -29,7 +29,7 @@ public final class TextOverprint {
     }
 
     /** White or lighter than middle grey (CIELAB 50): printed over something it would be lost. */
-    public static boolean isLight(Color color, PressCondition condition) {
+    private static boolean isLight(Color color, PressCondition condition) {
         return condition.lab(color).lightness() > LIGHT;
     }
 }

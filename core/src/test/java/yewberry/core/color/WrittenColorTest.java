@@ -29,6 +29,27 @@ class WrittenColorTest {
         assertThat(WrittenColor.read(text)).isEqualTo(Rgb.hex(hex));
     }
 
+    /** Examples of CSS Color 4, sections on lch() and oklch(), written down from memory. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "lch(29.2345% 44.2 27) | #7d2329",
+                "lch(52.2345% 72.2 56.2) | #c65d06",
+                "oklch(40.101% 0.12332 21.555) | #7d2329",
+                "oklch(59.686% 0.15619 49.7694) | #c65d06",
+            })
+    void lightness_chroma_and_hue(String text, String hex) {
+        Rgb found = PressCondition.coated().toScreen(WrittenColor.read(text));
+        Rgb wanted = Rgb.hex(hex);
+        assertThat(Math.abs(found.red() - wanted.red())).isLessThanOrEqualTo(1);
+        assertThat(Math.abs(found.green() - wanted.green())).isLessThanOrEqualTo(1);
+        assertThat(Math.abs(found.blue() - wanted.blue())).isLessThanOrEqualTo(1);
+        assertThatThrownBy(() -> WrittenColor.read("oklch(60% 0.4 50)"))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("outside sRGB");
+    }
+
     @Test
     void other_spaces() {
         assertThat(WrittenColor.read("lab(50 20 -30)")).isEqualTo(new Lab(50, 20, -30));

@@ -16,9 +16,12 @@ import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Tinted;
 import yewberry.core.publication.Uses;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.Paint;
@@ -104,5 +107,41 @@ class PairingsTest {
                 .hasSize(pairings.texts().size() * pairings.grounds().size())
                 .filteredOn(cell -> !cell.occurrences().isEmpty())
                 .hasSize(1);
+    }
+
+    @Test
+    void a_gradient_is_one_column_and_each_pair_goes_by_the_worst_it_stands_on() {
+        Fill fade =
+                new Fill.Gradient(
+                        Fill.Gradient.Kind.LINEAR,
+                        0,
+                        false,
+                        List.of(
+                                new Fill.Gradient.Stop(0, Tinted.full(NIGHT.id()), 100),
+                                new Fill.Gradient.Stop(100, Tinted.full(Sample.WHITE.id()), 100)));
+        Background ground = ground("g", NIGHT).withFill(fade);
+        Pairings pairings =
+                of(
+                        Sample.withPage(
+                                new Layer(
+                                        List.of(ground),
+                                        List.of(
+                                                frame("dark", 10, 10, 30, 30, BODY, "Dark end"),
+                                                frame("pale", 110, 10, 30, 30, BODY, "Pale end")))),
+                        Sample.asDesigned());
+        assertThat(pairings.grounds())
+                .filteredOn(column -> column.filter(Paint::sampled).isPresent())
+                .singleElement()
+                .satisfies(column ->
+                        assertThat(column.orElseThrow().name()).isEqualTo("Night to White"));
+        Pairings.Cell cell =
+                pairings.cells().stream()
+                        .filter(each -> !each.occurrences().isEmpty())
+                        .reduce((a, b) -> {
+                            throw new AssertionError("more than one pair occurs");
+                        })
+                        .orElseThrow();
+        assertThat(cell.occurrences()).hasSize(2);
+        assertThat(cell.ratio()).isEqualTo(cell.designed()).isLessThan(2);
     }
 }

@@ -15,6 +15,7 @@ import tools.jackson.databind.node.ObjectNode;
 import yewberry.core.color.BlendMode;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Setup;
 
 /**
@@ -30,17 +31,23 @@ final class Defaults {
                     Map.of(
                             "opacity", JSON.numberNode(100),
                             "blend", JSON.stringNode(BlendMode.NORMAL.name()),
-                            "goesTo", JSON.objectNode().put("screen", true).put("paper", true)),
+                            "goesTo", goesTo(Background.GoesTo.BOTH)),
                     Look.class,
                     Map.of("overprint", JSON.stringNode(Look.Overprint.BLACK.name())),
                     Setup.class,
-                    Map.of(
-                            "checks",
-                            JSON.objectNode()
-                                    .put("smallType", "9 pt")
-                                    .put("smallTypeInks", 1)
-                                    .put("reversedInks", 3)
-                                    .put("plainBlack", 50)));
+                    Map.of("checks", checks(PressChecks.USUAL)));
+
+    private static JsonNode goesTo(Background.GoesTo to) {
+        return JSON.objectNode().put("screen", to.screen()).put("paper", to.paper());
+    }
+
+    private static JsonNode checks(PressChecks checks) {
+        return JSON.objectNode()
+                .put("smallType", checks.smallType().toString())
+                .put("smallTypeInks", checks.smallTypeInks())
+                .put("reversedInks", checks.reversedInks())
+                .put("plainBlack", checks.plainBlack());
+    }
 
     private Defaults() {}
 

@@ -103,9 +103,7 @@ public record FindingView(
                     it.place().item() instanceof Item.GlyphRun run
                             ? Optional.of(run)
                             : Optional.empty();
-            case PressFinding.PlainBlackArea it -> Optional.empty();
-            case PressFinding.EndsAtTrim it -> Optional.empty();
-            case PressFinding.GroundNotPrinted it -> Optional.empty();
+            case PressFinding.OfArea it -> Optional.empty();
             case Finding.TextOverflow it -> Optional.empty();
             case Finding.StockNotPrinted it -> Optional.empty();
         };

@@ -2,6 +2,7 @@ package yewberry.server.view;
 
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import yewberry.core.color.Cmyk;
@@ -47,6 +48,9 @@ public sealed interface StratumView {
             double tint)
             implements StratumView {}
 
+    /**
+     * @param mixed the exact colour here, where the area is not one swatch that covers
+     */
     record FillStratum(
             UUID background,
             UUID swatch,
@@ -58,7 +62,8 @@ public sealed interface StratumView {
             int changesPages,
             String bleed,
             double tint,
-            String goesTo)
+            String goesTo,
+            Optional<Color> mixed)
             implements StratumView {}
 
     record StockStratum(String screen, String note) implements StratumView {}
@@ -126,7 +131,8 @@ public sealed interface StratumView {
                 pages(fill.origin(), publication),
                 bleed(stratum.bleeds()),
                 first.tint(),
-                goesTo(fill.goesTo(), stratum.shown()));
+                goesTo(fill.goesTo(), stratum.shown()),
+                fill.solid().isPresent() ? Optional.empty() : Optional.of(stratum.result()));
     }
 
     private static Color tenths(Color color) {
