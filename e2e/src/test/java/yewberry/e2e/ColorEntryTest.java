@@ -75,6 +75,41 @@ class ColorEntryTest {
     }
 
     @Test
+    void of_a_gradient_the_very_colour_at_the_point_is_taken(Browser.Window window) {
+        Page page = window.openDemo("?page=9&x=120&y=150");
+        buttonLike(page, "^White C0").click();
+        button(page, "Take a colour from the page…").click();
+        Locator strata =
+                page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Strata"));
+        Locator top = strata.getByRole(AriaRole.LISTITEM).first();
+        String values = top.getByText(Pattern.compile("C[\\d.]+ M[\\d.]+ .* here")).innerText();
+        top.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Take “Midnight to Dusk”"))
+                .click();
+        String cyan = values.substring(values.indexOf('C'), values.indexOf('.'));
+        assertThat(buttonLike(page, "^White " + cyan)).isVisible();
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void a_swatch_is_made_while_colouring_to_the_bleed(Browser.Window window) {
+        Page page = window.openDemo("?page=6");
+        page.keyboard().press("Alt+c");
+        buttonLike(page, "^New swatch for Parent Night").click();
+        Locator made =
+                page.getByRole(
+                        AriaRole.GROUP,
+                        new Page.GetByRoleOptions().setName("New swatch “New swatch”"));
+        assertThat(made).containsText("used in 1 place");
+        slider(page, "Black of New swatch").press("End");
+        assertThat(buttonLike(page, "^New swatch C60 M20 Y40 K100")).isVisible();
+        button(page, "Done with “New swatch”").click();
+        assertThat(made).hasCount(0);
+        Browser.undoAll(page);
+    }
+
+    @Test
     void a_swatch_is_made_where_a_colour_is_chosen(Browser.Window window) {
         Page page = window.openDemo("?page=7&x=60&y=190");
         buttonLike(page, "^Change it on parent “Night”").click();
