@@ -20,6 +20,8 @@ class ArchitectureTest {
                     .definedBy("yewberry.core.color")
                     .layer("publication")
                     .definedBy("yewberry.core.publication")
+                    .layer("asset")
+                    .definedBy("yewberry.core.asset")
                     .layer("text")
                     .definedBy("yewberry.core.text")
                     .layer("edit")
@@ -49,6 +51,9 @@ class ArchitectureTest {
                     .whereLayer("scene")
                     .mayOnlyBeAccessedByLayers(
                             "legibility", "press", "findings", "picture", "strata")
+                    .whereLayer("asset")
+                    .mayOnlyBeAccessedByLayers(
+                            "scene", "legibility", "press", "findings", "picture", "strata")
                     .whereLayer("edit")
                     .mayOnlyBeAccessedByLayers("legibility", "findings")
                     .whereLayer("text")
@@ -64,6 +69,7 @@ class ArchitectureTest {
                     .dependOnClassesThat()
                     .resideInAnyPackage(
                             "yewberry.core.text",
+                            "yewberry.core.asset",
                             "yewberry.core.scene",
                             "yewberry.core.edit",
                             "yewberry.core.legibility");
@@ -82,7 +88,12 @@ class ArchitectureTest {
             classes()
                     .should()
                     .onlyDependOnClassesThat()
-                    .resideInAnyPackage("yewberry.core..", "java..", "javax.imageio..");
+                    .resideInAnyPackage(
+                            "yewberry.core..",
+                            "java..",
+                            "javax.imageio..",
+                            "javax.xml.stream..",
+                            "com.github.weisj.jsvg..");
 
     @ArchTest
     static final ArchRule OF_AWT_ONLY_FONTS_GEOMETRY_AND_COLOUR =

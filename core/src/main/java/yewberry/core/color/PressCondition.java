@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,6 +38,8 @@ public final class PressCondition {
     private final double[] white;
     private final Map<Optional<Lab>, ScreenTable> tables = new ConcurrentHashMap<>();
     private volatile double[][] grid;
+    private volatile InkTable fromScreen;
+    private final Map<String, InkTable> fromProfiles = new ConcurrentHashMap<>();
     private final Map<Cmyk, Rgb> toScreen = new ConcurrentHashMap<>();
     private final Map<Color, Cmyk> toInk = new ConcurrentHashMap<>();
 
@@ -196,6 +199,35 @@ public final class PressCondition {
                 of -> new ScreenTable(grid(), xyz -> Srgb.linear(onStock(xyz, stock.xyz()))));
     }
 
+    /** Many pixels of sRGB at once, as {@link #toInk}. */
+    public InkTable inkTable() {
+        InkTable made = fromScreen;
+        if (made == null) {
+            made = InkTable.ofSrgb(this);
+            fromScreen = made;
+        }
+        return made;
+    }
+
+    /**
+     * Many pixels at once of colours that another ICC profile describes; nothing where it is this
+     * condition's own, whose colours are the inks.
+     *
+     * @throws Refused if it is damaged, or not for red, green and blue or four inks
+     */
+    public Optional<InkTable> inkTable(byte[] other) {
+        if (Arrays.equals(profile, other)) {
+            return Optional.empty();
+        }
+        if (fromProfiles.size() > 16) {
+            fromProfiles.clear();
+        }
+        return Optional.of(
+                fromProfiles.computeIfAbsent(
+                        Arrays.hashCode(other) + "/" + other.length,
+                        key -> InkTable.of(other, this)));
+    }
+
     /** The process inks that print this colour as well as this condition can. */
     public Cmyk toInk(Color color) {
         return switch (color) {
@@ -310,7 +342,7 @@ public final class PressCondition {
         return xyz;
     }
 
-    private Cmyk inkOf(double[] xyz) {
+    Cmyk inkOf(double[] xyz) {
         float[] scaled = new float[3];
         for (int i = 0; i < 3; i++) {
             double range = Lab.D50[i] - black[i];

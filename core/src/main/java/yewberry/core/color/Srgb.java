@@ -68,6 +68,13 @@ final class Srgb {
         return Matrix.times(TO_XYZ_D50, linear(color));
     }
 
+    /** Of encoded components, 0 to 1. */
+    static double[] toXyzD50(float[] encoded) {
+        return Matrix.times(
+                TO_XYZ_D50,
+                new double[] {decode(encoded[0]), decode(encoded[1]), decode(encoded[2])});
+    }
+
     static Rgb fromXyzD50(double[] xyz) {
         return fromLinear(Matrix.times(FROM_XYZ_D50, xyz));
     }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Swatch;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Look;
@@ -76,6 +77,18 @@ public sealed interface Edit {
      * @param replacement what its paragraphs get instead; needed where the look is in use
      */
     record RemoveLook(UUID look, Optional<UUID> replacement) implements Edit {}
+
+    record AddAsset(Asset asset) implements Edit {}
+
+    record RenameAsset(UUID asset, String name) implements Edit {}
+
+    /** Puts another file in the place of one, wherever it is placed. */
+    record ReplaceAsset(UUID asset, String sha256, Asset.Content content) implements Edit {}
+
+    /**
+     * @param replacement what takes its place; needed where the asset is in use
+     */
+    record RemoveAsset(UUID asset, Optional<UUID> replacement) implements Edit {}
 
     /** Puts a background on top of those that are there. */
     record AddBackground(Owner owner, Background background) implements Edit {}

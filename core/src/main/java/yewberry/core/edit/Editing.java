@@ -11,6 +11,7 @@ import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
 import yewberry.core.color.Swatch;
 import yewberry.core.edit.Edit.*;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
@@ -88,6 +89,25 @@ public final class Editing {
             case ChangeLook(var look) ->
                     on.withLooks(replaced(on.looks(), on.look(look.id()), each -> look));
             case RemoveLook remove -> removeLook(on, remove);
+            case AddAsset(var asset) -> on.withAssets(plus(on.assets(), each -> each.id(), asset));
+            case RenameAsset rename ->
+                    on.withAssets(
+                            replaced(
+                                    on.assets(),
+                                    on.asset(rename.asset()),
+                                    asset -> asset.withName(rename.name())));
+            case ReplaceAsset replace ->
+                    on.withAssets(
+                            replaced(
+                                    on.assets(),
+                                    on.asset(replace.asset()),
+                                    asset ->
+                                            new Asset(
+                                                    asset.id(),
+                                                    asset.name(),
+                                                    replace.sha256(),
+                                                    replace.content())));
+            case RemoveAsset remove -> removeAsset(on, remove);
             case AddBackground add ->
                     changeLayer(
                             on,
@@ -264,6 +284,24 @@ public final class Editing {
                                         "The look “%s” is used in %s; choose the look that takes its place."
                                                 .formatted(gone.name(), places(uses))));
         return Replacing.look(without, gone.id(), without.look(replacement).id());
+    }
+
+    private static Publication removeAsset(Publication on, RemoveAsset remove) {
+        var gone = on.asset(remove.asset());
+        refuseSame(remove.asset(), remove.replacement());
+        Publication without =
+                on.withAssets(on.assets().stream().filter(each -> each != gone).toList());
+        int uses = Uses.of(on).asset(gone.id());
+        if (uses == 0) {
+            return without;
+        }
+        UUID replacement =
+                remove.replacement()
+                        .orElseThrow(() ->
+                                new Refused(
+                                        "“%s” is placed in %s; choose what takes its place."
+                                                .formatted(gone.name(), places(uses))));
+        return Replacing.asset(without, gone.id(), without.asset(replacement).id());
     }
 
     private static String places(int count) {

@@ -3,6 +3,7 @@ package yewberry.core.edit;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Swatch;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Setup;
@@ -28,6 +29,13 @@ public sealed interface Element {
         @Override
         public UUID id() {
             return look.id();
+        }
+    }
+
+    record OneAsset(Asset asset) implements Element {
+        @Override
+        public UUID id() {
+            return asset.id();
         }
     }
 

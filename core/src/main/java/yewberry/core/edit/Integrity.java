@@ -5,15 +5,21 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import yewberry.core.Refused;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Palette;
 import yewberry.core.color.Swatch;
 import yewberry.core.edit.Element.*;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Fill;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.Page;
 import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Parent;
+import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
@@ -47,6 +53,7 @@ final class Integrity {
             case WholePublication whole -> {}
             case OneSwatch(Swatch swatch) -> check(swatch);
             case OneParent parent -> {}
+            case OneAsset(Asset asset) -> placings(asset);
             case OneLook(Look look) -> {
                 FontLibrary.face(look.family(), look.weight());
                 after.swatch(look.color().swatch());
@@ -55,12 +62,53 @@ final class Integrity {
             case OneBackground(Owner owner, Background background) -> {
                 after.layer(owner);
                 background.fill().colors().forEach(color -> after.swatch(color.swatch()));
+                check(background.fill());
             }
             case OneFrame(Owner owner, TextFrame frame) -> {
                 after.layer(owner);
                 check(frame);
             }
         }
+    }
+
+    private void check(Fill fill) {
+        switch (fill) {
+            case Fill.None none -> {}
+            case Fill.Solid solid -> {}
+            case Fill.Gradient gradient -> {}
+            case Fill.Picture picture -> {
+                Asset asset = after.asset(picture.asset());
+                if (asset.content() instanceof Asset.Document) {
+                    throw new Refused(
+                            "“%s” is a PDF; place one of its pages instead."
+                                    .formatted(asset.name()));
+                }
+            }
+            case Fill.PdfPage(UUID id, int number, Placing placing) -> {
+                Asset asset = after.asset(id);
+                if (!(asset.content() instanceof Asset.Document document)) {
+                    throw new Refused(
+                            "“%s” is a picture and has no pages; place it as a picture."
+                                    .formatted(asset.name()));
+                }
+                if (number < 1 || number > document.pages().size()) {
+                    throw new Refused(
+                            "“%s” has no page %d; it has pages 1 to %d."
+                                    .formatted(asset.name(), number, document.pages().size()));
+                }
+            }
+        }
+    }
+
+    /** What is placed of a file must be in it, also after another one took its place. */
+    private void placings(Asset asset) {
+        Stream.concat(
+                        after.pages().stream().map(Page::layer),
+                        after.parents().stream().map(Parent::layer))
+                .flatMap(layer -> layer.backgrounds().stream())
+                .map(Background::fill)
+                .filter(fill -> fill.madeFrom().filter(asset.id()::equals).isPresent())
+                .forEach(this::check);
     }
 
     private void check(Swatch swatch) {
@@ -95,7 +143,9 @@ final class Integrity {
         Uses uses = Uses.of(after);
         Set<UUID> used =
                 removed.stream()
-                        .filter(id -> uses.swatch(id) + uses.look(id) + uses.parent(id) > 0)
+                        .filter(id ->
+                                uses.swatch(id) + uses.look(id) + uses.parent(id) + uses.asset(id)
+                                        > 0)
                         .collect(Collectors.toSet());
         if (!used.isEmpty()) {
             throw new Refused(

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import yewberry.core.color.Swatch;
 import yewberry.core.edit.Change.Placed;
 import yewberry.core.edit.Element.*;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
@@ -58,6 +59,7 @@ public record Patch(List<Change> changes) {
         }
         compare(changes, before.swatches(), after.swatches(), Swatch::id, OneSwatch::new);
         compare(changes, before.looks(), after.looks(), Look::id, OneLook::new);
+        compare(changes, before.assets(), after.assets(), Asset::id, OneAsset::new);
         compare(changes, before.parents(), after.parents(), Parent::id, Patch::bare);
         compare(changes, before.pages(), after.pages(), Page::id, Patch::bare);
         compareLayers(

@@ -7,6 +7,7 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.TextFrame;
@@ -63,6 +64,8 @@ final class Replacing {
     private static Fill replaced(Fill fill, UUID old, UUID replacement) {
         return switch (fill) {
             case Fill.None none -> none;
+            case Fill.Picture picture -> picture;
+            case Fill.PdfPage page -> page;
             case Fill.Solid(Tinted color) -> new Fill.Solid(replaced(color, old, replacement));
             case Fill.Gradient gradient ->
                     gradient.withStops(
@@ -78,6 +81,31 @@ final class Replacing {
 
     private static Tinted replaced(Tinted color, UUID old, UUID replacement) {
         return color.swatch().equals(old) ? color.withSwatch(replacement) : color;
+    }
+
+    static Publication asset(Publication in, UUID old, UUID replacement) {
+        return layers(
+                in,
+                background ->
+                        switch (background.fill()) {
+                            case Fill.Picture picture when picture.asset().equals(old) ->
+                                    background.withFill(
+                                            new Fill.Picture(
+                                                    replacement,
+                                                    picture.placing(),
+                                                    picture.runOut(),
+                                                    picture.seeThrough()));
+                            case Fill.PdfPage(UUID asset, int number, Placing placing)
+                                    when asset.equals(old) ->
+                                    background.withFill(
+                                            new Fill.PdfPage(replacement, number, placing));
+                            case Fill.None none -> background;
+                            case Fill.Solid solid -> background;
+                            case Fill.Gradient gradient -> background;
+                            case Fill.Picture picture -> background;
+                            case Fill.PdfPage page -> background;
+                        },
+                UnaryOperator.identity());
     }
 
     static Publication look(Publication in, UUID old, UUID replacement) {

@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import yewberry.core.color.Swatch;
 import yewberry.core.edit.Change.Placed;
 import yewberry.core.edit.Element.*;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
@@ -59,11 +60,18 @@ final class Restoring {
                         Look::id,
                         of(OneLook.class),
                         (OneLook element, Optional<Look> was) -> element.look());
+        List<Asset> assets =
+                merged(
+                        result.assets(),
+                        Asset::id,
+                        of(OneAsset.class),
+                        (OneAsset element, Optional<Asset> was) -> element.asset());
         List<Parent> parents =
                 merged(result.parents(), Parent::id, of(OneParent.class), Restoring::parent);
         List<Page> pages = merged(result.pages(), Page::id, of(OnePage.class), Restoring::page);
         return result.withSwatches(swatches)
                 .withLooks(looks)
+                .withAssets(assets)
                 .withParents(parents.stream().map(this::filled).toList())
                 .withPages(pages.stream().map(this::filled).toList());
     }

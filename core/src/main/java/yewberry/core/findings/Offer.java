@@ -110,8 +110,11 @@ public record Offer(String label, Edit edit) {
         if (item instanceof Item.GlyphRun run && heavy.place().ground().isPresent()) {
             return List.of(overprint(run.look(), Look.Overprint.NEVER));
         }
+        if (item.paints().isEmpty()) {
+            return List.of();
+        }
         Paint paint = item.paints().getFirst();
-        Optional<Swatch> swatch = publication.findSwatch(paint.swatch());
+        Optional<Swatch> swatch = paint.swatch().flatMap(publication::findSwatch);
         boolean alone = !(item instanceof Item.AreaFill fill) || fill.solid().isPresent();
         if (alone
                 && paint.tint() == 100
@@ -122,7 +125,7 @@ public record Offer(String label, Edit edit) {
             return List.of(
                     new Offer(
                             "Change “%s” to %s".formatted(swatch.get().name(), less),
-                            new Edit.ChangeSwatch(paint.swatch(), new Definition.Plain(less))));
+                            new Edit.ChangeSwatch(swatch.get().id(), new Definition.Plain(less))));
         }
         return List.of();
     }

@@ -71,7 +71,8 @@ public record Mend(
                                         condition,
                                         swatch,
                                         new Edit.ColorRun(run, Optional.of(Tinted.full(swatch)))));
-        if (look.color().equals(new Tinted(paint.swatch(), paint.tint()))) {
+        if (paint.swatch().equals(Optional.of(look.color().swatch()))
+                && look.color().tint() == paint.tint()) {
             Collected forLook =
                     collect(
                             pages,

@@ -81,7 +81,7 @@ public final class PressRaster {
         Rect rect = fill.rect().intersection(scene.boxes().bleed());
         double[] columns = coverage(rect.x() - region.x(), rect.width(), width);
         double[] rows = coverage(rect.y() - region.y(), rect.height(), height);
-        Painted.Source source = Painted.source(fill, planes);
+        Painted.Source source = Painted.source(fill, planes, scale * 72);
         for (int row = 0; row < height; row++) {
             if (rows[row] == 0) {
                 continue;

@@ -13,7 +13,6 @@ import yewberry.core.scene.Item;
 import yewberry.core.scene.Medium;
 import yewberry.core.scene.Overlay;
 import yewberry.core.scene.PageScene;
-import yewberry.core.scene.Paint;
 import yewberry.core.scene.Rect;
 import yewberry.core.scene.Shade;
 import yewberry.core.text.Face;
@@ -120,15 +119,17 @@ public final class SvgPicture {
     }
 
     /**
-     * Areas that cover are drawn as they are; where one lets through what is below, a browser would
-     * mix the colours of the screen and not the inks, so all areas are painted here.
+     * Colours and gradients that cover are drawn as they are; where one lets through what is below,
+     * a browser would mix the colours of the screen and not the inks, and it would show a picture
+     * in the colours of its file, so then all areas are painted here.
      */
     private void areas(PageScene scene, Rect visible) {
-        if (scene.areas().stream().allMatch(Item.AreaFill::covers)) {
+        if (scene.areas().stream().allMatch(SvgPicture::isPlain)) {
             for (Item.AreaFill fill : scene.areas()) {
-                switch (fill.shade()) {
-                    case Shade.Solid(Paint paint) -> rect(fill.rect(), view.see(paint.color()));
-                    case Shade.Gradient gradient -> gradient(scene, fill, gradient);
+                if (fill.shade() instanceof Shade.Gradient gradient) {
+                    gradient(scene, fill, gradient);
+                } else {
+                    fill.solid().ifPresent(paint -> rect(fill.rect(), view.see(paint.color())));
                 }
             }
             return;
@@ -145,6 +146,10 @@ public final class SvgPicture {
                         painted.height() * pixel));
         body.append(" preserveAspectRatio=\"none\" href=\"data:image/png;base64,");
         body.append(painted.base64()).append("\"/>");
+    }
+
+    private static boolean isPlain(Item.AreaFill fill) {
+        return fill.covers() && !(fill.shade() instanceof Shade.Picture);
     }
 
     private void gradient(PageScene scene, Item.AreaFill fill, Shade.Gradient gradient) {

@@ -1,6 +1,8 @@
 package yewberry.core.publication;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
 import yewberry.core.Refused;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Numbers;
@@ -66,10 +68,52 @@ public sealed interface Fill {
         }
     }
 
+    /**
+     * A picture.
+     *
+     * @param asset of the publication; one that is a picture or a drawing
+     * @param seeThrough nothing means that all of it is as it came
+     */
+    record Picture(UUID asset, Placing placing, RunOut runOut, Optional<SeeThrough> seeThrough)
+            implements Fill {
+        public Picture withPlacing(Placing changed) {
+            return new Picture(asset, changed, runOut, seeThrough);
+        }
+
+        public Picture withRunOut(RunOut changed) {
+            return new Picture(asset, placing, changed, seeThrough);
+        }
+
+        public Picture withSeeThrough(Optional<SeeThrough> changed) {
+            return new Picture(asset, placing, runOut, changed);
+        }
+    }
+
+    /**
+     * A page of a PDF, as it is.
+     *
+     * @param asset of the publication; one that is a document
+     * @param number of the page in it, from 1
+     */
+    record PdfPage(UUID asset, int number, Placing placing) implements Fill {}
+
+    /** The asset that it is made from, if any. */
+    default Optional<UUID> madeFrom() {
+        return switch (this) {
+            case None none -> Optional.empty();
+            case Solid solid -> Optional.empty();
+            case Gradient gradient -> Optional.empty();
+            case Picture picture -> Optional.of(picture.asset());
+            case PdfPage page -> Optional.of(page.asset());
+        };
+    }
+
     /** The uses of swatches in it. */
     default List<Tinted> colors() {
         return switch (this) {
             case None none -> List.of();
+            case Picture picture -> List.of();
+            case PdfPage page -> List.of();
             case Solid(Tinted color) -> List.of(color);
             case Gradient gradient -> gradient.stops().stream().map(Gradient.Stop::color).toList();
         };

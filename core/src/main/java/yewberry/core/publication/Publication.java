@@ -18,38 +18,56 @@ public record Publication(
         Setup setup,
         List<Swatch> swatches,
         List<Look> looks,
+        List<Asset> assets,
         List<Parent> parents,
         List<Page> pages) {
     public Publication {
         name = Names.checked("publication", name);
         swatches = List.copyOf(swatches);
         looks = List.copyOf(looks);
+        assets = List.copyOf(assets);
         parents = List.copyOf(parents);
         pages = List.copyOf(pages);
     }
 
+    /** One without pictures. */
+    public Publication(
+            UUID id,
+            String name,
+            Setup setup,
+            List<Swatch> swatches,
+            List<Look> looks,
+            List<Parent> parents,
+            List<Page> pages) {
+        this(id, name, setup, swatches, looks, List.of(), parents, pages);
+    }
+
     public Publication withName(String changed) {
-        return new Publication(id, changed, setup, swatches, looks, parents, pages);
+        return new Publication(id, changed, setup, swatches, looks, assets, parents, pages);
     }
 
     public Publication withSetup(Setup changed) {
-        return new Publication(id, name, changed, swatches, looks, parents, pages);
+        return new Publication(id, name, changed, swatches, looks, assets, parents, pages);
     }
 
     public Publication withSwatches(List<Swatch> changed) {
-        return new Publication(id, name, setup, changed, looks, parents, pages);
+        return new Publication(id, name, setup, changed, looks, assets, parents, pages);
     }
 
     public Publication withLooks(List<Look> changed) {
-        return new Publication(id, name, setup, swatches, changed, parents, pages);
+        return new Publication(id, name, setup, swatches, changed, assets, parents, pages);
+    }
+
+    public Publication withAssets(List<Asset> changed) {
+        return new Publication(id, name, setup, swatches, looks, changed, parents, pages);
     }
 
     public Publication withParents(List<Parent> changed) {
-        return new Publication(id, name, setup, swatches, looks, changed, pages);
+        return new Publication(id, name, setup, swatches, looks, assets, changed, pages);
     }
 
     public Publication withPages(List<Page> changed) {
-        return new Publication(id, name, setup, swatches, looks, parents, changed);
+        return new Publication(id, name, setup, swatches, looks, assets, parents, changed);
     }
 
     public Optional<Swatch> findSwatch(UUID swatch) {
@@ -58,6 +76,10 @@ public record Publication(
 
     public Optional<Look> findLook(UUID look) {
         return looks.stream().filter(each -> each.id().equals(look)).findFirst();
+    }
+
+    public Optional<Asset> findAsset(UUID asset) {
+        return assets.stream().filter(each -> each.id().equals(asset)).findFirst();
     }
 
     public Optional<Parent> findParent(UUID parent) {
@@ -71,6 +93,10 @@ public record Publication(
 
     public Look look(UUID look) {
         return findLook(look).orElseThrow(() -> gone("look"));
+    }
+
+    public Asset asset(UUID asset) {
+        return findAsset(asset).orElseThrow(() -> gone("picture"));
     }
 
     public Parent parent(UUID parent) {

@@ -55,6 +55,7 @@ public final class Uses {
     private void count(Layer layer) {
         for (Background background : layer.backgrounds()) {
             background.fill().colors().forEach(color -> count(color.swatch()));
+            background.fill().madeFrom().ifPresent(this::count);
         }
         for (TextFrame frame : layer.frames()) {
             for (Paragraph paragraph : frame.paragraphs()) {
@@ -73,6 +74,11 @@ public final class Uses {
     /** In backgrounds, looks, runs with a colour of their own, and swatches that derive from it. */
     public int swatch(UUID swatch) {
         return counts.getOrDefault(swatch, 0);
+    }
+
+    /** In backgrounds. */
+    public int asset(UUID asset) {
+        return counts.getOrDefault(asset, 0);
     }
 
     /** In paragraphs. */

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
+import yewberry.core.asset.Pictures;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Parent;
@@ -27,12 +28,20 @@ public final class Composer {
     private final Map<UUID, Deque<Composed>> memo = new ConcurrentHashMap<>();
     private final FrameSetter setter = new FrameSetter();
     private final PressCondition condition;
+    private final Pictures pictures;
 
     /**
      * @param condition that mixes across colour spaces are worked out under
+     * @param pictures where placed files come from
      */
-    public Composer(PressCondition condition) {
+    public Composer(PressCondition condition, Pictures pictures) {
         this.condition = condition;
+        this.pictures = pictures;
+    }
+
+    /** For publications without pictures. */
+    public Composer(PressCondition condition) {
+        this(condition, Pictures.NONE);
     }
 
     /** A scene and exactly what it was made from. */
@@ -96,7 +105,8 @@ public final class Composer {
         Ingredients ingredients = new Ingredients(publication);
         Optional<Parent> parent = page.parent().map(publication::parent);
         PageScene scene =
-                new PageComposition(publication, condition, side, paired, ingredients, setter)
+                new PageComposition(
+                                publication, condition, pictures, side, paired, ingredients, setter)
                         .compose(page, parent);
         return new Composed(
                 page, parent, publication.setup(), side, paired, ingredients.sealed(), scene);

@@ -2,11 +2,13 @@ package yewberry.core.scene;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Color;
 import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Swatch;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Tinted;
@@ -15,6 +17,7 @@ import yewberry.core.publication.Tinted;
 final class Ingredients {
     private final Map<UUID, Swatch> swatches = new LinkedHashMap<>();
     private final Map<UUID, Look> looks = new LinkedHashMap<>();
+    private final Map<UUID, Asset> assets = new LinkedHashMap<>();
     private Publication source;
 
     Ingredients(Publication source) {
@@ -38,11 +41,20 @@ final class Ingredients {
 
     private Paint paint(Tinted use, Color color, boolean overprints) {
         return new Paint(
-                color, use.swatch(), swatch(use.swatch()).name(), use.tint(), overprints, false);
+                color,
+                Optional.of(use.swatch()),
+                swatch(use.swatch()).name(),
+                use.tint(),
+                overprints,
+                false);
     }
 
     private Swatch swatch(UUID id) {
         return swatches.computeIfAbsent(id, source::swatch);
+    }
+
+    Asset asset(UUID id) {
+        return assets.computeIfAbsent(id, source::asset);
     }
 
     Look look(UUID id) {
@@ -59,6 +71,8 @@ final class Ingredients {
         return swatches.values().stream()
                         .allMatch(s -> publication.findSwatch(s.id()).orElse(null) == s)
                 && looks.values().stream()
-                        .allMatch(l -> publication.findLook(l.id()).orElse(null) == l);
+                        .allMatch(l -> publication.findLook(l.id()).orElse(null) == l)
+                && assets.values().stream()
+                        .allMatch(a -> publication.findAsset(a.id()).orElse(null) == a);
     }
 }

@@ -42,7 +42,11 @@ public sealed interface Item {
         public boolean covers() {
             return opacity == 1
                     && blend == BlendMode.NORMAL
-                    && (!(shade instanceof Shade.Gradient gradient) || gradient.covers());
+                    && switch (shade) {
+                        case Shade.Solid solid -> true;
+                        case Shade.Gradient gradient -> gradient.covers();
+                        case Shade.Picture picture -> picture.covers(rect);
+                    };
         }
 
         /** Its one colour, where it covers with one. */

@@ -116,7 +116,7 @@ public record PageBoxes(Side side, Rect trim, Rect bleed, Rect safe, Rect type) 
     /**
      * @param point 0 the near edge, 1 the middle, 2 the far edge
      */
-    private static double start(int point, double offset, double size, double whole) {
+    static double start(int point, double offset, double size, double whole) {
         return switch (point) {
             case 0 -> offset;
             case 1 -> (whole - size) / 2 + offset;

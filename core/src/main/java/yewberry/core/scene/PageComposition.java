@@ -3,12 +3,19 @@ package yewberry.core.scene;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.asset.Pictures;
 import yewberry.core.color.PressCondition;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Parent;
+import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.RunOut;
+import yewberry.core.publication.SeeThrough;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
@@ -20,6 +27,7 @@ import yewberry.core.text.SetText;
 final class PageComposition {
     private final Publication publication;
     private final PressCondition condition;
+    private final Pictures pictures;
     private final boolean paired;
     private final PageBoxes boxes;
     private final Ingredients ingredients;
@@ -30,11 +38,13 @@ final class PageComposition {
     PageComposition(
             Publication publication,
             PressCondition condition,
+            Pictures pictures,
             Side side,
             boolean paired,
             Ingredients ingredients,
             FrameSetter setter) {
         this.condition = condition;
+        this.pictures = pictures;
         this.paired = paired;
         this.publication = publication;
         this.boxes = PageBoxes.of(publication.setup(), side);
@@ -57,7 +67,7 @@ final class PageComposition {
     private void backgrounds(List<Background> backgrounds, Origin origin) {
         for (Background background : backgrounds) {
             if (background.sides().include(boxes.side())) {
-                shade(background.fill())
+                shade(background)
                         .ifPresent(shade ->
                                 items.add(
                                         new Item.AreaFill(
@@ -73,13 +83,52 @@ final class PageComposition {
         }
     }
 
-    private Optional<Shade> shade(Fill fill) {
-        return switch (fill) {
+    private Optional<Shade> shade(Background background) {
+        return switch (background.fill()) {
             case Fill.None none -> Optional.empty();
             case Fill.Solid(Tinted color) ->
                     Optional.of(new Shade.Solid(ingredients.paint(color, condition)));
             case Fill.Gradient gradient -> Optional.of(shade(gradient));
+            case Fill.Picture picture -> Optional.of(shade(picture, background.area()));
+            case Fill.PdfPage(UUID asset, int number, Placing placing) ->
+                    Optional.of(
+                            placed(
+                                    ingredients.asset(asset),
+                                    number,
+                                    placing,
+                                    RunOut.NONE,
+                                    Optional.empty(),
+                                    background.area()));
         };
+    }
+
+    private Shade shade(Fill.Picture picture, Area area) {
+        return placed(
+                ingredients.asset(picture.asset()),
+                1,
+                picture.placing(),
+                picture.runOut(),
+                picture.seeThrough(),
+                area);
+    }
+
+    private Shade placed(
+            Asset asset,
+            int page,
+            Placing placing,
+            RunOut runOut,
+            Optional<SeeThrough> seeThrough,
+            Area area) {
+        Rect frame = boxes.frame(area, paired);
+        PicturePlace place = PicturePlace.of(placing, asset.extent(page), frame, boxes.side());
+        return new Shade.Picture(
+                asset,
+                page,
+                pictures.of(asset, page, seeThrough, condition),
+                runOut == RunOut.ENLARGE ? place.enlargedTo(frame) : place,
+                placing.fit() == Placing.Fit.TILE,
+                runOut,
+                seeThrough.isPresent());
     }
 
     private Shade shade(Fill.Gradient gradient) {

@@ -12,17 +12,28 @@ import yewberry.core.color.Swatch;
 /**
  * The colour something is painted in, and the swatch that gave it.
  *
+ * @param swatch nothing for the colour of a picture
  * @param tint of the swatch in this use, in percent
  * @param sampled whether it is one of many colours that something comes to
  * @param overprints whether it prints over what is below it instead of knocking it out
  */
 public record Paint(
-        Color color, UUID swatch, String name, double tint, boolean overprints, boolean sampled) {
+        Color color,
+        Optional<UUID> swatch,
+        String name,
+        double tint,
+        boolean overprints,
+        boolean sampled) {
     /** A swatch as it is, in text where it is plain black overprinting. */
     public static Paint of(Swatch swatch, Palette palette) {
         Color color = palette.color(swatch);
         return new Paint(
-                color, swatch.id(), swatch.name(), 100, TextOverprint.isPlainBlack(color), false);
+                color,
+                Optional.of(swatch.id()),
+                swatch.name(),
+                100,
+                TextOverprint.isPlainBlack(color),
+                false);
     }
 
     /** What it comes to on a ground; nothing is the bare stock. */
@@ -41,10 +52,12 @@ public record Paint(
         return new Paint(changed, swatch, name, tint, overprints, sampled);
     }
 
-    /** One of the colours that an area comes to; it has the area's first swatch. */
+    /**
+     * One of the colours that an area comes to; it has the area's first swatch, if there is any.
+     */
     public static Paint sampled(Color color, Item.AreaFill fill) {
-        Paint first = fill.paints().getFirst();
-        return new Paint(color, first.swatch(), fill.inWords(), 100, false, true);
+        Optional<UUID> first = fill.paints().stream().findFirst().flatMap(Paint::swatch);
+        return new Paint(color, first, fill.inWords(), 100, false, true);
     }
 
     /** The swatch's name, with the tint where it is not full. */

@@ -1,6 +1,8 @@
 package yewberry.core.scene;
 
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import yewberry.core.color.Blend;
 import yewberry.core.color.Color;
@@ -11,8 +13,12 @@ import yewberry.core.color.PressCondition;
  * worked out in, for single points and for pictures.
  */
 public final class Painted {
+    /** How fine pictures are where the colour of single points is asked for. */
+    public static final double POINTS_PPI = 144;
+
     private final InkPlanes planes;
     private final List<Item> items;
+    private final Map<Item, Source> sources = new IdentityHashMap<>();
 
     /**
      * @param items of a scene, from the lowest up; text in them is left out
@@ -30,7 +36,8 @@ public final class Painted {
         for (Item item : items) {
             if (item instanceof Item.AreaFill fill && fill.rect().contains(x, y)) {
                 alone = fill.solid().map(Paint::color);
-                Source source = source(fill, planes);
+                Source source =
+                        sources.computeIfAbsent(fill, each -> source(fill, planes, POINTS_PPI));
                 alpha = Blend.ink(ink, alpha, source.ink(x, y), source.alpha(x, y), fill.blend());
             }
         }
@@ -52,7 +59,10 @@ public final class Painted {
         double alpha(double x, double y);
     }
 
-    public static Source source(Item.AreaFill fill, InkPlanes planes) {
+    /**
+     * @param ppi how fine a picture is wanted
+     */
+    public static Source source(Item.AreaFill fill, InkPlanes planes, double ppi) {
         return switch (fill.shade()) {
             case Shade.Solid(Paint paint) -> {
                 double[] ink = planes.of(paint.color());
@@ -69,6 +79,7 @@ public final class Painted {
                 };
             }
             case Shade.Gradient gradient -> new GradientSource(fill, gradient, planes);
+            case Shade.Picture picture -> new PictureSource(fill, picture, planes.count(), ppi);
         };
     }
 

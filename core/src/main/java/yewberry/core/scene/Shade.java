@@ -1,8 +1,12 @@
 package yewberry.core.scene;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import yewberry.core.asset.Pictures;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.RunOut;
 
 /** What an area is painted with, in device colour. */
 public sealed interface Shade {
@@ -57,15 +61,66 @@ public sealed interface Shade {
         }
     }
 
+    /**
+     * A picture, a drawing, or a page of a PDF.
+     *
+     * @param page of a document, from 1; else 1
+     * @param ink what it is in the inks of the press condition
+     * @param tiled whether it is there again and again in both directions
+     * @param seeThrough whether a colour of it is made transparent
+     */
+    record Picture(
+            Asset asset,
+            int page,
+            Pictures.InInk ink,
+            PicturePlace place,
+            boolean tiled,
+            RunOut runOut,
+            boolean seeThrough)
+            implements Shade {
+        /** Whether nothing of a rectangle is left free, and nothing shows through. */
+        public boolean covers(Rect rect) {
+            return asset.content() instanceof Asset.Pixels pixels
+                    && !pixels.transparent()
+                    && !seeThrough
+                    && reaches(rect);
+        }
+
+        /** Whether it, or what goes on from it, is everywhere on a rectangle. */
+        public boolean reaches(Rect rect) {
+            return tiled
+                    || runOut == RunOut.EDGE_COLOR
+                    || runOut == RunOut.MIRROR
+                    || place.covers(rect);
+        }
+
+        /** Pixels per inch as it lies on the page; nothing for what has no pixels. */
+        public OptionalDouble ppi() {
+            return asset.content() instanceof Asset.Pixels pixels
+                    ? OptionalDouble.of(
+                            Math.min(
+                                            pixels.width() / place.width(),
+                                            pixels.height() / place.height())
+                                    * 72)
+                    : OptionalDouble.empty();
+        }
+    }
+
     /** The swatches in it. */
     default List<Paint> paints() {
         return switch (this) {
             case Solid(Paint paint) -> List.of(paint);
+            case Picture picture -> List.of();
             case Gradient gradient -> gradient.stops().stream().map(Gradient.Stop::paint).toList();
         };
     }
 
     default String inWords() {
+        if (this instanceof Picture picture) {
+            return picture.asset().content() instanceof Asset.Document
+                    ? "%s, page %d".formatted(picture.asset().name(), picture.page())
+                    : picture.asset().name();
+        }
         return paints().stream().map(Paint::inWords).distinct().collect(Collectors.joining(" to "));
     }
 }

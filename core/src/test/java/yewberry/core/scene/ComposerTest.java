@@ -47,7 +47,9 @@ class ComposerTest {
     }
 
     private static List<UUID> fills(PageScene scene) {
-        return scene.items().stream().map(item -> item.paints().getFirst().swatch()).toList();
+        return scene.items().stream()
+                .map(item -> item.paints().getFirst().swatch().orElseThrow())
+                .toList();
     }
 
     @Test

@@ -1,0 +1,11 @@
+package yewberry.core.asset;
+
+/** Where the bytes of assets are kept. */
+@FunctionalInterface
+public interface Files {
+    /**
+     * @param sha256 in hexadecimal
+     * @throws yewberry.core.Refused if there is no such file any more
+     */
+    byte[] read(String sha256);
+}

@@ -1,0 +1,86 @@
+package yewberry.core.publication;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.Names;
+
+/**
+ * A file that fills are made from. The publication knows it by its id, so that another file can
+ * take its place everywhere at once.
+ *
+ * @param sha256 of the file's bytes, in hexadecimal: what it is stored under
+ */
+public record Asset(UUID id, String name, String sha256, Content content) {
+    public Asset {
+        name = Names.checked("picture", name);
+    }
+
+    public Asset withName(String changed) {
+        return new Asset(id, changed, sha256, content);
+    }
+
+    /** What the file was found to hold when it came in. */
+    public sealed interface Content {}
+
+    /**
+     * A picture of pixels, turned the right way up.
+     *
+     * @param width pixels
+     * @param height pixels
+     * @param ppi pixels per inch, as the file says; 72 where it says nothing
+     * @param profile the name of the embedded ICC profile; nothing means that the colours are taken
+     *     for sRGB, or for those of the press condition if they are CMYK
+     * @param transparent whether some of it may let through what is below
+     */
+    public record Pixels(
+            Format format,
+            int width,
+            int height,
+            double ppi,
+            Colors colors,
+            Optional<String> profile,
+            boolean transparent)
+            implements Content {}
+
+    public enum Format {
+        PNG,
+        JPEG,
+        TIFF
+    }
+
+    public enum Colors {
+        RGB,
+        CMYK,
+        GREY
+    }
+
+    /** A drawing of lines and shapes, in points. */
+    public record Drawing(double width, double height) implements Content {}
+
+    /** The pages of a PDF. */
+    public record Document(List<Extent> pages) implements Content {
+        public Document {
+            pages = List.copyOf(pages);
+        }
+    }
+
+    /** A size in points. */
+    public record Extent(double width, double height) {}
+
+    /**
+     * How large it is by itself, in points.
+     *
+     * @param page of a document, from 1
+     */
+    public Extent extent(int page) {
+        return switch (content) {
+            case Pixels pixels ->
+                    new Extent(
+                            pixels.width() * 72 / pixels.ppi(),
+                            pixels.height() * 72 / pixels.ppi());
+            case Drawing drawing -> new Extent(drawing.width(), drawing.height());
+            case Document document -> document.pages().get(page - 1);
+        };
+    }
+}
