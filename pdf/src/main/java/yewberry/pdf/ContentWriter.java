@@ -39,6 +39,34 @@ final class ContentWriter {
         raw("/" + name + " sh\n");
     }
 
+    /** Paints an image or a form of the page's resources: ISO 32000-1, 8.8. */
+    void external(String name) {
+        raw("/" + name + " Do\n");
+    }
+
+    /** Fills a rectangle with a pattern of the page's resources that has colours of its own. */
+    void fillPattern(String name, double x, double y, double width, double height) {
+        raw("/Pattern cs /" + name + " scn ");
+        fillRectangle(x, y, width, height);
+    }
+
+    /** ISO 32000-1, 8.3.4: what follows is drawn in this space. */
+    void transform(double... matrix) {
+        numbers(matrix);
+        raw("cm\n");
+    }
+
+    /**
+     * @param points x and y in turn
+     */
+    void fillPolygon(double... points) {
+        for (int i = 0; i < points.length; i += 2) {
+            numbers(points[i], points[i + 1]);
+            raw(i == 0 ? "m " : "l ");
+        }
+        raw("h f\n");
+    }
+
     /** Sets an entry of the page's graphics states: ISO 32000-1, 8.4.5. */
     void graphicsState(String name) {
         raw("/" + name + " gs\n");

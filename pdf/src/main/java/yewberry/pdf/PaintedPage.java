@@ -6,6 +6,7 @@ import java.awt.geom.Area;
 import java.awt.geom.GeneralPath;
 import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,14 +14,20 @@ import java.util.Optional;
 import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceCMYK;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceN;
 import org.apache.pdfbox.pdmodel.graphics.color.PDSeparation;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.pdmodel.graphics.form.PDTransparencyGroup;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.pdmodel.graphics.pattern.PDTilingPattern;
 import org.apache.pdfbox.pdmodel.graphics.shading.PDShading;
 import org.apache.pdfbox.pdmodel.graphics.shading.PDShadingType2;
 import org.apache.pdfbox.pdmodel.graphics.shading.PDShadingType3;
@@ -32,6 +39,7 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
     private final GeneralPath path = new GeneralPath();
     private final List<PaintedArea> areas = new ArrayList<>();
     private final List<PaintedGlyph> glyphs = new ArrayList<>();
+    private final List<PaintedFile> files = new ArrayList<>();
 
     /**
      * A filled path.
@@ -80,18 +88,38 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
         return glyphs;
     }
 
+    /**
+     * A picture or a page that is placed.
+     *
+     * @param stream its image or form
+     * @param matrix from a square of one unit to the page
+     */
+    record PaintedFile(COSStream stream, Matrix matrix, double opacity, String blend) {}
+
+    /** In the order they are painted in. */
+    List<PaintedFile> files() {
+        return files;
+    }
+
+    private void addFile(COSStream stream, Matrix matrix) {
+        files.add(new PaintedFile(stream, matrix, opacity(), blend()));
+    }
+
+    private double opacity() {
+        return getGraphicsState().getNonStrokeAlphaConstant();
+    }
+
+    private String blend() {
+        COSBase mode = getGraphicsState().getBlendMode().getCOSName();
+        return mode instanceof COSName name ? name.getName() : "Normal";
+    }
+
     private void add(Shape shape, Optional<Plates> plates) {
         add(shape, (x, y) -> plates);
     }
 
     private void add(Shape shape, PlatesAt colors) {
-        COSBase mode = getGraphicsState().getBlendMode().getCOSName();
-        areas.add(
-                new PaintedArea(
-                        shape,
-                        colors,
-                        getGraphicsState().getNonStrokeAlphaConstant(),
-                        mode instanceof COSName name ? name.getName() : "Normal"));
+        areas.add(new PaintedArea(shape, colors, opacity(), blend()));
     }
 
     private static Optional<Plates> plates(PDColorSpace space, float[] components) {
@@ -125,6 +153,9 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
         Area visible = new Area(path);
         visible.intersect(getGraphicsState().getCurrentClippingPath());
         add(visible, plates());
+        if (getGraphicsState().getNonStrokingColor().getPatternName() != null) {
+            pattern(getGraphicsState().getNonStrokingColor().getPatternName());
+        }
         path.reset();
     }
 
@@ -248,7 +279,68 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
     @Override
     public void drawImage(PDImage image) {
         Matrix place = getGraphicsState().getCurrentTransformationMatrix();
-        Shape unit = new java.awt.geom.Rectangle2D.Double(0, 0, 1, 1);
-        add(place.createAffineTransform().createTransformedShape(unit), Optional.empty());
+        addPlaced(place);
+        if (image instanceof PDImageXObject object) {
+            addFile(object.getCOSObject(), place);
+        }
+    }
+
+    /** Where a square of one unit comes to lie, as far as it is not clipped. */
+    private void addPlaced(Matrix place) {
+        Shape unit = new Rectangle2D.Double(0, 0, 1, 1);
+        Area visible = new Area(place.createAffineTransform().createTransformedShape(unit));
+        visible.intersect(getGraphicsState().getCurrentClippingPath());
+        add(visible, Optional.empty());
+    }
+
+    /** A placed page is looked at as a whole. */
+    @Override
+    public void showForm(PDFormXObject form) {
+        placed(form);
+    }
+
+    @Override
+    public void showTransparencyGroup(PDTransparencyGroup form) {
+        placed(form);
+    }
+
+    private void placed(PDFormXObject form) {
+        PDRectangle box = form.getBBox();
+        Rectangle2D own =
+                form.getMatrix()
+                        .createAffineTransform()
+                        .createTransformedShape(
+                                new Rectangle2D.Double(
+                                        box.getLowerLeftX(),
+                                        box.getLowerLeftY(),
+                                        box.getWidth(),
+                                        box.getHeight()))
+                        .getBounds2D();
+        Matrix place = getGraphicsState().getCurrentTransformationMatrix().clone();
+        place.concatenate(
+                new Matrix(
+                        (float) own.getWidth(),
+                        0,
+                        0,
+                        (float) own.getHeight(),
+                        (float) own.getX(),
+                        (float) own.getY()));
+        addPlaced(place);
+        addFile(form.getCOSObject(), place);
+    }
+
+    /** A picture that is repeated: its cell holds it, in a square of one unit. */
+    private void pattern(COSName name) {
+        try {
+            if (getResources().getPattern(name) instanceof PDTilingPattern tiling) {
+                for (COSName each : tiling.getResources().getXObjectNames()) {
+                    addFile(
+                            tiling.getResources().getXObject(each).getCOSObject(),
+                            tiling.getMatrix());
+                }
+            }
+        } catch (IOException broken) {
+            // then it is missing among the files
+        }
     }
 }

@@ -40,12 +40,14 @@ public final class PressPdf {
     private final PressCondition condition;
     private final PDDocument document;
     private final InkSpaces spaces;
+    private final PlacedFiles placed;
     private final Map<Face, EmbeddedFont> fonts = new LinkedHashMap<>();
 
     private PressPdf(PressCondition condition, PDDocument document) {
         this.condition = condition;
         this.document = document;
         this.spaces = new InkSpaces(document, condition);
+        this.placed = new PlacedFiles(document);
     }
 
     /**
@@ -72,6 +74,7 @@ public final class PressPdf {
                 font.finish();
             }
             document.save(file.toFile());
+            pdf.placed.close();
         }
     }
 
@@ -156,7 +159,7 @@ public final class PressPdf {
         double x = rect.x() - bleed.x();
         double y = bleed.bottom() - rect.bottom();
         boolean mixes = Shadings.mixes(fill);
-        boolean own = mixes || fill.shade() instanceof Shade.Gradient;
+        boolean own = mixes || !(fill.shade() instanceof Shade.Solid);
         if (own) {
             content.save();
         }
@@ -172,6 +175,8 @@ public final class PressPdf {
                 content.clipRectangle(x, y, rect.width(), rect.height());
                 content.shading(shadings.shading(gradient, fill.frame()));
             }
+            case Shade.Picture picture ->
+                    placed.paint(content, resources, picture, rect, bleed, !mixes);
         }
         if (own) {
             content.restore();

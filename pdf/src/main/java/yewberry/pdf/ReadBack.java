@@ -21,6 +21,7 @@ import yewberry.core.scene.Medium;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Painted;
 import yewberry.core.scene.Rect;
+import yewberry.core.scene.Shade;
 import yewberry.core.text.Segment;
 import yewberry.pdf.PaintedPage.PaintedGlyph;
 import yewberry.pdf.ReadBackReport.BoxCheck;
@@ -51,6 +52,8 @@ public final class ReadBack {
     private ReadBack(PressCondition condition) {
         this.condition = condition;
     }
+
+    private final PlacedFilesCheck files = new PlacedFilesCheck();
 
     /**
      * @param scenes what the file was made from, page by page
@@ -92,6 +95,7 @@ public final class ReadBack {
         PaintedPage painted = PaintedPage.read(page);
         List<String> problems = new ArrayList<>();
         List<TextColorCheck> text = text(scene, page, painted, problems);
+        files.check(scene, page, painted.files(), problems);
         return PageReport.of(number, boxes, corners(page, scene, painted), text, problems);
     }
 
@@ -142,33 +146,30 @@ public final class ReadBack {
                         new CornerCheck(
                                 (top ? "top " : "bottom ") + (left ? "left" : "right"),
                                 expected.map(Corner::inWords),
-                                found.flatMap(Corner::known),
+                                found.map(Corner::inWords),
                                 matches));
             }
         }
         return List.copyOf(checks);
     }
 
-    /** What is painted last at a corner. */
+    /** What is painted last at a corner; a picture in no plates, which are looked at elsewhere. */
     private record Corner(Optional<Plates> plates, double opacity, String blend) {
         boolean matches(Corner found) {
-            return plates.isPresent()
-                    && found.plates().isPresent()
-                    && plates.get().matches(found.plates().get(), INK_TOLERANCE)
+            boolean sameInk =
+                    plates.isEmpty()
+                            || found.plates().isPresent()
+                                    && plates.get().matches(found.plates().get(), INK_TOLERANCE);
+            return sameInk
                     && Math.abs(opacity - found.opacity()) < OPACITY_TOLERANCE
                     && blend.equals(found.blend());
         }
 
         String inWords() {
-            String ink = plates.map(Plates::inWords).orElse("no colour of the press");
+            String ink = plates.map(Plates::inWords).orElse("a picture");
             String covering =
                     opacity == 1 ? ink : "%s at %d %%".formatted(ink, Math.round(opacity * 100));
             return blend.equals("Normal") ? covering : covering + ", " + blend;
-        }
-
-        /** Nothing where the colour is none of the press. */
-        Optional<String> known() {
-            return plates.map(plates -> inWords());
         }
     }
 
@@ -177,18 +178,22 @@ public final class ReadBack {
         double x = left ? bleed.x() + CORNER_INSET : bleed.right() - CORNER_INSET;
         double y = top ? bleed.y() + CORNER_INSET : bleed.bottom() - CORNER_INSET;
         InkPlanes planes = InkPlanes.of(scene, condition);
-        return scene.areas().reversed().stream()
-                .filter(fill -> fill.rect().contains(x, y))
-                .findFirst()
-                .map(fill ->
-                        new Corner(
-                                Optional.of(
-                                        Plates.of(
-                                                planes.color(
-                                                        Painted.source(fill, planes).ink(x, y)),
-                                                condition)),
-                                fill.opacity(),
-                                fill.blend().standardName()));
+        for (Item.AreaFill fill : scene.areas().reversed()) {
+            if (fill.shade() instanceof Shade.Picture picture) {
+                if (fill.rect().contains(x, y) && picture.reaches(new Rect(x, y, 0, 0))) {
+                    return Optional.of(corner(Optional.empty(), fill));
+                }
+            } else if (fill.rect().contains(x, y)) {
+                double[] ink = Painted.source(fill, planes, Painted.POINTS_PPI).ink(x, y);
+                return Optional.of(
+                        corner(Optional.of(Plates.of(planes.color(ink), condition)), fill));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Corner corner(Optional<Plates> plates, Item.AreaFill fill) {
+        return new Corner(plates, fill.opacity(), fill.blend().standardName());
     }
 
     /** Glyphs by the place they stand at, to a tenth of a point. */

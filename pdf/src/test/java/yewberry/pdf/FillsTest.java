@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -115,64 +114,24 @@ class FillsTest {
                                 all));
     }
 
-    /** Mean and greatest difference of all components, of 255. */
-    private record Off(double mean, int most) {}
-
-    private List<Off> compare(List<PageScene> scenes) throws IOException {
+    private List<Ghostscript.Off> compare(List<PageScene> scenes) throws IOException {
         Path pdf = folder.resolve("fills.pdf");
         PressPdf.write("Fills", scenes, COATED, Instant.EPOCH, pdf, Progress.NONE);
         assertThat(Programs.run("qpdf", "--check", pdf.toString()).status()).isZero();
         ReadBackReport report = ReadBack.check(pdf, scenes, COATED, Progress.NONE);
         assertThat(report.matches()).as(report.toString()).isTrue();
-        Programs.Result result =
-                Programs.run(
-                        "gs",
-                        "-q",
-                        "-dSAFER",
-                        "-dNOPAUSE",
-                        "-dBATCH",
-                        "-sDEVICE=png16m",
-                        "-r" + PPI,
-                        "-dUsePDFX3Profile=0",
-                        "-dRenderIntent=1",
-                        "-dBlackPtComp=1",
-                        "-sOutputFile=" + folder.resolve("page-%d.png"),
-                        pdf.toString());
-        assertThat(result.status()).as(result.output()).isZero();
-        List<Off> offs = new ArrayList<>();
+        List<BufferedImage> theirs = Ghostscript.pages(pdf, PPI);
+        List<Ghostscript.Off> offs = new ArrayList<>();
         for (int i = 0; i < scenes.size(); i++) {
-            BufferedImage theirs =
-                    ImageIO.read(folder.resolve("page-" + (i + 1) + ".png").toFile());
             BufferedImage ours =
                     PressRaster.page(scenes.get(i), DESIGNED, scenes.get(i).boxes().bleed(), PPI);
-            offs.add(off(ours, theirs));
+            offs.add(Ghostscript.off(ours, theirs.get(i)));
         }
         return offs;
     }
 
-    private static Off off(BufferedImage one, BufferedImage other) {
-        long sum = 0;
-        int most = 0;
-        // the outermost pixels are only partly page
-        int width = Math.min(one.getWidth(), other.getWidth()) - 2;
-        int height = Math.min(one.getHeight(), other.getHeight()) - 2;
-        for (int y = 2; y < height; y++) {
-            for (int x = 2; x < width; x++) {
-                for (int shift = 0; shift <= 16; shift += 8) {
-                    int difference =
-                            Math.abs(
-                                    (one.getRGB(x, y) >> shift & 0xff)
-                                            - (other.getRGB(x, y) >> shift & 0xff));
-                    sum += difference;
-                    most = Math.max(most, difference);
-                }
-            }
-        }
-        return new Off((double) sum / (3L * (width - 2) * (height - 2)), most);
-    }
-
     private void near(List<PageScene> scenes) throws IOException {
-        for (Off off : compare(scenes)) {
+        for (Ghostscript.Off off : compare(scenes)) {
             assertThat(off.mean()).isLessThanOrEqualTo(2);
         }
     }
@@ -284,7 +243,7 @@ class FillsTest {
     @ParameterizedTest
     @EnumSource(BlendMode.class)
     void every_blend_mode_is_as_ghostscript_blends_it(BlendMode mode) throws IOException {
-        Off off =
+        Ghostscript.Off off =
                 compare(
                                 scenes(
                                         1,

@@ -66,6 +66,9 @@ public final class Pictures {
          * @param width pixels across for what has no pixels of its own
          */
         InkImage whole(int width);
+
+        /** The file it is from. */
+        byte[] file();
     }
 
     /**
@@ -91,6 +94,11 @@ public final class Pictures {
                         asset.content() instanceof Asset.Pixels ? 1 : width,
                         seeThrough,
                         condition);
+            }
+
+            @Override
+            public byte[] file() {
+                return files.read(asset.sha256());
             }
         };
     }
@@ -156,7 +164,7 @@ public final class Pictures {
                             Drawings.draw(
                                     file, step, height(step, drawing.width(), drawing.height()));
                     case Asset.Document document -> {
-                        Asset.Extent size = document.pages().get(page - 1);
+                        Asset.Extent size = asset.extent(page);
                         yield Argb.pixels(
                                 documents.draw(
                                         file,

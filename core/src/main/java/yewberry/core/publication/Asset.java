@@ -59,9 +59,24 @@ public record Asset(UUID id, String name, String sha256, Content content) {
     public record Drawing(double width, double height) implements Content {}
 
     /** The pages of a PDF. */
-    public record Document(List<Extent> pages) implements Content {
+    public record Document(List<Leaf> pages) implements Content {
         public Document {
             pages = List.copyOf(pages);
+        }
+    }
+
+    /**
+     * A page of a PDF, as it is seen: cropped and turned.
+     *
+     * @param width points
+     * @param height points
+     * @param screenColor whether it is painted in colours of the screen anywhere
+     * @param missingFonts the names of fonts that are not embedded
+     */
+    public record Leaf(
+            double width, double height, boolean screenColor, List<String> missingFonts) {
+        public Leaf {
+            missingFonts = List.copyOf(missingFonts);
         }
     }
 
@@ -80,7 +95,10 @@ public record Asset(UUID id, String name, String sha256, Content content) {
                             pixels.width() * 72 / pixels.ppi(),
                             pixels.height() * 72 / pixels.ppi());
             case Drawing drawing -> new Extent(drawing.width(), drawing.height());
-            case Document document -> document.pages().get(page - 1);
+            case Document document -> {
+                Leaf leaf = document.pages().get(page - 1);
+                yield new Extent(leaf.width(), leaf.height());
+            }
         };
     }
 }

@@ -128,7 +128,7 @@ final class PageComposition {
                 runOut == RunOut.ENLARGE ? place.enlargedTo(frame) : place,
                 placing.fit() == Placing.Fit.TILE,
                 runOut,
-                seeThrough.isPresent());
+                seeThrough);
     }
 
     private Shade shade(Fill.Gradient gradient) {

@@ -1,12 +1,14 @@
 package yewberry.core.scene;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import yewberry.core.asset.Pictures;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.RunOut;
+import yewberry.core.publication.SeeThrough;
 
 /** What an area is painted with, in device colour. */
 public sealed interface Shade {
@@ -67,7 +69,7 @@ public sealed interface Shade {
      * @param page of a document, from 1; else 1
      * @param ink what it is in the inks of the press condition
      * @param tiled whether it is there again and again in both directions
-     * @param seeThrough whether a colour of it is made transparent
+     * @param seeThrough a colour of it that is made transparent
      */
     record Picture(
             Asset asset,
@@ -76,13 +78,13 @@ public sealed interface Shade {
             PicturePlace place,
             boolean tiled,
             RunOut runOut,
-            boolean seeThrough)
+            Optional<SeeThrough> seeThrough)
             implements Shade {
         /** Whether nothing of a rectangle is left free, and nothing shows through. */
         public boolean covers(Rect rect) {
             return asset.content() instanceof Asset.Pixels pixels
                     && !pixels.transparent()
-                    && !seeThrough
+                    && seeThrough.isEmpty()
                     && reaches(rect);
         }
 

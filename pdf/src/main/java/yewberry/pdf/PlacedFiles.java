@@ -1,0 +1,360 @@
+package yewberry.pdf;
+
+import java.awt.geom.AffineTransform;
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSFloat;
+import org.apache.pdfbox.cos.COSInteger;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.multipdf.LayerUtility;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import yewberry.core.asset.InkImage;
+import yewberry.core.color.Cmyk;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.RunOut;
+import yewberry.core.publication.SeeThrough;
+import yewberry.core.scene.EdgeColor;
+import yewberry.core.scene.PicturePlace;
+import yewberry.core.scene.Rect;
+import yewberry.core.scene.Shade;
+
+/**
+ * The pictures and PDF pages that are placed in a document, each of them in it once however often
+ * it is placed: pictures as images in DeviceCMYK, pages as forms that keep what they are made of.
+ */
+final class PlacedFiles implements Closeable {
+    /** How fine drawings become, which have no pixels of their own. */
+    private static final double DRAWING_PPI = 400;
+
+    private static final int WIDEST_DRAWING = 8192;
+
+    /** How far the colour of an edge goes on under the picture, so that no seam shows. */
+    private static final double UNDER = 0.5;
+
+    /** Above it they become a pattern, which some devices place less exactly. */
+    private static final int MOST_COPIES = 400;
+
+    private final PDDocument document;
+    private final Map<Key, Placed> known = new HashMap<>();
+    private final Map<String, PDDocument> sources = new HashMap<>();
+
+    PlacedFiles(PDDocument document) {
+        this.document = document;
+    }
+
+    private record Key(String sha256, int page, Optional<SeeThrough> seeThrough) {}
+
+    /**
+     * @param unit what turns the space it is drawn in into a square of one unit
+     * @param edges the colours along its left, right, top and bottom edge
+     */
+    private record Placed(String name, COSStream object, double[] unit, List<Cmyk> edges) {}
+
+    /**
+     * Paints a picture on a rectangle of a page; the caller saves and restores the state.
+     *
+     * @param covers whether nothing shows through; what overlaps does not darken then
+     */
+    void paint(
+            ContentWriter content,
+            PDResources resources,
+            Shade.Picture picture,
+            Rect rect,
+            Rect bleed,
+            boolean covers)
+            throws IOException {
+        Placed placed = placed(picture);
+        double x = rect.x() - bleed.x();
+        double y = bleed.bottom() - rect.bottom();
+        PicturePlace place = picture.place();
+        double[] matrix = matrix(place, bleed);
+        content.clipRectangle(x, y, rect.width(), rect.height());
+        if (picture.tiled() || picture.runOut() == RunOut.MIRROR && !place.covers(rect)) {
+            Copies copies = Copies.of(place, rect);
+            if (copies.count() > MOST_COPIES) {
+                String name = pattern(resources, placed, picture.tiled(), matrix);
+                content.fillPattern(name, x, y, rect.width(), rect.height());
+            } else {
+                named(resources, COSName.XOBJECT, placed.name(), placed.object());
+                copies(content, placed, copies, picture.tiled(), matrix);
+            }
+            return;
+        }
+        if (picture.runOut() == RunOut.EDGE_COLOR && !place.covers(rect)) {
+            edges(content, placed, place, rect, bleed, covers ? UNDER : 0);
+        }
+        named(resources, COSName.XOBJECT, placed.name(), placed.object());
+        content.transform(product(matrix, placed.unit()));
+        content.external(placed.name());
+    }
+
+    /** One matrix, because five decimals of each of two would not do for the small ones. */
+    private static double[] product(double[]... matrices) {
+        AffineTransform product = new AffineTransform();
+        for (double[] matrix : matrices) {
+            product.concatenate(new AffineTransform(matrix));
+        }
+        double[] result = new double[6];
+        product.getMatrix(result);
+        return result;
+    }
+
+    /**
+     * The copies of a picture, side by side, that a rectangle takes.
+     *
+     * @param left the first, where the picture itself is 0
+     * @param top likewise
+     */
+    private record Copies(int left, int right, int top, int bottom) {
+        static Copies of(PicturePlace place, Rect rect) {
+            double[] us = new double[4];
+            double[] vs = new double[4];
+            for (int i = 0; i < 4; i++) {
+                double px = i % 2 == 0 ? rect.x() : rect.right();
+                double py = i < 2 ? rect.y() : rect.bottom();
+                us[i] = place.u(px, py);
+                vs[i] = place.v(px, py);
+            }
+            Arrays.sort(us);
+            Arrays.sort(vs);
+            return new Copies(
+                    (int) Math.floor(us[0]),
+                    (int) Math.ceil(us[3]) - 1,
+                    (int) Math.floor(vs[0]),
+                    (int) Math.ceil(vs[3]) - 1);
+        }
+
+        long count() {
+            return (long) (right - left + 1) * (bottom - top + 1);
+        }
+    }
+
+    private static void copies(
+            ContentWriter content, Placed placed, Copies copies, boolean tiled, double[] matrix) {
+        for (int row = copies.top(); row <= copies.bottom(); row++) {
+            for (int column = copies.left(); column <= copies.right(); column++) {
+                boolean turnedX = !tiled && column % 2 != 0;
+                boolean turnedY = !tiled && row % 2 != 0;
+                content.save();
+                // rows go downwards, the square of one unit upwards
+                double[] copy = {
+                    turnedX ? -1 : 1,
+                    0,
+                    0,
+                    turnedY ? -1 : 1,
+                    turnedX ? column + 1 : column,
+                    turnedY ? 1 - row : -row
+                };
+                content.transform(product(matrix, copy, placed.unit()));
+                content.external(placed.name());
+                content.restore();
+            }
+        }
+    }
+
+    /** From a square of one unit, whose origin is at the bottom left, to the page. */
+    private static double[] matrix(PicturePlace place, Rect bleed) {
+        return new double[] {
+            place.acrossX(),
+            -place.acrossY(),
+            -place.downX(),
+            place.downY(),
+            place.x() + place.downX() - bleed.x(),
+            bleed.bottom() - place.y() - place.downY()
+        };
+    }
+
+    /** Beyond each edge its colour, as far as the area goes; they meet in a mitre. */
+    private static void edges(
+            ContentWriter content,
+            Placed placed,
+            PicturePlace place,
+            Rect rect,
+            Rect bleed,
+            double under) {
+        double far = Math.hypot(rect.width(), rect.height()) + place.width() + place.height();
+        double u = far / place.width();
+        double v = far / place.height();
+        double inU = under / place.width();
+        double inV = under / place.height();
+        double[][] shapes = {
+            {inU, inV, inU, 1 - inV, -u, 1 + v, -u, -v},
+            {1 - inU, inV, 1 - inU, 1 - inV, 1 + u, 1 + v, 1 + u, -v},
+            {inU, inV, 1 - inU, inV, 1 + u, -v, -u, -v},
+            {inU, 1 - inV, 1 - inU, 1 - inV, 1 + u, 1 + v, -u, 1 + v}
+        };
+        for (int edge = 0; edge < 4; edge++) {
+            double[] points = new double[8];
+            for (int i = 0; i < 8; i += 2) {
+                double s = shapes[edge][i];
+                double t = shapes[edge][i + 1];
+                points[i] = place.x() + s * place.acrossX() + t * place.downX() - bleed.x();
+                points[i + 1] =
+                        bleed.bottom() - (place.y() + s * place.acrossY() + t * place.downY());
+            }
+            content.fillColor(placed.edges().get(edge));
+            content.fillPolygon(points);
+        }
+    }
+
+    /**
+     * ISO 32000-1, 8.7.3: a cell of one picture, or of four of them that mirror each other.
+     *
+     * @return its name among the resources
+     */
+    private String pattern(PDResources resources, Placed placed, boolean tiled, double[] matrix)
+            throws IOException {
+        double side = tiled ? 1 : 2;
+        ContentWriter cell = new ContentWriter();
+        double[][] copies =
+                tiled
+                        ? new double[][] {{1, 0, 0, 1, 0, 0}}
+                        : new double[][] {
+                            {1, 0, 0, 1, 0, 0},
+                            {-1, 0, 0, 1, 2, 0},
+                            {1, 0, 0, -1, 0, 2},
+                            {-1, 0, 0, -1, 2, 2}
+                        };
+        for (double[] copy : copies) {
+            cell.save();
+            cell.transform(product(copy, placed.unit()));
+            cell.external(placed.name());
+            cell.restore();
+        }
+        COSStream pattern = document.getDocument().createCOSStream();
+        pattern.setItem(COSName.TYPE, COSName.PATTERN);
+        pattern.setItem(COSName.PATTERN_TYPE, COSInteger.ONE);
+        pattern.setItem(COSName.PAINT_TYPE, COSInteger.ONE);
+        pattern.setItem(COSName.TILING_TYPE, COSInteger.ONE);
+        pattern.setItem(COSName.BBOX, numbers(0, 0, side, side));
+        pattern.setItem(COSName.X_STEP, new COSFloat((float) side));
+        pattern.setItem(COSName.Y_STEP, new COSFloat((float) side));
+        pattern.setItem(COSName.MATRIX, numbers(matrix));
+        COSDictionary own = new COSDictionary();
+        COSDictionary objects = new COSDictionary();
+        objects.setItem(COSName.getPDFName(placed.name()), placed.object());
+        own.setItem(COSName.XOBJECT, objects);
+        pattern.setItem(COSName.RESOURCES, own);
+        try (OutputStream out = pattern.createOutputStream(COSName.FLATE_DECODE)) {
+            out.write(cell.bytes());
+        }
+        COSDictionary patterns = resources.getCOSObject().getCOSDictionary(COSName.PATTERN);
+        String name = "P" + (patterns == null ? 1 : patterns.size() + 1);
+        named(resources, COSName.PATTERN, name, pattern);
+        return name;
+    }
+
+    private static void named(PDResources resources, COSName kind, String name, COSStream object) {
+        COSDictionary of = resources.getCOSObject().getCOSDictionary(kind);
+        if (of == null) {
+            of = new COSDictionary();
+            resources.getCOSObject().setItem(kind, of);
+        }
+        of.setItem(COSName.getPDFName(name), object);
+    }
+
+    private Placed placed(Shade.Picture picture) throws IOException {
+        Key key = new Key(picture.asset().sha256(), picture.page(), picture.seeThrough());
+        Placed placed = known.get(key);
+        if (placed == null) {
+            String name = "X" + (known.size() + 1);
+            placed =
+                    picture.asset().content() instanceof Asset.Document
+                            ? page(name, picture)
+                            : image(name, picture);
+            known.put(key, placed);
+        }
+        return placed;
+    }
+
+    private Placed image(String name, Shade.Picture picture) throws IOException {
+        int width =
+                (int)
+                        Math.ceil(
+                                Math.min(
+                                        WIDEST_DRAWING,
+                                        picture.place().width() / 72 * DRAWING_PPI));
+        InkImage image = picture.ink().whole(width);
+        COSStream stream = image(image.width(), image.height(), COSName.DEVICECMYK, image.ink());
+        if (image.alpha().isPresent()) {
+            stream.setItem(
+                    COSName.SMASK,
+                    image(image.width(), image.height(), COSName.DEVICEGRAY, image.alpha().get()));
+        }
+        List<Cmyk> edges = new ArrayList<>();
+        for (EdgeColor.Edge edge : EdgeColor.Edge.values()) {
+            edges.add(EdgeColor.cmyk(EdgeColor.of(image, edge)));
+        }
+        return new Placed(name, stream, new double[] {1, 0, 0, 1, 0, 0}, edges);
+    }
+
+    private COSStream image(int width, int height, COSName space, byte[] samples)
+            throws IOException {
+        COSStream stream = document.getDocument().createCOSStream();
+        stream.setItem(COSName.TYPE, COSName.XOBJECT);
+        stream.setItem(COSName.SUBTYPE, COSName.IMAGE);
+        stream.setInt(COSName.WIDTH, width);
+        stream.setInt(COSName.HEIGHT, height);
+        stream.setInt(COSName.BITS_PER_COMPONENT, 8);
+        stream.setItem(COSName.COLORSPACE, space);
+        try (OutputStream out = stream.createOutputStream(COSName.FLATE_DECODE)) {
+            out.write(samples);
+        }
+        return stream;
+    }
+
+    private Placed page(String name, Shade.Picture picture) throws IOException {
+        PDDocument source = sources.get(picture.asset().sha256());
+        if (source == null) {
+            source = Loader.loadPDF(picture.ink().file());
+            sources.put(picture.asset().sha256(), source);
+        }
+        PDFormXObject form =
+                new LayerUtility(document).importPageAsForm(source, picture.page() - 1);
+        form.getCOSObject().setItem(COSName.GROUP, isolated());
+        // a page that is turned comes turned, but on the sides that it has unturned
+        PDRectangle box = form.getBBox();
+        double[] unit = {1 / box.getWidth(), 0, 0, 1 / box.getHeight(), 0, 0};
+        return new Placed(name, form.getCOSObject(), unit, List.of());
+    }
+
+    /** What a page paints is put together by itself before it meets what is below. */
+    private static COSDictionary isolated() {
+        COSDictionary group = new COSDictionary();
+        group.setItem(COSName.TYPE, COSName.GROUP);
+        group.setItem(COSName.S, COSName.TRANSPARENCY);
+        group.setItem(COSName.CS, COSName.DEVICECMYK);
+        group.setBoolean(COSName.I, true);
+        return group;
+    }
+
+    private static COSArray numbers(double... values) {
+        COSArray array = new COSArray();
+        for (double value : values) {
+            array.add(new COSFloat((float) value));
+        }
+        return array;
+    }
+
+    /** Lets go of the files that pages came from; call it when the document is written. */
+    @Override
+    public void close() throws IOException {
+        for (PDDocument source : sources.values()) {
+            source.close();
+        }
+    }
+}
