@@ -161,7 +161,7 @@ public final class Blend {
     }
 
     /** ISO 32000-1, 11.7.4.2: the modes that a spot ink can take part in. */
-    static boolean keepsWhite(BlendMode mode) {
+    public static boolean keepsWhite(BlendMode mode) {
         return mode.isSeparable() && mode != BlendMode.DIFFERENCE && mode != BlendMode.EXCLUSION;
     }
 

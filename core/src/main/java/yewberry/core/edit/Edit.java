@@ -44,12 +44,18 @@ public sealed interface Edit {
     /** Shows or hides the backgrounds that these pages have from their parent. */
     record ShowParent(List<UUID> pages, boolean shown) implements Edit {}
 
-    record AddParent(UUID parent, String name) implements Edit {}
+    record AddParent(UUID parent, String name, Optional<UUID> base) implements Edit {}
+
+    /**
+     * @param base what it is based on; nothing means that it stands by itself
+     */
+    record BaseParent(UUID parent, Optional<UUID> base) implements Edit {}
 
     record RenameParent(UUID parent, String name) implements Edit {}
 
     /**
-     * @param replacement what the pages that use it get instead; nothing means no parent
+     * @param replacement what the pages that use it get instead, and parents are based on that were
+     *     based on it; nothing means no parent
      */
     record RemoveParent(UUID parent, Optional<UUID> replacement) implements Edit {}
 

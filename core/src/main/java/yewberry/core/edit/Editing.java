@@ -61,7 +61,13 @@ public final class Editing {
                             plus(
                                     on.parents(),
                                     Parent::id,
-                                    new Parent(add.parent(), add.name(), Layer.EMPTY)));
+                                    new Parent(add.parent(), add.name(), add.base(), Layer.EMPTY)));
+            case BaseParent change ->
+                    on.withParents(
+                            replaced(
+                                    on.parents(),
+                                    on.parent(change.parent()),
+                                    parent -> parent.withBase(change.base())));
             case RenameParent rename ->
                     on.withParents(
                             replaced(
@@ -234,8 +240,14 @@ public final class Editing {
                         on.pages(),
                         page -> page.parent().equals(Optional.of(gone.id())),
                         page -> page.withParent(remove.replacement()));
+        List<Parent> parents =
+                replacedWhere(
+                        on.parents(),
+                        parent -> parent.base().equals(Optional.of(gone.id())),
+                        parent -> parent.withBase(remove.replacement()));
         return on.withPages(pages)
-                .withParents(on.parents().stream().filter(each -> each != gone).toList());
+                .withParents(
+                        parents.stream().filter(each -> !each.id().equals(gone.id())).toList());
     }
 
     private static Publication moveSwatch(Publication on, MoveSwatch move) {

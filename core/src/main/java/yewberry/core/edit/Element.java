@@ -40,7 +40,7 @@ public sealed interface Element {
     }
 
     /** A parent without what lies on it. */
-    record OneParent(UUID id, String name) implements Element {}
+    record OneParent(UUID id, String name, Optional<UUID> base) implements Element {}
 
     /** A page without what lies on it. */
     record OnePage(UUID id, Optional<UUID> parent, boolean parentShown) implements Element {}

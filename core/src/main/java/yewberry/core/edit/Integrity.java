@@ -52,7 +52,7 @@ final class Integrity {
         switch (element) {
             case WholePublication whole -> {}
             case OneSwatch(Swatch swatch) -> check(swatch);
-            case OneParent parent -> {}
+            case OneParent parent -> after.chain(Optional.of(parent.id()));
             case OneAsset(Asset asset) -> placings(asset);
             case OneLook(Look look) -> {
                 FontLibrary.face(look.family(), look.weight());

@@ -82,7 +82,7 @@ public record Patch(List<Change> changes) {
     }
 
     private static Element bare(Parent parent) {
-        return new OneParent(parent.id(), parent.name());
+        return new OneParent(parent.id(), parent.name(), parent.base());
     }
 
     private static Element bare(Page page) {

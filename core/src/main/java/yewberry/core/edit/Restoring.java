@@ -77,7 +77,11 @@ final class Restoring {
     }
 
     private static Parent parent(OneParent element, Optional<Parent> was) {
-        return new Parent(element.id(), element.name(), was.map(Parent::layer).orElse(Layer.EMPTY));
+        return new Parent(
+                element.id(),
+                element.name(),
+                element.base(),
+                was.map(Parent::layer).orElse(Layer.EMPTY));
     }
 
     private static Page page(OnePage element, Optional<Page> was) {

@@ -16,6 +16,7 @@ public sealed interface Finding
                 Finding.TextOverflow,
                 Finding.StockNotPrinted,
                 Finding.MissingCharacters,
+                PictureFinding,
                 PressFinding {
     UUID page();
 

@@ -40,6 +40,7 @@ public final class Findings {
         if (simulated(press) && scene.on(Medium.PAPER).areas().isEmpty()) {
             findings.add(new Finding.StockNotPrinted(scene, press.stock().orElseThrow()));
         }
+        findings.addAll(new PictureChecker(scene, condition).check());
         findings.addAll(new PressChecker(scene, condition, setup.checks()).check(legibility));
         return findings;
     }

@@ -20,14 +20,21 @@ import yewberry.core.press.WithinLimit;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.Origin;
+import yewberry.core.scene.PageBoxes;
 import yewberry.core.scene.Paint;
+import yewberry.core.scene.Rect;
 
 /**
  * A way to mend a finding.
@@ -36,16 +43,22 @@ import yewberry.core.scene.Paint;
  * @param edit that does it
  */
 public record Offer(String label, Edit edit) {
-    /** What would mend a finding of the press; contrasts have mends of their own. */
+    /** What would mend a finding; contrasts have mends of their own. */
     public static List<Offer> of(
-            PressFinding finding, Publication publication, PressCondition condition) {
+            Finding finding, Publication publication, PressCondition condition) {
         return switch (finding) {
+            case Finding.TooLittleContrast contrast -> List.of();
+            case Finding.TextOverflow overflow -> List.of();
+            case Finding.StockNotPrinted stock -> List.of();
+            case Finding.MissingCharacters missing -> List.of();
+            case PictureFinding picture ->
+                    PictureOffers.of(picture, background(publication, picture.fill().background()));
             case PressFinding.TooMuchInk heavy -> lessInk(heavy, publication, condition);
             case PressFinding.SmallTypeInInks small -> larger(small.run(), small.checks());
             case PressFinding.SmallTypeReversed small -> larger(small.run(), small.checks());
             case PressFinding.PlainBlackArea area -> richer(area, publication);
-            case PressFinding.EndsAtTrim end -> bleeding(end, publication);
-            case PressFinding.TextNearTrim near -> List.of();
+            case PressFinding.EndsAtTrim end -> bleeding(end, publication, condition);
+            case PressFinding.TextNearTrim near -> inwards(near, publication);
             case PressFinding.IllegibleOnPaper paper -> List.of();
             case PressFinding.GroundNotPrinted ground ->
                     background(publication, ground.fill().background()).stream()
@@ -58,6 +71,14 @@ public record Offer(String label, Edit edit) {
             case PressFinding.LightOverprint light ->
                     List.of(overprint(light.run().look(), Look.Overprint.BLACK));
         };
+    }
+
+    /** The ways in which a picture that is too small could go on, the best first; then a flood. */
+    public static List<Offer> runOuts(
+            Item.AreaFill fill, Publication publication, PressCondition condition) {
+        return background(publication, fill.background())
+                .map(background -> PictureOffers.runOuts(fill, background, condition))
+                .orElse(List.of());
     }
 
     private static List<Offer> larger(
@@ -75,9 +96,56 @@ public record Offer(String label, Edit edit) {
                 new Edit.ChangeLook(look.withOverprint(setting)));
     }
 
+    /** The frame goes as far inwards as its text needs; on a parent both hands change alike. */
+    private static List<Offer> inwards(PressFinding.TextNearTrim near, Publication publication) {
+        Side side = publication.setup().sideOf(publication.indexOf(near.page()));
+        Rect safe = PageBoxes.of(publication.setup(), side).safe();
+        Rect text = near.run().bounds();
+        if (text.width() > safe.width() || text.height() > safe.height()) {
+            return List.of();
+        }
+        double across = Math.max(0, safe.x() - text.x()) - Math.max(0, text.right() - safe.right());
+        double down = Math.max(0, safe.y() - text.y()) - Math.max(0, text.bottom() - safe.bottom());
+        TextFrame frame =
+                publication.layer(near.origin().owner()).frames().stream()
+                        .filter(each -> each.id().equals(near.run().frame()))
+                        .findFirst()
+                        .orElseThrow();
+        boolean mirrored =
+                near.origin() instanceof Origin.FromParent
+                        && side == Side.LEFT
+                        && frame.sides() == Sides.BOTH;
+        Box box = frame.box();
+        Box moved =
+                new Box(
+                        moved(box.x(), mirrored ? -across : across),
+                        moved(box.y(), down),
+                        box.width(),
+                        box.height());
+        return List.of(
+                new Offer(
+                        "Move its frame inwards",
+                        new Edit.PlaceFrame(frame.id(), frame.sides(), moved)));
+    }
+
+    /** To a hundredth of a millimetre beyond what is needed. */
+    private static Length moved(Length from, double points) {
+        if (points == 0) {
+            return from;
+        }
+        double millimetres = from.millimetres() + points * 25.4 / 72;
+        double hundredths = millimetres * 100;
+        return Length.mm(
+                (points > 0 ? Math.ceil(hundredths - 1e-6) : Math.floor(hundredths + 1e-6)) / 100);
+    }
+
     /** A rectangle is let off the edge; on both hands alike where it is measured from the spine. */
-    private static List<Offer> bleeding(PressFinding.EndsAtTrim end, Publication publication) {
+    private static List<Offer> bleeding(
+            PressFinding.EndsAtTrim end, Publication publication, PressCondition condition) {
         Optional<Background> background = background(publication, end.fill().background());
+        if (background.isPresent() && background.get().fill() instanceof Fill.Picture) {
+            return PictureOffers.runOuts(end.fill(), background.get(), condition);
+        }
         if (background.isEmpty()
                 || !(background.get().area() instanceof Area.Rectangle rectangle)) {
             return List.of();

@@ -24,7 +24,7 @@ public record TrimEdge(Edge edge, double beyond) {
 
     /** The edges of an area that may leave a white line; none where the page is not to bleed. */
     public static List<TrimEdge> of(PageScene scene, Item.AreaFill fill) {
-        Rect rect = fill.rect();
+        Rect rect = fill.painted();
         Rect trim = scene.boxes().trim();
         Rect bleed = scene.boxes().bleed();
         List<TrimEdge> edges = new ArrayList<>();

@@ -40,6 +40,10 @@ public record Background(
         return new Background(id, sides, area, fill, opacity, blend, changed);
     }
 
+    public Background withBlend(BlendMode changed) {
+        return new Background(id, sides, area, fill, opacity, changed, goesTo);
+    }
+
     public Background withFill(Fill changed) {
         return new Background(id, sides, area, changed, opacity, blend, goesTo);
     }

@@ -1,9 +1,12 @@
 package yewberry.core.publication;
 
+import java.util.LinkedList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import yewberry.core.Names;
 import yewberry.core.Refused;
 import yewberry.core.color.Swatch;
@@ -122,11 +125,41 @@ public record Publication(
         };
     }
 
-    /** How many pages have this parent. */
+    /**
+     * The parents of a page from the lowest up: each is based on the one before it.
+     *
+     * @param parent the page's own
+     */
+    public List<Parent> chain(Optional<UUID> parent) {
+        LinkedList<Parent> chain = new LinkedList<>();
+        Optional<UUID> next = parent;
+        while (next.isPresent()) {
+            Parent found = parent(next.get());
+            if (chain.contains(found)) {
+                throw circle(found, chain);
+            }
+            chain.addFirst(found);
+            next = found.base();
+        }
+        return List.copyOf(chain);
+    }
+
+    private static Refused circle(Parent closes, List<Parent> chain) {
+        String names =
+                Stream.concat(chain.stream(), Stream.of(closes))
+                        .map(each -> "“%s”".formatted(each.name()))
+                        .collect(Collectors.joining(" → "));
+        return new Refused(
+                "A parent cannot be based on itself: %s. Choose another one.".formatted(names));
+    }
+
+    /** How many pages show what lies on this parent, their own or one theirs is based on. */
     public int pagesWith(UUID parent) {
         return (int)
                 pages.stream()
-                        .filter(page -> page.parent().filter(parent::equals).isPresent())
+                        .filter(page ->
+                                chain(page.parent()).stream()
+                                        .anyMatch(each -> each.id().equals(parent)))
                         .count();
     }
 

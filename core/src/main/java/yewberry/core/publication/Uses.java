@@ -19,6 +19,7 @@ public final class Uses {
         publication.looks().forEach(look -> uses.count(look.color().swatch()));
         publication.swatches().forEach(swatch -> swatch.definition().bases().forEach(uses::count));
         publication.pages().forEach(page -> page.parent().ifPresent(uses::count));
+        publication.parents().forEach(parent -> parent.base().ifPresent(uses::count));
         Stream.concat(
                         publication.pages().stream().map(Page::layer),
                         publication.parents().stream().map(Parent::layer))
@@ -86,7 +87,7 @@ public final class Uses {
         return counts.getOrDefault(look, 0);
     }
 
-    /** On pages. */
+    /** On pages, and by parents that are based on it. */
     public int parent(UUID parent) {
         return counts.getOrDefault(parent, 0);
     }

@@ -4,7 +4,6 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
@@ -47,7 +46,7 @@ public final class Composer {
     /** A scene and exactly what it was made from. */
     private record Composed(
             Page page,
-            Optional<Parent> parent,
+            List<Parent> parents,
             Setup setup,
             Side side,
             boolean paired,
@@ -58,9 +57,15 @@ public final class Composer {
                     && side == wantedSide
                     && paired == wantedPaired
                     && setup == in.setup()
-                    && parent.orElse(null) == wanted.parent().flatMap(in::findParent).orElse(null)
+                    && isSame(parents, in.chain(wanted.parent()))
                     && ingredients.unchangedIn(in);
         }
+    }
+
+    /** The very same objects, in the same order. */
+    private static boolean isSame(List<Parent> some, List<Parent> others) {
+        return some.size() == others.size()
+                && IntStream.range(0, some.size()).allMatch(i -> some.get(i) == others.get(i));
     }
 
     /** The scene of the page at this position, from 0. */
@@ -103,12 +108,12 @@ public final class Composer {
 
     private Composed fresh(Publication publication, Page page, Side side, boolean paired) {
         Ingredients ingredients = new Ingredients(publication);
-        Optional<Parent> parent = page.parent().map(publication::parent);
+        List<Parent> parents = publication.chain(page.parent());
         PageScene scene =
                 new PageComposition(
                                 publication, condition, pictures, side, paired, ingredients, setter)
-                        .compose(page, parent);
+                        .compose(page, parents);
         return new Composed(
-                page, parent, publication.setup(), side, paired, ingredients.sealed(), scene);
+                page, parents, publication.setup(), side, paired, ingredients.sealed(), scene);
     }
 }

@@ -1,5 +1,7 @@
 package yewberry.core.scene;
 
+import java.util.ArrayList;
+import java.util.List;
 import yewberry.core.asset.InkImage;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Difference;
@@ -36,24 +38,46 @@ public final class EdgeColor {
         return sum;
     }
 
-    /** The mean CIEDE2000 difference between the pixels along an edge and their mean colour. */
-    public static double step(InkImage image, Edge edge, PressCondition condition) {
-        double[] mean = of(image, edge);
-        var middle = condition.lab(cmyk(mean));
-        int length = length(image, edge);
-        double sum = 0;
-        for (int i = 0; i < length; i++) {
-            int at = (y(image, edge, i) * image.width() + x(image, edge, i)) * 4;
-            double[] pixel = new double[4];
+    /** The mean colour along all edges. */
+    public static Cmyk around(InkImage image) {
+        double[] sum = new double[4];
+        for (Edge edge : Edge.values()) {
+            double[] mean = of(image, edge);
             for (int plate = 0; plate < 4; plate++) {
-                pixel[plate] = (image.ink()[at + plate] & 0xff) / 255.0;
+                sum[plate] += mean[plate] / Edge.values().length;
             }
-            sum += Difference.ciede2000(condition.lab(cmyk(pixel)), middle);
         }
-        return sum / length;
+        return cmyk(sum);
     }
 
-    public static Cmyk cmyk(double[] ink) {
+    /** The mean CIEDE2000 difference between the pixels along an edge and their mean colour. */
+    public static double step(InkImage image, Edge edge, PressCondition condition) {
+        var middle = condition.lab(cmyk(of(image, edge)));
+        return along(image, edge).stream()
+                .mapToDouble(ink -> Difference.ciede2000(condition.lab(ink), middle))
+                .average()
+                .orElseThrow();
+    }
+
+    /** The outermost pixels, in order. */
+    public static List<Cmyk> along(InkImage image, Edge edge) {
+        List<Cmyk> pixels = new ArrayList<>();
+        for (int i = 0; i < length(image, edge); i++) {
+            int at = (y(image, edge, i) * image.width() + x(image, edge, i)) * 4;
+            pixels.add(
+                    cmyk(
+                            (image.ink()[at] & 0xff) / 255.0,
+                            (image.ink()[at + 1] & 0xff) / 255.0,
+                            (image.ink()[at + 2] & 0xff) / 255.0,
+                            (image.ink()[at + 3] & 0xff) / 255.0));
+        }
+        return pixels;
+    }
+
+    /**
+     * @param ink four parts, 0 to 1
+     */
+    public static Cmyk cmyk(double... ink) {
         return new Cmyk(ink[0] * 100, ink[1] * 100, ink[2] * 100, ink[3] * 100);
     }
 

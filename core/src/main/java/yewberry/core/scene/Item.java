@@ -49,6 +49,20 @@ public sealed interface Item {
                     };
         }
 
+        /** Whether it paints anything at a point; what is transparent in a picture counts, too. */
+        public boolean isAt(double x, double y) {
+            return rect.contains(x, y)
+                    && (!(shade instanceof Shade.Picture picture)
+                            || picture.reaches(new Rect(x, y, 0, 0)));
+        }
+
+        /** The rectangle that it really paints: a picture may be smaller than its area. */
+        public Rect painted() {
+            return shade instanceof Shade.Picture picture && !picture.reaches(rect)
+                    ? rect.intersection(picture.place().bounds())
+                    : rect;
+        }
+
         /** Its one colour, where it covers with one. */
         public Optional<Paint> solid() {
             return covers() && shade instanceof Shade.Solid(Paint paint)

@@ -23,7 +23,10 @@ import yewberry.core.publication.Tinted;
 import yewberry.core.text.Segment;
 import yewberry.core.text.SetText;
 
-/** Composes one page: the parent's backgrounds, its own on top, then the parent's text, its own. */
+/**
+ * Composes one page: the backgrounds of its parents, its own on top, then the text of its parents,
+ * its own.
+ */
 final class PageComposition {
     private final Publication publication;
     private final PressCondition condition;
@@ -52,16 +55,22 @@ final class PageComposition {
         this.setter = setter;
     }
 
-    PageScene compose(Page page, Optional<Parent> parent) {
-        Optional<Origin> above = parent.map(it -> new Origin.FromParent(it.id(), it.name()));
+    /**
+     * @param parents from the lowest up
+     */
+    PageScene compose(Page page, List<Parent> parents) {
         Origin own = new Origin.FromPage(page.id());
         if (page.parentShown()) {
-            parent.ifPresent(it -> backgrounds(it.layer().backgrounds(), above.orElseThrow()));
+            parents.forEach(parent -> backgrounds(parent.layer().backgrounds(), origin(parent)));
         }
         backgrounds(page.layer().backgrounds(), own);
-        parent.ifPresent(it -> frames(it.layer().frames(), above.orElseThrow()));
+        parents.forEach(parent -> frames(parent.layer().frames(), origin(parent)));
         frames(page.layer().frames(), own);
         return new PageScene(page.id(), boxes, items, overset);
+    }
+
+    private static Origin origin(Parent parent) {
+        return new Origin.FromParent(parent.id(), parent.name());
     }
 
     private void backgrounds(List<Background> backgrounds, Origin origin) {

@@ -36,7 +36,7 @@ public final class Strata {
             boolean here = shown.contains(item);
             switch (item) {
                 case Item.AreaFill fill -> {
-                    if (fill.rect().contains(x, y)) {
+                    if (fill.isAt(x, y)) {
                         if (here) {
                             areas.add(fill);
                             ground =
@@ -53,7 +53,7 @@ public final class Strata {
                                         fill,
                                         result,
                                         view.see(result),
-                                        bleeds(scene, fill.rect()),
+                                        bleeds(scene, fill.painted()),
                                         here));
                     }
                 }

@@ -116,7 +116,7 @@ class EditingTest {
     @Test
     void pages_of_a_removed_parent_get_the_replacement_or_none() {
         UUID other = id("other parent");
-        Publication two = after(sample, new Edit.AddParent(other, "Light"));
+        Publication two = after(sample, new Edit.AddParent(other, "Light", Optional.empty()));
         assertThat(after(two, new Edit.RemoveParent(PARENT, Optional.of(other))).pages())
                 .allMatch(page -> page.parent().equals(Optional.of(other)));
         assertThat(after(two, new Edit.RemoveParent(PARENT, Optional.empty())).pages())

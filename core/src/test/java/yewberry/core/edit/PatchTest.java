@@ -107,7 +107,7 @@ class PatchTest {
                             new Swatch(fresh, name, new Cmyk(random.nextInt(100), 0, 0, 0)));
             case 5 ->
                     new Edit.RemoveSwatch(anySwatch, Optional.of(any(random, now.swatches()).id()));
-            case 6 -> new Edit.AddParent(fresh, name);
+            case 6 -> new Edit.AddParent(fresh, name, Optional.empty());
             case 7 ->
                     new Edit.RemoveParent(
                             now.parents().isEmpty() ? PARENT : any(random, now.parents()).id(),

@@ -56,7 +56,7 @@ class PairingApi {
             String screen) {
         static PairSide of(Paint paint, View view) {
             return new PairSide(
-                    Optional.of(paint.swatch()),
+                    paint.swatch(),
                     paint.sampled(),
                     paint.tint(),
                     paint.inWords(),

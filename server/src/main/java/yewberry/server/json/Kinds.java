@@ -8,6 +8,7 @@ import yewberry.core.color.Definition;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Element;
 import yewberry.core.publication.Area;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Owner;
 import yewberry.core.scene.Origin;
@@ -23,6 +24,7 @@ public final class Kinds {
                     Definition.class,
                     Area.class,
                     Fill.class,
+                    Asset.Content.class,
                     Owner.class,
                     Origin.class,
                     Element.class,

@@ -9,6 +9,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import yewberry.core.Refused;
+import yewberry.core.asset.Pictures;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
@@ -32,6 +33,7 @@ import yewberry.server.store.Step.Kind;
 public final class OpenPublication {
     private final PublicationStore store;
     private final PressConditions conditions;
+    private final PictureFiles files;
     private final Map<PressCondition, Readers> readers = new ConcurrentHashMap<>();
     private volatile State state;
 
@@ -40,19 +42,23 @@ public final class OpenPublication {
 
     /** What remembers scenes and contrasts, for one press condition. */
     private record Readers(Composer composer, Map<Level, Legibility> legibility) {
-        static Readers of(PressCondition condition) {
+        static Readers of(PressCondition condition, Pictures pictures) {
             Map<Level, Legibility> legibility = new EnumMap<>(Level.class);
             for (Level level : Level.values()) {
                 legibility.put(level, new Legibility(condition, level));
             }
-            return new Readers(new Composer(condition), legibility);
+            return new Readers(new Composer(condition, pictures), legibility);
         }
     }
 
     OpenPublication(
-            PublicationStore.Stored stored, PublicationStore store, PressConditions conditions) {
+            PublicationStore.Stored stored,
+            PublicationStore store,
+            PressConditions conditions,
+            PictureFiles files) {
         this.store = store;
         this.conditions = conditions;
+        this.files = files;
         this.state = new State(stored.publication(), stored.revision());
     }
 
@@ -74,7 +80,8 @@ public final class OpenPublication {
     }
 
     private Readers readers(Publication publication) {
-        return readers.computeIfAbsent(press(publication), Readers::of);
+        return readers.computeIfAbsent(
+                press(publication), press -> Readers.of(press, files.pictures()));
     }
 
     /** What a screen shows of a state of this publication under a viewing. */
@@ -182,6 +189,7 @@ public final class OpenPublication {
             case Element.WholePublication whole -> "the name or setup";
             case Element.OneSwatch it -> "swatch “%s”".formatted(it.swatch().name());
             case Element.OneLook it -> "look “%s”".formatted(it.look().name());
+            case Element.OneAsset it -> "picture “%s”".formatted(it.asset().name());
             case Element.OneParent it -> "parent “%s”".formatted(it.name());
             case Element.OnePage it -> "a page";
             case Element.OneBackground it -> "a background";
@@ -193,6 +201,7 @@ public final class OpenPublication {
     public Edited preview(Edit edit) {
         Edited edited = Editing.edit(state.publication(), edit);
         press(edited.publication());
+        files.check(edited.patch());
         return edited;
     }
 

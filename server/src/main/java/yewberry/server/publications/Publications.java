@@ -15,11 +15,13 @@ public class Publications {
 
     private final PublicationStore store;
     private final PressConditions conditions;
+    private final PictureFiles files;
     private final Map<UUID, OpenPublication> open = new LinkedHashMap<>(OPEN, 0.75f, true);
 
-    Publications(PublicationStore store, PressConditions conditions) {
+    Publications(PublicationStore store, PressConditions conditions, PictureFiles files) {
         this.store = store;
         this.conditions = conditions;
+        this.files = files;
     }
 
     public List<PublicationStore.Listed> list() {
@@ -37,7 +39,8 @@ public class Publications {
                         new OpenPublication(
                                 store.read(id).orElseThrow(() -> new Missing("publication")),
                                 store,
-                                conditions);
+                                conditions,
+                                files);
                 open.put(id, known);
                 if (open.size() > OPEN) {
                     open.remove(open.keySet().iterator().next());

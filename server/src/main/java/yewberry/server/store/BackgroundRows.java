@@ -6,6 +6,7 @@ import static yewberry.server.store.db.Tables.GRADIENT_STOP;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.DSLContext;
@@ -16,6 +17,9 @@ import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.Placing;
+import yewberry.core.publication.RunOut;
+import yewberry.core.publication.SeeThrough;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
 import yewberry.server.store.db.tables.records.BackgroundRecord;
@@ -36,6 +40,12 @@ final class BackgroundRows {
     /** What a gradient is besides its stops. */
     record GradientShape(Fill.Gradient.Kind kind, double angle, boolean reversed) {}
 
+    /** How a picture is placed. */
+    record PictureShape(Placing placing, RunOut runOut, Optional<SeeThrough> seeThrough) {}
+
+    /** Which page of a PDF is placed, and how. */
+    record PageShape(int number, Placing placing) {}
+
     /** What writes it, in order. */
     List<Query> save(Owner owner, Background background, int position) {
         var row = db.newRecord(BACKGROUND);
@@ -53,6 +63,8 @@ final class BackgroundRows {
         row.setSwatch(null);
         row.setTint(null);
         row.setGradient(null);
+        row.setAsset(background.fill().madeFrom().orElse(null));
+        row.setPlacing(null);
         List<Fill.Gradient.Stop> stops = List.of();
         switch (background.fill()) {
             case Fill.None none -> row.setFill("none");
@@ -60,6 +72,20 @@ final class BackgroundRows {
                 row.setFill("solid");
                 row.setSwatch(color.swatch());
                 row.setTint(color.tint());
+            }
+            case Fill.Picture picture -> {
+                row.setFill("picture");
+                row.setPlacing(
+                        columns.write(
+                                new PictureShape(
+                                        picture.placing(), picture.runOut(), picture.seeThrough()),
+                                PictureShape.class));
+            }
+            case Fill.PdfPage page -> {
+                row.setFill("pdfPage");
+                row.setPlacing(
+                        columns.write(
+                                new PageShape(page.number(), page.placing()), PageShape.class));
             }
             case Fill.Gradient gradient -> {
                 row.setFill("gradient");
@@ -138,6 +164,15 @@ final class BackgroundRows {
                 GradientShape shape = columns.read(row.getGradient(), GradientShape.class);
                 yield new Fill.Gradient(
                         shape.kind(), shape.angle(), shape.reversed(), stops.get(row.getId()));
+            }
+            case "picture" -> {
+                PictureShape shape = columns.read(row.getPlacing(), PictureShape.class);
+                yield new Fill.Picture(
+                        row.getAsset(), shape.placing(), shape.runOut(), shape.seeThrough());
+            }
+            case "pdfPage" -> {
+                PageShape shape = columns.read(row.getPlacing(), PageShape.class);
+                yield new Fill.PdfPage(row.getAsset(), shape.number(), shape.placing());
             }
             default -> new Fill.None();
         };

@@ -1,5 +1,6 @@
 package yewberry.server.store;
 
+import static yewberry.server.store.db.Tables.ASSET;
 import static yewberry.server.store.db.Tables.BACKGROUND;
 import static yewberry.server.store.db.Tables.FRAME;
 import static yewberry.server.store.db.Tables.LOOK;
@@ -26,6 +27,7 @@ import yewberry.core.color.Definition;
 import yewberry.core.color.Swatch;
 import yewberry.core.edit.Change;
 import yewberry.core.edit.Element;
+import yewberry.core.edit.Element.OneAsset;
 import yewberry.core.edit.Element.OneBackground;
 import yewberry.core.edit.Element.OneFrame;
 import yewberry.core.edit.Element.OneLook;
@@ -34,6 +36,7 @@ import yewberry.core.edit.Element.OneParent;
 import yewberry.core.edit.Element.OneSwatch;
 import yewberry.core.edit.Element.WholePublication;
 import yewberry.core.edit.Patch;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Layer;
@@ -71,8 +74,7 @@ final class PatchWriter {
                 .forEach(this::save);
         patch.changes().stream()
                 .filter(change -> change.after().isEmpty())
-                .filter(change -> change.element() instanceof OneSwatch)
-                .forEach(change -> setFree(change.id()));
+                .forEach(change -> setFree(change.element()));
         patch.changes().stream()
                 .filter(change -> change.after().isEmpty())
                 .sorted(Comparator.comparingInt(change -> -rank(change.element())))
@@ -87,10 +89,11 @@ final class PatchWriter {
             case WholePublication whole -> 0;
             case OneSwatch swatch -> 1;
             case OneLook look -> 2;
-            case OneParent parent -> 3;
-            case OnePage page -> 4;
-            case OneBackground background -> 5;
-            case OneFrame frame -> 6;
+            case OneAsset asset -> 3;
+            case OneParent parent -> 4;
+            case OnePage page -> 5;
+            case OneBackground background -> 6;
+            case OneFrame frame -> 7;
         };
     }
 
@@ -113,12 +116,22 @@ final class PatchWriter {
                 upsert(SWATCH, row);
             }
             case OneLook(Look look) -> saveLook(look, position);
+            case OneAsset(Asset asset) -> {
+                var row = db.newRecord(ASSET);
+                row.setPublication(after.id());
+                row.setId(asset.id());
+                row.setPosition(position);
+                row.setName(asset.name());
+                row.setSha256(asset.sha256());
+                upsert(ASSET, row);
+            }
             case OneParent parent -> {
                 var row = db.newRecord(PARENT);
                 row.setPublication(after.id());
                 row.setId(parent.id());
                 row.setPosition(position);
                 row.setName(parent.name());
+                row.setBase(parent.base().orElse(null));
                 upsert(PARENT, row);
             }
             case OnePage page -> {
@@ -184,7 +197,11 @@ final class PatchWriter {
 
     /** How many swatches deep an element derives; what is derived from is written first. */
     private int depth(Element element) {
-        return element instanceof OneSwatch(Swatch swatch) ? depth(swatch) : 0;
+        return switch (element) {
+            case OneSwatch(Swatch swatch) -> depth(swatch);
+            case OneParent parent -> after.chain(parent.base()).size();
+            default -> 0;
+        };
     }
 
     private int depth(Swatch swatch) {
@@ -273,13 +290,26 @@ final class PatchWriter {
         }
     }
 
-    /** Swatches that go together may derive from one another; the order must not matter. */
-    private void setFree(UUID swatch) {
-        queries.add(
-                db.update(SWATCH)
-                        .setNull(SWATCH.BASE)
-                        .setNull(SWATCH.OTHER)
-                        .where(SWATCH.PUBLICATION.eq(after.id()).and(SWATCH.ID.eq(swatch))));
+    /** What goes together may be based on one another; the order must not matter. */
+    private void setFree(Element element) {
+        if (element instanceof OneSwatch) {
+            queries.add(
+                    db.update(SWATCH)
+                            .setNull(SWATCH.BASE)
+                            .setNull(SWATCH.OTHER)
+                            .where(
+                                    SWATCH.PUBLICATION
+                                            .eq(after.id())
+                                            .and(SWATCH.ID.eq(element.id()))));
+        } else if (element instanceof OneParent) {
+            queries.add(
+                    db.update(PARENT)
+                            .setNull(PARENT.BASE)
+                            .where(
+                                    PARENT.PUBLICATION
+                                            .eq(after.id())
+                                            .and(PARENT.ID.eq(element.id()))));
+        }
     }
 
     private <R extends TableRecord<R>> void upsert(Table<R> table, R row) {
@@ -292,6 +322,7 @@ final class PatchWriter {
                     throw new IllegalStateException("A patch never removes its publication");
             case OneSwatch swatch -> remove(SWATCH, SWATCH.PUBLICATION, SWATCH.ID, element);
             case OneLook look -> remove(LOOK, LOOK.PUBLICATION, LOOK.ID, element);
+            case OneAsset asset -> remove(ASSET, ASSET.PUBLICATION, ASSET.ID, element);
             case OneParent parent -> remove(PARENT, PARENT.PUBLICATION, PARENT.ID, element);
             case OnePage page -> remove(PAGE, PAGE.PUBLICATION, PAGE.ID, element);
             case OneBackground background ->
@@ -324,6 +355,9 @@ final class PatchWriter {
         }
         if (placed.stream().anyMatch(OneLook.class::isInstance)) {
             number(LOOK, LOOK.PUBLICATION, LOOK.ID, LOOK.POSITION, after.looks(), Look::id);
+        }
+        if (placed.stream().anyMatch(OneAsset.class::isInstance)) {
+            number(ASSET, ASSET.PUBLICATION, ASSET.ID, ASSET.POSITION, after.assets(), Asset::id);
         }
         if (placed.stream().anyMatch(OneParent.class::isInstance)) {
             number(

@@ -3,6 +3,8 @@ package yewberry.server.store;
 import static java.util.stream.Collectors.groupingBy;
 import static java.util.stream.Collectors.mapping;
 import static java.util.stream.Collectors.toList;
+import static yewberry.server.store.db.Tables.ASSET;
+import static yewberry.server.store.db.Tables.ASSET_FILE;
 import static yewberry.server.store.db.Tables.BACKGROUND;
 import static yewberry.server.store.db.Tables.FRAME;
 import static yewberry.server.store.db.Tables.LOOK;
@@ -23,6 +25,7 @@ import org.springframework.stereotype.Component;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Swatch;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Fill;
@@ -64,6 +67,7 @@ class PublicationReader {
                                         columns.read(row.getSetup(), Setup.class),
                                         swatches(id),
                                         looks(id),
+                                        assets(id),
                                         parents(id, layers(id, true)),
                                         pages(id, layers(id, false))),
                                 row.getRevision()));
@@ -104,11 +108,31 @@ class PublicationReader {
                                 Look.Overprint.valueOf(row.getOverprint())));
     }
 
+    private List<Asset> assets(UUID id) {
+        return db.select(ASSET.ID, ASSET.NAME, ASSET.SHA256, ASSET_FILE.CONTENT)
+                .from(ASSET)
+                .join(ASSET_FILE)
+                .on(ASSET_FILE.SHA256.eq(ASSET.SHA256))
+                .where(ASSET.PUBLICATION.eq(id))
+                .orderBy(ASSET.POSITION)
+                .fetch(row ->
+                        new Asset(
+                                row.value1(),
+                                row.value2(),
+                                row.value3(),
+                                columns.read(row.value4(), Asset.Content.class)));
+    }
+
     private List<Parent> parents(UUID id, Function<UUID, Layer> layers) {
         return db.selectFrom(PARENT)
                 .where(PARENT.PUBLICATION.eq(id))
                 .orderBy(PARENT.POSITION)
-                .fetch(row -> new Parent(row.getId(), row.getName(), layers.apply(row.getId())));
+                .fetch(row ->
+                        new Parent(
+                                row.getId(),
+                                row.getName(),
+                                Optional.ofNullable(row.getBase()),
+                                layers.apply(row.getId())));
     }
 
     private List<Page> pages(UUID id, Function<UUID, Layer> layers) {

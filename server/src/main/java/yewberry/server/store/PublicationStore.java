@@ -6,6 +6,7 @@ import static yewberry.server.store.db.Tables.BACKGROUND;
 import static yewberry.server.store.db.Tables.FRAME;
 import static yewberry.server.store.db.Tables.LOOK;
 import static yewberry.server.store.db.Tables.PAGE;
+import static yewberry.server.store.db.Tables.PARENT;
 import static yewberry.server.store.db.Tables.PUBLICATION;
 import static yewberry.server.store.db.Tables.REVISION;
 import static yewberry.server.store.db.Tables.REVISION_TOUCH;
@@ -110,6 +111,10 @@ public class PublicationStore {
                     .setNull(SWATCH.BASE)
                     .setNull(SWATCH.OTHER)
                     .where(SWATCH.PUBLICATION.eq(publication))
+                    .execute();
+            within.update(PARENT)
+                    .setNull(PARENT.BASE)
+                    .where(PARENT.PUBLICATION.eq(publication))
                     .execute();
             within.deleteFrom(PUBLICATION).where(PUBLICATION.ID.eq(publication)).execute();
         });

@@ -8,6 +8,7 @@ import yewberry.core.color.Contrast;
 import yewberry.core.color.PressCondition;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Offer;
+import yewberry.core.findings.PictureFinding;
 import yewberry.core.findings.PressFinding;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.publication.Owner;
@@ -72,7 +73,7 @@ public record FindingView(
                 contrast.map(it -> it.worst().color().hex()),
                 finding.rule(),
                 finding.severity(),
-                finding instanceof PressFinding of ? Offer.of(of, publication, press) : List.of());
+                Offer.of(finding, publication, press));
     }
 
     private static String kind(Finding finding) {
@@ -81,6 +82,10 @@ public record FindingView(
             case Finding.TextOverflow it -> "text-overflow";
             case Finding.StockNotPrinted it -> "stock-not-printed";
             case Finding.MissingCharacters it -> "missing-characters";
+            case PictureFinding.TooCoarse it -> "picture-too-coarse";
+            case PictureFinding.Boxed it -> "picture-boxed";
+            case PictureFinding.NotForPress it -> "pdf-not-for-press";
+            case PictureFinding.SpotCannotBlend it -> "spot-cannot-blend";
             case PressFinding.TooMuchInk it -> "too-much-ink";
             case PressFinding.SmallTypeInInks it -> "small-type-inks";
             case PressFinding.SmallTypeReversed it -> "small-type-reversed";
@@ -104,6 +109,7 @@ public record FindingView(
                             ? Optional.of(run)
                             : Optional.empty();
             case PressFinding.OfArea it -> Optional.empty();
+            case PictureFinding it -> Optional.empty();
             case Finding.TextOverflow it -> Optional.empty();
             case Finding.StockNotPrinted it -> Optional.empty();
         };

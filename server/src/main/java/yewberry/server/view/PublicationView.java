@@ -12,6 +12,7 @@ import yewberry.core.color.PressCondition;
 import yewberry.core.color.Printable;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.Swatch;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
@@ -30,6 +31,7 @@ public record PublicationView(
         double inkLimit,
         List<SwatchView> swatches,
         List<LookView> looks,
+        List<AssetView> assets,
         List<ParentView> parents,
         List<PageEntry> pages,
         List<List<UUID>> spreads) {
@@ -106,7 +108,13 @@ public record PublicationView(
 
     public record LookView(Look look, int uses) {}
 
-    public record ParentView(UUID id, String name, Layer layer, int uses) {}
+    public record AssetView(Asset asset, int uses) {}
+
+    /**
+     * @param pages how many show what lies on it
+     */
+    public record ParentView(
+            UUID id, String name, Optional<UUID> base, Layer layer, int uses, int pages) {}
 
     /**
      * @param number from 1
@@ -143,13 +151,18 @@ public record PublicationView(
                 publication.looks().stream()
                         .map(look -> new LookView(look, uses.look(look.id())))
                         .toList(),
+                publication.assets().stream()
+                        .map(asset -> new AssetView(asset, uses.asset(asset.id())))
+                        .toList(),
                 publication.parents().stream()
                         .map(parent ->
                                 new ParentView(
                                         parent.id(),
                                         parent.name(),
+                                        parent.base(),
                                         parent.layer(),
-                                        uses.parent(parent.id())))
+                                        uses.parent(parent.id()),
+                                        publication.pagesWith(parent.id())))
                         .toList(),
                 pages(publication),
                 Spreads.of(publication).stream()

@@ -18,6 +18,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.Paint;
+import yewberry.core.scene.Shade;
 import yewberry.core.strata.Stratum;
 
 /** One stratum as the interface shows it, from the top text down to the stock. */
@@ -50,10 +51,12 @@ public sealed interface StratumView {
 
     /**
      * @param mixed the exact colour here, where the area is not one swatch that covers
+     * @param asset that is placed
+     * @param ppi pixels per inch of a picture as it lies on the page
      */
     record FillStratum(
             UUID background,
-            UUID swatch,
+            Optional<UUID> swatch,
             String swatchName,
             String values,
             String screen,
@@ -63,7 +66,9 @@ public sealed interface StratumView {
             String bleed,
             double tint,
             String goesTo,
-            Optional<Color> mixed)
+            Optional<Color> mixed,
+            Optional<UUID> asset,
+            Optional<Double> ppi)
             implements StratumView {}
 
     record StockStratum(String screen, String note) implements StratumView {}
@@ -115,14 +120,18 @@ public sealed interface StratumView {
 
     private static StratumView fill(Stratum.Fill stratum, Publication publication) {
         Item.AreaFill fill = stratum.fill();
-        Paint first = fill.paints().getFirst();
+        Optional<Paint> first = fill.paints().stream().findFirst();
+        Optional<Shade.Picture> picture =
+                fill.shade() instanceof Shade.Picture placed
+                        ? Optional.of(placed)
+                        : Optional.empty();
         String values =
-                fill.solid().isPresent()
-                        ? first.color().toString()
-                        : "%s here".formatted(tenths(stratum.result()));
+                fill.solid()
+                        .map(paint -> paint.color().toString())
+                        .orElseGet(() -> "%s here".formatted(tenths(stratum.result())));
         return new FillStratum(
                 fill.background(),
-                first.swatch(),
+                first.flatMap(Paint::swatch),
                 fill.inWords(),
                 values,
                 stratum.screen().hex(),
@@ -130,9 +139,12 @@ public sealed interface StratumView {
                 fill.origin().owner(),
                 pages(fill.origin(), publication),
                 bleed(stratum.bleeds()),
-                first.tint(),
+                first.map(Paint::tint).orElse(100.0),
                 goesTo(fill.goesTo(), stratum.shown()),
-                fill.solid().isPresent() ? Optional.empty() : Optional.of(stratum.result()));
+                fill.solid().isPresent() ? Optional.empty() : Optional.of(stratum.result()),
+                picture.map(placed -> placed.asset().id()),
+                picture.filter(placed -> placed.ppi().isPresent())
+                        .map(placed -> Math.rint(placed.ppi().getAsDouble())));
     }
 
     private static Color tenths(Color color) {
@@ -160,7 +172,7 @@ public sealed interface StratumView {
         double required = level.required(sizeClass.large());
         return new TextStratum(
                 run.text(),
-                run.paint().swatch(),
+                run.paint().swatch().orElseThrow(),
                 run.paint().inWords(),
                 run.paint().color().toString(),
                 text.screen().hex(),

@@ -30,6 +30,8 @@ class Guard extends OncePerRequestFilter {
     /** Profiles of presses are up to a few megabytes. */
     private static final long PROFILE_LIMIT = 16 * LIMIT;
 
+    private static final long PICTURE_LIMIT = 128 * LIMIT;
+
     private static final Set<String> HOSTS = Set.of("127.0.0.1", "localhost", "[::1]");
     private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
 
@@ -55,8 +57,7 @@ class Guard extends OncePerRequestFilter {
         response.setHeader("Referrer-Policy", "no-referrer");
         response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
         response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
-        long limit =
-                request.getRequestURI().equals("/api/press-conditions") ? PROFILE_LIMIT : LIMIT;
+        long limit = limit(request.getRequestURI());
         String host = request.getHeader("Host");
         if (host == null || !HOSTS.contains(host.replaceFirst(":\\d+$", ""))) {
             refuse(
@@ -73,6 +74,13 @@ class Guard extends OncePerRequestFilter {
         } else {
             chain.doFilter(new Bounded(request, limit), response);
         }
+    }
+
+    private static long limit(String path) {
+        if (path.equals("/api/press-conditions")) {
+            return PROFILE_LIMIT;
+        }
+        return path.startsWith("/api/") && path.endsWith("/pictures") ? PICTURE_LIMIT : LIMIT;
     }
 
     /** Browsers say where a request comes from; programs that are no browser may say nothing. */

@@ -8,7 +8,9 @@ public final class TooLarge extends IOException {
 
     TooLarge(long limit) {
         super(
-                "This is more than the %d KB that one request may have; do it in smaller steps."
-                        .formatted(limit / 1024));
+                limit > 100L << 20
+                        ? "This file is larger than %d MB; make it smaller.".formatted(limit >> 20)
+                        : "This is more than the %d KB that one request may have; do it in smaller steps."
+                                .formatted(limit >> 10));
     }
 }

@@ -1,0 +1,76 @@
+package yewberry.core.findings;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.TreeSet;
+import yewberry.core.color.Blend;
+import yewberry.core.color.BlendMode;
+import yewberry.core.color.Inks;
+import yewberry.core.color.PressCondition;
+import yewberry.core.press.FlatBox;
+import yewberry.core.publication.Asset;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Medium;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Shade;
+
+/** Looks at the pictures of a scene, and at what areas do to spot inks. */
+final class PictureChecker {
+    private final PageScene scene;
+    private final PressCondition condition;
+    private final List<Finding> findings = new ArrayList<>();
+
+    PictureChecker(PageScene scene, PressCondition condition) {
+        this.scene = scene;
+        this.condition = condition;
+    }
+
+    List<Finding> check() {
+        for (Item.AreaFill fill : scene.on(Medium.PAPER).areas()) {
+            if (fill.shade() instanceof Shade.Picture picture) {
+                picture(fill, picture);
+            }
+            spots(fill);
+        }
+        return findings;
+    }
+
+    private void picture(Item.AreaFill fill, Shade.Picture picture) {
+        picture.ppi()
+                .ifPresent(ppi -> {
+                    if (ppi < PictureFinding.WANTED_PPI - 0.5) {
+                        findings.add(new PictureFinding.TooCoarse(scene.page(), fill, ppi));
+                    }
+                });
+        if (picture.asset().content() instanceof Asset.Document document) {
+            Asset.Leaf leaf = document.pages().get(picture.page() - 1);
+            if (leaf.screenColor() || !leaf.missingFonts().isEmpty()) {
+                findings.add(new PictureFinding.NotForPress(scene.page(), fill, leaf));
+            }
+        } else {
+            FlatBox.of(scene, fill, picture, condition)
+                    .ifPresent(
+                            box -> findings.add(new PictureFinding.Boxed(scene.page(), fill, box)));
+        }
+    }
+
+    private void spots(Item.AreaFill fill) {
+        if (fill.blend() == BlendMode.NORMAL || Blend.keepsWhite(fill.blend())) {
+            return;
+        }
+        TreeSet<String> inks = new TreeSet<>();
+        List<Item.AreaFill> areas = scene.areas();
+        for (Item.AreaFill each : areas.subList(0, areas.indexOf(fill) + 1)) {
+            if (!each.rect().intersection(fill.rect()).isEmpty()) {
+                each.paints().stream()
+                        .map(paint -> paint.color())
+                        .filter(Inks.class::isInstance)
+                        .flatMap(color -> ((Inks) color).spots().stream())
+                        .forEach(spot -> inks.add(spot.name()));
+            }
+        }
+        if (!inks.isEmpty()) {
+            findings.add(new PictureFinding.SpotCannotBlend(scene.page(), fill, List.copyOf(inks)));
+        }
+    }
+}

@@ -1,0 +1,169 @@
+package yewberry.server.api;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import yewberry.core.Refused;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Viewing;
+import yewberry.core.findings.Offer;
+import yewberry.core.picture.InkPicture;
+import yewberry.core.picture.Png;
+import yewberry.core.press.RunOuts;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.PageRange;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.RunOut;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Shade;
+import yewberry.server.publications.Missing;
+import yewberry.server.publications.OpenPublication;
+import yewberry.server.publications.PictureFiles;
+import yewberry.server.publications.Publications;
+
+/**
+ * Pictures and PDFs that are brought along to be placed, and the pages of a publication by range.
+ */
+@RestController
+@RequestMapping("/api/publications/{id}")
+class PictureApi {
+    private final Publications publications;
+    private final PictureFiles files;
+
+    PictureApi(Publications publications, PictureFiles files) {
+        this.publications = publications;
+        this.files = files;
+    }
+
+    /**
+     * Keeps a file; the body is the file itself. The answer is what an edit adds or replaces.
+     *
+     * @param name of the file
+     */
+    @PostMapping(path = "/pictures", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    Asset add(
+            @PathVariable UUID id,
+            @RequestParam String name,
+            @RequestBody(required = false) byte[] file) {
+        publications.get(id);
+        return files.add(UUID.randomUUID(), name, file == null ? new byte[0] : file);
+    }
+
+    /**
+     * A small picture of an asset, as a PNG file.
+     *
+     * @param page of a document, from 1
+     * @param width pixels
+     */
+    @GetMapping(path = "/pictures/{asset}/thumbnail", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> thumbnail(
+            @PathVariable UUID id,
+            @PathVariable UUID asset,
+            @RequestParam(defaultValue = "1") int page,
+            @RequestParam(defaultValue = "160") int width) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        Asset found = publication.asset(asset);
+        if (width < 16 || width > 1000) {
+            throw new Refused("A small picture is 16 to 1000 pixels wide.");
+        }
+        if (found.content() instanceof Asset.Document document
+                && (page < 1 || page > document.pages().size())) {
+            throw new Refused(
+                    "“%s” has no page %d; it has pages 1 to %d."
+                            .formatted(found.name(), page, document.pages().size()));
+        }
+        var image =
+                files.pictures()
+                        .of(found, page, Optional.empty(), open.press(publication))
+                        .about(width);
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.maxAge(0, TimeUnit.SECONDS).cachePrivate())
+                .body(Png.of(InkPicture.of(image, open.view(publication, Viewing.AS_DESIGNED))));
+    }
+
+    /**
+     * A way in which a picture that is too small could go on.
+     *
+     * @param seam CIEDE2000 along the join
+     * @param cropped percent of the picture that is cut off
+     * @param repeated percent of the area that shows a part of it again
+     * @param ppi pixels per inch then
+     */
+    record RunOutView(
+            RunOut kind,
+            double seam,
+            double cropped,
+            double repeated,
+            Optional<Double> ppi,
+            Offer offer) {}
+
+    /**
+     * @param options the best first; none where the picture reaches everywhere
+     * @param flood fills the whole page with the colour of its edges instead
+     */
+    record RunOutList(List<RunOutView> options, Optional<Offer> flood) {}
+
+    /** How a picture could go on to the edges of its area on a page. */
+    @GetMapping("/pages/{page}/run-outs")
+    RunOutList runOuts(
+            @PathVariable UUID id, @PathVariable UUID page, @RequestParam UUID background) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        PressCondition press = open.press(publication);
+        PageScene scene =
+                open.composer(publication).compose(publication, publication.indexOf(page));
+        Item.AreaFill fill =
+                scene.areas().stream()
+                        .filter(each -> each.background().equals(background))
+                        .findFirst()
+                        .orElseThrow(() -> new Missing("background"));
+        if (!(fill.shade() instanceof Shade.Picture picture)) {
+            throw new Refused("Only pictures run out; this background is a colour.");
+        }
+        List<RunOuts.Option> options = RunOuts.of(fill, picture, press);
+        List<Offer> offers = Offer.runOuts(fill, publication, press);
+        List<RunOutView> views = new ArrayList<>();
+        for (int i = 0; i < Math.min(options.size(), offers.size()); i++) {
+            views.add(view(options.get(i), offers.get(i)));
+        }
+        return new RunOutList(views, offers.stream().skip(options.size()).findFirst());
+    }
+
+    private static RunOutView view(RunOuts.Option option, Offer offer) {
+        return new RunOutView(
+                option.kind(),
+                Math.rint(option.seam() * 10) / 10,
+                Math.rint(option.cropped() * 1000) / 10,
+                Math.rint(option.repeated() * 1000) / 10,
+                option.ppi().isPresent()
+                        ? Optional.of(Math.rint(option.ppi().getAsDouble()))
+                        : Optional.empty(),
+                offer);
+    }
+
+    /** The pages that a range such as {@code 3-7, 12} stands for. */
+    @GetMapping("/ranges")
+    List<UUID> pages(@PathVariable UUID id, @RequestParam String text) {
+        Publication publication = publications.get(id).state().publication();
+        return PageRange.of(text, publication.pages().size()).stream()
+                .map(index -> publication.pages().get(index).id())
+                .toList();
+    }
+}

@@ -1,0 +1,83 @@
+package yewberry.server.publications;
+
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import yewberry.core.Refused;
+import yewberry.core.asset.Intake;
+import yewberry.core.asset.Pictures;
+import yewberry.core.edit.Change;
+import yewberry.core.edit.Element;
+import yewberry.core.edit.Patch;
+import yewberry.core.publication.Asset;
+import yewberry.pdf.PdfDocuments;
+import yewberry.server.store.AssetStore;
+
+/** The pictures and PDFs of all publications: takes them in, and gives them to painters. */
+@Component
+public class PictureFiles {
+    private final AssetStore store;
+    private final Intake intake;
+    private final Pictures pictures;
+
+    PictureFiles(AssetStore store) {
+        PdfDocuments documents = new PdfDocuments();
+        this.store = store;
+        this.intake = new Intake(documents);
+        this.pictures = new Pictures(store, documents);
+    }
+
+    public Pictures pictures() {
+        return pictures;
+    }
+
+    /**
+     * Looks into a file and keeps it; one at a time, so that the memory it takes is that of one.
+     *
+     * @param name of the file
+     * @throws Refused if it cannot be placed
+     */
+    public synchronized Asset add(UUID id, String name, byte[] file) {
+        Asset.Content content = intake.look(name, file);
+        String sha256 = sha256(file);
+        Asset asset = new Asset(id, title(name), sha256, content);
+        store.add(sha256, content, file);
+        return asset;
+    }
+
+    /** The name of a file without its ending. */
+    private static String title(String name) {
+        String title = name.replaceFirst("\\.[A-Za-z]{3,4}$", "").strip();
+        return title.isEmpty() ? "Picture" : title.substring(0, Math.min(title.length(), 100));
+    }
+
+    private static String sha256(byte[] file) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(file));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /**
+     * @throws Refused if a step would place a file that is not here, or say of it what it is not
+     */
+    void check(Patch patch) {
+        for (Change change : patch.changes()) {
+            change.after()
+                    .map(Change.Placed::element)
+                    .filter(Element.OneAsset.class::isInstance)
+                    .map(element -> ((Element.OneAsset) element).asset())
+                    .filter(asset ->
+                            !store.content(asset.sha256()).equals(Optional.of(asset.content())))
+                    .ifPresent(asset -> {
+                        throw new Refused(
+                                "The file of “%s” is not here as it is described; bring it along again."
+                                        .formatted(asset.name()));
+                    });
+        }
+    }
+}

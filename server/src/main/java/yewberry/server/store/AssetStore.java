@@ -1,0 +1,50 @@
+package yewberry.server.store;
+
+import static yewberry.server.store.db.Tables.ASSET_FILE;
+
+import java.util.Optional;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Component;
+import yewberry.core.Refused;
+import yewberry.core.asset.Files;
+import yewberry.core.publication.Asset;
+
+/** The files of pictures and documents, each kept once however many publications place it. */
+@Component
+public class AssetStore implements Files {
+    private final DSLContext db;
+    private final Columns columns;
+
+    AssetStore(DSLContext db, Columns columns) {
+        this.db = db;
+        this.columns = columns;
+    }
+
+    /** What a file was found to hold when it came in. */
+    public Optional<Asset.Content> content(String sha256) {
+        return db.select(ASSET_FILE.CONTENT)
+                .from(ASSET_FILE)
+                .where(ASSET_FILE.SHA256.eq(sha256))
+                .fetchOptional(row -> columns.read(row.value1(), Asset.Content.class));
+    }
+
+    /** Keeps a file, if it is not there yet; returns when it is on the disk. */
+    public void add(String sha256, Asset.Content content, byte[] file) {
+        var row = db.newRecord(ASSET_FILE);
+        row.setSha256(sha256);
+        row.setContent(columns.write(content, Asset.Content.class));
+        row.setFile(file);
+        db.insertInto(ASSET_FILE).set(row).onDuplicateKeyIgnore().execute();
+        db.execute("checkpoint sync");
+    }
+
+    @Override
+    public byte[] read(String sha256) {
+        return db.select(ASSET_FILE.FILE)
+                .from(ASSET_FILE)
+                .where(ASSET_FILE.SHA256.eq(sha256))
+                .fetchOptional(ASSET_FILE.FILE)
+                .orElseThrow(
+                        () -> new Refused("The file of a picture is gone; bring it along again."));
+    }
+}
