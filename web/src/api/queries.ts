@@ -275,6 +275,30 @@ export function useTypedPair(publication: Publication, text: string, ground: str
   });
 }
 
+/** How a picture could go on to the edges of its area. */
+export function useRunOuts(publication: Publication, page: string | undefined, background: string) {
+  return useQuery({
+    queryKey: ["run-outs", publication.id, publication.revision, page, background],
+    queryFn: page
+      ? () =>
+          answered(
+            client.GET("/api/publications/{id}/pages/{page}/run-outs", {
+              params: { path: { id: publication.id, page }, query: { background } },
+            }),
+          )
+      : skipToken,
+  });
+}
+
+/** The pages that a range such as 3-7, 12 stands for. */
+export function pagesIn(publication: Publication, text: string) {
+  return answered(
+    client.GET("/api/publications/{id}/ranges", {
+      params: { path: { id: publication.id }, query: { text } },
+    }),
+  );
+}
+
 /** Steps are sent one after the other, each against the revision the one before it made. */
 export function useSteps(publication: Publication) {
   const queries = useQueryClient();

@@ -3,6 +3,8 @@ import type { components } from "./schema";
 type Schemas = components["schemas"];
 
 export type Area = Schemas["Area"];
+export type Asset = Schemas["Asset"];
+export type AssetEntry = Schemas["AssetView"];
 export type Background = Schemas["Background"];
 export type Color = Schemas["Color"];
 export type Definition = Schemas["Definition"];
@@ -26,7 +28,9 @@ export type PageEntry = Schemas["PageEntry"];
 export type PageReport = Schemas["PageReport"];
 export type ParentEntry = Schemas["ParentView"];
 export type PlacedPage = Schemas["PlacedPage"];
+export type Placing = Schemas["Placing"];
 export type Publication = Schemas["PublicationView"];
+export type RunOutEntry = Schemas["RunOutView"];
 export type Setup = Schemas["Setup"];
 export type Spread = Schemas["SpreadView"];
 export type Stratum = Schemas["StratumView"];

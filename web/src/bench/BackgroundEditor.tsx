@@ -9,6 +9,8 @@ import { Tick } from "../ui/Tick";
 import { AreaFields, areaInWords } from "./AreaFields";
 import { GradientFields } from "./GradientFields";
 import { SwatchChoice } from "./SwatchChoice";
+import { PictureFields } from "../pictures/PictureFields";
+import { fillOf } from "../pictures/pictures";
 import { TintField } from "../ui/TintField";
 
 export const sideOptions = [
@@ -40,17 +42,26 @@ const kinds = [
   { id: "none", label: "No fill" },
   { id: "solid", label: "One colour" },
   { id: "gradient", label: "Gradient" },
+  { id: "picture", label: "Picture" },
+  { id: "pdfPage", label: "Page of a PDF" },
 ];
+
+function newColor(publication: Publication) {
+  return { swatch: publication.swatches[0]?.id ?? "", tint: 100 };
+}
 
 /** The first colour of a fill; that of a new one where it has none. */
 function firstColor(fill: Fill, publication: Publication) {
   switch (fill.type) {
     case "none":
-      return { swatch: publication.swatches[0]?.id ?? "", tint: 100 };
+      return newColor(publication);
     case "solid":
       return fill.color;
     case "gradient":
-      return fill.stops[0]?.color ?? { swatch: publication.swatches[0]?.id ?? "", tint: 100 };
+      return fill.stops[0]?.color ?? newColor(publication);
+    case "picture":
+    case "pdfPage":
+      return newColor(publication);
   }
 }
 
@@ -71,6 +82,13 @@ function filledAs(kind: string, fill: Fill, publication: Publication): Fill {
           { position: 100, color: { ...color, tint: 40 }, opacity: 100 },
         ],
       };
+    case "picture":
+    case "pdfPage": {
+      const asset = publication.assets.find(
+        (entry) => (entry.asset.content.type === "document") === (kind === "pdfPage"),
+      );
+      return asset ? fillOf(asset.asset) : fill;
+    }
     default:
       return { type: "none" };
   }
@@ -80,13 +98,35 @@ function filledAs(kind: string, fill: Fill, publication: Publication): Fill {
 export function inWords(background: Background, publication: Publication): string {
   const { fill } = background;
   const name = (id: string) => publication.swatches.find((swatch) => swatch.id === id)?.name ?? "";
-  const color =
-    fill.type === "none"
-      ? "No fill"
-      : fill.type === "solid"
-        ? name(fill.color.swatch)
-        : fill.stops.map((stop) => name(stop.color.swatch)).join(" to ");
-  return `${color}, ${areaInWords(background.area)}`;
+  const what = () => {
+    switch (fill.type) {
+      case "none":
+        return "No fill";
+      case "solid":
+        return name(fill.color.swatch);
+      case "gradient":
+        return fill.stops.map((stop) => name(stop.color.swatch)).join(" to ");
+      case "picture":
+      case "pdfPage":
+        return (
+          publication.assets.find((entry) => entry.asset.id === fill.asset)?.asset.name ?? "Picture"
+        );
+    }
+  };
+  return `${what()}, ${areaInWords(background.area)}`;
+}
+
+/** Pictures are offered where there are any to choose from. */
+function isPossible(kind: string, publication: Publication): boolean {
+  const documents = publication.assets.filter((entry) => entry.asset.content.type === "document");
+  switch (kind) {
+    case "picture":
+      return publication.assets.length > documents.length;
+    case "pdfPage":
+      return documents.length > 0;
+    default:
+      return true;
+  }
 }
 
 export function BackgroundEditor({
@@ -111,7 +151,7 @@ export function BackgroundEditor({
       <Choice
         label="Filled with"
         value={fill.type}
-        options={kinds}
+        options={kinds.filter((kind) => kind.id === fill.type || isPossible(kind.id, publication))}
         onChange={(kind) => change({ fill: filledAs(kind, fill, publication) })}
       />
       {fill.type === "solid" && (
@@ -145,6 +185,15 @@ export function BackgroundEditor({
             background: { ...background, fill: gradient },
           })}
           onChange={(gradient) => change({ fill: gradient })}
+        />
+      )}
+      {(fill.type === "picture" || fill.type === "pdfPage") && (
+        <PictureFields
+          publication={publication}
+          owner={owner}
+          background={background}
+          fill={fill}
+          onChange={(changed) => change({ fill: changed })}
         />
       )}
       <AreaFields

@@ -213,6 +213,16 @@ export function Bench() {
     }
   };
 
+  const choose = (keys: Selection) => {
+    const latest = [...(keys === "all" ? [] : keys)].at(-1);
+    const to = publication.pages.find((each) => each.id === latest);
+    if (to) {
+      setAddress({ page: String(to.number) }, { replace: true });
+    }
+    setSelection(keys);
+    item.current = -1;
+  };
+
   return (
     <BenchProvider value={shared}>
       <Layout>
@@ -279,22 +289,18 @@ export function Bench() {
           <PagePanel publication={publication} page={page} />
         </Right>
         <Foot aria-label="All pages">
-          <PageActions publication={publication} chosen={chosenOrOpen} />
+          <PageActions
+            publication={publication}
+            chosen={chosenOrOpen}
+            onChoose={(pages) => choose(new Set(pages))}
+          />
           <Concertina
             publication={publication}
             open={page.id}
             selection={selection}
             findings={perPage}
             viewing={viewing}
-            onSelection={(keys) => {
-              const latest = [...(keys === "all" ? [] : keys)].at(-1);
-              const to = publication.pages.find((each) => each.id === latest);
-              if (to) {
-                setAddress({ page: String(to.number) }, { replace: true });
-              }
-              setSelection(keys);
-              item.current = -1;
-            }}
+            onSelection={choose}
           />
         </Foot>
       </Layout>

@@ -16,6 +16,7 @@ import { newSwatch } from "./newSwatch";
 import { SwatchEditor } from "./SwatchEditor";
 import { useReorder } from "./useReorder";
 import { PaletteDialog } from "../color/PaletteDialog";
+import { PictureSection } from "../pictures/PictureSection";
 
 const Column = styled.aside`
   overflow: auto;
@@ -93,7 +94,8 @@ export function Catalogue({
   const swatches = publication.swatches.filter((swatch) => fits(swatch.name));
   const parents = publication.parents.filter((parent) => fits(parent.name));
   const looks = publication.looks.filter((entry) => fits(entry.look.name));
-  const found = swatches.length + parents.length + looks.length;
+  const pictures = publication.assets.filter((entry) => fits(entry.asset.name));
+  const found = swatches.length + parents.length + looks.length + pictures.length;
 
   return (
     <Column aria-label="Catalogue">
@@ -141,7 +143,7 @@ export function Catalogue({
               head={
                 <>
                   <Name>{parent.name}</Name>
-                  <Quiet>{counted(parent.uses, "page", "pages")}</Quiet>
+                  <Quiet>{counted(parent.pages, "page", "pages")}</Quiet>
                 </>
               }
             >
@@ -194,6 +196,13 @@ export function Catalogue({
           ))}
         </Section>
       )}
+      <PictureSection
+        publication={publication}
+        page={page}
+        chosen={chosen}
+        pictures={pictures}
+        searching={wanted !== ""}
+      />
       {looks.length > 0 && (
         <Section
           title="Looks"

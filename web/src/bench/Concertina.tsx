@@ -137,12 +137,13 @@ export function Concertina({
             alt=""
             width={width}
             height={HEIGHT}
-            src={`/api/publications/${publication.id}/pages/${page.id}/picture?viewing=${viewing}&r=${publication.revision}`}
+            src={`/api/publications/${publication.id}/pages/${page.id}/picture?viewing=${viewing}&ppi=36&r=${publication.revision}`}
           />
           <Caption $right={publication.setup.facing && page.side === "RIGHT"}>
             {(findings.get(page.id) ?? 0) > 0 && (
               <span className="wrong">✕ {findings.get(page.id)}</span>
             )}
+            {differs(page) && <small title="Differs from its parent">own</small>}
             <span className={page.id === open ? "open" : ""}>{page.number}</span>
           </Caption>
           <Parentage $first={begins(index)} $last={begins(index + 1)}>
@@ -156,6 +157,11 @@ export function Concertina({
       ))}
     </Strip>
   );
+}
+
+/** Whether a page shows something else than its parent alone. */
+export function differs(page: PageEntry): boolean {
+  return page.parent !== undefined && (page.backgrounds > 0 || !page.parentShown);
 }
 
 export function parentName(page: PageEntry, publication: Publication): string | undefined {

@@ -3,15 +3,15 @@ import { useEffect, useState } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
-import type { Edit, Owner, PageEntry, Publication } from "../api/types";
+import type { Edit, PageEntry, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { Choice } from "../ui/Choice";
 import { Quiet } from "../ui/Fold";
-import { counted, numbersInWords } from "../ui/words";
 import { useBench } from "./BenchState";
 import { newBackground } from "./newBackground";
+import { targetsOf, type Target } from "./targets";
 import { newSwatch } from "./newSwatch";
 import { SwatchEditor } from "./SwatchEditor";
 
@@ -58,11 +58,10 @@ const Row = styled(Aria.ListBoxItem)`
   }
 `;
 
-interface Target {
-  id: string;
-  label: string;
-  owners: Owner[];
-}
+const Wrapping = styled.span`
+  white-space: normal;
+  text-align: left;
+`;
 
 /** Puts a colour on a parent or on pages, out to the bleed, and shows it before it is done. */
 export function GroundPanel({
@@ -173,7 +172,7 @@ export function GroundPanel({
             }}
           >
             <Plus size={15} aria-hidden />
-            New swatch for {target.label}
+            <Wrapping>New swatch for {target.label}</Wrapping>
           </Button>
         </>
       )}
@@ -202,20 +201,4 @@ function edit(target: Target, swatch: string, real: boolean): Edit {
       ),
     })),
   };
-}
-
-function targetsOf(publication: Publication, page: PageEntry, chosen: PageEntry[]): Target[] {
-  const parents: Target[] = publication.parents.map((parent) => ({
-    id: parent.id,
-    label: `Parent ${parent.name}: ${counted(parent.uses, "page", "pages")}`,
-    owners: [{ type: "onParent", id: parent.id }],
-  }));
-  const own = parents.filter((target) => target.id === page.parent);
-  const others = parents.filter((target) => target.id !== page.parent);
-  const pages: Target = {
-    id: "pages",
-    label: `Only ${numbersInWords(chosen.map((each) => each.number))}`,
-    owners: chosen.map((each) => ({ type: "onPage", id: each.id })),
-  };
-  return [...own, pages, ...others];
 }

@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
-import { useSteps } from "../api/queries";
+import { pagesIn, useSteps } from "../api/queries";
 import type { PageEntry, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
@@ -31,9 +31,11 @@ const none = "none";
 export function PageActions({
   publication,
   chosen,
+  onChoose,
 }: {
   publication: Publication;
   chosen: PageEntry[];
+  onChoose: (pages: string[]) => void;
 }) {
   const steps = useSteps(publication);
   const status = useStatus();
@@ -41,11 +43,14 @@ export function PageActions({
   const [moving, setMoving] = useState(false);
   const [removing, setRemoving] = useState(false);
   const [count, setCount] = useState("2");
-  const [parent, setParent] = useState(none);
+  const [wantedParent, setParent] = useState<string>();
   const [place, setPlace] = useState("");
   const pages = chosen.map((page) => page.id);
   const words = numbersInWords(chosen.map((page) => page.number));
   const last = chosen.at(-1);
+  // new pages take the parent of the page that they come after
+  const before = last ?? publication.pages.at(-1);
+  const parent = wantedParent ?? before?.parent ?? none;
   const withParent = chosen.filter((page) => page.parent);
   const shown = withParent.some((page) => page.parentShown);
 
@@ -62,6 +67,7 @@ export function PageActions({
   return (
     <Bar role="group" aria-label={`For ${words}`}>
       <Chosen>{chosen.length === 0 ? "No page chosen" : capital(words)}</Chosen>
+      <RangeField publication={publication} onChoose={onChoose} />
       <ChoiceMenu
         label="Parent of the pages chosen"
         trigger={<Button isDisabled={chosen.length === 0}>Give a parent…</Button>}
@@ -89,7 +95,12 @@ export function PageActions({
           ? "Hide the parent’s backgrounds"
           : "Show the parent’s backgrounds"}
       </Button>
-      <Button onPress={() => setAdding(true)}>
+      <Button
+        onPress={() => {
+          setParent(undefined);
+          setAdding(true);
+        }}
+      >
         <Plus size={15} aria-hidden />
         Add pages…
       </Button>
@@ -188,6 +199,60 @@ export function PageActions({
         </Actions>
       </Modal>
     </Bar>
+  );
+}
+
+const Range = styled.label`
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  font-size: ${theme.size.small};
+  color: ${theme.color.quiet};
+  & input {
+    width: 132px;
+    min-height: ${theme.hit};
+    padding: 2px 6px;
+    font: inherit;
+    font-size: ${theme.size.body};
+    color: ${theme.color.text};
+    background: ${theme.color.paper};
+    border: 1px solid ${theme.color.edge};
+    border-radius: 3px;
+  }
+`;
+
+/** Chooses pages by their numbers. */
+function RangeField({
+  publication,
+  onChoose,
+}: {
+  publication: Publication;
+  onChoose: (pages: string[]) => void;
+}) {
+  const status = useStatus();
+  const [text, setText] = useState("");
+  const choose = async () => {
+    try {
+      onChoose(await pagesIn(publication, text));
+      setText("");
+    } catch (error) {
+      status.fail(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <Range>
+      Choose pages
+      <input
+        value={text}
+        placeholder="3-7, 12, odd, all"
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === "Enter" && text.trim()) {
+            void choose();
+          }
+        }}
+      />
+    </Range>
   );
 }
 

@@ -7,9 +7,17 @@ import { Choice } from "../ui/Choice";
 import { Field, Stack } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
+import { counted, numbersInWords } from "../ui/words";
 import { LayerEditor } from "./LayerEditor";
 
 const nothing = "none";
+
+/** What has a parent: pages, and parents that are based on it. */
+function users(pages: number[], based: ParentEntry[]): string {
+  const parents = based.map((other) => `“${other.name}”`).join(", ");
+  const some = pages.length > 0 ? numbersInWords(pages) : "";
+  return some && parents ? `${some} and of ${parents}` : some || parents;
+}
 
 export function ParentEditor({
   publication,
@@ -24,6 +32,8 @@ export function ParentEditor({
   const pages = publication.pages
     .filter((page) => page.parent === parent.id)
     .map((page) => page.number);
+  const based = publication.parents.filter((other) => other.base === parent.id);
+  const others = publication.parents.filter((other) => other.id !== parent.id);
   const remove = () => {
     setRemoving(false);
     steps.make(
@@ -39,9 +49,9 @@ export function ParentEditor({
   return (
     <Stack>
       <Quiet>
-        {pages.length === 0
+        {parent.pages === 0
           ? "On no page yet"
-          : `What is done here changes ${pages.length} ${pages.length === 1 ? "page" : "pages"}`}
+          : `What is done here changes ${counted(parent.pages, "page", "pages")}`}
       </Quiet>
       <LayerEditor
         publication={publication}
@@ -53,6 +63,26 @@ export function ParentEditor({
         value={parent.name}
         onCommit={(name) => steps.make({ type: "renameParent", parent: parent.id, name })}
       />
+      {others.length > 0 && (
+        <Choice
+          label="Based on"
+          value={parent.base ?? nothing}
+          options={[
+            { id: nothing, label: "No other parent" },
+            ...others.map((other) => ({ id: other.id, label: other.name })),
+          ]}
+          onChange={(base) =>
+            steps.make(
+              {
+                type: "baseParent",
+                parent: parent.id,
+                ...(base === nothing ? {} : { base }),
+              },
+              base === nothing ? "It stands by itself" : "What lies on that one lies below now",
+            )
+          }
+        />
+      )}
       <div>
         <Button onPress={() => setRemoving(true)}>
           <Trash2 size={15} aria-hidden />
@@ -65,19 +95,17 @@ export function ParentEditor({
         onClose={() => setRemoving(false)}
       >
         <p>
-          {pages.length === 0
+          {pages.length + based.length === 0
             ? "No page has it."
-            : `It is the parent of pages ${pages.join(", ")}. Choose what they get instead.`}
+            : `It is the parent of ${users(pages, based)}. Choose what they get instead.`}
         </p>
-        {pages.length > 0 && (
+        {pages.length + based.length > 0 && (
           <Choice
             label="Parent instead"
             value={replacement}
             options={[
               { id: nothing, label: "No parent" },
-              ...publication.parents
-                .filter((other) => other.id !== parent.id)
-                .map((other) => ({ id: other.id, label: other.name })),
+              ...others.map((other) => ({ id: other.id, label: other.name })),
             ]}
             onChange={setReplacement}
           />

@@ -98,6 +98,10 @@ const brief: Record<string, string> = {
   "text-overflow": "no room",
   "missing-characters": "no shape",
   "stock-not-printed": "not printed",
+  "picture-too-coarse": "too coarse",
+  "picture-boxed": "box",
+  "pdf-not-for-press": "not for press",
+  "spot-cannot-blend": "spot ink",
   "too-much-ink": "too much ink",
   "small-type-inks": "small type",
   "small-type-reversed": "small type",
@@ -108,6 +112,19 @@ const brief: Record<string, string> = {
   "background-not-printed": "not printed",
   "illegible-on-paper": "on paper",
 };
+
+/** How many of the findings before one stand at the very same place. */
+function before(findings: Finding[], index: number): number {
+  const here = findings[index];
+  return findings
+    .slice(0, index)
+    .filter(
+      (each) =>
+        each.pageId === here?.pageId &&
+        each.where.y === here.where.y &&
+        each.where.x === here.where.x,
+    ).length;
+}
 
 export interface Focus {
   page: string;
@@ -244,7 +261,7 @@ export function SpreadView({
           return (
             on && (
               <Mark key={index} aria-hidden $right={on.side === "RIGHT"} style={bar(on, finding)}>
-                <Tag $right={on.side === "RIGHT"}>
+                <Tag $right={on.side === "RIGHT"} style={{ top: 19 * before(findings, index) }}>
                   {finding.severity === "DOUBTFUL" ? "△" : "✕"}{" "}
                   {finding.ratio?.toFixed(2) ?? brief[finding.kind]}
                 </Tag>

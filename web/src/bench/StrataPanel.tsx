@@ -328,6 +328,7 @@ function Ground({
         </Head>
         <Small>
           {stratum.values}
+          {stratum.ppi === undefined ? "" : `; ${stratum.ppi} pixels per inch`}
           <br />
           {onOrigin(stratum)}
           <br />

@@ -1,14 +1,19 @@
-import type { Background } from "../api/types";
+import type { Background, Fill } from "../api/types";
 
-/** A background of the whole page in one swatch that covers and goes everywhere. */
-export function newBackground(id: string, swatch: string): Background {
+/** A background of the whole page that covers and goes everywhere. */
+export function backgroundOf(id: string, fill: Fill): Background {
   return {
     id,
     sides: "BOTH",
     area: { type: "wholePage" },
-    fill: { type: "solid", color: { swatch, tint: 100 } },
+    fill,
     opacity: 100,
     blend: "NORMAL",
     goesTo: { screen: true, paper: true },
   };
+}
+
+/** One in a swatch. */
+export function newBackground(id: string, swatch: string): Background {
+  return backgroundOf(id, { type: "solid", color: { swatch, tint: 100 } });
 }

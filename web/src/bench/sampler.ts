@@ -8,7 +8,8 @@ export interface Taken {
 }
 
 export function takenFrom(stratum: FillStratum | TextStratum): Taken {
-  const { swatch, tint } = stratum;
+  // a picture has no swatch, and always a colour that is mixed
+  const { swatch = "", tint } = stratum;
   return stratum.type === "fillStratum" && stratum.mixed
     ? { swatch, tint, mixed: stratum.mixed }
     : { swatch, tint };

@@ -14,9 +14,9 @@ const Overlay = styled(Aria.ModalOverlay)`
   background: rgb(28 28 28 / 45%);
 `;
 
-const Window = styled(Aria.Modal)`
+const Window = styled(Aria.Modal)<{ $wide: boolean }>`
   width: 100%;
-  max-width: 560px;
+  max-width: ${({ $wide }) => ($wide ? "960px" : "560px")};
   max-height: 100%;
   overflow: auto;
   background: ${theme.color.paper};
@@ -43,16 +43,18 @@ export function Modal({
   title,
   isOpen,
   onClose,
+  wide,
   children,
 }: {
   title: string;
   isOpen: boolean;
   onClose: () => void;
+  wide?: boolean;
   children: ReactNode;
 }) {
   return (
     <Overlay isOpen={isOpen} onOpenChange={(open) => !open && onClose()} isDismissable>
-      <Window>
+      <Window $wide={wide ?? false}>
         <Content>
           <Aria.Heading slot="title" level={2}>
             {title}

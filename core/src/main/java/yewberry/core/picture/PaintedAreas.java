@@ -25,14 +25,16 @@ final class PaintedAreas {
      */
     record Picture(int width, int height, String base64) {}
 
-    private record Known(View view, Rect region, Picture picture) {}
+    private record Known(View view, Rect region, int ppi, Picture picture) {}
 
     private PaintedAreas() {}
 
     static Picture of(PageScene scene, View view, Rect region, int ppi) {
         synchronized (MEMO) {
             for (Known known : MEMO.getOrDefault(scene, new ArrayDeque<>())) {
-                if (known.view().equals(view) && known.region().equals(region)) {
+                if (known.view().equals(view)
+                        && known.region().equals(region)
+                        && known.ppi() == ppi) {
                     return known.picture();
                 }
             }
@@ -48,7 +50,7 @@ final class PaintedAreas {
             if (known.size() == VARIANTS) {
                 known.removeLast();
             }
-            known.addFirst(new Known(view, region, picture));
+            known.addFirst(new Known(view, region, ppi, picture));
         }
         return picture;
     }

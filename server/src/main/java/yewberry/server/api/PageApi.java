@@ -94,13 +94,20 @@ class PageApi {
                         scenes(open, publication, index), open.view(publication, viewing), guides));
     }
 
+    /**
+     * @param ppi how fine pictures and what areas mix are painted
+     */
     @GetMapping(path = "/pages/{page}/picture", produces = "image/svg+xml")
     ResponseEntity<byte[]> pagePicture(
             @PathVariable UUID id,
             @PathVariable UUID page,
             @RequestParam(defaultValue = "false") boolean guides,
-            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
-        return picture(SvgPicture.page(scene(id, page), view(id, viewing), guides));
+            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing,
+            @RequestParam(defaultValue = "144") int ppi) {
+        if (ppi < 9 || ppi > 288) {
+            throw new Refused("A picture of a page has 9 to 288 pixels per inch.");
+        }
+        return picture(SvgPicture.page(scene(id, page), view(id, viewing), guides, ppi));
     }
 
     /**

@@ -4,24 +4,27 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
 import yewberry.server.Settings;
+import yewberry.server.publications.PictureFiles;
 import yewberry.server.publications.Publications;
 
 /** Puts the demo's publications on an empty shelf, if asked to. */
 @Component
 class DemoData implements ApplicationRunner {
     private final Publications publications;
+    private final PictureFiles files;
     private final Settings settings;
 
-    DemoData(Publications publications, Settings settings) {
+    DemoData(Publications publications, PictureFiles files, Settings settings) {
         this.publications = publications;
+        this.files = files;
         this.settings = settings;
     }
 
     @Override
     public void run(ApplicationArguments arguments) {
         if (settings.demo() && publications.list().isEmpty()) {
-            publications.create(DemoLeaflet.publication());
-            publications.create(DemoPublication.seasonGuide());
+            publications.create(DemoLeaflet.publication(files::add));
+            publications.create(DemoPublication.seasonGuide(files::add));
         }
     }
 }

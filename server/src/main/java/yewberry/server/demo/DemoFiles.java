@@ -5,9 +5,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import tools.jackson.databind.SerializationFeature;
 import yewberry.core.Progress;
+import yewberry.core.asset.Intake;
+import yewberry.core.asset.Pictures;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
@@ -15,9 +19,11 @@ import yewberry.core.findings.Findings;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.picture.Png;
 import yewberry.core.picture.PressRaster;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
+import yewberry.pdf.PdfDocuments;
 import yewberry.pdf.PressPdf;
 import yewberry.pdf.ReadBack;
 import yewberry.server.json.CoreJson;
@@ -45,9 +51,18 @@ public final class DemoFiles {
     /** Whether the press PDF, read back, matches what it was made from. */
     static boolean write(Path folder) throws IOException {
         Files.createDirectories(folder);
-        Publication guide = DemoPublication.seasonGuide();
+        Map<String, byte[]> files = new HashMap<>();
+        Intake intake = new Intake(new PdfDocuments());
+        Pictures pictures = new Pictures(files::get, new PdfDocuments());
+        Taking taking =
+                (id, name, file) -> {
+                    files.put(name, file);
+                    String title = name.substring(0, name.lastIndexOf('.'));
+                    return new Asset(id, title, name, intake.look(name, file));
+                };
+        Publication guide = DemoPublication.seasonGuide(taking);
         PressCondition press = PressCondition.coated();
-        List<PageScene> scenes = new Composer(press).composeAll(guide);
+        List<PageScene> scenes = new Composer(press, pictures).composeAll(guide);
         Path pdf = folder.resolve("season-guide-press.pdf");
         PressPdf.write(
                 guide.name(), scenes, press, Clock.systemUTC().instant(), pdf, Progress.NONE);
@@ -64,11 +79,21 @@ public final class DemoFiles {
                 .writeValue(folder.resolve("season-guide-findings.json").toFile(), findings);
         SwatchTable.write(guide, press, folder.resolve("swatches.csv"));
         pictures(scenes, press, guide, folder.resolve("pictures"));
-        boolean leaflet = leaflet(press, folder.resolve("gate-leaflet-press.pdf"));
+        Publication leaflet = DemoLeaflet.publication(taking);
+        List<PageScene> leafletScenes = new Composer(press, pictures).composeAll(leaflet);
+        Path leafletPdf = folder.resolve("gate-leaflet-press.pdf");
+        PressPdf.write(
+                leaflet.name(),
+                leafletScenes,
+                press,
+                Clock.systemUTC().instant(),
+                leafletPdf,
+                Progress.NONE);
         System.out.println(
                 "Wrote the press PDFs, season-guide-findings.json, swatches.csv and pictures to "
                         + folder);
-        return leaflet && ReadBack.check(pdf, scenes, press, Progress.NONE).matches();
+        return ReadBack.check(leafletPdf, leafletScenes, press, Progress.NONE).matches()
+                && ReadBack.check(pdf, scenes, press, Progress.NONE).matches();
     }
 
     /** Every page as Yewberry draws it itself, out to the bleed, at 144 ppi. */
@@ -87,13 +112,5 @@ public final class DemoFiles {
                     folder.resolve("season-guide-%02d.png".formatted(i + 1)),
                     Png.of(PressRaster.page(scene, view, scene.boxes().bleed(), 144)));
         }
-    }
-
-    private static boolean leaflet(PressCondition press, Path pdf) throws IOException {
-        Publication leaflet = DemoLeaflet.publication();
-        List<PageScene> scenes = new Composer(press).composeAll(leaflet);
-        PressPdf.write(
-                leaflet.name(), scenes, press, Clock.systemUTC().instant(), pdf, Progress.NONE);
-        return ReadBack.check(pdf, scenes, press, Progress.NONE).matches();
     }
 }

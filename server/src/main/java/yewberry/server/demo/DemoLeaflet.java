@@ -12,6 +12,7 @@ import yewberry.core.color.Definition;
 import yewberry.core.color.Swatch;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Edge;
@@ -22,8 +23,10 @@ import yewberry.core.publication.Look;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
+import yewberry.core.publication.RunOut;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
@@ -65,18 +68,24 @@ final class DemoLeaflet {
                 Look.Overprint.BLACK);
     }
 
-    static Publication publication() {
+    static Publication publication(Taking files) {
+        Asset mark =
+                files.take(
+                        id("picture Observatory mark"),
+                        "Observatory mark.png",
+                        DemoPictures.mark(400));
         return new Publication(
                 id("publication"),
                 "Gate leaflet",
                 Setup.of(new PageSize(Length.mm(99), Length.mm(210)), false),
                 List.of(MIDNIGHT, DUSK, ROSE, MOONLIGHT, LANTERN),
                 List.of(TITLE, TEXT),
+                List.of(mark),
                 List.of(),
-                List.of(front(), back()));
+                List.of(front(mark), back()));
     }
 
-    private static Page front() {
+    private static Page front(Asset mark) {
         return page(
                 1,
                 List.of(
@@ -98,7 +107,8 @@ final class DemoLeaflet {
                                         Length.mm(14),
                                         Length.mm(14),
                                         Set.of(Edge.TOP, Edge.RIGHT)),
-                                solid(LANTERN))),
+                                solid(LANTERN)),
+                        ground("mark", new Area.WholePage(), markAbove(mark))),
                 frame(
                         "title",
                         20,
@@ -109,6 +119,23 @@ final class DemoLeaflet {
                         166,
                         paragraph("hours 1", TEXT, "Open on every clear night, October to March."),
                         paragraph("hours 2", TEXT, "The gate closes an hour after moonrise.")));
+    }
+
+    /** Its white box was not taken off, so that there is something to find. */
+    private static Fill markAbove(Asset mark) {
+        return new Fill.Picture(
+                mark.id(),
+                new Placing(
+                        Placing.Fit.SIZED,
+                        25,
+                        Placing.Base.AREA,
+                        0,
+                        new Anchor(Anchor.Across.LEFT, Anchor.Down.MIDDLE),
+                        Length.mm(13),
+                        Length.mm(12),
+                        Placing.Focus.MIDDLE),
+                RunOut.NONE,
+                Optional.empty());
     }
 
     private static Fill duskSky() {

@@ -4,13 +4,16 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.Swatch;
+import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Bleed;
 import yewberry.core.publication.Box;
@@ -25,10 +28,12 @@ import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
+import yewberry.core.publication.Placing;
 import yewberry.core.publication.Press;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
+import yewberry.core.publication.RunOut;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
@@ -76,10 +81,19 @@ public final class DemoPublication {
     private final Parent daylight = daylight();
     private final Parent night = night();
 
-    private DemoPublication() {}
+    private final Asset milkyWay;
 
-    public static Publication seasonGuide() {
-        return new DemoPublication().build();
+    private DemoPublication(Taking files) {
+        // as large as its area at 300 pixels per inch
+        this.milkyWay =
+                files.take(
+                        id("picture Milky way"),
+                        "Milky way.jpg",
+                        DemoPictures.milkyWay(1819, 1996));
+    }
+
+    static Publication seasonGuide(Taking files) {
+        return new DemoPublication(files).build();
     }
 
     /** Ids are derived from names, so that the demo is the same every time it is made. */
@@ -146,6 +160,7 @@ public final class DemoPublication {
                         caption,
                         nightCaption,
                         smallPrint),
+                List.of(milkyWay),
                 List.of(daylight, night),
                 pages());
     }
@@ -241,6 +256,7 @@ public final class DemoPublication {
         Layer layer =
                 new Layer(
                         List.of(
+                                coverSky(),
                                 background(
                                         "cover band",
                                         new Area.Band(Edge.BOTTOM, Length.mm(44)),
@@ -268,6 +284,23 @@ public final class DemoPublication {
                                                 subtitle,
                                                 "Open on every clear night"))));
         return new Page(id("page 1"), Optional.of(night.id()), true, layer);
+    }
+
+    /** From the top of the page down to the band, out to the bleed. */
+    private Background coverSky() {
+        Area above =
+                new Area.Rectangle(
+                        new Anchor(Anchor.Across.MIDDLE, Anchor.Down.TOP),
+                        Length.ZERO,
+                        Length.ZERO,
+                        Length.mm(WIDTH),
+                        Length.mm(HEIGHT - 44),
+                        Set.of(Edge.TOP, Edge.LEFT, Edge.RIGHT));
+        return new Background(
+                id("background cover sky"),
+                Sides.BOTH,
+                above,
+                new Fill.Picture(milkyWay.id(), Placing.COVER, RunOut.NONE, Optional.empty()));
     }
 
     private Page article(

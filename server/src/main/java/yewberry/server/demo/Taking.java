@@ -1,0 +1,10 @@
+package yewberry.server.demo;
+
+import java.util.UUID;
+import yewberry.core.publication.Asset;
+
+/** Takes the picture files of the demo in. */
+@FunctionalInterface
+interface Taking {
+    Asset take(UUID id, String fileName, byte[] file);
+}

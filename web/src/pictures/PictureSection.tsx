@@ -1,0 +1,264 @@
+import { useMutation } from "@tanstack/react-query";
+import { FileUp, ImagePlus, Trash2 } from "lucide-react";
+import { useState } from "react";
+import * as Aria from "react-aria-components";
+import styled from "styled-components";
+import { useSteps } from "../api/queries";
+import type { Asset, AssetEntry, PageEntry, Publication } from "../api/types";
+import { backgroundOf } from "../bench/newBackground";
+import { targetsOf } from "../bench/targets";
+import { theme } from "../theme";
+import { Button, MainButton, QuietButton } from "../ui/Button";
+import { Choice, ChoiceMenu } from "../ui/Choice";
+import { Field, Stack } from "../ui/Field";
+import { Fold, Name, Quiet } from "../ui/Fold";
+import { Actions, Modal } from "../ui/Modal";
+import { Section } from "../ui/Section";
+import { useStatus } from "../ui/Status";
+import { counted, freeName } from "../ui/words";
+import { accepted, bring, factsOf, fillOf, thumbnail } from "./pictures";
+
+const Thumb = styled.img`
+  width: 36px;
+  height: 28px;
+  object-fit: contain;
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.rule};
+`;
+
+const Large = styled.img`
+  width: 100%;
+  max-height: 160px;
+  object-fit: contain;
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.rule};
+`;
+
+/** The pictures and PDFs of the publication, and the way to bring more along. */
+export function PictureSection({
+  publication,
+  page,
+  chosen,
+  pictures,
+  searching,
+}: {
+  publication: Publication;
+  page: PageEntry;
+  chosen: PageEntry[];
+  pictures: AssetEntry[];
+  searching: boolean;
+}) {
+  const steps = useSteps(publication);
+  const status = useStatus();
+  const add = useMutation({
+    mutationFn: (file: File) => bring(publication, file),
+    onSuccess: (asset) => {
+      const named = {
+        ...asset,
+        name: freeName(
+          asset.name,
+          publication.assets.map((entry) => entry.asset),
+        ),
+      };
+      steps.make({ type: "addAsset", asset: named }, `“${named.name}” is here; place it on pages`);
+    },
+    onError: (error) => status.fail(error.message),
+  });
+
+  if (searching && pictures.length === 0) {
+    return null;
+  }
+  return (
+    <Section
+      title="Pictures"
+      note={add.isPending ? "bringing along…" : String(publication.assets.length)}
+      action={
+        <Aria.FileTrigger
+          acceptedFileTypes={accepted}
+          onSelect={(files) => {
+            const file = files?.item(0);
+            if (file) {
+              add.mutate(file);
+            }
+          }}
+        >
+          <QuietButton isDisabled={add.isPending} aria-label="Bring a picture or a PDF along">
+            <ImagePlus size={16} aria-hidden />
+          </QuietButton>
+        </Aria.FileTrigger>
+      }
+    >
+      {publication.assets.length === 0 && (
+        <Quiet as="p">
+          No pictures yet. Bring a PNG, JPEG, TIFF, SVG or PDF along to put it behind pages.
+        </Quiet>
+      )}
+      {pictures.map((entry) => (
+        <Fold
+          key={entry.asset.id}
+          head={
+            <>
+              <Thumb src={thumbnail(publication, entry.asset, 72)} alt="" />
+              <Name>{entry.asset.name}</Name>
+              <Quiet>{entry.uses === 0 ? "unused" : `${entry.uses} ×`}</Quiet>
+            </>
+          }
+        >
+          <PictureEntry publication={publication} page={page} chosen={chosen} entry={entry} />
+        </Fold>
+      ))}
+    </Section>
+  );
+}
+
+function PictureEntry({
+  publication,
+  page,
+  chosen,
+  entry,
+}: {
+  publication: Publication;
+  page: PageEntry;
+  chosen: PageEntry[];
+  entry: AssetEntry;
+}) {
+  const steps = useSteps(publication);
+  const status = useStatus();
+  const [removing, setRemoving] = useState(false);
+  const { asset } = entry;
+  const targets = targetsOf(publication, page, chosen);
+  const replace = useMutation({
+    mutationFn: (file: File) => bring(publication, file),
+    onSuccess: ({ sha256, content }) =>
+      steps.make(
+        { type: "replaceAsset", asset: asset.id, sha256, content },
+        "Replaced wherever it is placed; its placing is kept",
+      ),
+    onError: (error) => status.fail(error.message),
+  });
+
+  return (
+    <Stack>
+      <Large src={thumbnail(publication, asset, 320)} alt={`Preview of ${asset.name}`} />
+      <Quiet as="p">{factsOf(asset)}</Quiet>
+      <ChoiceMenu
+        label={`Where to place ${asset.name}`}
+        trigger={
+          <Button>
+            <ImagePlus size={15} aria-hidden />
+            Place it, to the bleed…
+          </Button>
+        }
+        options={targets.map(({ id, label }) => ({ id, label }))}
+        onChoose={(id) => {
+          const target = targets.find((each) => each.id === id);
+          if (target) {
+            steps.make(
+              {
+                type: "several",
+                edits: target.owners.map((owner) => ({
+                  type: "addBackground",
+                  owner,
+                  background: backgroundOf(crypto.randomUUID(), fillOf(asset)),
+                })),
+              },
+              "Placed, out to the bleed",
+            );
+          }
+        }}
+      />
+      <Aria.FileTrigger
+        acceptedFileTypes={accepted}
+        onSelect={(files) => {
+          const file = files?.item(0);
+          if (file) {
+            replace.mutate(file);
+          }
+        }}
+      >
+        <Button isDisabled={replace.isPending}>
+          <FileUp size={15} aria-hidden />
+          Replace the file…
+        </Button>
+      </Aria.FileTrigger>
+      <Field
+        label="Name"
+        value={asset.name}
+        onCommit={(name) => steps.make({ type: "renameAsset", asset: asset.id, name })}
+      />
+      <div>
+        <Button onPress={() => setRemoving(true)}>
+          <Trash2 size={15} aria-hidden />
+          Remove…
+        </Button>
+      </div>
+      {removing && (
+        <RemovePicture publication={publication} entry={entry} onClose={() => setRemoving(false)} />
+      )}
+    </Stack>
+  );
+}
+
+function RemovePicture({
+  publication,
+  entry,
+  onClose,
+}: {
+  publication: Publication;
+  entry: AssetEntry;
+  onClose: () => void;
+}) {
+  const steps = useSteps(publication);
+  const others = publication.assets
+    .map((each) => each.asset)
+    .filter((asset) => isLike(asset, entry.asset));
+  const [replacement, setReplacement] = useState(others[0]?.id);
+  const used = entry.uses > 0;
+
+  return (
+    <Modal title={`Remove “${entry.asset.name}”?`} isOpen onClose={onClose}>
+      <p>
+        {!used
+          ? "It is placed nowhere."
+          : others.length === 0
+            ? `It is placed in ${counted(entry.uses, "background", "backgrounds")}. Remove those first, or bring along what takes its place.`
+            : `It is placed in ${counted(entry.uses, "background", "backgrounds")}. Choose what takes its place.`}
+      </p>
+      {used && others.length > 0 && (
+        <Choice
+          label="Instead"
+          value={replacement}
+          options={others.map(({ id, name }) => ({ id, label: name }))}
+          onChange={setReplacement}
+        />
+      )}
+      <Actions>
+        <Button onPress={onClose}>Keep it</Button>
+        <MainButton
+          isDisabled={used && !replacement}
+          onPress={() => {
+            onClose();
+            steps.make(
+              {
+                type: "removeAsset",
+                asset: entry.asset.id,
+                ...(used && replacement ? { replacement } : {}),
+              },
+              "Picture removed",
+            );
+          }}
+        >
+          Remove
+        </MainButton>
+      </Actions>
+    </Modal>
+  );
+}
+
+/** Whether one can take the other's place. */
+function isLike(asset: Asset, other: Asset): boolean {
+  return (
+    asset.id !== other.id &&
+    (asset.content.type === "document") === (other.content.type === "document")
+  );
+}
