@@ -10,6 +10,7 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
@@ -95,6 +96,44 @@ public sealed interface Edit {
      * @param replacement what takes its place; needed where the asset is in use
      */
     record RemoveAsset(UUID asset, Optional<UUID> replacement) implements Edit {}
+
+    /**
+     * Names the part of the publication that begins with a page.
+     *
+     * @param name nothing means that it goes on in the part before it
+     */
+    record NamePart(UUID page, Optional<String> name) implements Edit {}
+
+    /** Saves the backgrounds of a page or a parent under a name. */
+    record SaveRecipe(UUID recipe, String name, Owner from) implements Edit {}
+
+    /** Brings a recipe along from elsewhere. */
+    record AddRecipe(Recipe recipe) implements Edit {}
+
+    record RenameRecipe(UUID recipe, String name) implements Edit {}
+
+    /**
+     * Puts the backgrounds of a recipe on pages and parents, fitted to their size; where it is
+     * there already, it is put there anew.
+     *
+     * @param opacity what all of them get, in percent; nothing means that each has its own
+     * @param colors swatches that take the place of others
+     */
+    record ApplyRecipe(
+            UUID recipe, List<Owner> owners, Optional<Double> opacity, List<Instead> colors)
+            implements Edit {}
+
+    /** One swatch in the place of another. */
+    record Instead(UUID swatch, UUID replacement) {}
+
+    /** Takes a recipe off pages and parents; on all of them where none are named. */
+    record TakeOffRecipe(UUID recipe, List<Owner> owners) implements Edit {}
+
+    /**
+     * @param takeOff whether what it put on pages and parents goes, too; else it stays there and is
+     *     no longer changed with anything
+     */
+    record RemoveRecipe(UUID recipe, boolean takeOff) implements Edit {}
 
     /** Puts a background on top of those that are there. */
     record AddBackground(Owner owner, Background background) implements Edit {}

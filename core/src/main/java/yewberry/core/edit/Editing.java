@@ -114,41 +114,66 @@ public final class Editing {
                                                     replace.sha256(),
                                                     replace.content())));
             case RemoveAsset remove -> removeAsset(on, remove);
+            case NamePart part ->
+                    changePages(on, List.of(part.page()), page -> page.withPart(part.name()));
+            case SaveRecipe save -> Recipes.save(on, save);
+            case AddRecipe(var recipe) ->
+                    on.withRecipes(plus(on.recipes(), each -> each.id(), recipe));
+            case RenameRecipe rename ->
+                    on.withRecipes(
+                            replaced(
+                                    on.recipes(),
+                                    on.recipe(rename.recipe()),
+                                    recipe -> recipe.withName(rename.name())));
+            case ApplyRecipe apply -> Recipes.apply(on, apply);
+            case TakeOffRecipe takeOff -> Recipes.takeOff(on, takeOff.recipe(), takeOff.owners());
+            case RemoveRecipe remove -> Recipes.remove(on, remove);
             case AddBackground add ->
-                    changeLayer(
+                    Recipes.followed(
                             on,
-                            add.owner(),
-                            layer -> {
-                                sidesFit(add.owner(), add.background().sides());
-                                return layer.withBackgrounds(
-                                        plus(
-                                                layer.backgrounds(),
-                                                each -> each.id(),
-                                                add.background()));
-                            });
+                            changeLayer(
+                                    on,
+                                    add.owner(),
+                                    layer -> {
+                                        sidesFit(add.owner(), add.background().sides());
+                                        return layer.withBackgrounds(
+                                                plus(
+                                                        layer.backgrounds(),
+                                                        each -> each.id(),
+                                                        add.background()));
+                                    }),
+                            add.owner());
             case ChangeBackground(var background) -> {
                 Owner owner = Finder.ownerOfBackground(on, background.id());
                 sidesFit(owner, background.sides());
-                yield changeLayer(
-                        on,
-                        owner,
-                        layer ->
-                                layer.withBackgrounds(
-                                        replacedWhere(
-                                                layer.backgrounds(),
-                                                each -> each.id().equals(background.id()),
-                                                each -> background)));
+                Publication changed =
+                        changeLayer(
+                                on,
+                                owner,
+                                layer ->
+                                        layer.withBackgrounds(
+                                                replacedWhere(
+                                                        layer.backgrounds(),
+                                                        each -> each.id().equals(background.id()),
+                                                        each -> background)));
+                yield Recipes.followed(on, changed, owner);
             }
             case RestackBackground restack -> restack(on, restack);
-            case RemoveBackground(UUID background) ->
-                    changeLayer(
-                            on,
-                            Finder.ownerOfBackground(on, background),
-                            layer ->
-                                    layer.withBackgrounds(
-                                            layer.backgrounds().stream()
-                                                    .filter(each -> !each.id().equals(background))
-                                                    .toList()));
+            case RemoveBackground(UUID background) -> {
+                Owner owner = Finder.ownerOfBackground(on, background);
+                yield Recipes.followed(
+                        on,
+                        changeLayer(
+                                on,
+                                owner,
+                                layer ->
+                                        layer.withBackgrounds(
+                                                layer.backgrounds().stream()
+                                                        .filter(each ->
+                                                                !each.id().equals(background))
+                                                        .toList())),
+                        owner);
+            }
             case AddFrame add -> addFrame(on, add);
             case PlaceFrame place -> {
                 sidesFit(Finder.ownerOfFrame(on, place.frame()), place.sides());
@@ -213,8 +238,19 @@ public final class Editing {
         if (removed.size() == on.pages().size()) {
             throw new Refused("A publication keeps at least one page; leave one of these.");
         }
-        return on.withPages(
-                on.pages().stream().filter(page -> !removed.contains(page.id())).toList());
+        List<Page> staying = new ArrayList<>();
+        Optional<String> begun = Optional.empty();
+        for (Page page : on.pages()) {
+            if (removed.contains(page.id())) {
+                begun = page.part().isPresent() ? page.part() : begun;
+            } else {
+                // a part whose first page goes begins with the next one that stays
+                boolean takesOver = begun.isPresent() && page.part().isEmpty();
+                staying.add(takesOver ? page.withPart(begun) : page);
+                begun = Optional.empty();
+            }
+        }
+        return on.withPages(staying);
     }
 
     private static Publication changePages(
@@ -394,8 +430,7 @@ public final class Editing {
                                         layer.frames(), each -> each.id().equals(frame), change)));
     }
 
-    private static Publication changeLayer(
-            Publication on, Owner owner, UnaryOperator<Layer> change) {
+    static Publication changeLayer(Publication on, Owner owner, UnaryOperator<Layer> change) {
         return switch (owner) {
             case Owner.OnPage(UUID id) ->
                     on.withPages(
@@ -409,6 +444,12 @@ public final class Editing {
                                     on.parents(),
                                     on.parent(id),
                                     parent -> parent.withLayer(change.apply(parent.layer()))));
+            case Owner.OnRecipe(UUID id) ->
+                    on.withRecipes(
+                            replaced(
+                                    on.recipes(),
+                                    on.recipe(id),
+                                    recipe -> recipe.withLayer(change.apply(recipe.layer()))));
         };
     }
 

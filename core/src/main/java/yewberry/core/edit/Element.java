@@ -6,6 +6,7 @@ import yewberry.core.color.Swatch;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.TextFrame;
 
@@ -43,7 +44,11 @@ public sealed interface Element {
     record OneParent(UUID id, String name, Optional<UUID> base) implements Element {}
 
     /** A page without what lies on it. */
-    record OnePage(UUID id, Optional<UUID> parent, boolean parentShown) implements Element {}
+    record OnePage(UUID id, Optional<UUID> parent, boolean parentShown, Optional<String> part)
+            implements Element {}
+
+    /** A recipe without its backgrounds. */
+    record OneRecipe(UUID id, String name, PageSize trim) implements Element {}
 
     record OneBackground(Owner owner, Background background) implements Element {
         @Override

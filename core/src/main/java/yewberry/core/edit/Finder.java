@@ -2,7 +2,6 @@ package yewberry.core.edit;
 
 import java.util.UUID;
 import java.util.function.Predicate;
-import java.util.stream.Stream;
 import yewberry.core.Refused;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
@@ -26,9 +25,7 @@ final class Finder {
     }
 
     static UUID frameOfRun(Publication in, UUID run) {
-        return Stream.concat(
-                        in.pages().stream().map(page -> page.layer()),
-                        in.parents().stream().map(parent -> parent.layer()))
+        return in.layers()
                 .flatMap(layer -> layer.frames().stream())
                 .filter(frame -> holds(frame, run))
                 .map(TextFrame::id)
@@ -43,15 +40,10 @@ final class Finder {
     }
 
     private static Owner owner(Publication in, Predicate<Layer> holds, String what) {
-        Stream<Owner> pages =
-                in.pages().stream()
-                        .filter(page -> holds.test(page.layer()))
-                        .map(page -> new Owner.OnPage(page.id()));
-        Stream<Owner> parents =
-                in.parents().stream()
-                        .filter(parent -> holds.test(parent.layer()))
-                        .map(parent -> new Owner.OnParent(parent.id()));
-        return Stream.concat(parents, pages).findFirst().orElseThrow(() -> gone(what));
+        return in.owners().stream()
+                .filter(owner -> holds.test(in.layer(owner)))
+                .findFirst()
+                .orElseThrow(() -> gone(what));
     }
 
     private static Refused gone(String what) {

@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import yewberry.core.Refused;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Palette;
@@ -16,9 +15,7 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
-import yewberry.core.publication.Page;
 import yewberry.core.publication.Paragraph;
-import yewberry.core.publication.Parent;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.TextFrame;
@@ -54,6 +51,7 @@ final class Integrity {
             case OneSwatch(Swatch swatch) -> check(swatch);
             case OneParent parent -> after.chain(Optional.of(parent.id()));
             case OneAsset(Asset asset) -> placings(asset);
+            case OneRecipe recipe -> {}
             case OneLook(Look look) -> {
                 FontLibrary.face(look.family(), look.weight());
                 after.swatch(look.color().swatch());
@@ -63,6 +61,7 @@ final class Integrity {
                 after.layer(owner);
                 background.fill().colors().forEach(color -> after.swatch(color.swatch()));
                 check(background.fill());
+                background.madeBy().ifPresent(made -> after.recipe(made.recipe()));
             }
             case OneFrame(Owner owner, TextFrame frame) -> {
                 after.layer(owner);
@@ -102,9 +101,7 @@ final class Integrity {
 
     /** What is placed of a file must be in it, also after another one took its place. */
     private void placings(Asset asset) {
-        Stream.concat(
-                        after.pages().stream().map(Page::layer),
-                        after.parents().stream().map(Parent::layer))
+        after.layers()
                 .flatMap(layer -> layer.backgrounds().stream())
                 .map(Background::fill)
                 .filter(fill -> fill.madeFrom().filter(asset.id()::equals).isPresent())
@@ -144,7 +141,11 @@ final class Integrity {
         Set<UUID> used =
                 removed.stream()
                         .filter(id ->
-                                uses.swatch(id) + uses.look(id) + uses.parent(id) + uses.asset(id)
+                                uses.swatch(id)
+                                                + uses.look(id)
+                                                + uses.parent(id)
+                                                + uses.asset(id)
+                                                + uses.recipe(id)
                                         > 0)
                         .collect(Collectors.toSet());
         if (!used.isEmpty()) {

@@ -21,6 +21,7 @@ import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recipe;
 import yewberry.core.publication.TextFrame;
 
 /**
@@ -60,8 +61,15 @@ public record Patch(List<Change> changes) {
         compare(changes, before.swatches(), after.swatches(), Swatch::id, OneSwatch::new);
         compare(changes, before.looks(), after.looks(), Look::id, OneLook::new);
         compare(changes, before.assets(), after.assets(), Asset::id, OneAsset::new);
+        compare(changes, before.recipes(), after.recipes(), Recipe::id, Patch::bare);
         compare(changes, before.parents(), after.parents(), Parent::id, Patch::bare);
         compare(changes, before.pages(), after.pages(), Page::id, Patch::bare);
+        compareLayers(
+                changes,
+                before.recipes(),
+                after.recipes(),
+                recipe -> new Owner.OnRecipe(recipe.id()),
+                Recipe::layer);
         compareLayers(
                 changes,
                 before.parents(),
@@ -85,8 +93,12 @@ public record Patch(List<Change> changes) {
         return new OneParent(parent.id(), parent.name(), parent.base());
     }
 
+    private static Element bare(Recipe recipe) {
+        return new OneRecipe(recipe.id(), recipe.name(), recipe.trim());
+    }
+
     private static Element bare(Page page) {
-        return new OnePage(page.id(), page.parent(), page.parentShown());
+        return new OnePage(page.id(), page.parent(), page.parentShown(), page.part());
     }
 
     private static <T> void compareLayers(

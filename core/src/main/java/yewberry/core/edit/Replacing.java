@@ -61,7 +61,7 @@ final class Replacing {
                                                 : swatch));
     }
 
-    private static Fill replaced(Fill fill, UUID old, UUID replacement) {
+    static Fill replaced(Fill fill, UUID old, UUID replacement) {
         return switch (fill) {
             case Fill.None none -> none;
             case Fill.Picture picture -> picture;
@@ -142,6 +142,15 @@ final class Replacing {
                                 page -> {
                                     Layer changed = layer.apply(page.layer());
                                     return changed == page.layer() ? page : page.withLayer(changed);
+                                }))
+                .withRecipes(
+                        mapped(
+                                in.recipes(),
+                                recipe -> {
+                                    Layer changed = layer.apply(recipe.layer());
+                                    return changed == recipe.layer()
+                                            ? recipe
+                                            : recipe.withLayer(changed);
                                 }))
                 .withParents(
                         mapped(

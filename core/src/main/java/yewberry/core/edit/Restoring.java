@@ -20,6 +20,7 @@ import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recipe;
 import yewberry.core.publication.TextFrame;
 
 /** Puts the elements of a patch into a publication, each at its place. */
@@ -66,14 +67,30 @@ final class Restoring {
                         Asset::id,
                         of(OneAsset.class),
                         (OneAsset element, Optional<Asset> was) -> element.asset());
+        List<Recipe> recipes =
+                merged(result.recipes(), Recipe::id, of(OneRecipe.class), Restoring::recipe);
         List<Parent> parents =
                 merged(result.parents(), Parent::id, of(OneParent.class), Restoring::parent);
         List<Page> pages = merged(result.pages(), Page::id, of(OnePage.class), Restoring::page);
         return result.withSwatches(swatches)
                 .withLooks(looks)
                 .withAssets(assets)
+                .withRecipes(recipes.stream().map(this::filled).toList())
                 .withParents(parents.stream().map(this::filled).toList())
                 .withPages(pages.stream().map(this::filled).toList());
+    }
+
+    private static Recipe recipe(OneRecipe element, Optional<Recipe> was) {
+        return new Recipe(
+                element.id(),
+                element.name(),
+                element.trim(),
+                was.map(Recipe::layer).orElse(Layer.EMPTY));
+    }
+
+    private Recipe filled(Recipe recipe) {
+        Layer layer = filled(new Owner.OnRecipe(recipe.id()), recipe.layer());
+        return layer == recipe.layer() ? recipe : recipe.withLayer(layer);
     }
 
     private static Parent parent(OneParent element, Optional<Parent> was) {
@@ -89,6 +106,7 @@ final class Restoring {
                 element.id(),
                 element.parent(),
                 element.parentShown(),
+                element.part(),
                 was.map(Page::layer).orElse(Layer.EMPTY));
     }
 

@@ -238,9 +238,8 @@ public record Offer(String label, Edit edit) {
     }
 
     private static Optional<Background> background(Publication publication, UUID id) {
-        return Stream.concat(
-                        publication.parents().stream().map(parent -> parent.layer()),
-                        publication.pages().stream().map(page -> page.layer()))
+        return publication
+                .layers()
                 .flatMap(layer -> layer.backgrounds().stream())
                 .filter(each -> each.id().equals(id))
                 .findFirst();

@@ -1,5 +1,6 @@
 package yewberry.core.publication;
 
+import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Definition;
@@ -9,6 +10,7 @@ import yewberry.core.color.Definition;
  *
  * @param opacity in percent; 100 covers
  * @param goesTo where it is shown
+ * @param madeBy the background of a recipe that it is a use of
  */
 public record Background(
         UUID id,
@@ -17,7 +19,11 @@ public record Background(
         Fill fill,
         double opacity,
         BlendMode blend,
-        GoesTo goesTo) {
+        GoesTo goesTo,
+        Optional<Made> madeBy) {
+    /** A background of a recipe. */
+    public record Made(UUID recipe, UUID background) {}
+
     /** Two independent switches. */
     public record GoesTo(boolean screen, boolean paper) {
         public static final GoesTo BOTH = new GoesTo(true, true);
@@ -32,19 +38,39 @@ public record Background(
         this(id, sides, area, fill, 100, BlendMode.NORMAL, GoesTo.BOTH);
     }
 
+    /** One that was made by no recipe. */
+    public Background(
+            UUID id,
+            Sides sides,
+            Area area,
+            Fill fill,
+            double opacity,
+            BlendMode blend,
+            GoesTo goesTo) {
+        this(id, sides, area, fill, opacity, blend, goesTo, Optional.empty());
+    }
+
+    public Background withMadeBy(Optional<Made> changed) {
+        return new Background(id, sides, area, fill, opacity, blend, goesTo, changed);
+    }
+
+    public Background withOpacity(double changed) {
+        return new Background(id, sides, area, fill, changed, blend, goesTo, madeBy);
+    }
+
     public Background withArea(Area changed) {
-        return new Background(id, sides, changed, fill, opacity, blend, goesTo);
+        return new Background(id, sides, changed, fill, opacity, blend, goesTo, madeBy);
     }
 
     public Background withGoesTo(GoesTo changed) {
-        return new Background(id, sides, area, fill, opacity, blend, changed);
+        return new Background(id, sides, area, fill, opacity, blend, changed, madeBy);
     }
 
     public Background withBlend(BlendMode changed) {
-        return new Background(id, sides, area, fill, opacity, changed, goesTo);
+        return new Background(id, sides, area, fill, opacity, changed, goesTo, madeBy);
     }
 
     public Background withFill(Fill changed) {
-        return new Background(id, sides, area, changed, opacity, blend, goesTo);
+        return new Background(id, sides, area, changed, opacity, blend, goesTo, madeBy);
     }
 }

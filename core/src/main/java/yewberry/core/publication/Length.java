@@ -55,6 +55,11 @@ public record Length(double value, Unit unit) {
         };
     }
 
+    /** In its own unit, to a thousandth. */
+    public Length times(double factor) {
+        return new Length(Math.rint(value * factor * 1000) / 1000, unit);
+    }
+
     /** In points, 72 to the inch: the unit of every scene. */
     public double points() {
         return value * unit.points();

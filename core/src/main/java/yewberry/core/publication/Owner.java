@@ -9,4 +9,6 @@ public sealed interface Owner {
     record OnPage(UUID id) implements Owner {}
 
     record OnParent(UUID id) implements Owner {}
+
+    record OnRecipe(UUID id) implements Owner {}
 }

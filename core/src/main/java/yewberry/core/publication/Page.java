@@ -2,22 +2,38 @@ package yewberry.core.publication;
 
 import java.util.Optional;
 import java.util.UUID;
+import yewberry.core.Names;
 
 /**
  * One page.
  *
  * @param parentShown whether the parent's backgrounds show; its text always does
+ * @param part the name of the part of the publication that begins with it
  */
-public record Page(UUID id, Optional<UUID> parent, boolean parentShown, Layer layer) {
+public record Page(
+        UUID id, Optional<UUID> parent, boolean parentShown, Optional<String> part, Layer layer) {
+    public Page {
+        part = part.map(name -> Names.checked("part", name));
+    }
+
+    /** One that no part begins with. */
+    public Page(UUID id, Optional<UUID> parent, boolean parentShown, Layer layer) {
+        this(id, parent, parentShown, Optional.empty(), layer);
+    }
+
     public Page withParent(Optional<UUID> changed) {
-        return new Page(id, changed, parentShown, layer);
+        return new Page(id, changed, parentShown, part, layer);
     }
 
     public Page withParentShown(boolean changed) {
-        return new Page(id, parent, changed, layer);
+        return new Page(id, parent, changed, part, layer);
+    }
+
+    public Page withPart(Optional<String> changed) {
+        return new Page(id, parent, parentShown, changed, layer);
     }
 
     public Page withLayer(Layer changed) {
-        return new Page(id, parent, parentShown, changed);
+        return new Page(id, parent, parentShown, part, changed);
     }
 }

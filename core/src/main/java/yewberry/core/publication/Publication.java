@@ -1,5 +1,6 @@
 package yewberry.core.publication;
 
+import java.util.ArrayList;
 import java.util.LinkedList;
 import java.util.List;
 import java.util.Optional;
@@ -22,6 +23,7 @@ public record Publication(
         List<Swatch> swatches,
         List<Look> looks,
         List<Asset> assets,
+        List<Recipe> recipes,
         List<Parent> parents,
         List<Page> pages) {
     public Publication {
@@ -29,11 +31,12 @@ public record Publication(
         swatches = List.copyOf(swatches);
         looks = List.copyOf(looks);
         assets = List.copyOf(assets);
+        recipes = List.copyOf(recipes);
         parents = List.copyOf(parents);
         pages = List.copyOf(pages);
     }
 
-    /** One without pictures. */
+    /** One without pictures and recipes. */
     public Publication(
             UUID id,
             String name,
@@ -42,35 +45,40 @@ public record Publication(
             List<Look> looks,
             List<Parent> parents,
             List<Page> pages) {
-        this(id, name, setup, swatches, looks, List.of(), parents, pages);
+        this(id, name, setup, swatches, looks, List.of(), List.of(), parents, pages);
     }
 
     public Publication withName(String changed) {
-        return new Publication(id, changed, setup, swatches, looks, assets, parents, pages);
+        return new Publication(
+                id, changed, setup, swatches, looks, assets, recipes, parents, pages);
     }
 
     public Publication withSetup(Setup changed) {
-        return new Publication(id, name, changed, swatches, looks, assets, parents, pages);
+        return new Publication(id, name, changed, swatches, looks, assets, recipes, parents, pages);
     }
 
     public Publication withSwatches(List<Swatch> changed) {
-        return new Publication(id, name, setup, changed, looks, assets, parents, pages);
+        return new Publication(id, name, setup, changed, looks, assets, recipes, parents, pages);
     }
 
     public Publication withLooks(List<Look> changed) {
-        return new Publication(id, name, setup, swatches, changed, assets, parents, pages);
+        return new Publication(id, name, setup, swatches, changed, assets, recipes, parents, pages);
     }
 
     public Publication withAssets(List<Asset> changed) {
-        return new Publication(id, name, setup, swatches, looks, changed, parents, pages);
+        return new Publication(id, name, setup, swatches, looks, changed, recipes, parents, pages);
+    }
+
+    public Publication withRecipes(List<Recipe> changed) {
+        return new Publication(id, name, setup, swatches, looks, assets, changed, parents, pages);
     }
 
     public Publication withParents(List<Parent> changed) {
-        return new Publication(id, name, setup, swatches, looks, assets, changed, pages);
+        return new Publication(id, name, setup, swatches, looks, assets, recipes, changed, pages);
     }
 
     public Publication withPages(List<Page> changed) {
-        return new Publication(id, name, setup, swatches, looks, assets, parents, changed);
+        return new Publication(id, name, setup, swatches, looks, assets, recipes, parents, changed);
     }
 
     public Optional<Swatch> findSwatch(UUID swatch) {
@@ -102,6 +110,13 @@ public record Publication(
         return findAsset(asset).orElseThrow(() -> gone("picture"));
     }
 
+    public Recipe recipe(UUID recipe) {
+        return recipes.stream()
+                .filter(each -> each.id().equals(recipe))
+                .findFirst()
+                .orElseThrow(() -> gone("recipe"));
+    }
+
     public Parent parent(UUID parent) {
         return findParent(parent).orElseThrow(() -> gone("parent"));
     }
@@ -122,6 +137,7 @@ public record Publication(
         return switch (owner) {
             case Owner.OnPage(UUID page) -> page(page).layer();
             case Owner.OnParent(UUID parent) -> parent(parent).layer();
+            case Owner.OnRecipe(UUID recipe) -> recipe(recipe).layer();
         };
     }
 
@@ -161,6 +177,24 @@ public record Publication(
                                 chain(page.parent()).stream()
                                         .anyMatch(each -> each.id().equals(parent)))
                         .count();
+    }
+
+    /** Everything that backgrounds lie on: parents, recipes and pages. */
+    public List<Owner> owners() {
+        List<Owner> owners = new ArrayList<>();
+        parents.forEach(parent -> owners.add(new Owner.OnParent(parent.id())));
+        recipes.forEach(recipe -> owners.add(new Owner.OnRecipe(recipe.id())));
+        pages.forEach(page -> owners.add(new Owner.OnPage(page.id())));
+        return owners;
+    }
+
+    /** What lies on parents, on recipes and on pages. */
+    public Stream<Layer> layers() {
+        return Stream.of(
+                        parents.stream().map(Parent::layer),
+                        recipes.stream().map(Recipe::layer),
+                        pages.stream().map(Page::layer))
+                .flatMap(layers -> layers);
     }
 
     private static Refused gone(String what) {

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Stream;
 
 /** How often each swatch, look and parent of a publication is used. */
 public final class Uses {
@@ -20,10 +19,7 @@ public final class Uses {
         publication.swatches().forEach(swatch -> swatch.definition().bases().forEach(uses::count));
         publication.pages().forEach(page -> page.parent().ifPresent(uses::count));
         publication.parents().forEach(parent -> parent.base().ifPresent(uses::count));
-        Stream.concat(
-                        publication.pages().stream().map(Page::layer),
-                        publication.parents().stream().map(Parent::layer))
-                .forEach(uses::count);
+        publication.layers().forEach(uses::count);
         return uses;
     }
 
@@ -39,6 +35,9 @@ public final class Uses {
         publication.parents().stream()
                 .filter(parent -> uses(parent.layer(), swatch))
                 .forEach(parent -> places.add("parent “%s”".formatted(parent.name())));
+        publication.recipes().stream()
+                .filter(recipe -> uses(recipe.layer(), swatch))
+                .forEach(recipe -> places.add("recipe “%s”".formatted(recipe.name())));
         for (int i = 0; i < publication.pages().size(); i++) {
             if (uses(publication.pages().get(i).layer(), swatch)) {
                 places.add("page " + (i + 1));
@@ -57,6 +56,7 @@ public final class Uses {
         for (Background background : layer.backgrounds()) {
             background.fill().colors().forEach(color -> count(color.swatch()));
             background.fill().madeFrom().ifPresent(this::count);
+            background.madeBy().ifPresent(made -> count(made.recipe()));
         }
         for (TextFrame frame : layer.frames()) {
             for (Paragraph paragraph : frame.paragraphs()) {
@@ -80,6 +80,11 @@ public final class Uses {
     /** In backgrounds. */
     public int asset(UUID asset) {
         return counts.getOrDefault(asset, 0);
+    }
+
+    /** By backgrounds of pages and parents that are uses of one of its own. */
+    public int recipe(UUID recipe) {
+        return counts.getOrDefault(recipe, 0);
     }
 
     /** In paragraphs. */

@@ -82,6 +82,7 @@ final class DemoLeaflet {
                 List.of(TITLE, TEXT),
                 List.of(mark),
                 List.of(),
+                List.of(),
                 List.of(front(mark), back()));
     }
 

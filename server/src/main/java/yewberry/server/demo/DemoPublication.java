@@ -32,6 +32,7 @@ import yewberry.core.publication.Placing;
 import yewberry.core.publication.Press;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.Setup;
@@ -161,6 +162,7 @@ public final class DemoPublication {
                         nightCaption,
                         smallPrint),
                 List.of(milkyWay),
+                List.of(darkHours()),
                 List.of(daylight, night),
                 pages());
     }
@@ -211,6 +213,40 @@ public final class DemoPublication {
                                                 "night foot",
                                                 nightCaption,
                                                 "After dark: red light only, please")))));
+    }
+
+    /** A night that deepens downwards, with a dim band to hold a red lamp's notes. */
+    private Recipe darkHours() {
+        return new Recipe(
+                id("recipe Dark hours"),
+                "Dark hours",
+                new PageSize(Length.mm(WIDTH), Length.mm(HEIGHT)),
+                new Layer(
+                        List.of(
+                                new Background(
+                                        id("background dark hours sky"),
+                                        Sides.BOTH,
+                                        new Area.WholePage(),
+                                        new Fill.Gradient(
+                                                Fill.Gradient.Kind.LINEAR,
+                                                270,
+                                                false,
+                                                List.of(
+                                                        new Fill.Gradient.Stop(
+                                                                0, Tinted.full(slate.id()), 100),
+                                                        new Fill.Gradient.Stop(
+                                                                45,
+                                                                Tinted.full(midnight.id()),
+                                                                100),
+                                                        new Fill.Gradient.Stop(
+                                                                100,
+                                                                Tinted.full(midnight.id()),
+                                                                100)))),
+                                background(
+                                        "dark hours band",
+                                        new Area.Band(Edge.OUTSIDE, Length.mm(6)),
+                                        beacon)),
+                        List.of()));
     }
 
     private List<Page> pages() {

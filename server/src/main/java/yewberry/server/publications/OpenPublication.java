@@ -190,6 +190,7 @@ public final class OpenPublication {
             case Element.OneSwatch it -> "swatch “%s”".formatted(it.swatch().name());
             case Element.OneLook it -> "look “%s”".formatted(it.look().name());
             case Element.OneAsset it -> "picture “%s”".formatted(it.asset().name());
+            case Element.OneRecipe it -> "recipe “%s”".formatted(it.name());
             case Element.OneParent it -> "parent “%s”".formatted(it.name());
             case Element.OnePage it -> "a page";
             case Element.OneBackground it -> "a background";

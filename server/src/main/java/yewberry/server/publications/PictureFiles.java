@@ -34,6 +34,11 @@ public class PictureFiles {
         return pictures;
     }
 
+    /** The bytes of a file that is kept. */
+    public byte[] read(String sha256) {
+        return store.read(sha256);
+    }
+
     /**
      * Looks into a file and keeps it; one at a time, so that the memory it takes is that of one.
      *

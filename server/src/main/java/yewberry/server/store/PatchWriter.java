@@ -8,6 +8,7 @@ import static yewberry.server.store.db.Tables.PAGE;
 import static yewberry.server.store.db.Tables.PARAGRAPH;
 import static yewberry.server.store.db.Tables.PARENT;
 import static yewberry.server.store.db.Tables.PUBLICATION;
+import static yewberry.server.store.db.Tables.RECIPE;
 import static yewberry.server.store.db.Tables.RUN;
 import static yewberry.server.store.db.Tables.SWATCH;
 
@@ -33,6 +34,7 @@ import yewberry.core.edit.Element.OneFrame;
 import yewberry.core.edit.Element.OneLook;
 import yewberry.core.edit.Element.OnePage;
 import yewberry.core.edit.Element.OneParent;
+import yewberry.core.edit.Element.OneRecipe;
 import yewberry.core.edit.Element.OneSwatch;
 import yewberry.core.edit.Element.WholePublication;
 import yewberry.core.edit.Patch;
@@ -43,9 +45,11 @@ import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.TextFrame;
@@ -90,10 +94,11 @@ final class PatchWriter {
             case OneSwatch swatch -> 1;
             case OneLook look -> 2;
             case OneAsset asset -> 3;
-            case OneParent parent -> 4;
-            case OnePage page -> 5;
-            case OneBackground background -> 6;
-            case OneFrame frame -> 7;
+            case OneRecipe recipe -> 4;
+            case OneParent parent -> 5;
+            case OnePage page -> 6;
+            case OneBackground background -> 7;
+            case OneFrame frame -> 8;
         };
     }
 
@@ -125,6 +130,15 @@ final class PatchWriter {
                 row.setSha256(asset.sha256());
                 upsert(ASSET, row);
             }
+            case OneRecipe recipe -> {
+                var row = db.newRecord(RECIPE);
+                row.setPublication(after.id());
+                row.setId(recipe.id());
+                row.setPosition(position);
+                row.setName(recipe.name());
+                row.setTrim(columns.write(recipe.trim(), PageSize.class));
+                upsert(RECIPE, row);
+            }
             case OneParent parent -> {
                 var row = db.newRecord(PARENT);
                 row.setPublication(after.id());
@@ -141,6 +155,7 @@ final class PatchWriter {
                 row.setPosition(position);
                 row.setParent(page.parent().orElse(null));
                 row.setParentShown(page.parentShown());
+                row.setPart(page.part().orElse(null));
                 upsert(PAGE, row);
             }
             case OneBackground(Owner owner, Background background) ->
@@ -323,6 +338,7 @@ final class PatchWriter {
             case OneSwatch swatch -> remove(SWATCH, SWATCH.PUBLICATION, SWATCH.ID, element);
             case OneLook look -> remove(LOOK, LOOK.PUBLICATION, LOOK.ID, element);
             case OneAsset asset -> remove(ASSET, ASSET.PUBLICATION, ASSET.ID, element);
+            case OneRecipe recipe -> remove(RECIPE, RECIPE.PUBLICATION, RECIPE.ID, element);
             case OneParent parent -> remove(PARENT, PARENT.PUBLICATION, PARENT.ID, element);
             case OnePage page -> remove(PAGE, PAGE.PUBLICATION, PAGE.ID, element);
             case OneBackground background ->
@@ -358,6 +374,15 @@ final class PatchWriter {
         }
         if (placed.stream().anyMatch(OneAsset.class::isInstance)) {
             number(ASSET, ASSET.PUBLICATION, ASSET.ID, ASSET.POSITION, after.assets(), Asset::id);
+        }
+        if (placed.stream().anyMatch(OneRecipe.class::isInstance)) {
+            number(
+                    RECIPE,
+                    RECIPE.PUBLICATION,
+                    RECIPE.ID,
+                    RECIPE.POSITION,
+                    after.recipes(),
+                    Recipe::id);
         }
         if (placed.stream().anyMatch(OneParent.class::isInstance)) {
             number(
@@ -397,18 +422,9 @@ final class PatchWriter {
                                 TextFrame::id));
     }
 
-    /** Empty where the page or parent has gone too. */
+    /** Empty where the page, parent or recipe has gone too. */
     private Layer layer(Owner owner) {
-        return switch (owner) {
-            case Owner.OnParent(UUID id) ->
-                    after.findParent(id).map(Parent::layer).orElse(Layer.EMPTY);
-            case Owner.OnPage(UUID id) ->
-                    after.pages().stream()
-                            .filter(page -> page.id().equals(id))
-                            .findFirst()
-                            .map(Page::layer)
-                            .orElse(Layer.EMPTY);
-        };
+        return after.owners().contains(owner) ? after.layer(owner) : Layer.EMPTY;
     }
 
     private <R extends Record, T> void number(

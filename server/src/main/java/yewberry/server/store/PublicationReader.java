@@ -12,6 +12,7 @@ import static yewberry.server.store.db.Tables.PAGE;
 import static yewberry.server.store.db.Tables.PARAGRAPH;
 import static yewberry.server.store.db.Tables.PARENT;
 import static yewberry.server.store.db.Tables.PUBLICATION;
+import static yewberry.server.store.db.Tables.RECIPE;
 import static yewberry.server.store.db.Tables.RUN;
 import static yewberry.server.store.db.Tables.SWATCH;
 
@@ -21,6 +22,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import org.jooq.DSLContext;
+import org.jooq.TableField;
 import org.springframework.stereotype.Component;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
@@ -33,14 +35,17 @@ import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
+import yewberry.server.store.db.tables.records.BackgroundRecord;
 import yewberry.server.store.db.tables.records.FrameRecord;
 import yewberry.server.store.db.tables.records.ParagraphRecord;
 import yewberry.server.store.db.tables.records.RunRecord;
@@ -68,8 +73,9 @@ class PublicationReader {
                                         swatches(id),
                                         looks(id),
                                         assets(id),
-                                        parents(id, layers(id, true)),
-                                        pages(id, layers(id, false))),
+                                        recipes(id, layers(id, BACKGROUND.RECIPE)),
+                                        parents(id, layers(id, BACKGROUND.PARENT)),
+                                        pages(id, layers(id, BACKGROUND.PAGE))),
                                 row.getRevision()));
     }
 
@@ -123,6 +129,18 @@ class PublicationReader {
                                 columns.read(row.value4(), Asset.Content.class)));
     }
 
+    private List<Recipe> recipes(UUID id, Function<UUID, Layer> layers) {
+        return db.selectFrom(RECIPE)
+                .where(RECIPE.PUBLICATION.eq(id))
+                .orderBy(RECIPE.POSITION)
+                .fetch(row ->
+                        new Recipe(
+                                row.getId(),
+                                row.getName(),
+                                columns.read(row.getTrim(), PageSize.class),
+                                layers.apply(row.getId())));
+    }
+
     private List<Parent> parents(UUID id, Function<UUID, Layer> layers) {
         return db.selectFrom(PARENT)
                 .where(PARENT.PUBLICATION.eq(id))
@@ -144,13 +162,17 @@ class PublicationReader {
                                 row.getId(),
                                 Optional.ofNullable(row.getParent()),
                                 row.getParentShown(),
+                                Optional.ofNullable(row.getPart()),
                                 layers.apply(row.getId())));
     }
 
-    /** What lies on each parent, or on each page. */
-    private Function<UUID, Layer> layers(UUID id, boolean ofParents) {
-        var backgroundOwner = ofParents ? BACKGROUND.PARENT : BACKGROUND.PAGE;
-        var frameOwner = ofParents ? FRAME.PARENT : FRAME.PAGE;
+    /**
+     * What lies on each page, parent or recipe.
+     *
+     * @param backgroundOwner which of them
+     */
+    private Function<UUID, Layer> layers(
+            UUID id, TableField<BackgroundRecord, UUID> backgroundOwner) {
         BackgroundRows rows = new BackgroundRows(db, columns, id);
         Map<UUID, List<Fill.Gradient.Stop>> stops = rows.stops();
         Map<UUID, List<Background>> backgrounds =
@@ -164,11 +186,14 @@ class PublicationReader {
         Map<UUID, List<Paragraph>> text = paragraphs(id);
         Map<UUID, List<TextFrame>> frames =
                 db.selectFrom(FRAME)
-                        .where(FRAME.PUBLICATION.eq(id).and(frameOwner.isNotNull()))
+                        .where(FRAME.PUBLICATION.eq(id))
                         .orderBy(FRAME.POSITION)
                         .collect(
                                 groupingBy(
-                                        row -> row.get(frameOwner),
+                                        row ->
+                                                row.getPage() == null
+                                                        ? row.getParent()
+                                                        : row.getPage(),
                                         mapping(row -> frame(row, text), toList())));
         return owner ->
                 new Layer(

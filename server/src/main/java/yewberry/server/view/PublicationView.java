@@ -15,7 +15,9 @@ import yewberry.core.color.Swatch;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Uses;
@@ -32,6 +34,7 @@ public record PublicationView(
         List<SwatchView> swatches,
         List<LookView> looks,
         List<AssetView> assets,
+        List<RecipeView> recipes,
         List<ParentView> parents,
         List<PageEntry> pages,
         List<List<UUID>> spreads) {
@@ -108,6 +111,11 @@ public record PublicationView(
 
     public record LookView(Look look, int uses) {}
 
+    /**
+     * @param on what it was put on
+     */
+    public record RecipeView(Recipe recipe, List<Owner> on) {}
+
     public record AssetView(Asset asset, int uses) {}
 
     /**
@@ -119,6 +127,7 @@ public record PublicationView(
     /**
      * @param number from 1
      * @param spread index of its spread, from 0
+     * @param part the name of the part that begins with it
      * @param backgrounds how many it has of its own
      */
     public record PageEntry(
@@ -128,6 +137,7 @@ public record PublicationView(
             int spread,
             Optional<UUID> parent,
             boolean parentShown,
+            Optional<String> part,
             int backgrounds) {}
 
     public static PublicationView of(Publication publication, long revision, PressCondition press) {
@@ -154,6 +164,9 @@ public record PublicationView(
                 publication.assets().stream()
                         .map(asset -> new AssetView(asset, uses.asset(asset.id())))
                         .toList(),
+                publication.recipes().stream()
+                        .map(recipe -> new RecipeView(recipe, on(recipe, publication)))
+                        .toList(),
                 publication.parents().stream()
                         .map(parent ->
                                 new ParentView(
@@ -173,6 +186,15 @@ public record PublicationView(
                         .toList());
     }
 
+    private static List<Owner> on(Recipe recipe, Publication publication) {
+        return publication.owners().stream()
+                .filter(owner ->
+                        publication.layer(owner).backgrounds().stream()
+                                .flatMap(each -> each.madeBy().stream())
+                                .anyMatch(made -> made.recipe().equals(recipe.id())))
+                .toList();
+    }
+
     private static List<PageEntry> pages(Publication publication) {
         return java.util.stream.IntStream.range(0, publication.pages().size())
                 .mapToObj(index -> {
@@ -184,6 +206,7 @@ public record PublicationView(
                             Spreads.indexOf(publication, index),
                             page.parent(),
                             page.parentShown(),
+                            page.part(),
                             page.layer().backgrounds().size());
                 })
                 .toList();

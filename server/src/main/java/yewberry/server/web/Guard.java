@@ -80,7 +80,10 @@ class Guard extends OncePerRequestFilter {
         if (path.equals("/api/press-conditions")) {
             return PROFILE_LIMIT;
         }
-        return path.startsWith("/api/") && path.endsWith("/pictures") ? PICTURE_LIMIT : LIMIT;
+        return path.startsWith("/api/")
+                        && (path.endsWith("/pictures") || path.endsWith("/recipes/imports"))
+                ? PICTURE_LIMIT
+                : LIMIT;
     }
 
     /** Browsers say where a request comes from; programs that are no browser may say nothing. */

@@ -1,0 +1,24 @@
+package yewberry.core.publication;
+
+import java.util.UUID;
+import yewberry.core.Names;
+
+/**
+ * Backgrounds that are saved under a name, to be used again.
+ *
+ * @param trim the size of the pages they were made for
+ * @param layer the backgrounds, from the lowest up; it has no text
+ */
+public record Recipe(UUID id, String name, PageSize trim, Layer layer) {
+    public Recipe {
+        name = Names.checked("recipe", name);
+    }
+
+    public Recipe withName(String changed) {
+        return new Recipe(id, changed, trim, layer);
+    }
+
+    public Recipe withLayer(Layer changed) {
+        return new Recipe(id, name, trim, changed);
+    }
+}
