@@ -1,5 +1,6 @@
 import { BrowserRouter, Route, Routes } from "react-router";
 import { Bench } from "./bench/Bench";
+import { Flatplan } from "./flatplan/Flatplan";
 import { Findings } from "./findings/Findings";
 import { Pairings } from "./pairings/Pairings";
 import { Output } from "./output/Output";
@@ -15,6 +16,7 @@ export function App() {
           <Route path="/" element={<Shelf />} />
           <Route path="/publications/:id" element={<PublicationScreen />}>
             <Route index element={<Bench />} />
+            <Route path="flatplan" element={<Flatplan />} />
             <Route path="pairings" element={<Pairings />} />
             <Route path="findings" element={<Findings />} />
             <Route path="output" element={<Output />} />

@@ -105,7 +105,7 @@ export function inWords(background: Background, publication: Publication): strin
       case "solid":
         return name(fill.color.swatch);
       case "gradient":
-        return fill.stops.map((stop) => name(stop.color.swatch)).join(" to ");
+        return [...new Set(fill.stops.map((stop) => name(stop.color.swatch)))].join(" to ");
       case "picture":
       case "pdfPage":
         return (

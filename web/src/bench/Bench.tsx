@@ -23,6 +23,7 @@ import { Catalogue } from "./Catalogue";
 import { Concertina } from "./Concertina";
 import { Legend } from "./Legend";
 import { PageActions } from "./PageActions";
+import { countedByPage } from "../findings/counted";
 import { PagePanel } from "./PagePanel";
 import { SpreadView, type Focus } from "./SpreadView";
 import { StrataPanel } from "./StrataPanel";
@@ -102,11 +103,7 @@ export function Bench() {
   const strata = useStrata(publication, point, viewing);
 
   const all = findings.data?.findings ?? nothing;
-  const perPage = useMemo(() => {
-    const counts = new Map<string, number>();
-    all.forEach((each) => counts.set(each.pageId, (counts.get(each.pageId) ?? 0) + 1));
-    return counts;
-  }, [all]);
+  const perPage = useMemo(() => countedByPage(all), [all]);
 
   const turnTo = useCallback(
     (id: string) => {

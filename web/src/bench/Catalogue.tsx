@@ -17,6 +17,7 @@ import { SwatchEditor } from "./SwatchEditor";
 import { useReorder } from "./useReorder";
 import { PaletteDialog } from "../color/PaletteDialog";
 import { PictureSection } from "../pictures/PictureSection";
+import { RecipeSection } from "../recipes/RecipeSection";
 
 const Column = styled.aside`
   overflow: auto;
@@ -95,7 +96,8 @@ export function Catalogue({
   const parents = publication.parents.filter((parent) => fits(parent.name));
   const looks = publication.looks.filter((entry) => fits(entry.look.name));
   const pictures = publication.assets.filter((entry) => fits(entry.asset.name));
-  const found = swatches.length + parents.length + looks.length + pictures.length;
+  const recipes = publication.recipes.filter((entry) => fits(entry.recipe.name));
+  const found = swatches.length + parents.length + looks.length + pictures.length + recipes.length;
 
   return (
     <Column aria-label="Catalogue">
@@ -196,6 +198,13 @@ export function Catalogue({
           ))}
         </Section>
       )}
+      <RecipeSection
+        publication={publication}
+        page={page}
+        chosen={chosen}
+        recipes={recipes}
+        searching={wanted !== ""}
+      />
       <PictureSection
         publication={publication}
         page={page}

@@ -168,7 +168,7 @@ export function parentName(page: PageEntry, publication: Publication): string | 
   return publication.parents.find((parent) => parent.id === page.parent)?.name;
 }
 
-function label(page: PageEntry, publication: Publication, findings: number): string {
+export function label(page: PageEntry, publication: Publication, findings: number): string {
   const parent = parentName(page, publication);
   const hidden = parent && !page.parentShown ? ", its backgrounds hidden" : "";
   const own =

@@ -182,6 +182,7 @@ function Opened({ publication }: { publication: Publication }) {
           <Settings2 size={15} aria-hidden />
         </Title>
         <Screens aria-label="Screens">
+          <NavLink to={`${path}/flatplan`}>Flatplan</NavLink>
           <NavLink to={path} end>
             Bench
           </NavLink>

@@ -2,8 +2,7 @@ import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { theme } from "../theme";
 
-/** A button with a visible edge. */
-export const Button = styled(Aria.Button)`
+const edged = `
   min-height: ${theme.hit};
   padding: 2px 10px;
   font: inherit;
@@ -28,6 +27,17 @@ export const Button = styled(Aria.Button)`
   & svg {
     flex: none;
   }
+`;
+
+/** A button with a visible edge. */
+export const Button = styled(Aria.Button)`
+  ${edged}
+`;
+
+/** What looks like one and leads to a file. */
+export const ButtonLink = styled(Aria.Link)`
+  ${edged}
+  text-decoration: none;
 `;
 
 /** The one thing a screen is there to do. */

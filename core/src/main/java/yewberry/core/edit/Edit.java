@@ -135,6 +135,9 @@ public sealed interface Edit {
      */
     record RemoveRecipe(UUID recipe, boolean takeOff) implements Edit {}
 
+    /** Takes off all backgrounds that these pages have of their own. */
+    record ClearBackgrounds(List<UUID> pages) implements Edit {}
+
     /** Puts a background on top of those that are there. */
     record AddBackground(Owner owner, Background background) implements Edit {}
 

@@ -114,6 +114,11 @@ public final class Editing {
                                                     replace.sha256(),
                                                     replace.content())));
             case RemoveAsset remove -> removeAsset(on, remove);
+            case ClearBackgrounds(List<UUID> pages) ->
+                    changePages(
+                            on,
+                            pages,
+                            page -> page.withLayer(page.layer().withBackgrounds(List.of())));
             case NamePart part ->
                     changePages(on, List.of(part.page()), page -> page.withPart(part.name()));
             case SaveRecipe save -> Recipes.save(on, save);

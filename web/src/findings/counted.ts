@@ -1,0 +1,8 @@
+import type { Finding } from "../api/types";
+
+/** How many findings each page has, by its id. */
+export function countedByPage(findings: Finding[]): Map<string, number> {
+  const counts = new Map<string, number>();
+  findings.forEach((each) => counts.set(each.pageId, (counts.get(each.pageId) ?? 0) + 1));
+  return counts;
+}

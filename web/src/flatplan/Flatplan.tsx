@@ -1,0 +1,285 @@
+import { useMemo, useRef, useState } from "react";
+import * as Aria from "react-aria-components";
+import { useNavigate } from "react-router";
+import styled from "styled-components";
+import { useFindings, useSteps } from "../api/queries";
+import type { Finding, PageEntry, Publication, Viewing } from "../api/types";
+import { differs, label, parentName } from "../bench/Concertina";
+import { PageActions } from "../bench/PageActions";
+import { countedByPage } from "../findings/counted";
+import { useOpened } from "../publication/PublicationScreen";
+import { theme } from "../theme";
+import { VisuallyHidden } from "../ui/Notice";
+import { MoreActions } from "./MoreActions";
+import { partsOf } from "./parts";
+import { useWidth } from "./useWidth";
+
+const Layout = styled.main`
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+  background: ${theme.color.ground};
+`;
+
+const Bars = styled.div`
+  flex: none;
+  padding-bottom: ${theme.space.one};
+  border-bottom: 1px solid ${theme.color.rule};
+  background: ${theme.color.paper};
+`;
+
+const List = styled(Aria.ListBox)`
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  padding: ${theme.space.two};
+  background: ${theme.color.desk};
+  outline-offset: -4px;
+  @media ${theme.narrow} {
+    min-height: 480px;
+  }
+` as typeof Aria.ListBox;
+
+/** The pages of a spread meet in the middle of their two cells. */
+const Cell = styled(Aria.ListBoxItem)<{ $at: "left" | "right" | "middle" }>`
+  height: 100%;
+  box-sizing: border-box;
+  display: flex;
+  flex-direction: column;
+  align-items: ${({ $at }) =>
+    $at === "left" ? "flex-end" : $at === "right" ? "flex-start" : "center"};
+  cursor: pointer;
+  outline: none;
+  &[data-dragging] {
+    opacity: 0.5;
+  }
+`;
+
+const Tile = styled.div<{ $at: "left" | "right" | "middle" }>`
+  display: flex;
+  flex-direction: column;
+  padding: 3px ${({ $at }) => ($at === "left" ? "0" : "3px")} 3px
+    ${({ $at }) => ($at === "right" ? "0" : "3px")};
+  background: ${theme.color.paper};
+  border-top: 4px solid transparent;
+  [data-selected] > & {
+    border-top-color: ${theme.color.active};
+    background: ${theme.color.activeSoft};
+  }
+  [data-focus-visible] > & {
+    outline: 2px solid ${theme.color.text};
+    outline-offset: 1px;
+  }
+  & img {
+    display: block;
+    background: ${theme.color.paper};
+  }
+`;
+
+const Part = styled.span`
+  flex: none;
+  height: 20px;
+  padding: 0 4px;
+  box-sizing: border-box;
+  font-size: ${theme.size.small};
+  font-weight: 600;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  color: ${theme.color.text};
+`;
+
+const Caption = styled.span<{ $right: boolean }>`
+  display: flex;
+  flex-direction: ${({ $right }) => ($right ? "row-reverse" : "row")};
+  align-items: baseline;
+  gap: 6px;
+  padding: 2px 4px 0;
+  font-size: ${theme.size.small};
+  & strong {
+    font-weight: 600;
+  }
+  & .parent {
+    flex: 1;
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    color: ${theme.color.quiet};
+    text-align: ${({ $right }) => ($right ? "right" : "left")};
+  }
+  & .wrong {
+    color: ${theme.color.fail};
+    font-weight: 600;
+  }
+`;
+
+const nothing: Finding[] = [];
+const before = "before the first page";
+const HEIGHT = 160;
+/** Beside the pages and their scroll bar, in pixels. */
+const ROOM_AROUND = 52;
+
+/** A place in the plan: a page, or the empty one to the left of the first. */
+interface Place {
+  id: string;
+  page?: PageEntry;
+}
+
+/** All spreads, in lines; pages are chosen here, given what they get, and put in order. */
+export function Flatplan() {
+  const { publication, viewing } = useOpened();
+  const steps = useSteps(publication);
+  const navigate = useNavigate();
+  const findings = useFindings(publication);
+  const [selection, setSelection] = useState<Aria.Selection>(new Set());
+  const frame = useRef<HTMLDivElement>(null);
+  const room = useWidth(frame);
+  const { facing, trim } = publication.setup;
+  const counts = useMemo(() => countedByPage(findings.data?.findings ?? nothing), [findings.data]);
+  const aspect = Number.parseFloat(trim.width) / Number.parseFloat(trim.height);
+  const width = Math.round(HEIGHT * (Number.isFinite(aspect) ? aspect : 0.7));
+  const places: Place[] = useMemo(
+    () => [
+      ...(facing ? [{ id: before }] : []),
+      ...publication.pages.map((page) => ({ id: page.id, page })),
+    ],
+    [facing, publication.pages],
+  );
+  const columns = columnsIn(room, width + 20, facing);
+  // all the room there is, so that the pages of a spread meet
+  const cell = Math.floor((room - ROOM_AROUND) / Math.max(1, columns));
+
+  const chosen = useMemo(
+    () => publication.pages.filter((page) => selection === "all" || selection.has(page.id)),
+    [publication.pages, selection],
+  );
+  const { dragAndDropHooks } = Aria.useDragAndDrop({
+    getItems: (keys) =>
+      [...keys].map((key) => ({
+        "text/plain": `Page ${publication.pages.find((page) => page.id === key)?.number}`,
+      })),
+    onReorder: (event) => {
+      const ids = publication.pages.map((page) => page.id);
+      const at = ids.indexOf(String(event.target.key));
+      const after = event.target.dropPosition === "before" ? ids[at - 1] : ids[at];
+      const pages = ids.filter((id) => event.keys.has(id));
+      steps.make({ type: "movePages", pages, ...(after ? { after } : {}) }, "Pages moved");
+    },
+  });
+
+  return (
+    <Layout>
+      <VisuallyHidden as="h1">{publication.name}, flatplan</VisuallyHidden>
+      <Bars>
+        <PageActions
+          publication={publication}
+          chosen={chosen}
+          onChoose={(pages) => setSelection(new Set(pages))}
+        />
+        <MoreActions
+          publication={publication}
+          chosen={chosen}
+          onChoose={(pages) => setSelection(new Set(pages))}
+        />
+      </Bars>
+      <div ref={frame} style={{ flex: 1, minHeight: 0, display: "flex" }}>
+        {columns > 0 && (
+          <Aria.Virtualizer
+            // the layout reads its options only when it is made
+            key={`${columns} ${cell}`}
+            layout={Aria.GridLayout}
+            layoutOptions={{
+              minItemSize: new Aria.Size(cell, HEIGHT + 76),
+              maxItemSize: new Aria.Size(cell, HEIGHT + 76),
+              minSpace: new Aria.Size(0, 12),
+              maxColumns: columns,
+              preserveAspectRatio: false,
+            }}
+          >
+            <List
+              aria-label="Flatplan: all pages"
+              layout="grid"
+              items={places}
+              dependencies={[counts, selection, viewing, publication.revision]}
+              selectionMode="multiple"
+              selectionBehavior="replace"
+              selectedKeys={selection}
+              disabledKeys={[before]}
+              onSelectionChange={setSelection}
+              onAction={(key) => {
+                const page = publication.pages.find((each) => each.id === key);
+                if (page) {
+                  void navigate(`/publications/${publication.id}?page=${page.number}`);
+                }
+              }}
+              dragAndDropHooks={dragAndDropHooks}
+            >
+              {(place: Place) => (
+                <PlaceCell
+                  publication={publication}
+                  place={place}
+                  viewing={viewing}
+                  width={width}
+                  findings={counts.get(place.id) ?? 0}
+                />
+              )}
+            </List>
+          </Aria.Virtualizer>
+        )}
+      </div>
+    </Layout>
+  );
+}
+
+/** Whole spreads in a line: an even number of pages where they face each other. */
+function columnsIn(room: number, cell: number, facing: boolean): number {
+  const most = Math.floor((room - ROOM_AROUND) / cell);
+  return room === 0 ? 0 : facing ? Math.max(2, most - (most % 2)) : Math.max(1, most);
+}
+
+function PlaceCell({
+  publication,
+  place,
+  viewing,
+  width,
+  findings,
+}: {
+  publication: Publication;
+  place: Place;
+  viewing: Viewing;
+  width: number;
+  findings: number;
+}) {
+  const { page } = place;
+  if (!page) {
+    return <Cell id={place.id} $at="middle" textValue="No page: the first one is on the right" />;
+  }
+  const at = !publication.setup.facing ? "middle" : page.side === "LEFT" ? "left" : "right";
+  const part = partsOf(publication).find((each) => each.first.id === page.id);
+  const name = `${label(page, publication, findings)}${part ? `, part ${part.name} begins` : ""}`;
+  return (
+    <Cell id={page.id} $at={at} textValue={name} aria-label={name}>
+      <Part style={{ width: width + 3 }}>{part?.name}</Part>
+      <Tile $at={at}>
+        <img
+          decoding="async"
+          alt=""
+          width={width}
+          height={HEIGHT}
+          draggable={false}
+          src={`/api/publications/${publication.id}/pages/${page.id}/picture?viewing=${viewing}&ppi=54&r=${publication.revision}`}
+        />
+        <Caption $right={at === "right"} style={{ width }}>
+          <strong>{page.number}</strong>
+          <span className="parent">{parentName(page, publication) ?? "no parent"}</span>
+        </Caption>
+        <Caption $right={at === "right"} style={{ width, height: 18 }}>
+          {findings > 0 && <span className="wrong">✕ {findings}</span>}
+          {differs(page) && <span title="Differs from its parent">own</span>}
+        </Caption>
+      </Tile>
+    </Cell>
+  );
+}
