@@ -41,6 +41,17 @@ const List = styled(Aria.ListBox)`
   }
 ` as typeof Aria.ListBox;
 
+/** Where what is dragged would go. */
+const Drop = styled(Aria.DropIndicator)`
+  width: 100%;
+  height: 100%;
+  background: transparent;
+  &[data-drop-target] {
+    background: ${theme.color.active};
+    outline: 1px solid ${theme.color.paper};
+  }
+`;
+
 /** The pages of a spread meet in the middle of their two cells. */
 const Cell = styled(Aria.ListBoxItem)<{ $at: "left" | "right" | "middle" }>`
   height: 100%;
@@ -160,6 +171,7 @@ export function Flatplan() {
       [...keys].map((key) => ({
         "text/plain": `Page ${publication.pages.find((page) => page.id === key)?.number}`,
       })),
+    renderDropIndicator: (target) => <Drop target={target} />,
     onReorder: (event) => {
       const ids = publication.pages.map((page) => page.id);
       const at = ids.indexOf(String(event.target.key));
@@ -196,6 +208,7 @@ export function Flatplan() {
               minSpace: new Aria.Size(0, 12),
               maxColumns: columns,
               preserveAspectRatio: false,
+              dropIndicatorThickness: 5,
             }}
           >
             <List
@@ -254,7 +267,8 @@ function PlaceCell({
 }) {
   const { page } = place;
   if (!page) {
-    return <Cell id={place.id} $at="middle" textValue="No page: the first one is on the right" />;
+    const none = "No page: the first one is on the right";
+    return <Cell id={place.id} $at="middle" textValue={none} aria-label={none} />;
   }
   const at = !publication.setup.facing ? "middle" : page.side === "LEFT" ? "left" : "right";
   const part = partsOf(publication).find((each) => each.first.id === page.id);

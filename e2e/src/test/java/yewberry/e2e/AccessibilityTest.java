@@ -93,6 +93,19 @@ class AccessibilityTest {
         page.keyboard().press("Escape");
         page.getByRole(
                         AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Dark hours")))
+                .click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Milky way")))
+                .click();
+        passesAxe(page);
+        page.getByText("Put it on pages…").click();
+        page.getByText("page it changes").waitFor();
+        passesAxe(page);
+        page.keyboard().press("Escape");
+        page.getByRole(
+                        AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName("Setup of Season guide"))
                 .click();
         page.getByRole(AriaRole.DIALOG).waitFor();
@@ -101,7 +114,7 @@ class AccessibilityTest {
 
     /** 1280 px at 400 % are 320 CSS px: WCAG 2.2, 1.4.10; the page itself is exempt. */
     @ParameterizedTest
-    @ValueSource(strings = {"?page=7&x=60&y=50", "/pairings", "/findings", "/output"})
+    @ValueSource(strings = {"?page=7&x=60&y=50", "/flatplan", "/pairings", "/findings", "/output"})
     void at_400_percent_nothing_scrolls_sideways_but_the_page(
             String screen, Browser.Window window) {
         window.page().setViewportSize(320, 640);

@@ -151,7 +151,8 @@ class ColorEntryTest {
     void a_palette_is_brought_in_with_a_report_of_what_could_not_be_read(Browser.Window window) {
         Page page = window.openDemo("?page=2");
         button(page, "Palette…").click();
-        page.locator("input[type=file]")
+        page.getByRole(AriaRole.DIALOG)
+                .locator("input[type=file]")
                 .setInputFiles(
                         new FilePayload(
                                 "tides.css",
