@@ -1,0 +1,249 @@
+package yewberry.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URLEncoder;
+import java.net.http.HttpRequest;
+import java.nio.charset.StandardCharsets;
+import java.util.UUID;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+/** Pictures and recipes over HTTP, with what is wrong with them. */
+@ExtendWith(RunningServer.class)
+class PicturesTest {
+    private final Client client;
+    private String id;
+
+    PicturesTest(Client client) {
+        this.client = client;
+    }
+
+    @BeforeEach
+    void create() {
+        id = client.create("Leaflet", 4);
+    }
+
+    private static byte[] png() {
+        BufferedImage image = new BufferedImage(120, 90, BufferedImage.TYPE_INT_RGB);
+        Graphics2D graphics = image.createGraphics();
+        graphics.setColor(new Color(0x30, 0x60, 0x90));
+        graphics.fillRect(0, 0, 120, 90);
+        graphics.dispose();
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(image, "png", out);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toByteArray();
+    }
+
+    private Client.Answer send(String path, byte[] body) {
+        return client.send(
+                HttpRequest.newBuilder(client.uri("/api/publications/" + id + path))
+                        .header("Content-Type", "application/octet-stream")
+                        .POST(HttpRequest.BodyPublishers.ofByteArray(body)));
+    }
+
+    private Client.Answer bring(String name, byte[] file) {
+        return send("/pictures?name=" + URLEncoder.encode(name, StandardCharsets.UTF_8), file);
+    }
+
+    private Client.Answer edit(String edit) {
+        return client.edit(id, client.read(id).path("revision").asLong(), "ann", edit);
+    }
+
+    private String page(int number) {
+        return client.read(id).path("pages").get(number - 1).path("id").asString();
+    }
+
+    /** A picture on the first page; returns the asset. */
+    private JsonNode placed() {
+        JsonNode asset = bring("Sky.png", png()).json();
+        Client.Answer answer =
+                edit(
+                        """
+                        {"type": "several", "edits": [
+                          {"type": "addAsset", "asset": %s},
+                          {"type": "addBackground", "owner": {"type": "onPage", "id": "%s"},
+                           "background": {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
+                             "fill": {"type": "picture", "asset": "%s", "runOut": "NONE", "placing":
+                               {"fit": "COVER", "percent": 100, "base": "OWN", "rotation": 0,
+                                "anchor": {"across": "MIDDLE", "down": "MIDDLE"},
+                                "across": "0 mm", "down": "0 mm", "focus": {"x": 50, "y": 50}}}}}]}
+                        """
+                                .formatted(
+                                        asset,
+                                        page(1),
+                                        UUID.randomUUID(),
+                                        asset.path("id").asString()));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return asset;
+    }
+
+    @Test
+    void a_picture_is_kept_placed_and_drawn() {
+        JsonNode asset = placed();
+        assertThat(asset.path("name").asString()).isEqualTo("Sky");
+        assertThat(asset.path("content").path("type").asString()).isEqualTo("pixels");
+        String picture =
+                client.get("/api/publications/%s/pages/%s/picture".formatted(id, page(1))).text();
+        assertThat(picture).contains("<image").contains("data:image/png;base64,");
+        Client.Answer small =
+                client.get(
+                        "/api/publications/%s/pictures/%s/thumbnail"
+                                .formatted(id, asset.path("id").asString()));
+        assertThat(small.status()).isEqualTo(200);
+        assertThat(small.bytes()).startsWith(0x89, 'P', 'N', 'G');
+    }
+
+    @Test
+    void what_comes_in_twice_is_kept_once() {
+        String one = bring("Sky.png", png()).json().path("sha256").asString();
+        String other = bring("Other.png", png()).json().path("sha256").asString();
+        assertThat(one).isEqualTo(other).hasSize(64);
+    }
+
+    @Test
+    void a_file_that_is_not_what_the_step_says_is_refused() {
+        JsonNode asset = bring("Sky.png", png()).json();
+        String larger = asset.toString().replace("\"width\":120", "\"width\":12000");
+        Client.Answer answer = edit("{\"type\": \"addAsset\", \"asset\": " + larger + "}");
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.detail()).contains("not here as it is described");
+        String unknown = asset.toString().replace(asset.path("sha256").asString(), "0".repeat(64));
+        assertThat(edit("{\"type\": \"addAsset\", \"asset\": " + unknown + "}").status())
+                .isEqualTo(422);
+        assertThat(client.read(id).path("assets")).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Sky.jpg | named like a JPEG file",
+                "Sky.pdf | named like a PDF file",
+            })
+    void a_mislabelled_file_is_refused(String name, String why) {
+        Client.Answer answer = bring(name, png());
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.detail()).contains(why);
+    }
+
+    @Test
+    void an_empty_or_broken_file_is_refused() {
+        assertThat(bring("Sky.png", new byte[0]).detail()).contains("is empty");
+        assertThat(bring("Sky.png", java.util.Arrays.copyOf(png(), 60)).detail())
+                .contains("damaged or ends too early");
+        assertThat(bring("a.pdf", "%PDF-1.4 broken".getBytes(StandardCharsets.US_ASCII)).detail())
+                .contains("This PDF is damaged");
+    }
+
+    @Test
+    void a_picture_in_use_is_not_removed_without_another() {
+        JsonNode asset = placed();
+        Client.Answer answer =
+                edit(
+                        "{\"type\": \"removeAsset\", \"asset\": \"%s\"}"
+                                .formatted(asset.path("id").asString()));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.detail()).contains("is placed in 1 place");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {"9-2 | 422", "5 | 422", "2-3 | 200", "even | 200"})
+    void ranges_are_read_by_the_server(String text, int status) {
+        Client.Answer answer =
+                client.get(
+                        "/api/publications/%s/ranges?text=%s"
+                                .formatted(id, URLEncoder.encode(text, StandardCharsets.UTF_8)));
+        assertThat(answer.status()).isEqualTo(status);
+    }
+
+    private String saved() {
+        String recipe = UUID.randomUUID().toString();
+        Client.Answer answer =
+                edit(
+                        """
+                        {"type": "saveRecipe", "recipe": "%s", "name": "Dark hours",
+                         "from": {"type": "onPage", "id": "%s"}}
+                        """
+                                .formatted(recipe, page(1)));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return recipe;
+    }
+
+    @Test
+    void a_recipe_goes_to_another_publication_as_a_file_with_its_picture() {
+        placed();
+        String recipe = saved();
+        byte[] file =
+                client.get("/api/publications/%s/recipes/%s/file".formatted(id, recipe)).bytes();
+        id = client.create("Other", 2);
+        JsonNode brought = send("/recipes/imports", file).json();
+        assertThat(brought.path("name").asString()).isEqualTo("Dark hours");
+        assertThat(edit(brought.path("edit").toString()).status()).isEqualTo(200);
+        JsonNode there = client.read(id);
+        assertThat(there.path("assets")).hasSize(1);
+        String imported = there.path("recipes").get(0).path("recipe").path("id").asString();
+        Client.Answer applied =
+                edit(
+                        """
+                        {"type": "applyRecipe", "recipe": "%s", "colors": [],
+                         "owners": [{"type": "onPage", "id": "%s"}]}
+                        """
+                                .formatted(imported, page(2)));
+        assertThat(applied.status()).as(applied.text()).isEqualTo(200);
+        assertThat(
+                        client.get("/api/publications/%s/pages/%s/picture".formatted(id, page(2)))
+                                .text())
+                .contains("<image");
+    }
+
+    @Test
+    void a_recipe_of_another_publication_is_listed_and_copied() {
+        placed();
+        String recipe = saved();
+        String from = id;
+        id = client.create("Other", 2);
+        assertThat(client.get("/api/publications/%s/recipes/elsewhere".formatted(id)).text())
+                .contains(recipe);
+        JsonNode brought =
+                client.post(
+                                "/api/publications/%s/recipes/copies?from=%s&recipe=%s"
+                                        .formatted(id, from, recipe),
+                                "")
+                        .json();
+        assertThat(edit(brought.path("edit").toString()).status()).isEqualTo(200);
+        assertThat(client.read(id).path("recipes")).hasSize(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "nothing | This recipe is damaged",
+                "{\"format\": \"other\"} | This is no recipe of Yewberry",
+                "{\"format\": \"yewberry-recipe\", \"version\": 9} | of version 9",
+                "{\"format\": \"yewberry-recipe\", \"version\": 1} | damaged",
+            })
+    void a_damaged_recipe_is_refused(String file, String why) {
+        Client.Answer answer = send("/recipes/imports", file.getBytes(StandardCharsets.UTF_8));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.detail()).contains(why);
+    }
+}
