@@ -16,7 +16,10 @@ public final class Bench {
             List.of(
                     new Named("edit-parent", new EditParent()),
                     new Named("switch-press", new SwitchPress()),
-                    new Named("ink-to-screen", new InkToScreen()));
+                    new Named("ink-to-screen", new InkToScreen()),
+                    new Named("picture-behind-pages", new PictureBehindPages()),
+                    new Named("draw-page", new DrawPage()),
+                    new Named("many-pictures", new ManyPictures()));
 
     public static void main(String[] names) throws Throwable {
         List<String> wanted = List.of(names);

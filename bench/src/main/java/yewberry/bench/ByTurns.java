@@ -15,14 +15,18 @@ final class ByTurns {
     }
 
     static void compare(int pages, int samples, Step step) throws Exception {
+        compare(pages, samples, WARM_UP, step);
+    }
+
+    static void compare(int pages, int samples, int warmUp, Step step) throws Exception {
         try (Served served = new Served()) {
             Served.Subject five = served.new Subject(5);
             Served.Subject large = served.new Subject(pages);
             Samples few = new Samples("5 pages", samples);
             Samples many = new Samples(pages + " pages", samples);
-            for (int i = -WARM_UP; i < samples; i++) {
-                long small = step.take(five, i + WARM_UP + 1);
-                long big = step.take(large, i + WARM_UP + 1);
+            for (int i = -warmUp; i < samples; i++) {
+                long small = step.take(five, i + warmUp + 1);
+                long big = step.take(large, i + warmUp + 1);
                 if (i >= 0) {
                     few.add(small);
                     many.add(big);

@@ -48,8 +48,12 @@ final class Served implements AutoCloseable {
     final class Subject {
         private final String id;
         private final String background = UUID.randomUUID().toString();
+        private final String picture = UUID.randomUUID().toString();
         private final String[] swatches;
         private final String setup;
+        private final String parent;
+        private final String asset;
+        private boolean pictured;
         private long revision;
 
         Subject(int pages) throws IOException, InterruptedException {
@@ -80,12 +84,12 @@ final class Served implements AutoCloseable {
                     edits.clear();
                 }
             }
-            edits.add(
-                    """
-                    {"type": "addBackground", "owner": {"type": "onParent", "id": "%s"}, "background": %s}
-                    """
-                            .formatted(parent, ground(0)));
+            JsonNode picture = bring(MadePictures.rgb(1819, 2551, 1));
+            asset = picture.path("id").asString();
+            edits.add("{\"type\": \"addAsset\", \"asset\": " + picture + "}");
+            edits.add(onParent(parent, ground(0)));
             edit(several(edits));
+            this.parent = parent;
         }
 
         private List<String> textOn(String page, String look) {
@@ -115,6 +119,44 @@ final class Served implements AutoCloseable {
              "fill": {"type": "solid", "color": {"swatch": "%s", "tint": 100}}}
             """
                     .formatted(background, swatches[turn % 2]);
+        }
+
+        private static String onParent(String parent, String background) {
+            return """
+            {"type": "addBackground", "owner": {"type": "onParent", "id": "%s"}, "background": %s}
+            """
+                    .formatted(parent, background);
+        }
+
+        private JsonNode bring(byte[] file) throws IOException, InterruptedException {
+            return json.readTree(
+                    send(
+                            HttpRequest.newBuilder(
+                                            base.resolve(
+                                                    "/api/publications/"
+                                                            + id
+                                                            + "/pictures?name=clouds.jpg"))
+                                    .header("Content-Type", "application/octet-stream")
+                                    .POST(HttpRequest.BodyPublishers.ofByteArray(file))
+                                    .build()));
+        }
+
+        /** The picture as a background, which is on the parent from the first time on. */
+        String pictureGround(int turn) throws IOException, InterruptedException {
+            String ground =
+                    """
+                    {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"}, "opacity": 80,
+                     "blend": "%s", "fill": {"type": "picture", "asset": "%s", "runOut": "NONE",
+                     "placing": {"fit": "COVER", "percent": 100, "base": "OWN", "rotation": 0,
+                       "anchor": {"across": "MIDDLE", "down": "MIDDLE"}, "across": "0 mm",
+                       "down": "0 mm", "focus": {"x": 50, "y": 50}}}}
+                    """
+                            .formatted(picture, turn % 2 == 0 ? "MULTIPLY" : "SCREEN", asset);
+            if (!pictured) {
+                pictured = true;
+                edit(onParent(parent, ground));
+            }
+            return ground;
         }
 
         private void edit(String edit) throws IOException, InterruptedException {

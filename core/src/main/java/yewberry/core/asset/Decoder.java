@@ -2,7 +2,9 @@ package yewberry.core.asset;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.ColorModel;
+import java.awt.image.DataBufferByte;
 import java.awt.image.IndexColorModel;
+import java.awt.image.PixelInterleavedSampleModel;
 import java.awt.image.Raster;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -135,6 +137,12 @@ final class Decoder {
 
     /** Some bands of a raster, each sample as its eight highest bits. */
     private static byte[] samples(Raster raster, int bands, int first) {
+        if (raster.getSampleModel() instanceof PixelInterleavedSampleModel model
+                && raster.getDataBuffer() instanceof DataBufferByte buffer
+                && raster.getParent() == null
+                && buffer.getOffset() == 0) {
+            return samples(model, buffer.getData(), bands, first);
+        }
         int width = raster.getWidth();
         byte[] samples = new byte[width * raster.getHeight() * bands];
         int[] row = new int[width];
@@ -150,6 +158,25 @@ final class Decoder {
                                     ? row[x]
                                     : bits > 8 ? row[x] >>> bits - 8 : row[x] * 255 / most;
                     samples[(y * width + x) * bands + band] = (byte) value;
+                }
+            }
+        }
+        return samples;
+    }
+
+    /** The usual case: bytes that lie side by side. */
+    private static byte[] samples(
+            PixelInterleavedSampleModel model, byte[] data, int bands, int first) {
+        int pixels = model.getWidth() * model.getHeight();
+        byte[] samples = new byte[pixels * bands];
+        int[] offsets = model.getBandOffsets();
+        int to = 0;
+        for (int y = 0; y < model.getHeight(); y++) {
+            int row = y * model.getScanlineStride();
+            for (int x = 0; x < model.getWidth(); x++) {
+                int from = row + x * model.getPixelStride();
+                for (int band = 0; band < bands; band++) {
+                    samples[to++] = data[from + offsets[first + band]];
                 }
             }
         }

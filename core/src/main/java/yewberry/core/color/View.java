@@ -19,6 +19,14 @@ public record View(Viewing viewing, PressCondition condition, Lab stock) {
         return see(Cmyk.NONE);
     }
 
+    /** Whether it changes the colours of the screen at all. */
+    public boolean shifts() {
+        return switch (viewing) {
+            case AS_DESIGNED, ON_PRESS, BACKGROUNDS_OFF -> false;
+            case GREY_COPY, PROTAN, DEUTAN, TRITAN -> true;
+        };
+    }
+
     /** A screen colour as this viewing changes it. */
     public Rgb shifted(Rgb color) {
         return switch (viewing) {

@@ -44,7 +44,7 @@ final class PaintedAreas {
                 new Picture(
                         image.getWidth(),
                         image.getHeight(),
-                        Base64.getEncoder().encodeToString(Png.of(image)));
+                        Base64.getEncoder().encodeToString(Png.quick(image)));
         synchronized (MEMO) {
             Deque<Known> known = MEMO.computeIfAbsent(scene, key -> new ArrayDeque<>());
             if (known.size() == VARIANTS) {

@@ -112,6 +112,13 @@ public final class PressRaster {
         if (covered <= 0) {
             return;
         }
+        if (covered == 1 && mode == BlendMode.NORMAL) {
+            alpha[at] = 1;
+            for (int plane = 0; plane < source.length; plane++) {
+                ink[plane][at] = (float) source[plane];
+            }
+            return;
+        }
         for (int plane = 0; plane < pixel.length; plane++) {
             pixel[plane] = ink[plane][at];
         }
@@ -201,13 +208,16 @@ public final class PressRaster {
     private BufferedImage image(byte[] rgb) {
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
         int[] row = new int[width];
+        boolean shifts = view.shifts();
         for (int y = 0; y < height; y++) {
             for (int x = 0; x < width; x++) {
                 int at = (y * width + x) * 3;
-                Rgb seen =
-                        view.shifted(
-                                new Rgb(rgb[at] & 0xff, rgb[at + 1] & 0xff, rgb[at + 2] & 0xff));
-                row[x] = seen.red() << 16 | seen.green() << 8 | seen.blue();
+                row[x] = (rgb[at] & 0xff) << 16 | (rgb[at + 1] & 0xff) << 8 | rgb[at + 2] & 0xff;
+                if (shifts) {
+                    Rgb seen =
+                            view.shifted(new Rgb(row[x] >> 16, row[x] >> 8 & 0xff, row[x] & 0xff));
+                    row[x] = seen.red() << 16 | seen.green() << 8 | seen.blue();
+                }
             }
             image.setRGB(0, y, width, 1, row, 0, width);
         }

@@ -88,6 +88,11 @@ public final class Painted {
         private final Shade.Gradient gradient;
         private final double[][] inks;
         private final double[] mixed;
+        private final Shade.Gradient.Way way;
+        private double atX = Double.NaN;
+        private double atY = Double.NaN;
+        private int next;
+        private double part;
 
         GradientSource(Item.AreaFill fill, Shade.Gradient gradient, InkPlanes planes) {
             this.fill = fill;
@@ -97,13 +102,12 @@ public final class Painted {
                             .map(stop -> planes.of(stop.paint().color()))
                             .toArray(double[][]::new);
             this.mixed = new double[planes.count()];
+            this.way = gradient.within(fill.frame());
         }
 
         @Override
         public double[] ink(double x, double y) {
-            double way = gradient.at(x, y, fill.frame());
-            int next = next(way);
-            double part = part(way, next);
+            look(x, y);
             for (int plane = 0; plane < mixed.length; plane++) {
                 double from = inks[next - 1][plane];
                 mixed[plane] = from + (inks[next][plane] - from) * part;
@@ -113,11 +117,21 @@ public final class Painted {
 
         @Override
         public double alpha(double x, double y) {
-            double way = gradient.at(x, y, fill.frame());
-            int next = next(way);
+            look(x, y);
             double from = gradient.stops().get(next - 1).opacity();
             double to = gradient.stops().get(next).opacity();
-            return fill.opacity() * (from + (to - from) * part(way, next));
+            return fill.opacity() * (from + (to - from) * part);
+        }
+
+        /** Both are asked for at the same point, one after the other. */
+        private void look(double x, double y) {
+            if (x != atX || y != atY) {
+                atX = x;
+                atY = y;
+                double along = way.at(x, y);
+                next = next(along);
+                part = part(along, next);
+            }
         }
 
         /** The stop that a point lies before, from the second on. */

@@ -10,11 +10,16 @@ final class PictureSource implements Painted.Source {
     private final InkImage image;
     private final double[] ink;
     private final double[][] edges;
+    private final byte[] alpha;
+    private double atX = Double.NaN;
+    private double atY = Double.NaN;
+    private double covers;
 
     PictureSource(Item.AreaFill fill, Shade.Picture picture, int planes, double ppi) {
         this.picture = picture;
         this.opacity = fill.opacity();
         this.image = picture.ink().about((int) Math.ceil(picture.place().width() / 72 * ppi));
+        this.alpha = image.alpha().orElse(null);
         this.ink = new double[planes];
         this.edges =
                 new double[][] {
@@ -27,37 +32,35 @@ final class PictureSource implements Painted.Source {
 
     @Override
     public double alpha(double x, double y) {
-        double u = picture.place().u(x, y);
-        double v = picture.place().v(x, y);
-        if (isOutside(u, v)) {
-            switch (picture.runOut()) {
-                case NONE, ENLARGE -> {
-                    return 0;
-                }
-                case EDGE_COLOR -> {
-                    return opacity;
-                }
-                case MIRROR -> {}
-            }
-        }
-        return opacity * (image.alpha().isEmpty() ? 1 : mean(within(u), within(v), -1));
+        look(x, y);
+        return covers;
     }
 
     @Override
     public double[] ink(double x, double y) {
+        look(x, y);
+        return ink;
+    }
+
+    /** Both are asked for at the same point, one after the other. */
+    private void look(double x, double y) {
+        if (x == atX && y == atY) {
+            return;
+        }
+        atX = x;
+        atY = y;
         double u = picture.place().u(x, y);
         double v = picture.place().v(x, y);
-        if (isOutside(u, v) && picture.runOut() == RunOut.EDGE_COLOR) {
-            double[] edge = edges[nearest(u, v)];
-            System.arraycopy(edge, 0, ink, 0, 4);
-            return ink;
+        if (isOutside(u, v) && picture.runOut() != RunOut.MIRROR) {
+            if (picture.runOut() == RunOut.EDGE_COLOR) {
+                System.arraycopy(edges[nearest(u, v)], 0, ink, 0, 4);
+                covers = opacity;
+            } else {
+                covers = 0;
+            }
+            return;
         }
-        double s = within(u);
-        double t = within(v);
-        for (int plate = 0; plate < 4; plate++) {
-            ink[plate] = mean(s, t, plate);
-        }
-        return ink;
+        mean(within(u), within(v));
     }
 
     private boolean isOutside(double u, double v) {
@@ -79,38 +82,51 @@ final class PictureSource implements Painted.Source {
         return folded > 1 ? 2 - folded : folded;
     }
 
-    /**
-     * @param plate from 0, or -1 for what covers
-     */
-    private double mean(double u, double v, int plate) {
+    /** Of the four pixels around a point, those that let through counting less. */
+    private void mean(double u, double v) {
         double x = u * image.width() - 0.5;
         double y = v * image.height() - 0.5;
         int left = (int) Math.floor(x);
         int top = (int) Math.floor(y);
         double partX = x - left;
         double partY = y - top;
-        double sum = 0;
-        double weights = 0;
-        for (int row = 0; row < 2; row++) {
-            for (int column = 0; column < 2; column++) {
-                double weight = (column == 0 ? 1 - partX : partX) * (row == 0 ? 1 - partY : partY);
-                int px = neighbour(left + column, image.width());
-                int py = neighbour(top + row, image.height());
-                double covers = image.alpha(px, py);
-                if (plate < 0) {
-                    sum += weight * covers;
-                    weights += weight;
-                } else {
-                    sum +=
-                            weight
-                                    * covers
-                                    * ((image.ink()[(py * image.width() + px) * 4 + plate] & 0xff)
-                                            / 255.0);
-                    weights += weight * covers;
-                }
+        int x0 = neighbour(left, image.width());
+        int x1 = neighbour(left + 1, image.width());
+        int upper = neighbour(top, image.height()) * image.width();
+        int lower = neighbour(top + 1, image.height()) * image.width();
+        double a = (1 - partX) * (1 - partY);
+        double b = partX * (1 - partY);
+        double c = (1 - partX) * partY;
+        double d = partX * partY;
+        covers = opacity;
+        if (alpha != null) {
+            a *= (alpha[upper + x0] & 0xff) / 255.0;
+            b *= (alpha[upper + x1] & 0xff) / 255.0;
+            c *= (alpha[lower + x0] & 0xff) / 255.0;
+            d *= (alpha[lower + x1] & 0xff) / 255.0;
+            double sum = a + b + c + d;
+            covers *= sum;
+            if (sum == 0) {
+                return;
             }
+            a /= sum;
+            b /= sum;
+            c /= sum;
+            d /= sum;
         }
-        return weights == 0 ? 0 : sum / weights;
+        byte[] pixels = image.ink();
+        int i = (upper + x0) * 4;
+        int j = (upper + x1) * 4;
+        int k = (lower + x0) * 4;
+        int l = (lower + x1) * 4;
+        for (int plate = 0; plate < 4; plate++) {
+            ink[plate] =
+                    (a * (pixels[i + plate] & 0xff)
+                                    + b * (pixels[j + plate] & 0xff)
+                                    + c * (pixels[k + plate] & 0xff)
+                                    + d * (pixels[l + plate] & 0xff))
+                            / 255;
+        }
     }
 
     private int neighbour(int at, int count) {

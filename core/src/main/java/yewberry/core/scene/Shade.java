@@ -34,20 +34,28 @@ public sealed interface Shade {
             return stops.stream().allMatch(stop -> stop.opacity() == 1);
         }
 
-        /** How far along it a point is, 0 to 1, where it fills a frame. */
-        public double at(double x, double y, Rect frame) {
-            double dx = x - (frame.x() + frame.width() / 2);
-            double dy = y - (frame.y() + frame.height() / 2);
-            double way =
-                    switch (kind) {
-                        case LINEAR -> {
-                            double radians = Math.toRadians(angle);
-                            double length = length(frame);
-                            yield (dx * Math.cos(radians) - dy * Math.sin(radians)) / length + 0.5;
-                        }
-                        case RADIAL -> Math.hypot(dx, dy) / radius(frame);
-                    };
-            return Math.clamp(way, 0, 1);
+        /** How far along it a point is. */
+        public interface Way {
+            /** 0 to 1. */
+            double at(double x, double y);
+        }
+
+        /** Where it fills a frame. */
+        public Way within(Rect frame) {
+            double middleX = frame.x() + frame.width() / 2;
+            double middleY = frame.y() + frame.height() / 2;
+            return switch (kind) {
+                case LINEAR -> {
+                    double across = Math.cos(Math.toRadians(angle)) / length(frame);
+                    double down = -Math.sin(Math.toRadians(angle)) / length(frame);
+                    yield (x, y) ->
+                            Math.clamp((x - middleX) * across + (y - middleY) * down + 0.5, 0, 1);
+                }
+                case RADIAL -> {
+                    double radius = radius(frame);
+                    yield (x, y) -> Math.clamp(Math.hypot(x - middleX, y - middleY) / radius, 0, 1);
+                }
+            };
         }
 
         /** From end to end of a linear one in a frame, in points: its corners are its ends. */
