@@ -61,7 +61,7 @@ public final class InkTable {
             double[] black = darkest(space);
             return new InkTable(
                     components,
-                    components == 3 ? 33 : 13,
+                    components == 3 ? 33 : 17,
                     device -> condition.inkOf(compensated(space.toCIEXYZ(device), black)));
         } catch (IllegalArgumentException | CMMException damaged) {
             throw new Refused("The ICC profile of this picture is damaged.");

@@ -9,9 +9,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.function.Function;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Held against Little CMS's transicc, relative colorimetric with black-point compensation. */
 class LittleCmsTest {
@@ -117,5 +119,90 @@ class LittleCmsTest {
                 100,
                 1,
                 0.3);
+    }
+
+    /** As pictures are converted: through tables, in steps of a 255th. */
+    private static Function<double[], double[]> through(InkTable table, double most) {
+        return device -> {
+            byte[] in = new byte[device.length];
+            for (int i = 0; i < in.length; i++) {
+                in[i] = (byte) Math.round(device[i] * 255 / most);
+            }
+            byte[] ink = new byte[4];
+            table.convert(in, ink);
+            return new double[] {
+                (ink[0] & 0xff) / 2.55,
+                (ink[1] & 0xff) / 2.55,
+                (ink[2] & 0xff) / 2.55,
+                (ink[3] & 0xff) / 2.55
+            };
+        };
+    }
+
+    @Test
+    void pictures_without_a_profile_to_ink() throws Exception {
+        PressCondition coated = PressCondition.coated();
+        List<double[]> colors = random(3, 255);
+        close(
+                transicc(colors, "-i", "*sRGB", "-o", profile(coated)),
+                colors,
+                through(coated.inkTable(), 255),
+                100,
+                4,
+                0.7);
+    }
+
+    /** With profiles that ghostscript ships, of a small and of a wide gamut. */
+    @ParameterizedTest
+    @ValueSource(strings = {"default_rgb", "a98"})
+    void pictures_with_an_rgb_profile_to_ink(String name) throws Exception {
+        PressCondition coated = PressCondition.coated();
+        Path profile = Path.of("/usr/share/color/icc/ghostscript/" + name + ".icc");
+        List<double[]> colors = random(3, 255);
+        close(
+                transicc(colors, "-i", profile.toString(), "-o", profile(coated)),
+                colors,
+                through(coated.inkTable(Files.readAllBytes(profile)).orElseThrow(), 255),
+                100,
+                4,
+                0.7);
+    }
+
+    private static double[] seen(PressCondition condition, double[] ink) {
+        Rgb rgb =
+                condition.toScreen(
+                        new Cmyk(
+                                Math.clamp(ink[0], 0, 100),
+                                Math.clamp(ink[1], 0, 100),
+                                Math.clamp(ink[2], 0, 100),
+                                Math.clamp(ink[3], 0, 100)));
+        return new double[] {rgb.red(), rgb.green(), rgb.blue()};
+    }
+
+    /**
+     * Compared as seen: of the darkest colours there are many separations. All are within the ink
+     * limit; what is darker than the black of its press is clipped in either way.
+     */
+    @Test
+    void pictures_with_the_profile_of_another_press_to_ink() throws Exception {
+        PressCondition coated = PressCondition.coated();
+        PressCondition uncoated = PressCondition.shipped().get(1);
+        List<double[]> colors = random(4, 75);
+        List<double[]> theirs = transicc(colors, "-i", profile(uncoated), "-o", profile(coated));
+        Function<double[], double[]> ours =
+                through(coated.inkTable(uncoated.profile()).orElseThrow(), 100);
+        close(
+                theirs.stream().map(ink -> seen(coated, ink)).toList(),
+                colors,
+                ink -> seen(coated, ours.apply(ink)),
+                255,
+                4,
+                1);
+    }
+
+    @Test
+    void pictures_with_the_profile_of_this_press_stay_as_they_are() {
+        PressCondition coated = PressCondition.coated();
+        assertThat(coated.inkTable(coated.profile())).isEmpty();
     }
 }
