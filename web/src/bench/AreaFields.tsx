@@ -3,6 +3,7 @@ import { Choice } from "../ui/Choice";
 import { Row } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { Tick } from "../ui/Tick";
+import { AnchorFields } from "./AnchorFields";
 
 type Band = Extract<Area, { type: "band" }>;
 type Rectangle = Extract<Area, { type: "rectangle" }>;
@@ -16,20 +17,6 @@ export const edgeNames: Record<Edge, string> = {
   LEFT: "left",
   RIGHT: "right",
 };
-
-const across: { id: Rectangle["anchor"]["across"]; label: string }[] = [
-  { id: "LEFT", label: "Left edge" },
-  { id: "MIDDLE", label: "Middle" },
-  { id: "RIGHT", label: "Right edge" },
-  { id: "INSIDE", label: "Inside edge" },
-  { id: "OUTSIDE", label: "Outside edge" },
-];
-
-const down: { id: Rectangle["anchor"]["down"]; label: string }[] = [
-  { id: "TOP", label: "Top" },
-  { id: "MIDDLE", label: "Middle" },
-  { id: "BOTTOM", label: "Bottom" },
-];
 
 /** An area in words, for lists. */
 export function areaInWords(area: Area): string {
@@ -133,40 +120,14 @@ function RectangleFields({
   area: Rectangle;
   onChange: (area: Area) => void;
 }) {
-  const { anchor } = area;
   return (
     <>
       <Row>
-        <Choice
+        <AnchorFields
           label="Measured from"
-          value={anchor.across}
-          options={across}
-          onChange={(id) =>
-            onChange({
-              ...area,
-              anchor: { ...anchor, across: id as Rectangle["anchor"]["across"] },
-            })
-          }
-        />
-        <Choice
-          label="and"
-          value={anchor.down}
-          options={down}
-          onChange={(id) =>
-            onChange({ ...area, anchor: { ...anchor, down: id as Rectangle["anchor"]["down"] } })
-          }
-        />
-        <LengthField
-          label={anchor.across === "MIDDLE" ? "To the right" : "Inwards"}
           unit={unit}
-          value={area.across}
-          onCommit={(length) => onChange({ ...area, across: length })}
-        />
-        <LengthField
-          label={anchor.down === "BOTTOM" ? "Upwards" : "Downwards"}
-          unit={unit}
-          value={area.down}
-          onCommit={(length) => onChange({ ...area, down: length })}
+          value={area}
+          onChange={(changed) => onChange({ ...area, ...changed })}
         />
         <LengthField
           label="Width"

@@ -1,9 +1,9 @@
 import { useState } from "react";
 import type { Background, Fill, Owner, Placing, Publication } from "../api/types";
+import { AnchorFields } from "../bench/AnchorFields";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Field, Row } from "../ui/Field";
-import { LengthField } from "../ui/LengthField";
 import { NumberField } from "../ui/NumberField";
 import { Tick } from "../ui/Tick";
 import { RunOutDialog } from "./RunOutDialog";
@@ -23,20 +23,6 @@ const fits: { id: Placing["fit"]; label: string }[] = [
 const bases: { id: Placing["base"]; label: string }[] = [
   { id: "OWN", label: "of its own size" },
   { id: "AREA", label: "of the area’s width" },
-];
-
-const across: { id: Placing["anchor"]["across"]; label: string }[] = [
-  { id: "LEFT", label: "Left" },
-  { id: "MIDDLE", label: "Middle" },
-  { id: "RIGHT", label: "Right" },
-  { id: "INSIDE", label: "Inside" },
-  { id: "OUTSIDE", label: "Outside" },
-];
-
-const down: { id: Placing["anchor"]["down"]; label: string }[] = [
-  { id: "TOP", label: "Top" },
-  { id: "MIDDLE", label: "Middle" },
-  { id: "BOTTOM", label: "Bottom" },
 ];
 
 export const runOutNames: Record<Picture["runOut"], string> = {
@@ -126,35 +112,11 @@ export function PictureFields({
       )}
       {placing.fit !== "COVER" && placing.fit !== "STRETCH" && (
         <Row>
-          <Choice
+          <AnchorFields
             label="Placed from"
-            value={placing.anchor.across}
-            options={across}
-            onChange={(id) =>
-              place({
-                anchor: { ...placing.anchor, across: id as Placing["anchor"]["across"] },
-              })
-            }
-          />
-          <Choice
-            label="and"
-            value={placing.anchor.down}
-            options={down}
-            onChange={(id) =>
-              place({ anchor: { ...placing.anchor, down: id as Placing["anchor"]["down"] } })
-            }
-          />
-          <LengthField
-            label={placing.anchor.across === "MIDDLE" ? "To the right" : "Inwards"}
             unit={publication.setup.unit}
-            value={placing.across}
-            onCommit={(length) => place({ across: length })}
-          />
-          <LengthField
-            label={placing.anchor.down === "BOTTOM" ? "Upwards" : "Downwards"}
-            unit={publication.setup.unit}
-            value={placing.down}
-            onCommit={(length) => place({ down: length })}
+            value={placing}
+            onChange={place}
           />
         </Row>
       )}

@@ -198,4 +198,38 @@ class PicturesTest {
                 .hasCount(1);
         Browser.undoAll(page);
     }
+
+    @Test
+    void of_a_thousand_pages_only_those_near_are_in_the_document(Browser.Window window) {
+        Page page = window.page();
+        page.navigate(window.address());
+        Object id =
+                page.evaluate(
+                        """
+                        async () => (await (await fetch("/api/publications", {
+                          method: "POST",
+                          headers: { "Content-Type": "application/json" },
+                          body: JSON.stringify({
+                            name: "Long", trim: { width: "148 mm", height: "210 mm" },
+                            facing: true, bleed: "3 mm", pages: 1000,
+                          }),
+                        })).json()).id
+                        """);
+        page.navigate(window.address() + "/publications/" + id + "/flatplan");
+        Locator pages = page.getByRole(AriaRole.OPTION);
+        pages.first().waitFor();
+        page.mouse().move(600, 500);
+        for (int i = 0; i < 20; i++) {
+            page.mouse().wheel(0, 1500);
+            page.waitForTimeout(50);
+            // 80 spreads are 160 pages
+            Assertions.assertThat(pages.count()).isBetween(1, 160);
+        }
+        assertThat(
+                        page.getByRole(
+                                AriaRole.OPTION,
+                                new Page.GetByRoleOptions().setName(Pattern.compile("^Page 2,"))))
+                .hasCount(0);
+        page.evaluate("id => fetch('/api/publications/' + id, { method: 'DELETE' })", id);
+    }
 }

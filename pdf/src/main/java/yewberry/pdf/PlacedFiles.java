@@ -325,21 +325,12 @@ final class PlacedFiles implements Closeable {
         }
         PDFormXObject form =
                 new LayerUtility(document).importPageAsForm(source, picture.page() - 1);
-        form.getCOSObject().setItem(COSName.GROUP, isolated());
+        // what a page paints is put together by itself before it meets what is below
+        form.getCOSObject().setItem(COSName.GROUP, PressPdf.transparencyGroup());
         // a page that is turned comes turned, but on the sides that it has unturned
         PDRectangle box = form.getBBox();
         double[] unit = {1 / box.getWidth(), 0, 0, 1 / box.getHeight(), 0, 0};
         return new Placed(name, form.getCOSObject(), unit, List.of());
-    }
-
-    /** What a page paints is put together by itself before it meets what is below. */
-    private static COSDictionary isolated() {
-        COSDictionary group = new COSDictionary();
-        group.setItem(COSName.TYPE, COSName.GROUP);
-        group.setItem(COSName.S, COSName.TRANSPARENCY);
-        group.setItem(COSName.CS, COSName.DEVICECMYK);
-        group.setBoolean(COSName.I, true);
-        return group;
     }
 
     private static COSArray numbers(double... values) {

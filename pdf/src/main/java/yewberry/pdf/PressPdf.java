@@ -184,7 +184,7 @@ public final class PressPdf {
     }
 
     /** ISO 32000-1, 11.6.6: what is painted on the page is mixed in process ink. */
-    private static COSDictionary transparencyGroup() {
+    static COSDictionary transparencyGroup() {
         COSDictionary group = new COSDictionary();
         group.setItem(COSName.TYPE, COSName.GROUP);
         group.setItem(COSName.S, COSName.TRANSPARENCY);

@@ -313,11 +313,11 @@ public final class Editing {
             return without;
         }
         UUID replacement =
-                remove.replacement()
-                        .orElseThrow(() ->
-                                new Refused(
-                                        "“%s” is used in %s; choose the swatch that takes its place."
-                                                .formatted(gone.name(), places(uses))));
+                needed(
+                        remove.replacement(),
+                        "“%s” is used in %s; choose the swatch that takes its place.",
+                        gone.name(),
+                        uses);
         return Replacing.swatch(without, gone.id(), without.swatch(replacement).id());
     }
 
@@ -331,11 +331,11 @@ public final class Editing {
             return without;
         }
         UUID replacement =
-                remove.replacement()
-                        .orElseThrow(() ->
-                                new Refused(
-                                        "The look “%s” is used in %s; choose the look that takes its place."
-                                                .formatted(gone.name(), places(uses))));
+                needed(
+                        remove.replacement(),
+                        "The look “%s” is used in %s; choose the look that takes its place.",
+                        gone.name(),
+                        uses);
         return Replacing.look(without, gone.id(), without.look(replacement).id());
     }
 
@@ -349,12 +349,19 @@ public final class Editing {
             return without;
         }
         UUID replacement =
-                remove.replacement()
-                        .orElseThrow(() ->
-                                new Refused(
-                                        "“%s” is placed in %s; choose what takes its place."
-                                                .formatted(gone.name(), places(uses))));
+                needed(
+                        remove.replacement(),
+                        "“%s” is placed in %s; choose what takes its place.",
+                        gone.name(),
+                        uses);
         return Replacing.asset(without, gone.id(), without.asset(replacement).id());
+    }
+
+    /**
+     * @param refusal with a place for the name of what is removed and one for where it is used
+     */
+    private static UUID needed(Optional<UUID> replacement, String refusal, String name, int uses) {
+        return replacement.orElseThrow(() -> new Refused(refusal.formatted(name, places(uses))));
     }
 
     private static String places(int count) {

@@ -146,9 +146,15 @@ public record Offer(String label, Edit edit) {
         if (background.isPresent() && background.get().fill() instanceof Fill.Picture) {
             return PictureOffers.runOuts(end.fill(), background.get(), condition);
         }
-        if (background.isEmpty()
-                || !(background.get().area() instanceof Area.Rectangle rectangle)) {
+        if (background.isEmpty()) {
             return List.of();
+        }
+        if (!(background.get().area() instanceof Area.Rectangle rectangle)) {
+            return List.of(
+                    new Offer(
+                            "Make it the whole page",
+                            new Edit.ChangeBackground(
+                                    background.get().withArea(new Area.WholePage()))));
         }
         Anchor.Across across = rectangle.anchor().across();
         boolean bySpine = across == Anchor.Across.INSIDE || across == Anchor.Across.OUTSIDE;

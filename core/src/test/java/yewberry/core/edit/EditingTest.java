@@ -125,6 +125,64 @@ class EditingTest {
     }
 
     @Test
+    void parents_are_based_on_one_another_but_not_in_a_circle() {
+        UUID other = id("other parent");
+        Publication two = after(sample, new Edit.AddParent(other, "Light", Optional.of(PARENT)));
+        assertThat(two.chain(Optional.of(other)))
+                .extracting(parent -> parent.name())
+                .containsExactly("Dark", "Light");
+        refused(
+                two,
+                new Edit.BaseParent(PARENT, Optional.of(other)),
+                "cannot be based on itself",
+                "“Dark”");
+        refused(two, new Edit.BaseParent(other, Optional.of(id("nobody"))), "no such parent");
+    }
+
+    @Test
+    void what_was_based_on_a_removed_parent_is_based_on_the_replacement() {
+        UUID other = id("other parent");
+        UUID third = id("third parent");
+        Publication three =
+                after(
+                        after(sample, new Edit.AddParent(third, "Dim", Optional.empty())),
+                        new Edit.AddParent(other, "Light", Optional.of(PARENT)));
+        assertThat(
+                        after(three, new Edit.RemoveParent(PARENT, Optional.of(third)))
+                                .parent(other)
+                                .base())
+                .contains(third);
+        assertThat(
+                        after(three, new Edit.RemoveParent(PARENT, Optional.empty()))
+                                .parent(other)
+                                .base())
+                .isEmpty();
+    }
+
+    @Test
+    void a_part_whose_first_page_goes_begins_with_the_next() {
+        Publication named = after(sample, new Edit.NamePart(page(2), Optional.of("Dark hours")));
+        Publication without = after(named, new Edit.RemovePages(List.of(page(2))));
+        assertThat(without.page(page(3)).part()).contains("Dark hours");
+        assertThat(without.page(page(1)).part()).isEmpty();
+        Publication none = after(named, new Edit.NamePart(page(2), Optional.empty()));
+        assertThat(none.pages()).allMatch(page -> page.part().isEmpty());
+    }
+
+    @Test
+    void own_backgrounds_of_pages_go_in_one_step() {
+        Publication two =
+                after(
+                        after(
+                                sample,
+                                new Edit.AddBackground(
+                                        new Owner.OnPage(page(1)), ground("one", SIGNAL))),
+                        new Edit.AddBackground(new Owner.OnPage(page(2)), ground("two", SIGNAL)));
+        assertThat(after(two, new Edit.ClearBackgrounds(List.of(page(1), page(2)))))
+                .isEqualTo(sample);
+    }
+
+    @Test
     void removing_a_swatch_in_use_asks_for_a_replacement_and_uses_it_everywhere() {
         Publication used =
                 after(

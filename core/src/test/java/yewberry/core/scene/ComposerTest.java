@@ -62,6 +62,34 @@ class ComposerTest {
     }
 
     @Test
+    void what_lies_on_the_parent_of_a_parent_lies_below() {
+        UUID other = id("other parent");
+        Publication two =
+                after(
+                        after(
+                                after(
+                                        Sample.publication(),
+                                        new Edit.AddParent(other, "Light", Optional.of(PARENT))),
+                                new Edit.AddBackground(
+                                        new Owner.OnParent(other), ground("light", WHITE))),
+                        new Edit.AssignParent(List.of(page(1)), Optional.of(other)));
+        assertThat(fills(composer.compose(two, 0))).containsExactly(NIGHT.id(), WHITE.id());
+        assertThat(two.pagesWith(PARENT)).as("through the other one, too").isEqualTo(4);
+        Publication changed =
+                after(
+                        two,
+                        new Edit.ChangeBackground(
+                                two.parent(PARENT)
+                                        .layer()
+                                        .backgrounds()
+                                        .getFirst()
+                                        .withFill(new Fill.Solid(Tinted.full(SIGNAL.id())))));
+        assertThat(fills(composer.compose(changed, 0)))
+                .as("the page is composed anew when the lower one changes")
+                .containsExactly(SIGNAL.id(), WHITE.id());
+    }
+
+    @Test
     void a_page_can_hide_its_parents_backgrounds_but_keeps_its_text() {
         TextFrame foot = frame("foot", 10, 190, 100, 10, BODY, "Foot");
         Publication publication =

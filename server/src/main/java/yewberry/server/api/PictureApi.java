@@ -1,5 +1,11 @@
 package yewberry.server.api;
 
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.parameters.RequestBody;
+import java.io.IOException;
+import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -12,7 +18,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -55,14 +60,19 @@ class PictureApi {
      *
      * @param name of the file
      */
+    @Operation(
+            requestBody =
+                    @RequestBody(
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.APPLICATION_OCTET_STREAM_VALUE,
+                                            schema = @Schema(type = "string", format = "binary"))))
     @PostMapping(path = "/pictures", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
-    Asset add(
-            @PathVariable UUID id,
-            @RequestParam String name,
-            @RequestBody(required = false) byte[] file) {
+    Asset add(@PathVariable UUID id, @RequestParam String name, InputStream file)
+            throws IOException {
         publications.get(id);
-        return files.add(UUID.randomUUID(), name, file == null ? new byte[0] : file);
+        return files.add(UUID.randomUUID(), name, file);
     }
 
     /**

@@ -33,6 +33,11 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail tooLarge(TooLarge large) {
+        return problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", large.getMessage());
+    }
+
+    @ExceptionHandler
     ProblemDetail missing(Missing missing) {
         return problem(HttpStatus.NOT_FOUND, "Not there", missing.getMessage());
     }
@@ -87,7 +92,7 @@ class Problems extends ResponseEntityExceptionHandler {
                     return refused(refused);
                 }
                 case TooLarge large -> {
-                    return problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", large.getMessage());
+                    return tooLarge(large);
                 }
                 case StreamReadException broken -> {
                     return problem(

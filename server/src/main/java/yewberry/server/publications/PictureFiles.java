@@ -1,5 +1,10 @@
 package yewberry.server.publications;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
@@ -37,6 +42,26 @@ public class PictureFiles {
     /** The bytes of a file that is kept. */
     public byte[] read(String sha256) {
         return store.read(sha256);
+    }
+
+    /**
+     * Takes a file in as it comes. It waits on the disk for its turn, so that many at once take no
+     * more memory than one.
+     *
+     * @param name of the file
+     * @throws Refused if it cannot be placed
+     * @throws IOException if it does not come whole
+     */
+    public Asset add(UUID id, String name, InputStream body) throws IOException {
+        Path waiting = Files.createTempFile("yewberry-picture", null);
+        try {
+            Files.copy(body, waiting, StandardCopyOption.REPLACE_EXISTING);
+            synchronized (this) {
+                return add(id, name, Files.readAllBytes(waiting));
+            }
+        } finally {
+            Files.deleteIfExists(waiting);
+        }
     }
 
     /**

@@ -1,0 +1,69 @@
+import type { Placing, Setup } from "../api/types";
+import { Choice } from "../ui/Choice";
+import { LengthField } from "../ui/LengthField";
+
+type Anchor = Placing["anchor"];
+
+/** A point that something is measured from, and how far it lies from there. */
+export interface Anchored {
+  anchor: Anchor;
+  across: string;
+  down: string;
+}
+
+const across: { id: Anchor["across"]; label: string }[] = [
+  { id: "LEFT", label: "Left edge" },
+  { id: "MIDDLE", label: "Middle" },
+  { id: "RIGHT", label: "Right edge" },
+  { id: "INSIDE", label: "Inside edge" },
+  { id: "OUTSIDE", label: "Outside edge" },
+];
+
+const down: { id: Anchor["down"]; label: string }[] = [
+  { id: "TOP", label: "Top" },
+  { id: "MIDDLE", label: "Middle" },
+  { id: "BOTTOM", label: "Bottom" },
+];
+
+/** Fields of these, to be put in a row of two columns. */
+export function AnchorFields({
+  label,
+  unit,
+  value,
+  onChange,
+}: {
+  label: string;
+  unit: Setup["unit"];
+  value: Anchored;
+  onChange: (changed: Partial<Anchored>) => void;
+}) {
+  const { anchor } = value;
+  return (
+    <>
+      <Choice
+        label={label}
+        value={anchor.across}
+        options={across}
+        onChange={(id) => onChange({ anchor: { ...anchor, across: id as Anchor["across"] } })}
+      />
+      <Choice
+        label="and"
+        value={anchor.down}
+        options={down}
+        onChange={(id) => onChange({ anchor: { ...anchor, down: id as Anchor["down"] } })}
+      />
+      <LengthField
+        label={anchor.across === "MIDDLE" ? "To the right" : "Inwards"}
+        unit={unit}
+        value={value.across}
+        onCommit={(length) => onChange({ across: length })}
+      />
+      <LengthField
+        label={anchor.down === "BOTTOM" ? "Upwards" : "Downwards"}
+        unit={unit}
+        value={value.down}
+        onCommit={(length) => onChange({ down: length })}
+      />
+    </>
+  );
+}
