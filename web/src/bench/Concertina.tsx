@@ -137,7 +137,7 @@ export function Concertina({
             alt=""
             width={width}
             height={HEIGHT}
-            src={`/api/publications/${publication.id}/pages/${page.id}/picture?viewing=${viewing}&ppi=36&r=${publication.revision}`}
+            src={`/api/publications/${publication.id}/pages/${page.id}/small?viewing=${viewing}&r=${publication.revision}`}
           />
           <Caption $right={publication.setup.facing && page.side === "RIGHT"}>
             {(findings.get(page.id) ?? 0) > 0 && (

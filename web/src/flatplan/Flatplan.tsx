@@ -11,7 +11,6 @@ import { useOpened } from "../publication/PublicationScreen";
 import { theme } from "../theme";
 import { VisuallyHidden } from "../ui/Notice";
 import { MoreActions } from "./MoreActions";
-import { partsOf } from "./parts";
 import { useWidth } from "./useWidth";
 
 const Layout = styled.main`
@@ -52,33 +51,57 @@ const Drop = styled(Aria.DropIndicator)`
   }
 `;
 
-/** The pages of a spread meet in the middle of their two cells. */
-const Cell = styled(Aria.ListBoxItem)<{ $at: "left" | "right" | "middle" }>`
+/**
+ * The pages of a spread meet in the middle of their two cells. Everything in a cell is styled from
+ * here, because many of them come and go while the plan is scrolled.
+ */
+const Cell = styled(Aria.ListBoxItem)`
   height: 100%;
   box-sizing: border-box;
   display: flex;
   flex-direction: column;
-  align-items: ${({ $at }) =>
-    $at === "left" ? "flex-end" : $at === "right" ? "flex-start" : "center"};
+  align-items: center;
   cursor: pointer;
   outline: none;
+  contain: size layout style;
+  & .left {
+    margin-left: auto;
+    padding-right: 0;
+  }
+  & .right {
+    margin-right: auto;
+    padding-left: 0;
+  }
   &[data-dragging] {
     opacity: 0.5;
   }
-`;
-
-const Tile = styled.div<{ $at: "left" | "right" | "middle" }>`
-  display: flex;
-  flex-direction: column;
-  padding: 3px ${({ $at }) => ($at === "left" ? "0" : "3px")} 3px
-    ${({ $at }) => ($at === "right" ? "0" : "3px")};
-  background: ${theme.color.paper};
-  border-top: 4px solid transparent;
-  [data-selected] > & {
+  & .part {
+    flex: none;
+    height: 20px;
+    padding: 0 4px;
+    box-sizing: border-box;
+    font-size: ${theme.size.small};
+    font-weight: 600;
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  & .tile {
+    padding: 3px;
+    background: ${theme.color.paper};
+    border-top: 4px solid transparent;
+  }
+  & .tile.left {
+    padding-right: 0;
+  }
+  & .tile.right {
+    padding-left: 0;
+  }
+  &[data-selected] .tile {
     border-top-color: ${theme.color.active};
     background: ${theme.color.activeSoft};
   }
-  [data-focus-visible] > & {
+  &[data-focus-visible] .tile {
     outline: 2px solid ${theme.color.text};
     outline-offset: 1px;
   }
@@ -86,39 +109,23 @@ const Tile = styled.div<{ $at: "left" | "right" | "middle" }>`
     display: block;
     background: ${theme.color.paper};
   }
-`;
-
-const Part = styled.span`
-  flex: none;
-  height: 20px;
-  padding: 0 4px;
-  box-sizing: border-box;
-  font-size: ${theme.size.small};
-  font-weight: 600;
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  color: ${theme.color.text};
-`;
-
-const Caption = styled.span<{ $right: boolean }>`
-  display: flex;
-  flex-direction: ${({ $right }) => ($right ? "row-reverse" : "row")};
-  align-items: baseline;
-  gap: 6px;
-  padding: 2px 4px 0;
-  font-size: ${theme.size.small};
-  & strong {
-    font-weight: 600;
+  & .line {
+    display: flex;
+    align-items: baseline;
+    gap: 6px;
+    height: 20px;
+    padding: 0 4px;
+    font-size: ${theme.size.small};
+    white-space: nowrap;
+  }
+  & .right .line {
+    flex-direction: row-reverse;
   }
   & .parent {
-    flex: 1;
     min-width: 0;
     overflow: hidden;
     text-overflow: ellipsis;
-    white-space: nowrap;
     color: ${theme.color.quiet};
-    text-align: ${({ $right }) => ($right ? "right" : "left")};
   }
   & .wrong {
     color: ${theme.color.fail};
@@ -207,7 +214,8 @@ export function Flatplan() {
               maxItemSize: new Aria.Size(cell, HEIGHT + 76),
               minSpace: new Aria.Size(0, 12),
               maxColumns: columns,
-              preserveAspectRatio: false,
+              // all are of one size, so that none is measured
+              preserveAspectRatio: true,
               dropIndicatorThickness: 5,
             }}
           >
@@ -268,32 +276,34 @@ function PlaceCell({
   const { page } = place;
   if (!page) {
     const none = "No page: the first one is on the right";
-    return <Cell id={place.id} $at="middle" textValue={none} aria-label={none} />;
+    return <Cell id={place.id} textValue={none} aria-label={none} />;
   }
-  const at = !publication.setup.facing ? "middle" : page.side === "LEFT" ? "left" : "right";
-  const part = partsOf(publication).find((each) => each.first.id === page.id);
-  const name = `${label(page, publication, findings)}${part ? `, part ${part.name} begins` : ""}`;
+  const at = !publication.setup.facing ? "" : page.side === "LEFT" ? "left" : "right";
+  const { part } = page;
+  const name = `${label(page, publication, findings)}${part ? `, part ${part} begins` : ""}`;
   return (
-    <Cell id={page.id} $at={at} textValue={name} aria-label={name}>
-      <Part style={{ width: width + 3 }}>{part?.name}</Part>
-      <Tile $at={at}>
+    <Cell id={page.id} textValue={name} aria-label={name}>
+      <span className={`part ${at}`} style={{ width: width + 3 }}>
+        {part}
+      </span>
+      <div className={`tile ${at}`}>
         <img
           decoding="async"
           alt=""
           width={width}
           height={HEIGHT}
           draggable={false}
-          src={`/api/publications/${publication.id}/pages/${page.id}/picture?viewing=${viewing}&ppi=54&r=${publication.revision}`}
+          src={`/api/publications/${publication.id}/pages/${page.id}/small?viewing=${viewing}&r=${publication.revision}`}
         />
-        <Caption $right={at === "right"} style={{ width }}>
+        <div className="line" style={{ width }}>
           <strong>{page.number}</strong>
           <span className="parent">{parentName(page, publication) ?? "no parent"}</span>
-        </Caption>
-        <Caption $right={at === "right"} style={{ width, height: 18 }}>
+        </div>
+        <div className="line" style={{ width }}>
           {findings > 0 && <span className="wrong">✕ {findings}</span>}
           {differs(page) && <span title="Differs from its parent">own</span>}
-        </Caption>
-      </Tile>
+        </div>
+      </div>
     </Cell>
   );
 }

@@ -23,31 +23,25 @@ import yewberry.core.text.Segment;
  * one point. Glyph outlines are shared shapes; trim, bleed and safe area are drawn when asked for.
  */
 public final class SvgPicture {
-    /** Fine enough for a page at 200 %. */
-    public static final int FINE = 144;
+    /** Fine enough for a page at 200 %; what areas mix has no edges finer than that. */
+    private static final int AREAS_PPI = 144;
 
     private final View view;
     private final boolean guides;
-    private final int ppi;
     private final Map<String, Face.Outline> glyphs = new LinkedHashMap<>();
     private final StringBuilder clips = new StringBuilder();
     private final StringBuilder body = new StringBuilder();
     private int parts;
     private int shades;
 
-    private SvgPicture(View view, boolean guides, int ppi) {
+    private SvgPicture(View view, boolean guides) {
         this.view = view;
         this.guides = guides;
-        this.ppi = ppi;
     }
 
-    /**
-     * A page alone, out to its bleed on every side.
-     *
-     * @param ppi how fine areas are painted that are not drawn as shapes
-     */
-    public static String page(PageScene scene, View view, boolean guides, int ppi) {
-        SvgPicture picture = new SvgPicture(view, guides, ppi);
+    /** A page alone, out to its bleed on every side. */
+    public static String page(PageScene scene, View view, boolean guides) {
+        SvgPicture picture = new SvgPicture(view, guides);
         picture.draw(scene, 0, scene.boxes().bleed());
         return picture.document(scene.boxes().bleed());
     }
@@ -58,7 +52,7 @@ public final class SvgPicture {
      * @param region in the space of the page; what lies beyond the bleed stays empty
      */
     public static String region(PageScene scene, Rect region, View view) {
-        SvgPicture picture = new SvgPicture(view, false, FINE);
+        SvgPicture picture = new SvgPicture(view, false);
         picture.draw(scene, 0, scene.boxes().bleed().intersection(region));
         return picture.document(region);
     }
@@ -74,7 +68,7 @@ public final class SvgPicture {
      * @param scenes from left to right
      */
     public static String spread(List<PageScene> scenes, View view, boolean guides) {
-        SvgPicture picture = new SvgPicture(view, guides, FINE);
+        SvgPicture picture = new SvgPicture(view, guides);
         Optional<Rect> whole = Optional.empty();
         for (Placed placed : arrange(scenes)) {
             picture.draw(placed.scene(), placed.x(), placed.visible());
@@ -140,8 +134,8 @@ public final class SvgPicture {
             }
             return;
         }
-        PaintedAreas.Picture painted = PaintedAreas.of(scene, view, visible, ppi);
-        double pixel = 72.0 / ppi;
+        PaintedAreas.Picture painted = PaintedAreas.of(scene, view, visible, AREAS_PPI);
+        double pixel = 72.0 / AREAS_PPI;
         body.append("<image");
         box(
                 body,

@@ -65,7 +65,7 @@ class SvgPictureTest {
 
     @Test
     void a_page_is_drawn_out_to_its_bleed_in_points() {
-        Document svg = read(SvgPicture.page(scene, view, false, SvgPicture.FINE));
+        Document svg = read(SvgPicture.page(scene, view, false));
         double[] view =
                 java.util.Arrays.stream(svg.getDocumentElement().getAttribute("viewBox").split(" "))
                         .mapToDouble(Double::parseDouble)
@@ -79,13 +79,13 @@ class SvgPictureTest {
     @Test
     void colours_are_those_of_the_press_condition() {
         String night = view.see(Sample.color(NIGHT)).hex();
-        assertThat(all(read(SvgPicture.page(scene, view, false, SvgPicture.FINE)), "rect"))
+        assertThat(all(read(SvgPicture.page(scene, view, false)), "rect"))
                 .anyMatch(rect -> rect.getAttribute("fill").equals(night));
     }
 
     @Test
     void a_glyph_that_comes_again_is_drawn_once_and_used_again() {
-        Document svg = read(SvgPicture.page(scene, view, false, SvgPicture.FINE));
+        Document svg = read(SvgPicture.page(scene, view, false));
         List<String> used =
                 all(svg, "use").stream().map(use -> use.getAttribute("href").substring(1)).toList();
         List<String> drawn =
@@ -98,13 +98,12 @@ class SvgPictureTest {
 
     @Test
     void there_are_presentation_attributes_only_and_no_script() {
-        String svg = SvgPicture.page(scene, view, true, SvgPicture.FINE);
+        String svg = SvgPicture.page(scene, view, true);
         assertThat(svg).doesNotContain("style", "<script", "onload", "class=");
         assertThat(all(read(svg), "rect"))
                 .extracting(rect -> rect.getAttribute("data-guide"))
                 .contains("trim", "bleed", "safe");
-        assertThat(SvgPicture.page(scene, view, false, SvgPicture.FINE))
-                .doesNotContain("data-guide");
+        assertThat(SvgPicture.page(scene, view, false)).doesNotContain("data-guide");
     }
 
     @Test

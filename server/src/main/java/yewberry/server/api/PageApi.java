@@ -21,6 +21,7 @@ import yewberry.core.color.Viewing;
 import yewberry.core.edit.Edit;
 import yewberry.core.findings.Findings;
 import yewberry.core.legibility.Mend;
+import yewberry.core.picture.SmallPicture;
 import yewberry.core.picture.SvgPicture;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
@@ -94,20 +95,33 @@ class PageApi {
                         scenes(open, publication, index), open.view(publication, viewing), guides));
     }
 
-    /**
-     * @param ppi how fine pictures and what areas mix are painted
-     */
     @GetMapping(path = "/pages/{page}/picture", produces = "image/svg+xml")
     ResponseEntity<byte[]> pagePicture(
             @PathVariable UUID id,
             @PathVariable UUID page,
             @RequestParam(defaultValue = "false") boolean guides,
+            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
+        return picture(SvgPicture.page(scene(id, page), view(id, viewing), guides));
+    }
+
+    /**
+     * A page out to its bleed as a small PNG file, for overviews of many.
+     *
+     * @param ppi pixels per inch, 9 to 144
+     */
+    @GetMapping(path = "/pages/{page}/small", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> small(
+            @PathVariable UUID id,
+            @PathVariable UUID page,
             @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing,
-            @RequestParam(defaultValue = "144") int ppi) {
-        if (ppi < 9 || ppi > 288) {
-            throw new Refused("A picture of a page has 9 to 288 pixels per inch.");
+            @RequestParam(defaultValue = "54") int ppi) {
+        if (ppi < 9 || ppi > 144) {
+            throw new Refused("A small picture of a page has 9 to 144 pixels per inch.");
         }
-        return picture(SvgPicture.page(scene(id, page), view(id, viewing), guides, ppi));
+        PageScene scene = scene(id, page);
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.maxAge(0, TimeUnit.SECONDS).cachePrivate())
+                .body(SmallPicture.of(scene, view(id, viewing), ppi));
     }
 
     /**
