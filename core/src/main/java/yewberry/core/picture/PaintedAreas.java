@@ -39,12 +39,7 @@ final class PaintedAreas {
                 }
             }
         }
-        BufferedImage image = PressRaster.areas(scene, view, region, ppi);
-        Picture picture =
-                new Picture(
-                        image.getWidth(),
-                        image.getHeight(),
-                        Base64.getEncoder().encodeToString(Png.quick(image)));
+        Picture picture = picture(PressRaster.areas(scene, view, region, ppi));
         synchronized (MEMO) {
             Deque<Known> known = MEMO.computeIfAbsent(scene, key -> new ArrayDeque<>());
             if (known.size() == VARIANTS) {
@@ -53,5 +48,12 @@ final class PaintedAreas {
             known.addFirst(new Known(view, region, ppi, picture));
         }
         return picture;
+    }
+
+    static Picture picture(BufferedImage image) {
+        return new Picture(
+                image.getWidth(),
+                image.getHeight(),
+                Base64.getEncoder().encodeToString(Png.quick(image)));
     }
 }

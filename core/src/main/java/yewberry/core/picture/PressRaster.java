@@ -19,6 +19,7 @@ import yewberry.core.scene.InkPlanes;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Medium;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Paint;
 import yewberry.core.scene.Painted;
 import yewberry.core.scene.Rect;
 import yewberry.core.text.Segment;
@@ -38,6 +39,7 @@ public final class PressRaster {
     private final float[][] ink;
     private final float[] alpha;
     private final double[] pixel;
+    private final double[] over;
 
     private PressRaster(PageScene scene, View view, Rect region, double ppi) {
         this.scene = scene.on(Medium.of(view.viewing()));
@@ -51,6 +53,7 @@ public final class PressRaster {
         this.ink = new float[planes.count()][width * height];
         this.alpha = new float[width * height];
         this.pixel = new double[planes.count()];
+        this.over = new double[planes.count()];
     }
 
     /**
@@ -70,6 +73,22 @@ public final class PressRaster {
     public static BufferedImage areas(PageScene scene, View view, Rect region, double ppi) {
         PressRaster raster = new PressRaster(scene, view, region, ppi);
         raster.areas();
+        return raster.screen();
+    }
+
+    /**
+     * What all areas and a colour that is printed over them come to.
+     *
+     * @param paint that overprints, everywhere
+     */
+    public static BufferedImage overprinted(
+            PageScene scene, Paint paint, View view, Rect region, double ppi) {
+        PressRaster raster = new PressRaster(scene, view, region, ppi);
+        raster.areas();
+        double[] source = raster.planes.of(paint.color());
+        for (int at = 0; at < raster.alpha.length; at++) {
+            raster.overprint(at, source, 1);
+        }
         return raster.screen();
     }
 
@@ -149,21 +168,24 @@ public final class PressRaster {
         graphics.dispose();
         byte[] covered = ((DataBufferByte) mask.getRaster().getDataBuffer()).getData();
         double[] source = planes.of(run.paint().color());
-        double[] over = new double[source.length];
         for (int at = 0; at < covered.length; at++) {
             if (covered[at] != 0) {
                 double part = (covered[at] & 0xff) / 255.0;
                 if (run.paint().overprints()) {
-                    for (int plane = 0; plane < over.length; plane++) {
-                        over[plane] =
-                                source[plane] > 0 ? source[plane] : ink[plane][at] * alpha[at];
-                    }
-                    paint(at, over, part, BlendMode.NORMAL);
+                    overprint(at, source, part);
                 } else {
                     paint(at, source, part, BlendMode.NORMAL);
                 }
             }
         }
+    }
+
+    /** Where the source has no ink, that below stays. */
+    private void overprint(int at, double[] source, double part) {
+        for (int plane = 0; plane < over.length; plane++) {
+            over[plane] = source[plane] > 0 ? source[plane] : ink[plane][at] * alpha[at];
+        }
+        paint(at, over, part, BlendMode.NORMAL);
     }
 
     private BufferedImage screen() {

@@ -134,16 +134,19 @@ public final class SvgPicture {
             }
             return;
         }
-        PaintedAreas.Picture painted = PaintedAreas.of(scene, view, visible, AREAS_PPI);
+        image(PaintedAreas.of(scene, view, visible, AREAS_PPI), visible);
+    }
+
+    /**
+     * @param region that it was painted for; its sides were rounded up to whole pixels
+     */
+    private void image(PaintedAreas.Picture painted, Rect region) {
         double pixel = 72.0 / AREAS_PPI;
         body.append("<image");
         box(
                 body,
                 new Rect(
-                        visible.x(),
-                        visible.y(),
-                        painted.width() * pixel,
-                        painted.height() * pixel));
+                        region.x(), region.y(), painted.width() * pixel, painted.height() * pixel));
         body.append(" preserveAspectRatio=\"none\" href=\"data:image/png;base64,");
         body.append(painted.base64()).append("\"/>");
     }
@@ -214,9 +217,13 @@ public final class SvgPicture {
             text(run, run.paint().color());
             return;
         }
+        PageScene shown = scene.on(Medium.of(view.viewing()));
+        if (liesOnMixedInk(shown, run)) {
+            overprinted(shown, run);
+            return;
+        }
         Optional<Color> first = Optional.empty();
-        for (Overlay.Part part :
-                Overlay.of(scene.on(Medium.of(view.viewing())), run, view.condition())) {
+        for (Overlay.Part part : Overlay.of(shown, run, view.condition())) {
             if (first.isEmpty()) {
                 // the first lies under all the others too, so that no seam shows between them
                 first = Optional.of(part.color());
@@ -227,6 +234,53 @@ public final class SvgPicture {
                 body.append("</g>");
             }
         }
+    }
+
+    /** Whether it lies on a ground that is not one colour. */
+    private static boolean liesOnMixedInk(PageScene scene, Item.GlyphRun run) {
+        Rect bounds = run.bounds();
+        for (Item.AreaFill fill : scene.areas().reversed()) {
+            if (!fill.rect().intersection(bounds).isEmpty() && fill.solid().isEmpty()) {
+                return true;
+            }
+            if (fill.solid().isPresent() && fill.rect().contains(bounds)) {
+                return false;
+            }
+        }
+        return false;
+    }
+
+    /** There it has as many colours as the ground: they are painted, and its glyphs cut out. */
+    private void overprinted(PageScene scene, Item.GlyphRun run) {
+        Rect region = run.bounds().intersection(scene.boxes().bleed());
+        if (region.isEmpty()) {
+            return;
+        }
+        String id = "over-" + ++parts;
+        glyphClip(id, run);
+        body.append("<g clip-path=\"url(#").append(id).append(")\">");
+        image(
+                PaintedAreas.picture(
+                        PressRaster.overprinted(scene, run.paint(), view, region, AREAS_PPI)),
+                region);
+        body.append("</g>");
+    }
+
+    /** Makes a clip of the glyphs of a run. */
+    private void glyphClip(String id, Item.GlyphRun run) {
+        clips.append("<clipPath id=\"").append(id).append("\">");
+        for (Item.Line line : run.lines()) {
+            for (Segment.Glyph glyph : line.glyphs()) {
+                if (!run.face().outline(glyph.id()).ink().isEmpty()) {
+                    clips.append("<use href=\"#").append(shape(run, glyph.id()));
+                    clips.append("\" transform=\"translate(");
+                    clips.append(number(line.x() + glyph.x())).append(' ');
+                    clips.append(number(line.baseline() + glyph.y())).append(") scale(");
+                    clips.append(number(run.scale())).append(")\"/>");
+                }
+            }
+        }
+        clips.append("</clipPath>");
     }
 
     /** Makes a clip of a part: its rectangle, and of that the glyphs it is limited to. */
@@ -241,23 +295,7 @@ public final class SvgPicture {
         clips.append("><rect");
         box(clips, part.rect());
         clips.append("/></clipPath>");
-        part.within()
-                .ifPresent(run -> {
-                    clips.append("<clipPath id=\"within-").append(parts).append("\">");
-                    for (Item.Line line : run.lines()) {
-                        for (Segment.Glyph glyph : line.glyphs()) {
-                            if (!run.face().outline(glyph.id()).ink().isEmpty()) {
-                                clips.append("<use href=\"#").append(shape(run, glyph.id()));
-                                clips.append("\" transform=\"translate(");
-                                clips.append(number(line.x() + glyph.x())).append(' ');
-                                clips.append(number(line.baseline() + glyph.y()))
-                                        .append(") scale(");
-                                clips.append(number(run.scale())).append(")\"/>");
-                            }
-                        }
-                    }
-                    clips.append("</clipPath>");
-                });
+        part.within().ifPresent(run -> glyphClip("within-" + parts, run));
         return id;
     }
 

@@ -14,6 +14,7 @@ import yewberry.core.scene.Overlay;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Painted;
 import yewberry.core.scene.Rect;
+import yewberry.core.scene.Shade;
 
 /**
  * A place of a page that is printed in one colour, with all the ink that lies there.
@@ -28,6 +29,9 @@ public record InkPlace(
         Item item, Optional<Item> ground, Color color, double total, List<Rect> rects) {
     /** In each direction over an area that is not one colour. */
     private static final int GRID = 12;
+
+    /** The same over a picture, whose heaviest place may be small. */
+    private static final int PICTURE_GRID = 72;
 
     public InkPlace {
         rects = List.copyOf(rects);
@@ -89,12 +93,13 @@ public record InkPlace(
                         scene.items().subList(0, scene.items().indexOf(fill) + 1),
                         condition);
         List<Color> colors = new ArrayList<>();
+        int grid = fill.shade() instanceof Shade.Picture ? PICTURE_GRID : GRID;
         for (Rect rect : visible) {
-            for (int column = 0; column <= GRID; column++) {
-                for (int row = 0; row <= GRID; row++) {
+            for (int column = 0; column <= grid; column++) {
+                for (int row = 0; row <= grid; row++) {
                     // a hair inside, where the area still is
-                    double x = rect.x() + 0.01 + (rect.width() - 0.02) * column / GRID;
-                    double y = rect.y() + 0.01 + (rect.height() - 0.02) * row / GRID;
+                    double x = rect.x() + 0.01 + (rect.width() - 0.02) * column / grid;
+                    double y = rect.y() + 0.01 + (rect.height() - 0.02) * row / grid;
                     colors.add(painted.at(x, y));
                 }
             }

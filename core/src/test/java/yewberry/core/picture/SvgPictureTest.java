@@ -4,14 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static yewberry.core.Sample.BODY;
 import static yewberry.core.Sample.NIGHT;
+import static yewberry.core.Sample.SIGNAL;
 import static yewberry.core.Sample.frame;
 import static yewberry.core.Sample.ground;
 
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
 import java.io.StringReader;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.w3c.dom.Document;
@@ -19,11 +25,17 @@ import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
 import org.xml.sax.InputSource;
 import yewberry.core.Sample;
+import yewberry.core.color.Overprint;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
+import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
+import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Composer;
+import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Painted;
 
 class SvgPictureTest {
     private final View view = Sample.asDesigned();
@@ -119,5 +131,54 @@ class SvgPictureTest {
         assertThat(leftEnds).isCloseTo(rightBegins, within(1e-9));
         assertThat(read(SvgPicture.spread(facing, view, true)).getDocumentElement().getTagName())
                 .isEqualTo("svg");
+    }
+
+    /** Black over a ground of many colours is of many colours: each as the two come to in ink. */
+    @Test
+    void black_text_that_overprints_a_gradient_follows_it() throws IOException {
+        PressCondition coated = PressCondition.coated();
+        Fill gradient =
+                new Fill.Gradient(
+                        Fill.Gradient.Kind.LINEAR,
+                        0,
+                        false,
+                        List.of(
+                                new Fill.Gradient.Stop(0, Tinted.full(SIGNAL.id()), 100),
+                                new Fill.Gradient.Stop(100, Tinted.full(NIGHT.id()), 100)));
+        PageScene page =
+                new Composer(coated)
+                        .compose(
+                                Sample.withPage(
+                                        new Layer(
+                                                List.of(ground("g", NIGHT).withFill(gradient)),
+                                                List.of(
+                                                        frame(
+                                                                "f",
+                                                                5,
+                                                                10,
+                                                                130,
+                                                                30,
+                                                                BODY,
+                                                                "The Milky Way over the marsh")))),
+                                0);
+        Item.GlyphRun run = page.text().getFirst();
+        assertThat(run.paint().overprints()).isTrue();
+        Element image = all(read(SvgPicture.page(page, view, false)), "image").getFirst();
+        String data = image.getAttribute("href").replaceFirst("^data:image/png;base64,", "");
+        BufferedImage painted =
+                ImageIO.read(new ByteArrayInputStream(Base64.getDecoder().decode(data)));
+        Painted ground = new Painted(page, List.copyOf(page.areas()), coated);
+        for (double part : new double[] {0.1, 0.5, 0.9}) {
+            double x = run.bounds().x() + run.bounds().width() * part;
+            double y = run.bounds().y() + run.bounds().height() / 2;
+            Rgb wanted =
+                    coated.toScreen(Overprint.over(run.paint().color(), ground.at(x, y), coated));
+            int pixel = painted.getRGB((int) (painted.getWidth() * part), painted.getHeight() / 2);
+            assertThat(pixel >> 16 & 0xff).isCloseTo(wanted.red(), within(3));
+            assertThat(pixel >> 8 & 0xff).isCloseTo(wanted.green(), within(3));
+            assertThat(pixel & 0xff).isCloseTo(wanted.blue(), within(3));
+        }
+        assertThat(((Element) image.getParentNode()).getAttribute("clip-path"))
+                .startsWith("url(#over-");
     }
 }
