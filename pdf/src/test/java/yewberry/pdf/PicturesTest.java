@@ -36,6 +36,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
+import yewberry.core.asset.InkImage;
 import yewberry.core.asset.Intake;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.BlendMode;
@@ -400,6 +401,40 @@ class PicturesTest {
                                         true,
                                         new Layer(grounds, List.of()))))
                 .withAssets(List.of(asset));
+    }
+
+    /**
+     * The same page as ghostscript writes it: JPEG as YCCK with Adobe's marker, TIFF as plain inks.
+     */
+    @Test
+    void a_jpeg_and_a_tiff_of_inks_come_to_the_same() throws IOException {
+        Asset sky = asset("sky.png", png(sky(160, 120)));
+        Path pdf = write(scenes(sky, whole(placed(sky, Placing.COVER))));
+        InkImage tiff = drawn(pdf, "tiff32nc", "page.tif");
+        InkImage jpeg = drawn(pdf, "jpegcmyk", "page.jpg");
+        double off = 0;
+        for (int i = 0; i < tiff.ink().length; i++) {
+            off += Math.abs((tiff.ink()[i] & 0xff) - (jpeg.ink()[i] & 0xff));
+        }
+        assertThat(off / tiff.ink().length).isLessThan(2);
+    }
+
+    private InkImage drawn(Path pdf, String device, String name) throws IOException {
+        Path file = folder.resolve(name);
+        Programs.run(
+                "gs",
+                "-q",
+                "-dSAFER",
+                "-dNOPAUSE",
+                "-dBATCH",
+                "-sDEVICE=" + device,
+                "-dJPEGQ=95",
+                "-r72",
+                "-sOutputFile=" + file,
+                pdf.toString());
+        Asset asset = asset(name, Files.readAllBytes(file));
+        assertThat(((Asset.Pixels) asset.content()).colors()).isEqualTo(Asset.Colors.CMYK);
+        return pictures.of(asset, 1, Optional.empty(), COATED).whole(0);
     }
 
     @Test
