@@ -42,6 +42,7 @@ const Leaf = styled(Aria.ListBoxItem)<{ $gap: boolean; $open: boolean }>`
     display: block;
     height: ${HEIGHT}px;
     width: auto;
+    align-self: center;
     background: ${theme.color.paper};
   }
 `;

@@ -1,7 +1,6 @@
 package yewberry.server.demo;
 
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
 import yewberry.server.Settings;
 import yewberry.server.publications.PictureFiles;
@@ -9,7 +8,7 @@ import yewberry.server.publications.Publications;
 
 /** Puts the demo's publications on an empty shelf, if asked to. */
 @Component
-class DemoData implements ApplicationRunner {
+class DemoData implements SmartInitializingSingleton {
     private final Publications publications;
     private final PictureFiles files;
     private final Settings settings;
@@ -20,8 +19,9 @@ class DemoData implements ApplicationRunner {
         this.settings = settings;
     }
 
+    /** Before the server answers, so that nobody finds the shelf half full. */
     @Override
-    public void run(ApplicationArguments arguments) {
+    public void afterSingletonsInstantiated() {
         if (settings.demo() && publications.list().isEmpty()) {
             publications.create(DemoLeaflet.publication(files::add));
             publications.create(DemoPublication.seasonGuide(files::add));
