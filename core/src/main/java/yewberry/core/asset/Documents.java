@@ -1,6 +1,7 @@
 package yewberry.core.asset;
 
 import java.awt.image.BufferedImage;
+import yewberry.core.Refused;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
 
@@ -28,7 +29,7 @@ public interface Documents {
             new Documents() {
                 @Override
                 public Asset.Document read(byte[] file) {
-                    throw new yewberry.core.Refused("PDF files cannot be placed here.");
+                    throw new Refused("PDF files cannot be placed here.");
                 }
 
                 @Override

@@ -1,10 +1,8 @@
 package yewberry.core.edit;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -14,19 +12,15 @@ import yewberry.core.edit.Edit.*;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
-import yewberry.core.publication.Page;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
-import yewberry.core.publication.Uses;
 
 /** Applies edits. Everything here is a pure function of the publication and the edit. */
 public final class Editing {
-    private static final int MOST_PAGES = 5000;
-
     private Editing() {}
 
     /**
@@ -49,13 +43,13 @@ public final class Editing {
             }
             case RenamePublication(String name) -> on.withName(name);
             case ChangeSetup change -> on.withSetup(change.setup());
-            case AddPages add -> addPages(on, add);
-            case MovePages move -> movePages(on, move);
-            case RemovePages(List<UUID> pages) -> removePages(on, pages);
+            case AddPages add -> PageEdits.add(on, add);
+            case MovePages move -> PageEdits.move(on, move);
+            case RemovePages(List<UUID> pages) -> PageEdits.remove(on, pages);
             case AssignParent assign ->
-                    changePages(on, assign.pages(), page -> page.withParent(assign.parent()));
+                    PageEdits.change(on, assign.pages(), page -> page.withParent(assign.parent()));
             case ShowParent show ->
-                    changePages(on, show.pages(), page -> page.withParentShown(show.shown()));
+                    PageEdits.change(on, show.pages(), page -> page.withParentShown(show.shown()));
             case AddParent add ->
                     on.withParents(
                             plus(
@@ -74,7 +68,7 @@ public final class Editing {
                                     on.parents(),
                                     on.parent(rename.parent()),
                                     parent -> parent.withName(rename.name())));
-            case RemoveParent remove -> removeParent(on, remove);
+            case RemoveParent remove -> Removing.parent(on, remove);
             case AddSwatch(var swatch) ->
                     on.withSwatches(plus(on.swatches(), each -> each.id(), swatch));
             case ChangeSwatch change ->
@@ -90,11 +84,11 @@ public final class Editing {
                                     on.swatches(),
                                     on.swatch(rename.swatch()),
                                     swatch -> swatch.withName(rename.name())));
-            case RemoveSwatch remove -> removeSwatch(on, remove);
+            case RemoveSwatch remove -> Removing.swatch(on, remove);
             case AddLook(var look) -> on.withLooks(plus(on.looks(), each -> each.id(), look));
             case ChangeLook(var look) ->
                     on.withLooks(replaced(on.looks(), on.look(look.id()), each -> look));
-            case RemoveLook remove -> removeLook(on, remove);
+            case RemoveLook remove -> Removing.look(on, remove);
             case AddAsset(var asset) -> on.withAssets(plus(on.assets(), each -> each.id(), asset));
             case RenameAsset rename ->
                     on.withAssets(
@@ -113,14 +107,14 @@ public final class Editing {
                                                     asset.name(),
                                                     replace.sha256(),
                                                     replace.content())));
-            case RemoveAsset remove -> removeAsset(on, remove);
+            case RemoveAsset remove -> Removing.asset(on, remove);
             case ClearBackgrounds(List<UUID> pages) ->
-                    changePages(
+                    PageEdits.change(
                             on,
                             pages,
                             page -> page.withLayer(page.layer().withBackgrounds(List.of())));
             case NamePart part ->
-                    changePages(on, List.of(part.page()), page -> page.withPart(part.name()));
+                    PageEdits.change(on, List.of(part.page()), page -> page.withPart(part.name()));
             case SaveRecipe save -> Recipes.save(on, save);
             case AddRecipe(var recipe) ->
                     on.withRecipes(plus(on.recipes(), each -> each.id(), recipe));
@@ -207,90 +201,6 @@ public final class Editing {
         };
     }
 
-    private static Publication addPages(Publication on, AddPages add) {
-        if (add.pages().isEmpty() || on.pages().size() + add.pages().size() > MOST_PAGES) {
-            throw new Refused(
-                    "A publication has 1 to %d pages; it has %d and %d were to be added."
-                            .formatted(MOST_PAGES, on.pages().size(), add.pages().size()));
-        }
-        int at = add.after().map(page -> on.indexOf(page) + 1).orElse(0);
-        List<Page> added =
-                add.pages().stream()
-                        .map(id -> new Page(id, add.parent(), true, Layer.EMPTY))
-                        .toList();
-        List<Page> pages = new ArrayList<>(on.pages());
-        pages.addAll(at, added);
-        refuseTwice(pages, Page::id);
-        return on.withPages(pages);
-    }
-
-    private static Publication movePages(Publication on, MovePages move) {
-        Set<UUID> moved = known(on, move.pages());
-        if (move.after().filter(moved::contains).isPresent()) {
-            throw new Refused(
-                    "Pages cannot be moved behind one of themselves; choose another place.");
-        }
-        List<Page> staying =
-                new ArrayList<>(
-                        on.pages().stream().filter(page -> !moved.contains(page.id())).toList());
-        int at = move.after().map(after -> staying.indexOf(on.page(after)) + 1).orElse(0);
-        staying.addAll(at, on.pages().stream().filter(page -> moved.contains(page.id())).toList());
-        return on.withPages(staying);
-    }
-
-    private static Publication removePages(Publication on, List<UUID> pages) {
-        Set<UUID> removed = known(on, pages);
-        if (removed.size() == on.pages().size()) {
-            throw new Refused("A publication keeps at least one page; leave one of these.");
-        }
-        List<Page> staying = new ArrayList<>();
-        Optional<String> begun = Optional.empty();
-        for (Page page : on.pages()) {
-            if (removed.contains(page.id())) {
-                begun = page.part().isPresent() ? page.part() : begun;
-            } else {
-                // a part whose first page goes begins with the next one that stays
-                boolean takesOver = begun.isPresent() && page.part().isEmpty();
-                staying.add(takesOver ? page.withPart(begun) : page);
-                begun = Optional.empty();
-            }
-        }
-        return on.withPages(staying);
-    }
-
-    private static Publication changePages(
-            Publication on, List<UUID> pages, UnaryOperator<Page> change) {
-        Set<UUID> changed = known(on, pages);
-        return on.withPages(replacedWhere(on.pages(), page -> changed.contains(page.id()), change));
-    }
-
-    private static Set<UUID> known(Publication on, List<UUID> pages) {
-        Set<UUID> ids = new HashSet<>(pages);
-        if (ids.isEmpty()) {
-            throw new Refused("No page is chosen; choose at least one.");
-        }
-        ids.forEach(on::indexOf);
-        return ids;
-    }
-
-    private static Publication removeParent(Publication on, RemoveParent remove) {
-        Parent gone = on.parent(remove.parent());
-        refuseSame(remove.parent(), remove.replacement());
-        List<Page> pages =
-                replacedWhere(
-                        on.pages(),
-                        page -> page.parent().equals(Optional.of(gone.id())),
-                        page -> page.withParent(remove.replacement()));
-        List<Parent> parents =
-                replacedWhere(
-                        on.parents(),
-                        parent -> parent.base().equals(Optional.of(gone.id())),
-                        parent -> parent.withBase(remove.replacement()));
-        return on.withPages(pages)
-                .withParents(
-                        parents.stream().filter(each -> !each.id().equals(gone.id())).toList());
-    }
-
     private static Publication moveSwatch(Publication on, MoveSwatch move) {
         Swatch moved = on.swatch(move.swatch());
         if (move.after().equals(Optional.of(move.swatch()))) {
@@ -301,77 +211,6 @@ public final class Editing {
         int at = move.after().map(after -> swatches.indexOf(on.swatch(after)) + 1).orElse(0);
         swatches.add(at, moved);
         return on.withSwatches(swatches);
-    }
-
-    private static Publication removeSwatch(Publication on, RemoveSwatch remove) {
-        var gone = on.swatch(remove.swatch());
-        refuseSame(remove.swatch(), remove.replacement());
-        Publication without =
-                on.withSwatches(on.swatches().stream().filter(each -> each != gone).toList());
-        int uses = Uses.of(on).swatch(gone.id());
-        if (uses == 0) {
-            return without;
-        }
-        UUID replacement =
-                needed(
-                        remove.replacement(),
-                        "“%s” is used in %s; choose the swatch that takes its place.",
-                        gone.name(),
-                        uses);
-        return Replacing.swatch(without, gone.id(), without.swatch(replacement).id());
-    }
-
-    private static Publication removeLook(Publication on, RemoveLook remove) {
-        var gone = on.look(remove.look());
-        refuseSame(remove.look(), remove.replacement());
-        Publication without =
-                on.withLooks(on.looks().stream().filter(each -> each != gone).toList());
-        int uses = Uses.of(on).look(gone.id());
-        if (uses == 0) {
-            return without;
-        }
-        UUID replacement =
-                needed(
-                        remove.replacement(),
-                        "The look “%s” is used in %s; choose the look that takes its place.",
-                        gone.name(),
-                        uses);
-        return Replacing.look(without, gone.id(), without.look(replacement).id());
-    }
-
-    private static Publication removeAsset(Publication on, RemoveAsset remove) {
-        var gone = on.asset(remove.asset());
-        refuseSame(remove.asset(), remove.replacement());
-        Publication without =
-                on.withAssets(on.assets().stream().filter(each -> each != gone).toList());
-        int uses = Uses.of(on).asset(gone.id());
-        if (uses == 0) {
-            return without;
-        }
-        UUID replacement =
-                needed(
-                        remove.replacement(),
-                        "“%s” is placed in %s; choose what takes its place.",
-                        gone.name(),
-                        uses);
-        return Replacing.asset(without, gone.id(), without.asset(replacement).id());
-    }
-
-    /**
-     * @param refusal with a place for the name of what is removed and one for where it is used
-     */
-    private static UUID needed(Optional<UUID> replacement, String refusal, String name, int uses) {
-        return replacement.orElseThrow(() -> new Refused(refusal.formatted(name, places(uses))));
-    }
-
-    private static String places(int count) {
-        return count == 1 ? "1 place" : count + " places";
-    }
-
-    private static void refuseSame(UUID removed, Optional<UUID> replacement) {
-        if (replacement.filter(removed::equals).isPresent()) {
-            throw new Refused("What is removed cannot replace itself; choose another one.");
-        }
     }
 
     private static Publication restack(Publication on, RestackBackground restack) {
@@ -472,7 +311,7 @@ public final class Editing {
         return longer;
     }
 
-    private static <T> void refuseTwice(List<T> list, Function<T, UUID> id) {
+    static <T> void refuseTwice(List<T> list, Function<T, UUID> id) {
         if (list.stream().map(id).distinct().count() < list.size()) {
             throw new Refused("This was added already; reload to see it.");
         }
@@ -482,7 +321,7 @@ public final class Editing {
         return replacedWhere(list, each -> each == old, change);
     }
 
-    private static <T> List<T> replacedWhere(
+    static <T> List<T> replacedWhere(
             List<T> list, java.util.function.Predicate<T> where, UnaryOperator<T> change) {
         return list.stream().map(each -> where.test(each) ? change.apply(each) : each).toList();
     }

@@ -5,6 +5,7 @@ import java.util.UUID;
 import yewberry.core.color.Swatch;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Setup;
@@ -26,7 +27,7 @@ public sealed interface Element {
         }
     }
 
-    record OneLook(yewberry.core.publication.Look look) implements Element {
+    record OneLook(Look look) implements Element {
         @Override
         public UUID id() {
             return look.id();

@@ -25,6 +25,7 @@ import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Sides;
@@ -81,8 +82,7 @@ public record Offer(String label, Edit edit) {
                 .orElse(List.of());
     }
 
-    private static List<Offer> larger(
-            Item.GlyphRun run, yewberry.core.publication.PressChecks checks) {
+    private static List<Offer> larger(Item.GlyphRun run, PressChecks checks) {
         Look look = run.look();
         return List.of(
                 new Offer(

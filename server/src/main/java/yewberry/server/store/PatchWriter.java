@@ -5,11 +5,9 @@ import static yewberry.server.store.db.Tables.BACKGROUND;
 import static yewberry.server.store.db.Tables.FRAME;
 import static yewberry.server.store.db.Tables.LOOK;
 import static yewberry.server.store.db.Tables.PAGE;
-import static yewberry.server.store.db.Tables.PARAGRAPH;
 import static yewberry.server.store.db.Tables.PARENT;
 import static yewberry.server.store.db.Tables.PUBLICATION;
 import static yewberry.server.store.db.Tables.RECIPE;
-import static yewberry.server.store.db.Tables.RUN;
 import static yewberry.server.store.db.Tables.SWATCH;
 
 import java.util.ArrayList;
@@ -40,7 +38,6 @@ import yewberry.core.edit.Element.WholePublication;
 import yewberry.core.edit.Patch;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
-import yewberry.core.publication.Box;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
@@ -50,10 +47,8 @@ import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
-import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.TextFrame;
-import yewberry.core.publication.Tinted;
 import yewberry.server.store.db.tables.records.SwatchRecord;
 
 /** Writes what a patch changed, row by row, within the transaction of its context. */
@@ -162,19 +157,17 @@ final class PatchWriter {
                     queries.addAll(
                             new BackgroundRows(db, columns, after.id())
                                     .save(owner, background, position));
-            case OneFrame(Owner owner, TextFrame frame) -> {
-                var row = db.newRecord(FRAME);
-                row.setPublication(after.id());
-                row.setId(frame.id());
-                row.setPosition(position);
-                row.setPage(owner instanceof Owner.OnPage(UUID page) ? page : null);
-                row.setParent(owner instanceof Owner.OnParent(UUID parent) ? parent : null);
-                row.setSides(frame.sides().name());
-                row.setBox(columns.write(frame.box(), Box.class));
-                upsert(FRAME, row);
-                saveText(frame, change);
-            }
+            case OneFrame(Owner owner, TextFrame frame) ->
+                    queries.addAll(
+                            new FrameRows(db, columns, after.id())
+                                    .save(owner, frame, position, textBefore(change)));
         }
+    }
+
+    private static List<Paragraph> textBefore(Change change) {
+        return change.before()
+                .map(placed -> ((OneFrame) placed.element()).frame().paragraphs())
+                .orElse(List.of());
     }
 
     private void define(SwatchRecord row, Definition definition) {
@@ -243,66 +236,6 @@ final class PatchWriter {
         row.setSwatch(look.color().swatch());
         row.setTint(look.color().tint());
         upsert(LOOK, row);
-    }
-
-    private void saveText(TextFrame frame, Change change) {
-        List<Paragraph> old =
-                change.before()
-                        .map(placed -> ((OneFrame) placed.element()).frame().paragraphs())
-                        .orElse(List.of());
-        List<Paragraph> now = frame.paragraphs();
-        queries.add(
-                db.deleteFrom(PARAGRAPH)
-                        .where(
-                                PARAGRAPH
-                                        .PUBLICATION
-                                        .eq(after.id())
-                                        .and(PARAGRAPH.FRAME.eq(frame.id()))
-                                        .and(
-                                                PARAGRAPH.ID.notIn(
-                                                        now.stream()
-                                                                .map(Paragraph::id)
-                                                                .toList()))));
-        for (int i = 0; i < now.size(); i++) {
-            Paragraph paragraph = now.get(i);
-            if (i < old.size() && old.get(i).equals(paragraph)) {
-                continue;
-            }
-            var row = db.newRecord(PARAGRAPH);
-            row.setPublication(after.id());
-            row.setId(paragraph.id());
-            row.setPosition(i);
-            row.setFrame(frame.id());
-            row.setLook(paragraph.look());
-            upsert(PARAGRAPH, row);
-            saveRuns(paragraph);
-        }
-    }
-
-    private void saveRuns(Paragraph paragraph) {
-        queries.add(
-                db.deleteFrom(RUN)
-                        .where(
-                                RUN.PUBLICATION
-                                        .eq(after.id())
-                                        .and(RUN.PARAGRAPH.eq(paragraph.id()))
-                                        .and(
-                                                RUN.ID.notIn(
-                                                        paragraph.runs().stream()
-                                                                .map(Run::id)
-                                                                .toList()))));
-        for (int i = 0; i < paragraph.runs().size(); i++) {
-            Run run = paragraph.runs().get(i);
-            var row = db.newRecord(RUN);
-            row.setPublication(after.id());
-            row.setId(run.id());
-            row.setPosition(i);
-            row.setParagraph(paragraph.id());
-            row.setText(run.text());
-            row.setSwatch(run.color().map(Tinted::swatch).orElse(null));
-            row.setTint(run.color().map(Tinted::tint).orElse(null));
-            upsert(RUN, row);
-        }
     }
 
     /** What goes together may be based on one another; the order must not matter. */

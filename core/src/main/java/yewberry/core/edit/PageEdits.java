@@ -1,0 +1,88 @@
+package yewberry.core.edit;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import yewberry.core.Refused;
+import yewberry.core.edit.Edit.AddPages;
+import yewberry.core.edit.Edit.MovePages;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Publication;
+
+/** Adds, moves, removes and changes pages, one or many at once. */
+final class PageEdits {
+    private static final int MOST = 5000;
+
+    private PageEdits() {}
+
+    static Publication add(Publication on, AddPages add) {
+        if (add.pages().isEmpty() || on.pages().size() + add.pages().size() > MOST) {
+            throw new Refused(
+                    "A publication has 1 to %d pages; it has %d and %d were to be added."
+                            .formatted(MOST, on.pages().size(), add.pages().size()));
+        }
+        int at = add.after().map(page -> on.indexOf(page) + 1).orElse(0);
+        List<Page> added =
+                add.pages().stream()
+                        .map(id -> new Page(id, add.parent(), true, Layer.EMPTY))
+                        .toList();
+        List<Page> pages = new ArrayList<>(on.pages());
+        pages.addAll(at, added);
+        Editing.refuseTwice(pages, Page::id);
+        return on.withPages(pages);
+    }
+
+    static Publication move(Publication on, MovePages move) {
+        Set<UUID> moved = known(on, move.pages());
+        if (move.after().filter(moved::contains).isPresent()) {
+            throw new Refused(
+                    "Pages cannot be moved behind one of themselves; choose another place.");
+        }
+        List<Page> staying =
+                new ArrayList<>(
+                        on.pages().stream().filter(page -> !moved.contains(page.id())).toList());
+        int at = move.after().map(after -> staying.indexOf(on.page(after)) + 1).orElse(0);
+        staying.addAll(at, on.pages().stream().filter(page -> moved.contains(page.id())).toList());
+        return on.withPages(staying);
+    }
+
+    static Publication remove(Publication on, List<UUID> pages) {
+        Set<UUID> removed = known(on, pages);
+        if (removed.size() == on.pages().size()) {
+            throw new Refused("A publication keeps at least one page; leave one of these.");
+        }
+        List<Page> staying = new ArrayList<>();
+        Optional<String> begun = Optional.empty();
+        for (Page page : on.pages()) {
+            if (removed.contains(page.id())) {
+                begun = page.part().isPresent() ? page.part() : begun;
+            } else {
+                // a part whose first page goes begins with the next one that stays
+                boolean takesOver = begun.isPresent() && page.part().isEmpty();
+                staying.add(takesOver ? page.withPart(begun) : page);
+                begun = Optional.empty();
+            }
+        }
+        return on.withPages(staying);
+    }
+
+    static Publication change(Publication on, List<UUID> pages, UnaryOperator<Page> change) {
+        Set<UUID> changed = known(on, pages);
+        return on.withPages(
+                Editing.replacedWhere(on.pages(), page -> changed.contains(page.id()), change));
+    }
+
+    private static Set<UUID> known(Publication on, List<UUID> pages) {
+        Set<UUID> ids = new HashSet<>(pages);
+        if (ids.isEmpty()) {
+            throw new Refused("No page is chosen; choose at least one.");
+        }
+        ids.forEach(on::indexOf);
+        return ids;
+    }
+}
