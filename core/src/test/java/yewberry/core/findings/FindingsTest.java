@@ -19,6 +19,7 @@ import yewberry.core.color.Cmyk;
 import yewberry.core.color.Lab;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Swatch;
+import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Anchor;
@@ -301,6 +302,47 @@ class FindingsTest {
         assertThat(press(scene, Sample.a5()))
                 .singleElement()
                 .isInstanceOf(PressFinding.TextNearTrim.class);
+        Offer offer =
+                Offer.of(press(scene, Sample.a5()).getFirst(), publication, PressCondition.coated())
+                        .getFirst();
+        Publication mended = Editing.edit(publication, offer.edit()).publication();
+        assertThat(press(new Composer(PressCondition.coated()).compose(mended, 0), Sample.a5()))
+                .isEmpty();
+        assertThat(mended.pages().getFirst().layer().frames().getFirst().box().x().millimetres())
+                .as("no farther than it takes")
+                .isBetween(2.9, 3.1);
+    }
+
+    /** On a left page what lies on both hands of a parent stands mirrored, and moves so. */
+    @Test
+    void text_of_a_parent_moves_inwards_on_a_left_page_too() {
+        Layer layer = new Layer(List.of(), List.of(frame("edge", 87, 30, 60, 20, BODY, "Near")));
+        Publication sample = Sample.publication();
+        Publication near =
+                sample.withParents(List.of(sample.parents().getFirst().withLayer(layer)));
+        Finding finding = onLeft(near).getFirst();
+        assertThat(finding).isInstanceOf(PressFinding.TextNearTrim.class);
+        Edit mend = Offer.of(finding, near, PressCondition.coated()).getFirst().edit();
+        assertThat(onLeft(Editing.edit(near, mend).publication())).isEmpty();
+    }
+
+    private static List<PressFinding> onLeft(Publication publication) {
+        return press(new Composer(PressCondition.coated()).compose(publication, 1), Sample.a5());
+    }
+
+    @Test
+    void a_band_that_ends_a_hair_from_the_trim_becomes_the_whole_page() {
+        Publication publication =
+                with(
+                        new Background(
+                                Sample.id("tall"),
+                                Sides.BOTH,
+                                new Area.Band(Edge.TOP, Length.mm(209.8)),
+                                new Fill.Solid(Tinted.full(NIGHT.id()))));
+        List<PressFinding> found = edges(publication);
+        assertThat(found).hasSize(1);
+        Offer offer = Offer.of(found.getFirst(), publication, PressCondition.coated()).getFirst();
+        assertThat(edges(Editing.edit(publication, offer.edit()).publication())).isEmpty();
     }
 
     @Test
