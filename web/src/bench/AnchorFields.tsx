@@ -5,7 +5,7 @@ import { LengthField } from "../ui/LengthField";
 type Anchor = Placing["anchor"];
 
 /** A point that something is measured from, and how far it lies from there. */
-export interface Anchored {
+interface Anchored {
   anchor: Anchor;
   across: string;
   down: string;

@@ -9,7 +9,7 @@ type Band = Extract<Area, { type: "band" }>;
 type Rectangle = Extract<Area, { type: "rectangle" }>;
 type Edge = Band["edge"];
 
-export const edgeNames: Record<Edge, string> = {
+const edgeNames: Record<Edge, string> = {
   TOP: "top",
   BOTTOM: "bottom",
   INSIDE: "inside",

@@ -22,10 +22,10 @@ const fits: { id: Placing["fit"]; label: string }[] = [
 
 const bases: { id: Placing["base"]; label: string }[] = [
   { id: "OWN", label: "of its own size" },
-  { id: "AREA", label: "of the area’s width" },
+  { id: "PAGE", label: "of the page’s width" },
 ];
 
-export const runOutNames: Record<Picture["runOut"], string> = {
+const runOutNames: Record<Picture["runOut"], string> = {
   NONE: "Nothing: it ends there",
   EDGE_COLOR: "The colour of each edge",
   MIRROR: "The picture, mirrored",

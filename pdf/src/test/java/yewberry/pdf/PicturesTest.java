@@ -255,7 +255,7 @@ class PicturesTest {
                 new Placing(
                         Placing.Fit.SIZED,
                         40,
-                        Placing.Base.AREA,
+                        Placing.Base.PAGE,
                         30,
                         new Anchor(Anchor.Across.MIDDLE, Anchor.Down.MIDDLE),
                         Length.mm(4),

@@ -82,13 +82,8 @@ public final class InkTable {
         return result;
     }
 
-    /** How many bytes a pixel that goes in has: 3 or 4. */
-    public int components() {
-        return components;
-    }
-
     /**
-     * @param device a byte for each component of each pixel
+     * @param device a byte for each component of each pixel: three, or four of inks
      * @param ink four bytes a pixel, cyan, magenta, yellow and black, 255 for 100 %
      * @throws IllegalArgumentException if the lengths do not fit
      */

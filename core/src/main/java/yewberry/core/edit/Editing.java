@@ -10,6 +10,7 @@ import yewberry.core.Refused;
 import yewberry.core.color.Swatch;
 import yewberry.core.edit.Edit.*;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Background;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Paragraph;
@@ -127,52 +128,32 @@ public final class Editing {
             case ApplyRecipe apply -> Recipes.apply(on, apply);
             case TakeOffRecipe takeOff -> Recipes.takeOff(on, takeOff.recipe(), takeOff.owners());
             case RemoveRecipe remove -> Recipes.remove(on, remove);
-            case AddBackground add ->
-                    Recipes.followed(
-                            on,
-                            changeLayer(
-                                    on,
-                                    add.owner(),
-                                    layer -> {
-                                        sidesFit(add.owner(), add.background().sides());
-                                        return layer.withBackgrounds(
-                                                plus(
-                                                        layer.backgrounds(),
-                                                        each -> each.id(),
-                                                        add.background()));
-                                    }),
-                            add.owner());
+            case AddBackground add -> {
+                sidesFit(add.owner(), add.background().sides());
+                yield changeBackgrounds(
+                        on, add.owner(), stack -> plus(stack, each -> each.id(), add.background()));
+            }
             case ChangeBackground(var background) -> {
                 Owner owner = Finder.ownerOfBackground(on, background.id());
                 sidesFit(owner, background.sides());
-                Publication changed =
-                        changeLayer(
-                                on,
-                                owner,
-                                layer ->
-                                        layer.withBackgrounds(
-                                                replacedWhere(
-                                                        layer.backgrounds(),
-                                                        each -> each.id().equals(background.id()),
-                                                        each -> background)));
-                yield Recipes.followed(on, changed, owner);
+                yield changeBackgrounds(
+                        on,
+                        owner,
+                        stack ->
+                                replacedWhere(
+                                        stack,
+                                        each -> each.id().equals(background.id()),
+                                        each -> background));
             }
             case RestackBackground restack -> restack(on, restack);
-            case RemoveBackground(UUID background) -> {
-                Owner owner = Finder.ownerOfBackground(on, background);
-                yield Recipes.followed(
-                        on,
-                        changeLayer(
-                                on,
-                                owner,
-                                layer ->
-                                        layer.withBackgrounds(
-                                                layer.backgrounds().stream()
-                                                        .filter(each ->
-                                                                !each.id().equals(background))
-                                                        .toList())),
-                        owner);
-            }
+            case RemoveBackground(UUID background) ->
+                    changeBackgrounds(
+                            on,
+                            Finder.ownerOfBackground(on, background),
+                            stack ->
+                                    stack.stream()
+                                            .filter(each -> !each.id().equals(background))
+                                            .toList());
             case AddFrame add -> addFrame(on, add);
             case PlaceFrame place -> {
                 sidesFit(Finder.ownerOfFrame(on, place.frame()), place.sides());
@@ -213,19 +194,30 @@ public final class Editing {
         return on.withSwatches(swatches);
     }
 
+    /** Changes a stack of backgrounds, and with that of a recipe what it put elsewhere. */
+    private static Publication changeBackgrounds(
+            Publication on, Owner owner, UnaryOperator<List<Background>> change) {
+        Publication changed =
+                changeLayer(
+                        on,
+                        owner,
+                        layer -> layer.withBackgrounds(change.apply(layer.backgrounds())));
+        return Recipes.followed(on, changed, owner);
+    }
+
     private static Publication restack(Publication on, RestackBackground restack) {
-        return changeLayer(
+        return changeBackgrounds(
                 on,
                 Finder.ownerOfBackground(on, restack.background()),
-                layer -> {
-                    var stack = new ArrayList<>(layer.backgrounds());
+                before -> {
+                    var stack = new ArrayList<>(before);
                     int from = 0;
                     while (!stack.get(from).id().equals(restack.background())) {
                         from++;
                     }
                     var moved = stack.remove(from);
                     stack.add(Math.clamp((long) from + restack.steps(), 0, stack.size()), moved);
-                    return layer.withBackgrounds(stack);
+                    return stack;
                 });
     }
 

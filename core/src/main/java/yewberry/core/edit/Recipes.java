@@ -2,7 +2,9 @@ package yewberry.core.edit;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -191,7 +193,7 @@ final class Recipes {
                 result.recipes().stream().filter(each -> !each.id().equals(gone.id())).toList());
     }
 
-    /** Where a background of a recipe was added, changed or removed, its uses do the same. */
+    /** Where a background of a recipe was added, changed, moved or removed, so are its uses. */
     static Publication followed(Publication before, Publication after, Owner changed) {
         if (!(changed instanceof Owner.OnRecipe(UUID id))) {
             return after;
@@ -236,7 +238,21 @@ final class Recipes {
                 stack.add(last, fresh.get(part.id()));
             }
         }
-        return layer.withBackgrounds(stack);
+        return layer.withBackgrounds(inOrder(stack, recipe));
+    }
+
+    /** The uses of a recipe stand in its order, in the places that they have among the others. */
+    private static List<Background> inOrder(List<Background> stack, Recipe recipe) {
+        List<UUID> order = recipe.layer().backgrounds().stream().map(Background::id).toList();
+        Iterator<Background> uses =
+                stack.stream()
+                        .filter(each -> isOf(each, recipe.id()))
+                        .sorted(
+                                Comparator.comparingInt(each ->
+                                        order.indexOf(each.madeBy().orElseThrow().background())))
+                        .toList()
+                        .iterator();
+        return stack.stream().map(each -> isOf(each, recipe.id()) ? uses.next() : each).toList();
     }
 
     /** Each property follows, unless it was set anew where it is. */

@@ -80,7 +80,7 @@ public final class RunOuts {
     }
 
     /** The edges of a picture that the area goes on beyond. */
-    public static Set<EdgeColor.Edge> open(PicturePlace place, Rect rect) {
+    private static Set<EdgeColor.Edge> open(PicturePlace place, Rect rect) {
         Set<EdgeColor.Edge> open = EnumSet.noneOf(EdgeColor.Edge.class);
         for (double px : new double[] {rect.x(), rect.right()}) {
             for (double py : new double[] {rect.y(), rect.bottom()}) {

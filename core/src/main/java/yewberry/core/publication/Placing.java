@@ -7,7 +7,7 @@ import yewberry.core.color.Numbers;
 /**
  * How a picture lies on its area.
  *
- * @param percent of its own size or of the area's, for those that are sized by it
+ * @param percent of its own size or of the page's width, for those that are sized by it
  * @param rotation in degrees, anticlockwise, about its middle
  * @param anchor the point of the area that it is placed from, where it does not fill the area
  * @param across from the anchor inwards; from a middle to the right
@@ -51,8 +51,8 @@ public record Placing(
     /** What a percentage is of. */
     public enum Base {
         OWN,
-        /** The width of the area. */
-        AREA
+        /** The width of the page's trim. */
+        PAGE
     }
 
     /**

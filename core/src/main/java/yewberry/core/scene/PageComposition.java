@@ -129,7 +129,7 @@ final class PageComposition {
             Optional<SeeThrough> seeThrough,
             Area area) {
         Rect frame = boxes.frame(area, paired);
-        PicturePlace place = PicturePlace.of(placing, asset.extent(page), frame, boxes.side());
+        PicturePlace place = PicturePlace.of(placing, asset.extent(page), frame, boxes);
         return new Shade.Picture(
                 asset,
                 page,

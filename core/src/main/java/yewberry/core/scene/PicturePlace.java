@@ -22,9 +22,10 @@ public record PicturePlace(
     /**
      * @param own its own size
      * @param frame that it is placed in
-     * @param side the hand of the page
+     * @param page that the frame is on
      */
-    public static PicturePlace of(Placing placing, Asset.Extent own, Rect frame, Side side) {
+    public static PicturePlace of(Placing placing, Asset.Extent own, Rect frame, PageBoxes page) {
+        Side side = page.side();
         double radians = Math.toRadians(placing.rotation());
         double cos = Math.abs(Math.cos(radians));
         double sin = Math.abs(Math.sin(radians));
@@ -55,7 +56,7 @@ public record PicturePlace(
                                     / 100
                                     * switch (placing.base()) {
                                         case OWN -> 1;
-                                        case AREA -> frame.width() / own.width();
+                                        case PAGE -> page.trim().width() / own.width();
                                     },
                             frame,
                             side);

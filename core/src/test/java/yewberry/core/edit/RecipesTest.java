@@ -147,6 +147,22 @@ class RecipesTest {
     }
 
     @Test
+    void what_moves_up_in_the_recipe_moves_up_everywhere_in_its_own_places() {
+        Publication two =
+                after(
+                        applied(),
+                        new Edit.AddBackground(new Owner.OnRecipe(RECIPE), band(FRESH, 5)),
+                        new Edit.AddBackground(second, band(new UUID(90, 4), 1)));
+        Publication moved = after(two, new Edit.RestackBackground(FRESH, -1));
+        assertThat(moved.layer(second).backgrounds())
+                .extracting(Background::area)
+                .containsExactly(
+                        new Area.Band(Edge.TOP, Length.mm(5)),
+                        new Area.Band(Edge.TOP, Length.mm(10)),
+                        new Area.Band(Edge.TOP, Length.mm(1)));
+    }
+
+    @Test
     void it_is_taken_off_without_a_trace() {
         Publication applied = applied();
         Publication off = after(applied, new Edit.TakeOffRecipe(RECIPE, List.of()));

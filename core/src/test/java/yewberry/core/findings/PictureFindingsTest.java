@@ -116,7 +116,7 @@ class PictureFindingsTest {
         return new Placing(
                 Placing.Fit.SIZED,
                 percent,
-                Placing.Base.AREA,
+                Placing.Base.PAGE,
                 0,
                 new Anchor(Anchor.Across.MIDDLE, Anchor.Down.MIDDLE),
                 Length.ZERO,
@@ -167,7 +167,7 @@ class PictureFindingsTest {
 
     @Test
     void pixels_per_inch_are_those_on_the_page() {
-        // 400 pixels on 21.2 mm are 479 per inch, on 106 mm 96
+        // 400 pixels on 20 mm are 508 per inch, on 100 mm 101.6
         byte[] file = logo((x, y) -> 0xffffff);
         assertThat(findings(publication(file, placed(sized(20))), file))
                 .noneMatch(PictureFinding.TooCoarse.class::isInstance);
@@ -178,7 +178,7 @@ class PictureFindingsTest {
                         .map(PictureFinding.TooCoarse.class::cast)
                         .findFirst()
                         .orElseThrow();
-        assertThat(coarse.ppi()).isBetween(95.0, 97.0);
+        assertThat(coarse.ppi()).isBetween(101.0, 102.0);
         assertThat(coarse.severity()).isEqualTo(Finding.Severity.WRONG);
     }
 
@@ -201,11 +201,11 @@ class PictureFindingsTest {
         assertThat(found).hasSize(1);
     }
 
-    /** Trim 100 mm, bleed 3: at 95 % of the area's 106 the picture ends 0.35 mm beyond the trim. */
+    /** Trim 100 mm, bleed 3: at 101 % of the page the picture ends 0.5 mm beyond the trim. */
     @Test
     void a_picture_that_ends_in_the_bleed_can_go_on_in_three_ways() {
         byte[] file = png(400, 400, (x, y) -> 0x102040);
-        Publication small = publication(file, placed(sized(95)));
+        Publication small = publication(file, placed(sized(101)));
         List<Finding> ends =
                 findings(small, file).stream()
                         .filter(PressFinding.EndsAtTrim.class::isInstance)
@@ -224,7 +224,7 @@ class PictureFindingsTest {
     @Test
     void a_page_is_flooded_below_the_picture_in_the_colour_of_its_edges() {
         byte[] file = png(400, 400, (x, y) -> 0x102040);
-        Publication small = publication(file, placed(sized(95)));
+        Publication small = publication(file, placed(sized(101)));
         Item.AreaFill fill = scene(small, file).areas().getFirst();
         Offer flood = Offer.runOuts(fill, small, COATED).getLast();
         Publication flooded = Editing.edit(small, flood.edit()).publication();
@@ -244,7 +244,7 @@ class PictureFindingsTest {
     }
 
     private RunOut best(byte[] file) {
-        Publication publication = publication(file, placed(sized(95)));
+        Publication publication = publication(file, placed(sized(101)));
         Item.AreaFill fill = scene(publication, file).areas().getFirst();
         List<RunOuts.Option> options = RunOuts.of(fill, (Shade.Picture) fill.shade(), COATED);
         assertThat(options).hasSize(3);

@@ -10,7 +10,9 @@ import org.junit.jupiter.api.Test;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Placing;
+import yewberry.core.publication.Setup;
 import yewberry.core.publication.Side;
 
 /** The wanted places follow from the words of the placing, by geometry. */
@@ -18,8 +20,14 @@ class PicturePlaceTest {
     private static final Rect FRAME = new Rect(-10, -10, 320, 220);
     private static final Asset.Extent OWN = new Asset.Extent(100, 50);
 
+    /** Its trim is 300 × 200 points, within the frame. */
+    private static PageBoxes page(Side side) {
+        Setup setup = Setup.of(new PageSize(Length.pt(300), Length.pt(200)), true);
+        return PageBoxes.of(setup, side);
+    }
+
     private static PicturePlace place(Placing placing) {
-        return PicturePlace.of(placing, OWN, FRAME, Side.RIGHT);
+        return PicturePlace.of(placing, OWN, FRAME, page(Side.RIGHT));
     }
 
     private static Placing placing(Placing.Fit fit, double percent, Placing.Base base) {
@@ -48,7 +56,7 @@ class PicturePlaceTest {
                         .withRotation(random.nextInt(-360, 361))
                         .withFocus(new Placing.Focus(random.nextInt(101), random.nextInt(101)));
         Asset.Extent own = new Asset.Extent(random.nextInt(5, 2000), random.nextInt(5, 2000));
-        PicturePlace place = PicturePlace.of(placing, own, frame, Side.LEFT);
+        PicturePlace place = PicturePlace.of(placing, own, frame, page(Side.LEFT));
         assertThat(place.covers(frame)).as("%s %s", frame, placing).isTrue();
         assertThat(place.width() / place.height())
                 .isEqualTo(own.width() / own.height(), within(1e-9));
@@ -83,11 +91,11 @@ class PicturePlaceTest {
     }
 
     @Test
-    void a_size_is_of_its_own_or_of_the_area() {
+    void a_size_is_of_its_own_or_of_the_page() {
         assertThat(place(placing(Placing.Fit.SIZED, 150, Placing.Base.OWN)).width())
                 .isEqualTo(150, within(1e-9));
-        assertThat(place(placing(Placing.Fit.SIZED, 50, Placing.Base.AREA)).width())
-                .isEqualTo(160, within(1e-9));
+        assertThat(place(placing(Placing.Fit.SIZED, 50, Placing.Base.PAGE)).width())
+                .isEqualTo(150, within(1e-9));
     }
 
     @Test
@@ -111,8 +119,9 @@ class PicturePlaceTest {
                         Length.pt(20),
                         Length.ZERO,
                         Placing.Focus.MIDDLE);
-        assertThat(PicturePlace.of(inside, OWN, FRAME, Side.RIGHT).x()).isEqualTo(10, within(1e-9));
-        assertThat(PicturePlace.of(inside, OWN, FRAME, Side.LEFT).bounds().right())
+        assertThat(PicturePlace.of(inside, OWN, FRAME, page(Side.RIGHT)).x())
+                .isEqualTo(10, within(1e-9));
+        assertThat(PicturePlace.of(inside, OWN, FRAME, page(Side.LEFT)).bounds().right())
                 .isEqualTo(290, within(1e-9));
     }
 

@@ -129,7 +129,7 @@ final class DemoLeaflet {
                 new Placing(
                         Placing.Fit.SIZED,
                         25,
-                        Placing.Base.AREA,
+                        Placing.Base.PAGE,
                         0,
                         new Anchor(Anchor.Across.LEFT, Anchor.Down.MIDDLE),
                         Length.mm(13),
