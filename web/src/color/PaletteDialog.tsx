@@ -1,6 +1,5 @@
 import { useMutation } from "@tanstack/react-query";
 import { Download, FileUp } from "lucide-react";
-import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { readPalette, useSteps, type PaletteFormat } from "../api/queries";
 import type { PaletteImport, Publication } from "../api/types";
@@ -8,6 +7,7 @@ import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { Quiet } from "../ui/Fold";
+import { FileButton } from "../ui/FileButton";
 import { Actions, Modal } from "../ui/Modal";
 import { counted } from "../ui/words";
 
@@ -85,20 +85,12 @@ export function PaletteDialog({
       </section>
       <section aria-label="In">
         <h3>Bring one in</h3>
-        <Aria.FileTrigger
-          acceptedFileTypes={[".json", ".css", ".csv"]}
-          onSelect={(files) => {
-            const file = files?.item(0);
-            if (file) {
-              read.mutate(file);
-            }
-          }}
-        >
+        <FileButton accepted={[".json", ".css", ".csv"]} onFile={(file) => read.mutate(file)}>
           <Button isDisabled={read.isPending}>
             <FileUp size={15} aria-hidden />
             Design tokens, CSS or CSV…
           </Button>
-        </Aria.FileTrigger>
+        </FileButton>
         {read.isError && <p role="alert">{read.error.message}</p>}
         {read.data && <Report name={read.data.name} found={read.data.found} />}
       </section>

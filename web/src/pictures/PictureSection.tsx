@@ -1,7 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { FileUp, ImagePlus, Trash2 } from "lucide-react";
 import { useState } from "react";
-import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
 import type { Asset, AssetEntry, PageEntry, Publication } from "../api/types";
@@ -12,6 +11,7 @@ import { Button, MainButton, QuietButton } from "../ui/Button";
 import { Choice, ChoiceMenu } from "../ui/Choice";
 import { Field, Stack } from "../ui/Field";
 import { Fold, Name, Quiet } from "../ui/Fold";
+import { FileButton } from "../ui/FileButton";
 import { Actions, Modal } from "../ui/Modal";
 import { Section } from "../ui/Section";
 import { useStatus } from "../ui/Status";
@@ -73,19 +73,11 @@ export function PictureSection({
       title="Pictures"
       note={add.isPending ? "bringing along…" : String(publication.assets.length)}
       action={
-        <Aria.FileTrigger
-          acceptedFileTypes={accepted}
-          onSelect={(files) => {
-            const file = files?.item(0);
-            if (file) {
-              add.mutate(file);
-            }
-          }}
-        >
+        <FileButton accepted={accepted} onFile={(file) => add.mutate(file)}>
           <QuietButton isDisabled={add.isPending} aria-label="Bring a picture or a PDF along">
             <ImagePlus size={16} aria-hidden />
           </QuietButton>
-        </Aria.FileTrigger>
+        </FileButton>
       }
     >
       {publication.assets.length === 0 && (
@@ -167,20 +159,12 @@ function PictureEntry({
           }
         }}
       />
-      <Aria.FileTrigger
-        acceptedFileTypes={accepted}
-        onSelect={(files) => {
-          const file = files?.item(0);
-          if (file) {
-            replace.mutate(file);
-          }
-        }}
-      >
+      <FileButton accepted={accepted} onFile={(file) => replace.mutate(file)}>
         <Button isDisabled={replace.isPending}>
           <FileUp size={15} aria-hidden />
           Replace the file…
         </Button>
-      </Aria.FileTrigger>
+      </FileButton>
       <Field
         label="Name"
         value={asset.name}

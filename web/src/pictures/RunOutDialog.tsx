@@ -3,6 +3,7 @@ import { usePreview, useRunOuts, useSteps } from "../api/queries";
 import type { Background, Edit, Owner, Publication, RunOutEntry } from "../api/types";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
+import { Drawn } from "../ui/Drawn";
 import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
 
@@ -20,17 +21,6 @@ const Three = styled.ol`
   }
   @media ${theme.narrow} {
     grid-template-columns: 1fr;
-  }
-`;
-
-const Frame = styled.div`
-  padding: 10px;
-  background: ${theme.color.desk};
-  & svg {
-    display: block;
-    width: 100%;
-    height: auto;
-    max-height: 260px;
   }
 `;
 
@@ -98,11 +88,10 @@ function Trial({
 }) {
   const preview = usePreview(publication, page, option.offer.edit, "AS_DESIGNED");
   return (
-    <Frame
-      role="img"
-      aria-label={`How it would look: ${option.offer.label}`}
-      // The picture is drawn by our own server from numbers and glyph outlines.
-      dangerouslySetInnerHTML={{ __html: preview.data?.picture ?? "" }}
+    <Drawn
+      label={`How it would look: ${option.offer.label}`}
+      picture={preview.data?.picture}
+      height={260}
     />
   );
 }

@@ -1,12 +1,12 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { FileUp } from "lucide-react";
-import * as Aria from "react-aria-components";
 import { answered } from "../api/client";
 import { readColor, usePressConditions } from "../api/queries";
 import type { Edit, Publication } from "../api/types";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Field, Row } from "../ui/Field";
+import { FileButton } from "../ui/FileButton";
 import { Quiet } from "../ui/Fold";
 import { useStatus } from "../ui/Status";
 
@@ -75,20 +75,12 @@ export function PressFields({
           }))}
           onChange={(id) => change({ condition: id })}
         />
-        <Aria.FileTrigger
-          acceptedFileTypes={[".icc", ".icm"]}
-          onSelect={(files) => {
-            const file = files?.item(0);
-            if (file) {
-              bring.mutate(file);
-            }
-          }}
-        >
+        <FileButton accepted={[".icc", ".icm"]} onFile={(file) => bring.mutate(file)}>
           <Button isDisabled={bring.isPending}>
             <FileUp size={15} aria-hidden />
             ICC profile…
           </Button>
-        </Aria.FileTrigger>
+        </FileButton>
       </Row>
       <Field
         label={press.stock ? "Stock (empty: that of the press condition)" : "Stock, as measured"}

@@ -8,6 +8,7 @@ import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
+import { Drawn } from "../ui/Drawn";
 import { Field, Row, Stack } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
@@ -22,16 +23,6 @@ const Halves = styled.div`
   gap: ${theme.space.three};
   @media ${theme.narrow} {
     grid-template-columns: 1fr;
-  }
-`;
-
-const Desk = styled.div`
-  padding: 12px;
-  background: ${theme.color.desk};
-  & svg {
-    display: block;
-    width: 100%;
-    height: 340px;
   }
 `;
 
@@ -146,11 +137,10 @@ export function ApplyRecipe({
           </Quiet>
         </Stack>
         <Stack>
-          <Desk
-            role="img"
-            aria-label={`Page ${number(seen)} as it would be`}
-            // The picture is drawn by our own server from numbers and glyph outlines.
-            dangerouslySetInnerHTML={{ __html: preview.data?.picture ?? "" }}
+          <Drawn
+            label={`Page ${number(seen)} as it would be`}
+            picture={preview.data?.picture}
+            height={340}
           />
           <Stepper>
             <Button

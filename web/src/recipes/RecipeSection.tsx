@@ -1,7 +1,6 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { Download, FileUp, Plus, Stamp, Trash2 } from "lucide-react";
 import { useState } from "react";
-import * as Aria from "react-aria-components";
 import { useSteps } from "../api/queries";
 import type { Edit, PageEntry, Publication, RecipeEntry } from "../api/types";
 import { BackgroundEditor, inWords } from "../bench/BackgroundEditor";
@@ -10,6 +9,7 @@ import { Button, ButtonLink, MainButton, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { DraftField, Field, Stack } from "../ui/Field";
 import { Fold, Name, Quiet } from "../ui/Fold";
+import { FileButton } from "../ui/FileButton";
 import { Actions, Modal } from "../ui/Modal";
 import { Section } from "../ui/Section";
 import { useStatus } from "../ui/Status";
@@ -256,20 +256,12 @@ function NewRecipe({
         />
       )}
       <Actions>
-        <Aria.FileTrigger
-          acceptedFileTypes={[".json"]}
-          onSelect={(files) => {
-            const file = files?.item(0);
-            if (file) {
-              bring.mutate(file);
-            }
-          }}
-        >
+        <FileButton accepted={[".json"]} onFile={(file) => bring.mutate(file)}>
           <Button isDisabled={bring.isPending}>
             <FileUp size={15} aria-hidden />
             From a file…
           </Button>
-        </Aria.FileTrigger>
+        </FileButton>
         {wanted && (
           <Button isDisabled={bring.isPending} onPress={() => bring.mutate(undefined)}>
             Bring it along

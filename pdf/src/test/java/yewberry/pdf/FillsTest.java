@@ -1,8 +1,10 @@
 package yewberry.pdf;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.awt.image.BufferedImage;
+import java.awt.image.Raster;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -11,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -39,6 +42,7 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Painted;
 
 /**
  * Press PDFs of every kind of fill, drawn by ghostscript with the output intent, held against
@@ -268,6 +272,53 @@ class FillsTest {
                                                 mode)))
                         .getFirst();
         assertThat(off.mean()).isLessThanOrEqualTo(2);
+    }
+
+    /** The inks themselves, patch by patch, on ghostscript's device for four inks. */
+    @ParameterizedTest
+    @EnumSource(BlendMode.class)
+    void every_blend_mode_comes_to_ghostscripts_inks(BlendMode mode) throws IOException {
+        List<PageScene> scenes =
+                scenes(
+                        1,
+                        ground("low", new Area.WholePage(), solid(SEA)),
+                        ground("left", new Area.Band(Edge.LEFT, Length.mm(30)), solid(NIGHT)),
+                        ground("right", new Area.Band(Edge.RIGHT, Length.mm(30)), solid(DAWN)),
+                        mixed(
+                                "above",
+                                new Area.Band(Edge.TOP, Length.mm(30)),
+                                solid(DAWN),
+                                80,
+                                mode),
+                        mixed(
+                                "below",
+                                new Area.Band(Edge.BOTTOM, Length.mm(30)),
+                                solid(NIGHT),
+                                60,
+                                mode));
+        Path pdf = folder.resolve("inks.pdf");
+        PressPdf.write("Inks", scenes, COATED, Instant.EPOCH, pdf, Progress.NONE);
+        Path tiff = folder.resolve("inks.tif");
+        Ghostscript.draw(pdf, "tiff32nc", PPI, tiff);
+        Raster theirs = ImageIO.read(tiff.toFile()).getRaster();
+        PageScene scene = scenes.getFirst();
+        Painted ours = new Painted(scene, List.copyOf(scene.areas()), COATED);
+        for (double across : new double[] {15, 45, 75}) {
+            for (double down : new double[] {15, 45}) {
+                double x = Length.mm(across).points();
+                double y = Length.mm(down).points();
+                Cmyk ink = (Cmyk) ours.at(x, y);
+                int[] found =
+                        theirs.getPixel(
+                                (int) (x - scene.boxes().bleed().x()),
+                                (int) (y - scene.boxes().bleed().y()),
+                                new int[4]);
+                assertThat(found[0]).isCloseTo((int) Math.round(ink.cyan() * 2.55), within(2));
+                assertThat(found[1]).isCloseTo((int) Math.round(ink.magenta() * 2.55), within(2));
+                assertThat(found[2]).isCloseTo((int) Math.round(ink.yellow() * 2.55), within(2));
+                assertThat(found[3]).isCloseTo((int) Math.round(ink.black() * 2.55), within(2));
+            }
+        }
     }
 
     @Test

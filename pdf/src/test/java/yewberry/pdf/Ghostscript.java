@@ -14,27 +14,31 @@ import javax.imageio.ImageIO;
 final class Ghostscript {
     private Ghostscript() {}
 
+    /** Draws a file on one of ghostscript's devices. */
+    static void draw(Path pdf, String device, int ppi, Path to, String... more) {
+        List<String> command =
+                new ArrayList<>(List.of("gs", "-q", "-dSAFER", "-dNOPAUSE", "-dBATCH"));
+        command.addAll(List.of("-sDEVICE=" + device, "-r" + ppi, "-sOutputFile=" + to));
+        command.addAll(List.of(more));
+        command.add(pdf.toString());
+        Programs.Result result = Programs.run(command.toArray(String[]::new));
+        assertThat(result.status()).as(result.output()).isZero();
+    }
+
     /**
      * The pages as they are seen on the screen, relative colorimetric with black-point
      * compensation.
      */
     static List<BufferedImage> pages(Path pdf, int ppi) throws IOException {
         Path folder = Files.createTempDirectory(pdf.toAbsolutePath().getParent(), "pages");
-        Programs.Result result =
-                Programs.run(
-                        "gs",
-                        "-q",
-                        "-dSAFER",
-                        "-dNOPAUSE",
-                        "-dBATCH",
-                        "-sDEVICE=png16m",
-                        "-r" + ppi,
-                        "-dUsePDFX3Profile=0",
-                        "-dRenderIntent=1",
-                        "-dBlackPtComp=1",
-                        "-sOutputFile=" + folder.resolve("%d.png"),
-                        pdf.toString());
-        assertThat(result.status()).as(result.output()).isZero();
+        draw(
+                pdf,
+                "png16m",
+                ppi,
+                folder.resolve("%d.png"),
+                "-dUsePDFX3Profile=0",
+                "-dRenderIntent=1",
+                "-dBlackPtComp=1");
         List<BufferedImage> pages = new ArrayList<>();
         for (int number = 1; Files.exists(folder.resolve(number + ".png")); number++) {
             pages.add(ImageIO.read(folder.resolve(number + ".png").toFile()));

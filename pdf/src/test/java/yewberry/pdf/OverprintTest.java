@@ -9,7 +9,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -118,14 +117,7 @@ class OverprintTest {
     }
 
     private void ghostscript(Path pdf, String device, String file, String... more) {
-        List<String> command =
-                new ArrayList<>(List.of("gs", "-q", "-dSAFER", "-dNOPAUSE", "-dBATCH", "-r72"));
-        command.add("-sDEVICE=" + device);
-        command.add("-sOutputFile=" + folder.resolve(file));
-        command.addAll(List.of(more));
-        command.add(pdf.toString());
-        Programs.Result result = Programs.run(command.toArray(String[]::new));
-        assertThat(result.status()).as(result.output()).isZero();
+        Ghostscript.draw(pdf, device, 72, folder.resolve(file), more);
     }
 
     /** Ink in percent, least and most, in the left or the right part of the page. */

@@ -421,17 +421,7 @@ class PicturesTest {
 
     private InkImage drawn(Path pdf, String device, String name) throws IOException {
         Path file = folder.resolve(name);
-        Programs.run(
-                "gs",
-                "-q",
-                "-dSAFER",
-                "-dNOPAUSE",
-                "-dBATCH",
-                "-sDEVICE=" + device,
-                "-dJPEGQ=95",
-                "-r72",
-                "-sOutputFile=" + file,
-                pdf.toString());
+        Ghostscript.draw(pdf, device, 72, file, "-dJPEGQ=95");
         Asset asset = asset(name, Files.readAllBytes(file));
         assertThat(((Asset.Pixels) asset.content()).colors()).isEqualTo(Asset.Colors.CMYK);
         return pictures.of(asset, 1, Optional.empty(), COATED).whole(0);

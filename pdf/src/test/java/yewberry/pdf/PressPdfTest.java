@@ -7,13 +7,11 @@ import static org.assertj.core.api.Assertions.within;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.regex.Pattern;
-import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -38,6 +36,7 @@ class PressPdfTest {
     @TempDir static Path folder;
 
     private static Path pdf;
+    private static List<BufferedImage> seen = List.of();
 
     @BeforeAll
     static void write() throws IOException {
@@ -139,25 +138,7 @@ class PressPdfTest {
     })
     void ghostscript_draws_the_corners_of_the_bleed(int page, int right, int bottom, String fill)
             throws IOException {
-        Path png = folder.resolve("page-" + page + ".png");
-        if (!Files.exists(png)) {
-            ran(
-                    "gs",
-                    "-q",
-                    "-dSAFER",
-                    "-dNOPAUSE",
-                    "-dBATCH",
-                    "-sDEVICE=png16m",
-                    "-r96",
-                    "-dUsePDFX3Profile=0",
-                    "-dRenderIntent=1",
-                    "-dBlackPtComp=1",
-                    "-dFirstPage=" + page,
-                    "-dLastPage=" + page,
-                    "-sOutputFile=" + png,
-                    pdf.toString());
-        }
-        BufferedImage image = ImageIO.read(png.toFile());
+        BufferedImage image = seen().get(page - 1);
         int x = right == 0 ? 1 : image.getWidth() - 2;
         int y = bottom == 0 ? 1 : image.getHeight() - 2;
         int pixel = image.getRGB(x, y);
@@ -170,6 +151,14 @@ class PressPdfTest {
         within(pixel >> 16 & 0xff, expected.red());
         within(pixel >> 8 & 0xff, expected.green());
         within(pixel & 0xff, expected.blue());
+    }
+
+    /** Drawn once for all corners. */
+    private static List<BufferedImage> seen() throws IOException {
+        if (seen.isEmpty()) {
+            seen = Ghostscript.pages(pdf, 96);
+        }
+        return seen;
     }
 
     private static Rgb screen(Swatch swatch) {

@@ -86,18 +86,7 @@ class SpotInksTest {
         scenes = new Composer(COATED).composeAll(publication);
         pdf = folder.resolve("spot.pdf");
         PressPdf.write("Spot", scenes, COATED, Instant.EPOCH, pdf, Progress.NONE);
-        Programs.Result result =
-                Programs.run(
-                        "gs",
-                        "-q",
-                        "-dSAFER",
-                        "-dNOPAUSE",
-                        "-dBATCH",
-                        "-sDEVICE=tiffsep",
-                        "-r36",
-                        "-sOutputFile=" + folder.resolve("plate.tif"),
-                        pdf.toString());
-        assertThat(result.status()).as(result.output()).isZero();
+        Ghostscript.draw(pdf, "tiffsep", 36, folder.resolve("plate.tif"));
     }
 
     /** Ink in percent in the middle of a third, from 0 at the top. */
