@@ -1,6 +1,5 @@
 package yewberry.core.edit;
 
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -129,34 +128,8 @@ public record RecipeParts(Recipe recipe, List<Swatch> swatches, List<Asset> asse
     }
 
     private static Background background(Background from, Map<UUID, UUID> known, UUID id) {
-        Fill fill = from.fill();
-        // through ids that nothing has yet, so that no two of them can be taken for one another
-        Map<UUID, UUID> passing = new HashMap<>();
-        for (var use : from.fill().colors()) {
-            UUID between =
-                    UUID.nameUUIDFromBytes(
-                            use.swatch().toString().getBytes(StandardCharsets.US_ASCII));
-            passing.put(between, found(known, use.swatch()));
-            fill = Replacing.replaced(fill, use.swatch(), between);
-        }
-        for (var each : passing.entrySet()) {
-            fill = Replacing.replaced(fill, each.getKey(), each.getValue());
-        }
-        Fill placed =
-                switch (fill) {
-                    case Fill.Picture picture ->
-                            new Fill.Picture(
-                                    found(known, picture.asset()),
-                                    picture.placing(),
-                                    picture.runOut(),
-                                    picture.seeThrough());
-                    case Fill.PdfPage page ->
-                            new Fill.PdfPage(
-                                    found(known, page.asset()), page.number(), page.placing());
-                    case Fill.None none -> none;
-                    case Fill.Solid solid -> solid;
-                    case Fill.Gradient gradient -> gradient;
-                };
+        Fill colored = Replacing.colors(from.fill(), swatch -> found(known, swatch));
+        Fill placed = Replacing.madeFrom(colored, asset -> found(known, asset));
         return new Background(
                 id, from.sides(), from.area(), placed, from.opacity(), from.blend(), from.goesTo());
     }

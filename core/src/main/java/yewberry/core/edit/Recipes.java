@@ -12,12 +12,10 @@ import java.util.UUID;
 import java.util.function.Function;
 import yewberry.core.Refused;
 import yewberry.core.edit.Edit.ApplyRecipe;
-import yewberry.core.edit.Edit.Instead;
 import yewberry.core.edit.Edit.RemoveRecipe;
 import yewberry.core.edit.Edit.SaveRecipe;
 import yewberry.core.publication.Adapting;
 import yewberry.core.publication.Background;
-import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
@@ -85,11 +83,9 @@ final class Recipes {
     /** With what is set anew where it is put, as the one value that it then has. */
     private static Background set(Background use, ApplyRecipe apply) {
         Background set = apply.opacity().map(use::withOpacity).orElse(use);
-        Fill fill = set.fill();
-        for (Instead instead : apply.colors()) {
-            fill = Replacing.replaced(fill, instead.swatch(), instead.replacement());
-        }
-        return set.withFill(fill);
+        Map<UUID, UUID> others = new HashMap<>();
+        apply.colors().forEach(each -> others.put(each.swatch(), each.replacement()));
+        return set.withFill(Replacing.colors(set.fill(), is -> others.getOrDefault(is, is)));
     }
 
     /** Nothing where a background of one hand meets a page of the other. */

@@ -1,13 +1,13 @@
 package yewberry.core.edit;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Paragraph;
-import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.TextFrame;
@@ -40,7 +40,10 @@ final class Replacing {
         UnaryOperator<Background> background =
                 each ->
                         each.fill().colors().stream().anyMatch(color -> color.swatch().equals(old))
-                                ? each.withFill(replaced(each.fill(), old, replacement))
+                                ? each.withFill(
+                                        colors(
+                                                each.fill(),
+                                                is -> is.equals(old) ? replacement : is))
                                 : each;
         return layers(in, background, frame)
                 .withLooks(
@@ -61,50 +64,54 @@ final class Replacing {
                                                 : swatch));
     }
 
-    static Fill replaced(Fill fill, UUID old, UUID replacement) {
+    /** A fill with other swatches, all of them exchanged at once. */
+    static Fill colors(Fill fill, UnaryOperator<UUID> swatch) {
         return switch (fill) {
             case Fill.None none -> none;
             case Fill.Picture picture -> picture;
             case Fill.PdfPage page -> page;
-            case Fill.Solid(Tinted color) -> new Fill.Solid(replaced(color, old, replacement));
+            case Fill.Solid(Tinted color) -> new Fill.Solid(color(color, swatch));
             case Fill.Gradient gradient ->
                     gradient.withStops(
                             gradient.stops().stream()
                                     .map(stop ->
                                             new Fill.Gradient.Stop(
                                                     stop.position(),
-                                                    replaced(stop.color(), old, replacement),
+                                                    color(stop.color(), swatch),
                                                     stop.opacity()))
                                     .toList());
         };
     }
 
-    private static Tinted replaced(Tinted color, UUID old, UUID replacement) {
-        return color.swatch().equals(old) ? color.withSwatch(replacement) : color;
+    private static Tinted color(Tinted color, UnaryOperator<UUID> swatch) {
+        return color.withSwatch(swatch.apply(color.swatch()));
+    }
+
+    /** A fill made from another asset, if it is made from any. */
+    static Fill madeFrom(Fill fill, UnaryOperator<UUID> asset) {
+        return switch (fill) {
+            case Fill.None none -> none;
+            case Fill.Solid solid -> solid;
+            case Fill.Gradient gradient -> gradient;
+            case Fill.Picture picture ->
+                    new Fill.Picture(
+                            asset.apply(picture.asset()),
+                            picture.placing(),
+                            picture.runOut(),
+                            picture.seeThrough());
+            case Fill.PdfPage page ->
+                    new Fill.PdfPage(asset.apply(page.asset()), page.number(), page.placing());
+        };
     }
 
     static Publication asset(Publication in, UUID old, UUID replacement) {
         return layers(
                 in,
                 background ->
-                        switch (background.fill()) {
-                            case Fill.Picture picture when picture.asset().equals(old) ->
-                                    background.withFill(
-                                            new Fill.Picture(
-                                                    replacement,
-                                                    picture.placing(),
-                                                    picture.runOut(),
-                                                    picture.seeThrough()));
-                            case Fill.PdfPage(UUID asset, int number, Placing placing)
-                                    when asset.equals(old) ->
-                                    background.withFill(
-                                            new Fill.PdfPage(replacement, number, placing));
-                            case Fill.None none -> background;
-                            case Fill.Solid solid -> background;
-                            case Fill.Gradient gradient -> background;
-                            case Fill.Picture picture -> background;
-                            case Fill.PdfPage page -> background;
-                        },
+                        background.fill().madeFrom().equals(Optional.of(old))
+                                ? background.withFill(
+                                        madeFrom(background.fill(), any -> replacement))
+                                : background,
                 UnaryOperator.identity());
     }
 

@@ -16,7 +16,7 @@ public sealed interface Finding
                 Finding.TextOverflow,
                 Finding.StockNotPrinted,
                 Finding.MissingCharacters,
-                PictureFinding,
+                AreaFinding,
                 PressFinding {
     UUID page();
 

@@ -7,33 +7,14 @@ import yewberry.core.color.Numbers;
 import yewberry.core.press.FlatBox;
 import yewberry.core.publication.Asset;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.Origin;
-import yewberry.core.scene.Rect;
 
 /** What is wrong with a picture or a page of a PDF that is placed as a background. */
-public sealed interface PictureFinding extends Finding {
+public sealed interface PictureFinding extends AreaFinding {
     /** What is wanted in print, in pixels per inch: common practice, no source. */
     double WANTED_PPI = 300;
 
     /** Below it pixels are seen: common practice, no source. */
     double LEAST_PPI = 150;
-
-    Item.AreaFill fill();
-
-    @Override
-    default Origin origin() {
-        return fill().origin();
-    }
-
-    @Override
-    default Rect where() {
-        return fill().painted();
-    }
-
-    @Override
-    default String text() {
-        return "Background in " + fill().inWords();
-    }
 
     /** Too few pixels for its size. */
     record TooCoarse(UUID page, Item.AreaFill fill, double ppi) implements PictureFinding {

@@ -214,24 +214,7 @@ public sealed interface PressFinding extends Finding {
     }
 
     /** A finding about one area. */
-    sealed interface OfArea extends PressFinding {
-        Item.AreaFill fill();
-
-        @Override
-        default Origin origin() {
-            return fill().origin();
-        }
-
-        @Override
-        default Rect where() {
-            return fill().rect();
-        }
-
-        @Override
-        default String text() {
-            return words(fill());
-        }
-    }
+    sealed interface OfArea extends PressFinding, AreaFinding {}
 
     /** A finding about one run of text. */
     sealed interface OfText extends PressFinding {

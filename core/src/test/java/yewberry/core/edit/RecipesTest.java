@@ -102,6 +102,27 @@ class RecipesTest {
     }
 
     @Test
+    void two_colours_can_change_places() {
+        Background veil = band(FRESH, 4).withFill(new Fill.Solid(Tinted.full(Sample.NIGHT.id())));
+        Publication swapped =
+                after(
+                        applied(),
+                        new Edit.AddBackground(new Owner.OnRecipe(RECIPE), veil),
+                        new Edit.ApplyRecipe(
+                                RECIPE,
+                                List.of(second),
+                                Optional.empty(),
+                                List.of(
+                                        new Edit.Instead(Sample.SIGNAL.id(), Sample.NIGHT.id()),
+                                        new Edit.Instead(Sample.NIGHT.id(), Sample.SIGNAL.id()))));
+        assertThat(made(swapped, second))
+                .extracting(Background::fill)
+                .containsExactly(
+                        new Fill.Solid(Tinted.full(Sample.NIGHT.id())),
+                        new Fill.Solid(Tinted.full(Sample.SIGNAL.id())));
+    }
+
+    @Test
     void a_change_of_the_recipe_follows_everywhere() {
         Publication applied = applied();
         Publication changed =
