@@ -158,13 +158,17 @@ export function useItems(publication: Publication, page: string | undefined) {
   });
 }
 
-export function useFindings(publication: Publication) {
+/** What is wrong; text as designed, which is the verdict, or as it is seen under a viewing. */
+export function useFindings(publication: Publication, viewing: Viewing = "AS_DESIGNED") {
   return useQuery({
-    queryKey: ["findings", publication.id, publication.revision],
+    queryKey: ["findings", publication.id, publication.revision, viewing],
     queryFn: () =>
       answered(
         client.GET("/api/publications/{id}/findings", {
-          params: { path: { id: publication.id } },
+          params: {
+            path: { id: publication.id },
+            query: viewing === "AS_DESIGNED" ? {} : { viewing },
+          },
         }),
       ),
     placeholderData: keepPreviousData,
@@ -259,15 +263,20 @@ export function usePairMends(
 }
 
 /** The ratio of two colours as they are typed. */
-export function useTypedPair(publication: Publication, text: string, ground: string) {
+export function useTypedPair(
+  publication: Publication,
+  text: string,
+  ground: string,
+  viewing: Viewing,
+) {
   return useQuery({
-    queryKey: ["typed-pair", publication.id, publication.setup.press.condition, text, ground],
+    queryKey: ["typed-pair", publication.id, publication.setup, text, ground, viewing],
     queryFn:
       text.trim() && ground.trim()
         ? () =>
             answered(
               client.GET("/api/publications/{id}/pairings/typed", {
-                params: { path: { id: publication.id }, query: { text, ground } },
+                params: { path: { id: publication.id }, query: { text, ground, viewing } },
               }),
             )
         : skipToken,

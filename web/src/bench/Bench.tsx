@@ -98,7 +98,7 @@ export function Bench() {
   const spread = useSpread(publication, page?.spread ?? 0);
   const picture = usePicture(publication, page?.spread ?? 0, viewing);
   const preview = usePreview(publication, page?.id ?? "", trial, viewing);
-  const findings = useFindings(publication);
+  const findings = useFindings(publication, viewing);
   const items = useItems(publication, page?.id);
   const strata = useStrata(publication, point, viewing);
 

@@ -110,7 +110,7 @@ const brief: Record<string, string> = {
   "ends-at-trim": "short of bleed",
   "text-near-trim": "near trim",
   "background-not-printed": "not printed",
-  "illegible-on-paper": "on paper",
+  "background-not-shown": "not shown",
 };
 
 /** How many of the findings before one stand at the very same place. */

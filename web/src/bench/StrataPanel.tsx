@@ -8,6 +8,7 @@ import type {
   TextStratum,
   Viewing,
 } from "../api/types";
+import { isDesigned } from "../publication/viewings";
 import { theme } from "../theme";
 import { Chip } from "../ui/Chip";
 import { Fold, Name, Quiet } from "../ui/Fold";
@@ -264,9 +265,7 @@ function Text({
       <div>
         <Head>
           <strong>{stratum.swatchName}</strong>
-          {viewing !== "AS_DESIGNED" ? (
-            <span>{ratio(stratum.ratio)}</span>
-          ) : stratum.passes ? (
+          {stratum.passes ? (
             <span>✓ {ratio(stratum.ratio)}</span>
           ) : (
             <Failed>✕ {ratio(stratum.ratio)}</Failed>
@@ -279,13 +278,11 @@ function Text({
           <br />
           Look {stratum.lookName}. {onOrigin(stratum)}
           <br />
-          {viewing === "AS_DESIGNED"
-            ? `${stratum.passes ? "Passes" : "Fails"}: needs ${stratum.required} : 1, ${stratum.sizeReason}`
-            : "The ratio as seen this way; the verdict is that of “as designed”"}
+          {`${stratum.passes ? "Passes" : "Fails"}${viewing === "AS_DESIGNED" ? "" : " as seen this way"}: needs ${stratum.required} : 1, ${stratum.sizeReason}`}
         </Small>
       </div>
       <Below>
-        {viewing === "AS_DESIGNED" && !stratum.passes && (
+        {isDesigned(viewing) && !stratum.passes && (
           <Fold head={<Name>Mend it…</Name>}>
             <MendList publication={publication} run={stratum.run} />
           </Fold>

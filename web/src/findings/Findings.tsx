@@ -88,7 +88,7 @@ const titles: Record<string, string> = {
   "ends-at-trim": "Ends at the trim",
   "text-near-trim": "Text near the trim",
   "background-not-printed": "Background not printed",
-  "illegible-on-paper": "Illegible on paper",
+  "background-not-shown": "Background not shown",
 };
 
 /** All findings, page by page, each with its reason and its mends. */

@@ -150,7 +150,7 @@ export function Flatplan() {
   const { publication, viewing } = useOpened();
   const steps = useSteps(publication);
   const navigate = useNavigate();
-  const findings = useFindings(publication);
+  const findings = useFindings(publication, viewing);
   const [selection, setSelection] = useState<Aria.Selection>(new Set());
   const frame = useRef<HTMLDivElement>(null);
   const room = useWidth(frame);

@@ -77,8 +77,8 @@ function ended(job: Job): string {
   switch (job.state) {
     case "DONE":
       return job.report?.matches
-        ? "Exported; the file matches its pages"
-        : "Exported, but the file differs from its pages";
+        ? "Exported; the file is what was composed"
+        : "Exported, but the file is not what was composed";
     case "FAILED":
       return `Export failed. ${job.message}`;
     default:

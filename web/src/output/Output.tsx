@@ -3,6 +3,7 @@ import { Download, FileOutput } from "lucide-react";
 import styled from "styled-components";
 import { answered, client } from "../api/client";
 import { useExports, useFindings } from "../api/queries";
+import type { Job, Publication } from "../api/types";
 import { useOpened } from "../publication/PublicationScreen";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
@@ -62,7 +63,15 @@ const Head = styled.div`
   }
 `;
 
-/** Makes the press PDF, follows its making, and shows what was read back from it. */
+type Medium = Job["medium"];
+
+const names: Record<Medium, string> = { PAPER: "Press PDF", SCREEN: "Screen PDF" };
+
+function media(destination: Publication["setup"]["destination"]): Medium[] {
+  return destination === "BOTH" ? ["PAPER", "SCREEN"] : [destination];
+}
+
+/** Makes the PDF for where the publication goes, follows its making, and shows what was read back from it. */
 export function Output() {
   const { publication } = useOpened();
   const exports = useExports(publication);
@@ -70,10 +79,10 @@ export function Output() {
   const queries = useQueryClient();
   const status = useStatus();
   const begin = useMutation({
-    mutationFn: () =>
+    mutationFn: (medium: Medium) =>
       answered(
         client.POST("/api/publications/{id}/exports", {
-          params: { path: { id: publication.id } },
+          params: { path: { id: publication.id }, query: { medium } },
         }),
       ),
     onError: (error) => status.fail(error.message),
@@ -87,28 +96,35 @@ export function Output() {
     <Main>
       <Inner>
         <h1>Output</h1>
-        <Offer aria-label="Press PDF">
-          <div>
-            <h2>Press PDF</h2>
-            <p>
-              {counted(publication.pages.length, "page", "pages")} of{" "}
-              {shownLength(setup.trim.width, setup.unit).split(" ")[0]} ×{" "}
-              {shownLength(setup.trim.height, setup.unit)}, each out to its bleed, in CMYK for{" "}
-              {publication.pressCondition.toLowerCase()}, with embedded fonts. The file is opened
-              again and held against the pages.
-            </p>
-            {open > 0 && (
+        {media(setup.destination).map((medium) => (
+          <Offer key={medium} aria-label={names[medium]}>
+            <div>
+              <h2>{names[medium]}</h2>
               <p>
-                <Failed>✕ {counted(open, "finding is", "findings are")} still open.</Failed> The
-                file will have what they describe.
+                {counted(publication.pages.length, "page", "pages")} of{" "}
+                {shownLength(setup.trim.width, setup.unit).split(" ")[0]} ×{" "}
+                {shownLength(setup.trim.height, setup.unit)},{" "}
+                {medium === "PAPER"
+                  ? `each out to its bleed, in CMYK for ${publication.pressCondition.toLowerCase()}`
+                  : "cropped to the trim, in sRGB"}
+                , with embedded fonts. The file is opened again and held against the pages.
               </p>
-            )}
-          </div>
-          <MainButton onPress={() => begin.mutate()} isDisabled={begin.isPending || running}>
-            <FileOutput size={16} aria-hidden />
-            Export press PDF
-          </MainButton>
-        </Offer>
+              {open > 0 && (
+                <p>
+                  <Failed>✕ {counted(open, "finding is", "findings are")} still open.</Failed> The
+                  file will have what they describe.
+                </p>
+              )}
+            </div>
+            <MainButton
+              onPress={() => begin.mutate(medium)}
+              isDisabled={begin.isPending || running}
+            >
+              <FileOutput size={16} aria-hidden />
+              Export {names[medium].replace("Press", "press").replace("Screen", "screen")}
+            </MainButton>
+          </Offer>
+        ))}
         {exports.isPending && <Notice role="status">Fetching earlier exports…</Notice>}
         {exports.isError && (
           <Notice role="alert">
@@ -145,7 +161,12 @@ export function Output() {
                 {job.state === "FAILED" ? <Failed>✕ Failed.</Failed> : "Cancelled."} {job.message}
               </p>
             )}
-            {job.report && <ReadBack report={job.report} />}
+            {job.report && (
+              <ReadBack
+                report={job.report}
+                open={job.revision === publication.revision ? open : 0}
+              />
+            )}
           </One>
         ))}
       </Inner>

@@ -3,6 +3,7 @@ import type { Job, PageReport } from "../api/types";
 import { theme } from "../theme";
 import { Fold, Name } from "../ui/Fold";
 import { Failed } from "../ui/Notice";
+import { counted } from "../ui/words";
 
 type Report = NonNullable<Job["report"]>;
 
@@ -34,21 +35,35 @@ const Verdict = styled.p`
   font-size: ${theme.size.large};
 `;
 
+const Difference = styled.img`
+  width: 180px;
+  border: 1px solid ${theme.color.edge};
+`;
+
 /** What was found when the file was opened again, page by page. */
-export function ReadBack({ report }: { report: Report }) {
+export function ReadBack({ report, open }: { report: Report; open: number }) {
   const wrong = report.pages.filter((page) => !page.matches);
   return (
     <div>
       <Verdict>
         {report.matches ? (
           <>
-            <strong>✓ Read back: all {report.pages.length} pages match.</strong> Page boxes, what
-            stands in each corner of the bleed, and every text colour are as composed.
+            <strong>✓ Read back: the file is what was composed</strong>, on all of each of its{" "}
+            {report.pages.length} pages.
           </>
         ) : (
-          <Failed>✕ Read back: {wrong.length} pages differ from what was composed.</Failed>
+          <Failed>
+            ✕ Read back: the file is not what was composed
+            {wrong.length > 0 && `, on ${counted(wrong.length, "page", "pages")}`}.
+          </Failed>
         )}
       </Verdict>
+      {open > 0 && (
+        <p>
+          <Failed>✕ It has {counted(open, "finding", "findings")} in it</Failed> that the
+          publication has, too: look at them before you pass the file on.
+        </p>
+      )}
       {report.problems.map((problem) => (
         <p key={problem}>
           <Failed>✕ {problem}</Failed>
@@ -61,7 +76,7 @@ export function ReadBack({ report }: { report: Report }) {
               <tr>
                 <th scope="col">Page</th>
                 <th scope="col">Page boxes</th>
-                <th scope="col">Corners of the bleed</th>
+                <th scope="col">Painted, all of the page</th>
                 <th scope="col">Text colours</th>
                 <th scope="col">Verdict</th>
               </tr>
@@ -79,13 +94,7 @@ export function ReadBack({ report }: { report: Report }) {
 }
 
 function Row({ page }: { page: PageReport }) {
-  const corners = new Map<string, string[]>();
-  page.corners.forEach((corner) => {
-    const key = corner.matches
-      ? inWords(corner.found)
-      : `${inWords(corner.found)} instead of ${inWords(corner.expected)}`;
-    corners.set(key, [...(corners.get(key) ?? []), corner.corner]);
-  });
+  const { painted } = page;
   return (
     <tr>
       <th scope="row">{page.number}</th>
@@ -98,11 +107,15 @@ function Row({ page }: { page: PageReport }) {
         ))}
       </td>
       <td>
-        {[...corners].map(([ink, where]) => (
-          <div key={ink}>
-            {where.length === 4 ? "All four" : where.join(", ")}: {ink}
-          </div>
-        ))}
+        {painted.matches
+          ? `Nowhere off by more than ${painted.largest} %, at ${painted.ppi} pixels per inch`
+          : `✕ Off by ${painted.largest} % of ${painted.plate} at ${painted.x}, ${painted.y} mm; ${painted.share} % of the page differs`}
+        {painted.picture && (
+          <Difference
+            src={`data:image/png;base64,${painted.picture}`}
+            alt={`Where page ${page.number} differs`}
+          />
+        )}
       </td>
       <td>
         {page.textColors.length === 0 && "No text"}
@@ -114,17 +127,13 @@ function Row({ page }: { page: PageReport }) {
         ))}
       </td>
       <td>
-        {page.matches ? "✓ matches" : <Failed>✕ differs</Failed>}
+        {page.matches ? "✓ as composed" : <Failed>✕ differs</Failed>}
         {page.problems.map((problem) => (
           <div key={problem}>{problem}</div>
         ))}
       </td>
     </tr>
   );
-}
-
-function inWords(ink: string | undefined): string {
-  return ink ?? "bare stock";
 }
 
 function millimetres(points: number): string {

@@ -136,12 +136,11 @@ export function Pairings() {
           />
         </Head>
         <p>
-          {counted(failing, "pair that occurs fails", "pairs that occur fail")}.{" "}
-          {viewing === "AS_DESIGNED"
-            ? "A pair is judged by the smallest text set in it; one that does not occur, as normal text."
-            : "Ratios as seen this way; the verdict is that of “as designed”."}
+          {counted(failing, "pair that occurs fails", "pairs that occur fail")}. A pair is judged by
+          the smallest text set in it; one that does not occur, as normal text.
+          {viewing === "AS_DESIGNED" ? "" : " Here by what is seen this way."}
         </p>
-        <TypedPair publication={publication} />
+        <TypedPair publication={publication} viewing={viewing} />
         {rows.length === 0 ? (
           <p>No pair to show. {texts.length === 0 ? "Put text on a page first." : ""}</p>
         ) : (

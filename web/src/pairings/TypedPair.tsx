@@ -1,7 +1,7 @@
 import { useState } from "react";
 import styled from "styled-components";
 import { useTypedPair } from "../api/queries";
-import type { Publication } from "../api/types";
+import type { Publication, Viewing } from "../api/types";
 import { theme } from "../theme";
 import { Chip } from "../ui/Chip";
 import { DraftField } from "../ui/Field";
@@ -25,10 +25,16 @@ const Answer = styled.p`
 `;
 
 /** Any two colours, tried on the spot. */
-export function TypedPair({ publication }: { publication: Publication }) {
+export function TypedPair({
+  publication,
+  viewing,
+}: {
+  publication: Publication;
+  viewing: Viewing;
+}) {
   const [text, setText] = useState("");
   const [ground, setGround] = useState("");
-  const pair = useTypedPair(publication, text, ground);
+  const pair = useTypedPair(publication, text, ground, viewing);
   return (
     <Line role="group" aria-label="Try a pair">
       <DraftField label="Try a text colour" value={text} onChange={setText} />

@@ -10,6 +10,7 @@ import { Choice } from "../ui/Choice";
 import { Failed, Notice, VisuallyHidden } from "../ui/Notice";
 import { Wordmark } from "../ui/Wordmark";
 import { SetupDialog } from "./SetupDialog";
+import { viewings } from "./viewings";
 
 const Page = styled.div`
   height: 100%;
@@ -87,7 +88,7 @@ const Tools = styled.div`
 `;
 
 const Viewing = styled.div`
-  width: 150px;
+  width: 184px;
 `;
 
 /** The frame around every screen of one publication. */
@@ -131,22 +132,14 @@ export function useOpened(): Shared {
   return useOutletContext();
 }
 
-const viewings: { id: Viewing; label: string }[] = [
-  { id: "AS_DESIGNED", label: "As designed" },
-  { id: "ON_PRESS", label: "On press" },
-  { id: "BACKGROUNDS_OFF", label: "Backgrounds off" },
-  { id: "GREY_COPY", label: "Grey copy" },
-  { id: "PROTAN", label: "Protan vision" },
-  { id: "DEUTAN", label: "Deutan vision" },
-  { id: "TRITAN", label: "Tritan vision" },
-];
-
 function Opened({ publication }: { publication: Publication }) {
   const steps = useSteps(publication);
   const history = useHistory(publication.id, publication.revision);
   const findings = useFindings(publication);
   const [setup, setSetup] = useState(false);
-  const [viewing, setViewing] = useState<Viewing>("AS_DESIGNED");
+  const [chosen, setViewing] = useState<Viewing>("AS_DESIGNED");
+  const offered = viewings(publication);
+  const viewing = offered.some((each) => each.id === chosen) ? chosen : "AS_DESIGNED";
   const count = findings.data?.findings.length;
   const counting = findings.isFetching || count === undefined;
 
@@ -208,7 +201,7 @@ function Opened({ publication }: { publication: Publication }) {
               label="Viewing"
               hiddenLabel
               value={viewing}
-              options={viewings}
+              options={offered}
               onChange={(id) => setViewing(id as Viewing)}
             />
           </Viewing>

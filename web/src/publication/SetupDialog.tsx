@@ -9,6 +9,7 @@ import { NumberField } from "../ui/NumberField";
 import { Actions, Modal } from "../ui/Modal";
 import { Tick } from "../ui/Tick";
 import { PressFields } from "./PressFields";
+import { destinations } from "./viewings";
 
 const three = "repeat(auto-fit, minmax(104px, 1fr))";
 
@@ -39,6 +40,21 @@ export function SetupDialog({
         value={publication.name}
         onCommit={(name) => onChange({ type: "renamePublication", name })}
       />
+      <Row $columns="minmax(0, 1fr) minmax(0, 2fr)">
+        <Choice
+          label="Goes to"
+          value={setup.destination}
+          options={destinations}
+          onChange={(id) => change({ destination: id as Setup["destination"] })}
+        />
+        <Quiet>
+          {setup.destination === "PAPER" &&
+            "Every colour is mixed, shown and judged as the press condition prints it."}
+          {setup.destination === "SCREEN" && "Colours are mixed, shown and judged in sRGB."}
+          {setup.destination === "BOTH" &&
+            "Judged in ink and in sRGB; the worse counts. The viewing shows either."}
+        </Quiet>
+      </Row>
       <Row $columns={three}>
         <Choice
           label="Trim size"

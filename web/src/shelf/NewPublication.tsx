@@ -7,9 +7,12 @@ import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { DraftField, Row } from "../ui/Field";
 import { typedLength } from "../ui/length";
+import { destinations } from "../publication/viewings";
 import { Actions, Modal } from "../ui/Modal";
 import { Failed } from "../ui/Notice";
 import { Tick } from "../ui/Tick";
+
+type NewDestination = (typeof destinations)[number]["id"];
 
 const custom = "Custom";
 
@@ -24,6 +27,7 @@ export function NewPublication({ isOpen, onClose }: { isOpen: boolean; onClose: 
   const [bleed, setBleed] = useState("3 mm");
   const [pages, setPages] = useState("8");
   const [facing, setFacing] = useState(true);
+  const [destination, setDestination] = useState("PAPER");
 
   const create = useMutation({
     mutationFn: () =>
@@ -32,6 +36,7 @@ export function NewPublication({ isOpen, onClose }: { isOpen: boolean; onClose: 
           body: {
             name,
             facing,
+            destination: destination as NewDestination,
             pages: Number.parseInt(pages, 10) || 0,
             bleed: typedLength(bleed, "MM"),
             trim: { width: typedLength(width, "MM"), height: typedLength(height, "MM") },
@@ -48,6 +53,12 @@ export function NewPublication({ isOpen, onClose }: { isOpen: boolean; onClose: 
   return (
     <Modal title="New publication" isOpen={isOpen} onClose={onClose}>
       <DraftField label="Name" value={name} onChange={setName} />
+      <Choice
+        label="Goes to"
+        value={destination}
+        options={destinations}
+        onChange={setDestination}
+      />
       <Row $columns="repeat(auto-fit, minmax(120px, 1fr))">
         <Choice
           label="Trim size"

@@ -15,11 +15,10 @@ import yewberry.core.asset.Intake;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Cmyk;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Swatch;
 import yewberry.core.color.View;
-import yewberry.core.color.Viewing;
-import yewberry.core.picture.PressRaster;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
@@ -35,9 +34,10 @@ import yewberry.core.publication.RunOut;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
+import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
-import yewberry.pdf.PressPdf;
+import yewberry.pdf.PdfWriter;
 
 /**
  * Draws one A5 page with a CMYK picture of 300 ppi, a gradient and a multiply layer at 144 ppi:
@@ -56,9 +56,15 @@ final class DrawPage implements Bench.Benchmark {
         PressCondition coated = PressCondition.coated();
         byte[] file = MadePictures.cmyk(1819, 2551, 1);
         Path pdf = Files.createTempFile("yewberry-bench", ".pdf");
-        PressPdf.write(
-                "Bench", List.of(scene(file, coated)), coated, Instant.EPOCH, pdf, Progress.NONE);
-        View view = new View(Viewing.AS_DESIGNED, coated, coated.paper());
+        PdfWriter.write(
+                "Bench",
+                List.of(scene(file, coated)),
+                Medium.PAPER,
+                coated,
+                Instant.EPOCH,
+                pdf,
+                Progress.NONE);
+        View view = View.designed(Medium.PAPER, coated);
         Samples fresh = new Samples("yewberry", ROUNDS);
         Samples known = new Samples("picture known", ROUNDS);
         Samples reference = new Samples("ghostscript", ROUNDS);
@@ -84,7 +90,7 @@ final class DrawPage implements Bench.Benchmark {
     }
 
     private static void draw(PageScene scene, View view) {
-        PressRaster.page(scene, view, scene.boxes().bleed(), 144);
+        PageRaster.page(scene, view, scene.boxes().bleed(), 144);
     }
 
     private static PageScene scene(byte[] file, PressCondition coated) {

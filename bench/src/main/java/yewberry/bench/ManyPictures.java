@@ -16,6 +16,7 @@ import yewberry.core.Progress;
 import yewberry.core.asset.Documents;
 import yewberry.core.asset.Intake;
 import yewberry.core.asset.Pictures;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
@@ -31,7 +32,7 @@ import yewberry.core.publication.RunOut;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.scene.Composer;
-import yewberry.pdf.PressPdf;
+import yewberry.pdf.PdfWriter;
 
 /**
  * Exports 500 pages with 50 pictures of 24 megapixels in a virtual machine of its own that has a
@@ -82,9 +83,10 @@ final class ManyPictures implements Bench.Benchmark {
         Pictures pictures = new Pictures(sha256 -> read(folder.resolve(sha256)), Documents.NONE);
         Path pdf = folder.resolve("bench.pdf");
         long start = System.nanoTime();
-        PressPdf.write(
+        PdfWriter.write(
                 "Bench",
                 new Composer(coated, pictures).composeAll(publication),
+                Medium.PAPER,
                 coated,
                 Instant.EPOCH,
                 pdf,

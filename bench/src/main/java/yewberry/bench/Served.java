@@ -62,7 +62,7 @@ final class Served implements AutoCloseable {
                                     "/api/publications",
                                     """
                                     {"name": "Bench", "trim": {"width": "148 mm", "height": "210 mm"},
-                                     "facing": true, "bleed": "3 mm", "pages": %d}
+                                     "destination": "PAPER", "facing": true, "bleed": "3 mm", "pages": %d}
                                     """
                                             .formatted(pages))
                             .path("id")

@@ -34,6 +34,8 @@ class ArchitectureTest {
                     .definedBy("yewberry.core.press")
                     .layer("findings")
                     .definedBy("yewberry.core.findings")
+                    .layer("raster")
+                    .definedBy("yewberry.core.raster")
                     .layer("picture")
                     .definedBy("yewberry.core.picture")
                     .layer("strata")
@@ -44,21 +46,35 @@ class ArchitectureTest {
                     .mayNotBeAccessedByAnyLayer()
                     .whereLayer("strata")
                     .mayNotBeAccessedByAnyLayer()
+                    .whereLayer("raster")
+                    .mayOnlyBeAccessedByLayers("legibility", "picture")
                     .whereLayer("legibility")
                     .mayOnlyBeAccessedByLayers("findings")
                     .whereLayer("press")
                     .mayOnlyBeAccessedByLayers("findings")
                     .whereLayer("scene")
                     .mayOnlyBeAccessedByLayers(
-                            "legibility", "press", "findings", "picture", "strata")
+                            "raster", "legibility", "press", "findings", "picture", "strata")
                     .whereLayer("asset")
                     .mayOnlyBeAccessedByLayers(
-                            "scene", "legibility", "press", "findings", "picture", "strata")
+                            "scene",
+                            "raster",
+                            "legibility",
+                            "press",
+                            "findings",
+                            "picture",
+                            "strata")
                     .whereLayer("edit")
                     .mayOnlyBeAccessedByLayers("legibility", "findings")
                     .whereLayer("text")
                     .mayOnlyBeAccessedByLayers(
-                            "edit", "scene", "legibility", "findings", "picture", "strata");
+                            "edit",
+                            "scene",
+                            "raster",
+                            "legibility",
+                            "findings",
+                            "picture",
+                            "strata");
 
     @ArchTest
     static final ArchRule PUBLICATION_KNOWS_ONLY_COLOUR =

@@ -8,11 +8,11 @@ import java.util.stream.IntStream;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.Swatch;
 import yewberry.core.color.View;
-import yewberry.core.color.Viewing;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
@@ -51,8 +51,7 @@ public final class Sample {
 
     /** As designed, on coated paper: no fill counts as white. */
     public static View asDesigned() {
-        PressCondition coated = PressCondition.coated();
-        return new View(Viewing.AS_DESIGNED, coated, coated.paper());
+        return View.designed(Medium.PAPER, PressCondition.coated());
     }
 
     public static UUID id(String name) {

@@ -56,7 +56,7 @@ class ColorTest {
     }
 
     @Test
-    void a_viewing_changes_picture_and_ratio_and_leaves_the_verdict(Browser.Window window) {
+    void a_viewing_changes_picture_ratio_and_what_fails(Browser.Window window) {
         Page page = window.openDemo("?page=7&x=60&y=50");
         Locator spread = page.getByRole(AriaRole.APPLICATION);
         Locator strata =
@@ -64,7 +64,7 @@ class ColorTest {
         assertThat(strata).containsText("✕ 1.36 : 1");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Viewing")).click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Grey copy")).click();
-        assertThat(strata).containsText("The ratio as seen this way");
+        assertThat(strata).containsText("Fails as seen this way");
         assertThat(spread.locator("rect[fill='#122540']")).hasCount(0);
         assertThat(page.getByText(Pattern.compile("^Findings10$|^Findings\\d+$"))).isVisible();
     }

@@ -129,7 +129,8 @@ class GroundsTest {
         assertThat(
                         page.getByRole(
                                         AriaRole.HEADING,
-                                        new Page.GetByRoleOptions().setName("Illegible on paper"))
+                                        new Page.GetByRoleOptions()
+                                                .setName("Background not printed"))
                                 .first())
                 .isVisible();
         Browser.undoAll(page);

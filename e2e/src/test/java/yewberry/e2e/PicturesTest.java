@@ -211,7 +211,7 @@ class PicturesTest {
                           headers: { "Content-Type": "application/json" },
                           body: JSON.stringify({
                             name: "Long", trim: { width: "148 mm", height: "210 mm" },
-                            facing: true, bleed: "3 mm", pages: 1000,
+                            destination: "PAPER", facing: true, bleed: "3 mm", pages: 1000,
                           }),
                         })).json()).id
                         """);

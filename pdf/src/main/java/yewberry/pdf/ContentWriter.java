@@ -6,6 +6,7 @@ import java.math.RoundingMode;
 import java.nio.charset.StandardCharsets;
 import java.util.HexFormat;
 import yewberry.core.color.Cmyk;
+import yewberry.core.color.Rgb;
 
 /** Writes the operators of a content stream (ISO 32000-1, annex A) one after the other. */
 final class ContentWriter {
@@ -75,6 +76,11 @@ final class ContentWriter {
     void fillColor(Cmyk ink) {
         numbers(ink.cyan() / 100, ink.magenta() / 100, ink.yellow() / 100, ink.black() / 100);
         raw("k\n");
+    }
+
+    void fillColor(Rgb light) {
+        numbers(light.red() / 255.0, light.green() / 255.0, light.blue() / 255.0);
+        raw("rg\n");
     }
 
     /** A colour in a space of the page's resources. */

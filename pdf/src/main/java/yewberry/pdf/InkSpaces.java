@@ -22,6 +22,7 @@ import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Inks;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
 
 /**
  * The colour spaces of spot inks in a document: Separation for one ink alone, DeviceN for several
@@ -85,8 +86,15 @@ final class InkSpaces {
     /** Several colours in one space, as fractions in the order of its inks. */
     record Shared(COSBase space, List<double[]> fractions) {}
 
-    /** DeviceCMYK for process colours alone; else a space that holds all spot inks among them. */
+    /**
+     * DeviceRGB for light, DeviceCMYK for process colours alone; else a space that holds all spot
+     * inks among them.
+     */
     Shared shared(List<Color> colors) throws IOException {
+        if (colors.stream().allMatch(Rgb.class::isInstance)) {
+            return new Shared(
+                    COSName.DEVICERGB, colors.stream().map(color -> light((Rgb) color)).toList());
+        }
         Map<String, Inks.Spot> spots = new TreeMap<>();
         boolean process = false;
         for (Color color : colors) {
@@ -119,6 +127,10 @@ final class InkSpaces {
             fractions.add(of);
         }
         return new Shared(space, fractions);
+    }
+
+    private static double[] light(Rgb color) {
+        return new double[] {color.red() / 255.0, color.green() / 255.0, color.blue() / 255.0};
     }
 
     private static double percent(Color color, String spot) {

@@ -1,27 +1,25 @@
 package yewberry.pdf;
 
-import java.awt.Color;
-import java.awt.Graphics2D;
-import java.awt.image.BufferedImage;
+import java.awt.geom.AffineTransform;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.cos.COSArray;
-import org.apache.pdfbox.cos.COSDictionary;
-import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
-import org.apache.pdfbox.rendering.PDFRenderer;
 import yewberry.core.Refused;
 import yewberry.core.asset.Documents;
+import yewberry.core.asset.PlaneImage;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
+import yewberry.core.raster.PlaneRaster;
+import yewberry.pdf.read.DeviceColors;
+import yewberry.pdf.read.ImageCache;
+import yewberry.pdf.read.PagePlates;
 
 /** Reads and draws PDF files with PDFBox. */
 public final class PdfDocuments implements Documents {
@@ -67,50 +65,51 @@ public final class PdfDocuments implements Documents {
     }
 
     @Override
-    public BufferedImage draw(
-            byte[] file, int number, int width, int height, PressCondition condition) {
+    public PlaneImage draw(
+            byte[] file,
+            int number,
+            int width,
+            int height,
+            PressCondition condition,
+            Medium medium) {
         try (PDDocument document = Loader.loadPDF(file)) {
             PDPage page = document.getPage(number - 1);
-            underCondition(document, page, condition);
-            BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
-            Graphics2D graphics = image.createGraphics();
-            graphics.setBackground(new Color(0, 0, 0, 0));
-            PDRectangle crop = page.getCropBox();
-            boolean turned = page.getRotation() % 180 != 0;
-            new PDFRenderer(document)
-                    .renderPageToGraphics(
-                            number - 1,
-                            graphics,
-                            width / (turned ? crop.getHeight() : crop.getWidth()),
-                            height / (turned ? crop.getWidth() : crop.getHeight()));
-            graphics.dispose();
-            return image;
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+            AffineTransform toPixels = AffineTransform.getScaleInstance(width, height);
+            toPixels.concatenate(PagePlates.unit(page));
+            PlaneRaster raster =
+                    PagePlates.paint(
+                            page,
+                            Optional.ofNullable(document.getDocumentCatalog().getOCProperties()),
+                            new DeviceColors(medium, condition, List.of()),
+                            new ImageCache(),
+                            toPixels,
+                            width,
+                            height);
+            return image(raster);
+        } catch (IOException broken) {
+            throw new Refused(
+                    "Page %d of this PDF cannot be drawn; export it anew.".formatted(number));
         }
     }
 
-    /** ISO 32000-1, 8.6.5.6: DeviceCMYK on this page stands for the inks of the condition. */
-    private static void underCondition(PDDocument document, PDPage page, PressCondition condition)
-            throws IOException {
-        PDStream profile = new PDStream(document);
-        profile.getCOSObject().setInt(COSName.N, 4);
-        try (var out = profile.createOutputStream(COSName.FLATE_DECODE)) {
-            out.write(condition.profile());
+    private static PlaneImage image(PlaneRaster raster) {
+        int pixels = raster.width() * raster.height();
+        byte[] samples = new byte[pixels * raster.count()];
+        byte[] alpha = new byte[pixels];
+        boolean covers = true;
+        for (int at = 0; at < pixels; at++) {
+            for (int plane = 0; plane < raster.count(); plane++) {
+                samples[at * raster.count() + plane] =
+                        (byte) Math.round(raster.plane(plane, at) * 255);
+            }
+            alpha[at] = (byte) Math.round(raster.alpha(at) * 255);
+            covers &= alpha[at] == (byte) 255;
         }
-        COSArray space = new COSArray();
-        space.add(COSName.ICCBASED);
-        space.add(profile);
-        PDResources resources = page.getResources();
-        if (resources == null) {
-            resources = new PDResources();
-            page.setResources(resources);
-        }
-        COSDictionary spaces = resources.getCOSObject().getCOSDictionary(COSName.COLORSPACE);
-        if (spaces == null) {
-            spaces = new COSDictionary();
-            resources.getCOSObject().setItem(COSName.COLORSPACE, spaces);
-        }
-        spaces.setItem(COSName.getPDFName("DefaultCMYK"), space);
+        return new PlaneImage(
+                raster.width(),
+                raster.height(),
+                raster.count(),
+                samples,
+                covers ? Optional.empty() : Optional.of(alpha));
     }
 }

@@ -22,8 +22,12 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
-import yewberry.core.asset.InkImage;
+import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.SeeThrough;
@@ -37,11 +41,6 @@ import yewberry.core.scene.Shade;
  * it is placed: pictures as images in DeviceCMYK, pages as forms that keep what they are made of.
  */
 final class PlacedFiles implements Closeable {
-    /** How fine drawings become, which have no pixels of their own. */
-    private static final double DRAWING_PPI = 400;
-
-    private static final int WIDEST_DRAWING = 8192;
-
     /** How far the colour of an edge goes on under the picture, so that no seam shows. */
     private static final double UNDER = 0.5;
 
@@ -49,11 +48,16 @@ final class PlacedFiles implements Closeable {
     private static final int MOST_COPIES = 400;
 
     private final PDDocument document;
+    private final PressCondition condition;
     private final Map<Key, Placed> known = new HashMap<>();
     private final Map<String, PDDocument> sources = new HashMap<>();
 
-    PlacedFiles(PDDocument document) {
+    /**
+     * @param condition that process inks of placed pages are seen under on a screen
+     */
+    PlacedFiles(PDDocument document, PressCondition condition) {
         this.document = document;
+        this.condition = condition;
     }
 
     private record Key(String sha256, int page, Optional<SeeThrough> seeThrough) {}
@@ -62,7 +66,7 @@ final class PlacedFiles implements Closeable {
      * @param unit what turns the space it is drawn in into a square of one unit
      * @param edges the colours along its left, right, top and bottom edge
      */
-    private record Placed(String name, COSStream object, double[] unit, List<Cmyk> edges) {}
+    private record Placed(String name, COSStream object, double[] unit, List<Color> edges) {}
 
     /**
      * Paints a picture on a rectangle of a page; the caller saves and restores the state.
@@ -95,11 +99,54 @@ final class PlacedFiles implements Closeable {
             return;
         }
         if (picture.runOut() == RunOut.EDGE_COLOR && !place.covers(rect)) {
-            edges(content, placed, place, rect, bleed, covers ? UNDER : 0);
+            withEdges(content, resources, picture, placed, rect, bleed, covers);
+            return;
         }
         named(resources, COSName.XOBJECT, placed.name(), placed.object());
         content.transform(product(matrix, placed.unit()));
         content.external(placed.name());
+    }
+
+    /**
+     * The colours of the edges lie under the picture and under each other, so that no seam shows;
+     * where something shows through them, they are put together by themselves first.
+     */
+    private void withEdges(
+            ContentWriter content,
+            PDResources resources,
+            Shade.Picture picture,
+            Placed placed,
+            Rect rect,
+            Rect bleed,
+            boolean covers)
+            throws IOException {
+        PicturePlace place = picture.place();
+        boolean whole = placed.object().getItem(COSName.SMASK) == null;
+        ContentWriter inner = covers ? content : new ContentWriter();
+        edges(inner, placed, place, rect, bleed, whole ? UNDER : 0);
+        inner.transform(product(matrix(place, bleed), placed.unit()));
+        inner.external(placed.name());
+        if (covers) {
+            named(resources, COSName.XOBJECT, placed.name(), placed.object());
+            return;
+        }
+        COSStream form = document.getDocument().createCOSStream();
+        form.setItem(COSName.TYPE, COSName.XOBJECT);
+        form.setItem(COSName.SUBTYPE, COSName.FORM);
+        form.setItem(COSName.BBOX, numbers(0, 0, bleed.width(), bleed.height()));
+        form.setItem(COSName.GROUP, PdfWriter.transparencyGroup(picture.pixels().medium()));
+        COSDictionary objects = new COSDictionary();
+        objects.setItem(COSName.getPDFName(placed.name()), placed.object());
+        COSDictionary own = new COSDictionary();
+        own.setItem(COSName.XOBJECT, objects);
+        form.setItem(COSName.RESOURCES, own);
+        try (OutputStream out = form.createOutputStream(COSName.FLATE_DECODE)) {
+            out.write(inner.bytes());
+        }
+        COSDictionary known = resources.getCOSObject().getCOSDictionary(COSName.XOBJECT);
+        String name = "G" + (known == null ? 1 : known.size() + 1);
+        named(resources, COSName.XOBJECT, name, form);
+        content.external(name);
     }
 
     /** One matrix, because five decimals of each of two would not do for the small ones. */
@@ -178,7 +225,10 @@ final class PlacedFiles implements Closeable {
         };
     }
 
-    /** Beyond each edge its colour, as far as the area goes; they meet in a mitre. */
+    /**
+     * Beyond each edge its colour, as far as the area goes; they meet in a mitre, which those at
+     * the top and bottom cut out of those at the sides.
+     */
     private static void edges(
             ContentWriter content,
             Placed placed,
@@ -192,8 +242,8 @@ final class PlacedFiles implements Closeable {
         double inU = under / place.width();
         double inV = under / place.height();
         double[][] shapes = {
-            {inU, inV, inU, 1 - inV, -u, 1 + v, -u, -v},
-            {1 - inU, inV, 1 - inU, 1 - inV, 1 + u, 1 + v, 1 + u, -v},
+            {inU, -v, inU, 1 + v, -u, 1 + v, -u, -v},
+            {1 - inU, -v, 1 - inU, 1 + v, 1 + u, 1 + v, 1 + u, -v},
             {inU, inV, 1 - inU, inV, 1 + u, -v, -u, -v},
             {inU, 1 - inV, 1 - inU, 1 - inV, 1 + u, 1 + v, -u, 1 + v}
         };
@@ -206,7 +256,10 @@ final class PlacedFiles implements Closeable {
                 points[i + 1] =
                         bleed.bottom() - (place.y() + s * place.acrossY() + t * place.downY());
             }
-            content.fillColor(placed.edges().get(edge));
+            switch (placed.edges().get(edge)) {
+                case Rgb light -> content.fillColor(light);
+                case Color ink -> content.fillColor((Cmyk) ink);
+            }
             content.fillPolygon(points);
         }
     }
@@ -282,24 +335,33 @@ final class PlacedFiles implements Closeable {
     }
 
     private Placed image(String name, Shade.Picture picture) throws IOException {
-        int width =
-                (int)
-                        Math.ceil(
-                                Math.min(
-                                        WIDEST_DRAWING,
-                                        picture.place().width() / 72 * DRAWING_PPI));
-        InkImage image = picture.ink().whole(width);
-        COSStream stream = image(image.width(), image.height(), COSName.DEVICECMYK, image.ink());
+        PlaneImage image = picture.pixels().whole(PlacedImages.width(picture));
+        COSStream stream =
+                image.planes() == 4
+                        ? image(image.width(), image.height(), COSName.DEVICECMYK, image.samples())
+                        : image(
+                                image.width(),
+                                image.height(),
+                                COSName.DEVICERGB,
+                                light(image.samples()));
         if (image.alpha().isPresent()) {
             stream.setItem(
                     COSName.SMASK,
                     image(image.width(), image.height(), COSName.DEVICEGRAY, image.alpha().get()));
         }
-        List<Cmyk> edges = new ArrayList<>();
+        List<Color> edges = new ArrayList<>();
         for (EdgeColor.Edge edge : EdgeColor.Edge.values()) {
-            edges.add(EdgeColor.cmyk(EdgeColor.of(image, edge)));
+            edges.add(EdgeColor.color(EdgeColor.of(image, edge)));
         }
         return new Placed(name, stream, new double[] {1, 0, 0, 1, 0, 0}, edges);
+    }
+
+    private static byte[] light(byte[] taken) {
+        byte[] light = new byte[taken.length];
+        for (int i = 0; i < light.length; i++) {
+            light[i] = (byte) ~taken[i];
+        }
+        return light;
     }
 
     private COSStream image(int width, int height, COSName space, byte[] samples)
@@ -320,13 +382,17 @@ final class PlacedFiles implements Closeable {
     private Placed page(String name, Shade.Picture picture) throws IOException {
         PDDocument source = sources.get(picture.asset().sha256());
         if (source == null) {
-            source = Loader.loadPDF(picture.ink().file());
+            source = Loader.loadPDF(picture.pixels().file());
             sources.put(picture.asset().sha256(), source);
         }
         PDFormXObject form =
                 new LayerUtility(document).importPageAsForm(source, picture.page() - 1);
         // what a page paints is put together by itself before it meets what is below
-        form.getCOSObject().setItem(COSName.GROUP, PressPdf.transparencyGroup());
+        Medium medium = picture.pixels().medium();
+        form.getCOSObject().setItem(COSName.GROUP, PdfWriter.transparencyGroup(medium));
+        if (medium == Medium.SCREEN) {
+            OutputCondition.seenUnder(condition, document, form.getResources());
+        }
         // a page that is turned comes turned, but on the sides that it has unturned
         PDRectangle box = form.getBBox();
         double[] unit = {1 / box.getWidth(), 0, 0, 1 / box.getHeight(), 0, 0};

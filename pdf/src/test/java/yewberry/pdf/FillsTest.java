@@ -22,11 +22,10 @@ import yewberry.core.Progress;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Swatch;
 import yewberry.core.color.View;
-import yewberry.core.color.Viewing;
-import yewberry.core.picture.PressRaster;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
@@ -40,9 +39,12 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
+import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Painted;
+import yewberry.pdf.proof.ReadBack;
+import yewberry.pdf.proof.ReadBackReport;
 
 /**
  * Press PDFs of every kind of fill, drawn by ghostscript with the output intent, held against
@@ -50,7 +52,7 @@ import yewberry.core.scene.Painted;
  */
 class FillsTest {
     private static final PressCondition COATED = PressCondition.coated();
-    private static final View DESIGNED = new View(Viewing.AS_DESIGNED, COATED, COATED.paper());
+    private static final View DESIGNED = View.designed(Medium.PAPER, COATED);
     private static final int PPI = 72;
     private static final Swatch NIGHT = new Swatch(id("night"), "Night", new Cmyk(90, 70, 30, 30));
     private static final Swatch DAWN = new Swatch(id("dawn"), "Dawn", new Cmyk(5, 60, 80, 0));
@@ -120,15 +122,15 @@ class FillsTest {
 
     private List<Ghostscript.Off> compare(List<PageScene> scenes) throws IOException {
         Path pdf = folder.resolve("fills.pdf");
-        PressPdf.write("Fills", scenes, COATED, Instant.EPOCH, pdf, Progress.NONE);
+        PdfWriter.write("Fills", scenes, Medium.PAPER, COATED, Instant.EPOCH, pdf, Progress.NONE);
         assertThat(Programs.run("qpdf", "--check", pdf.toString()).status()).isZero();
-        ReadBackReport report = ReadBack.check(pdf, scenes, COATED, Progress.NONE);
+        ReadBackReport report = ReadBack.check(pdf, scenes, Medium.PAPER, COATED, Progress.NONE);
         assertThat(report.matches()).as(report.toString()).isTrue();
         List<BufferedImage> theirs = Ghostscript.pages(pdf, PPI);
         List<Ghostscript.Off> offs = new ArrayList<>();
         for (int i = 0; i < scenes.size(); i++) {
             BufferedImage ours =
-                    PressRaster.page(scenes.get(i), DESIGNED, scenes.get(i).boxes().bleed(), PPI);
+                    PageRaster.page(scenes.get(i), DESIGNED, scenes.get(i).boxes().bleed(), PPI);
             offs.add(Ghostscript.off(ours, theirs.get(i)));
         }
         return offs;
@@ -208,9 +210,9 @@ class FillsTest {
                                         stop(100, DAWN, 100))));
         near(scenes);
         BufferedImage left =
-                PressRaster.page(scenes.get(1), DESIGNED, scenes.get(1).boxes().trim(), PPI);
+                PageRaster.page(scenes.get(1), DESIGNED, scenes.get(1).boxes().trim(), PPI);
         BufferedImage right =
-                PressRaster.page(scenes.get(2), DESIGNED, scenes.get(2).boxes().trim(), PPI);
+                PageRaster.page(scenes.get(2), DESIGNED, scenes.get(2).boxes().trim(), PPI);
         int edge = left.getRGB(left.getWidth() - 2, 50);
         int beyond = right.getRGB(1, 50);
         for (int shift = 0; shift <= 16; shift += 8) {
@@ -297,12 +299,12 @@ class FillsTest {
                                 60,
                                 mode));
         Path pdf = folder.resolve("inks.pdf");
-        PressPdf.write("Inks", scenes, COATED, Instant.EPOCH, pdf, Progress.NONE);
+        PdfWriter.write("Inks", scenes, Medium.PAPER, COATED, Instant.EPOCH, pdf, Progress.NONE);
         Path tiff = folder.resolve("inks.tif");
         Ghostscript.draw(pdf, "tiff32nc", PPI, tiff);
         Raster theirs = ImageIO.read(tiff.toFile()).getRaster();
         PageScene scene = scenes.getFirst();
-        Painted ours = new Painted(scene, List.copyOf(scene.areas()), COATED);
+        Painted ours = new Painted(scene.on(Medium.PAPER), scene.on(Medium.PAPER).areas());
         for (double across : new double[] {15, 45, 75}) {
             for (double down : new double[] {15, 45}) {
                 double x = Length.mm(across).points();
@@ -334,9 +336,9 @@ class FillsTest {
                         new Background.GoesTo(true, false));
         List<PageScene> scenes = scenes(1, screen);
         Path pdf = folder.resolve("screen.pdf");
-        PressPdf.write("Screen", scenes, COATED, Instant.EPOCH, pdf, Progress.NONE);
-        ReadBackReport report = ReadBack.check(pdf, scenes, COATED, Progress.NONE);
+        PdfWriter.write("Screen", scenes, Medium.PAPER, COATED, Instant.EPOCH, pdf, Progress.NONE);
+        ReadBackReport report = ReadBack.check(pdf, scenes, Medium.PAPER, COATED, Progress.NONE);
         assertThat(report.matches()).isTrue();
-        assertThat(report.pages().getFirst().corners().getFirst().found()).isEmpty();
+        assertThat(scenes.getFirst().on(Medium.PAPER).areas()).isEmpty();
     }
 }

@@ -20,6 +20,7 @@ import org.junit.jupiter.api.io.TempDir;
 import yewberry.core.Progress;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.Swatch;
@@ -41,8 +42,10 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Composer;
+import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Overlay;
 import yewberry.core.scene.PageScene;
+import yewberry.pdf.proof.ReadBack;
 
 /**
  * Heavy black letters across a spot ink on the left and process colour on the right. Ghostscript
@@ -112,7 +115,8 @@ class OverprintTest {
 
     private Path write(List<PageScene> scenes) throws IOException {
         Path pdf = folder.resolve("overprint.pdf");
-        PressPdf.write("Overprint", scenes, COATED, Instant.EPOCH, pdf, Progress.NONE);
+        PdfWriter.write(
+                "Overprint", scenes, Medium.PAPER, COATED, Instant.EPOCH, pdf, Progress.NONE);
         return pdf;
     }
 
@@ -177,8 +181,8 @@ class OverprintTest {
                 "-dRenderIntent=1",
                 "-dBlackPtComp=1");
         BufferedImage image = ImageIO.read(folder.resolve("page.png").toFile());
-        PageScene scene = scenes.getFirst();
-        List<Overlay.Part> parts = Overlay.of(scene, scene.text().getFirst(), COATED);
+        MediumScene scene = scenes.getFirst().on(Medium.PAPER);
+        List<Overlay.Part> parts = Overlay.of(scene, scene.text().getFirst());
         assertThat(parts).hasSize(2);
         for (Overlay.Part part : parts) {
             Rgb wanted = COATED.toScreen(part.color());
@@ -205,6 +209,9 @@ class OverprintTest {
     @Test
     void the_read_back_finds_it_as_it_should_be() throws IOException {
         List<PageScene> scenes = scenes(Look.Overprint.BLACK);
-        assertThat(ReadBack.check(write(scenes), scenes, COATED, Progress.NONE).matches()).isTrue();
+        assertThat(
+                        ReadBack.check(write(scenes), scenes, Medium.PAPER, COATED, Progress.NONE)
+                                .matches())
+                .isTrue();
     }
 }

@@ -23,6 +23,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import yewberry.core.Progress;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.Swatch;
@@ -41,7 +42,7 @@ class PressPdfTest {
     @BeforeAll
     static void write() throws IOException {
         pdf = folder.resolve("leaflet.pdf");
-        PressPdf.write("Leaflet", SCENES, COATED, Instant.EPOCH, pdf, Progress.NONE);
+        PdfWriter.write("Leaflet", SCENES, Medium.PAPER, COATED, Instant.EPOCH, pdf, Progress.NONE);
     }
 
     private static Programs.Result ran(String... command) {
@@ -205,9 +206,10 @@ class PressPdfTest {
                     }
                 };
         assertThatThrownBy(() ->
-                        PressPdf.write(
+                        PdfWriter.write(
                                 "x",
                                 SCENES,
+                                Medium.PAPER,
                                 COATED,
                                 Instant.EPOCH,
                                 folder.resolve("cancelled.pdf"),

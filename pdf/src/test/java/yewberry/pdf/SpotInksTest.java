@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
@@ -17,6 +18,7 @@ import org.junit.jupiter.api.io.TempDir;
 import yewberry.core.Progress;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Swatch;
 import yewberry.core.publication.Area;
@@ -33,6 +35,8 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
+import yewberry.pdf.proof.ReadBack;
+import yewberry.pdf.proof.ReadBackReport;
 
 /**
  * A page in thirds: a spot ink, a tint of it, a mix of it with process colour. Ghostscript's
@@ -85,7 +89,7 @@ class SpotInksTest {
                         List.of(new Page(id("page"), Optional.empty(), true, layer)));
         scenes = new Composer(COATED).composeAll(publication);
         pdf = folder.resolve("spot.pdf");
-        PressPdf.write("Spot", scenes, COATED, Instant.EPOCH, pdf, Progress.NONE);
+        PdfWriter.write("Spot", scenes, Medium.PAPER, COATED, Instant.EPOCH, pdf, Progress.NONE);
         Ghostscript.draw(pdf, "tiffsep", 36, folder.resolve("plate.tif"));
     }
 
@@ -125,12 +129,22 @@ class SpotInksTest {
 
     @Test
     void the_read_back_knows_the_inks_by_name() throws IOException {
-        ReadBackReport report = ReadBack.check(pdf, scenes, COATED, Progress.NONE);
+        ReadBackReport report = ReadBack.check(pdf, scenes, Medium.PAPER, COATED, Progress.NONE);
         assertThat(report.matches()).isTrue();
-        assertThat(report.pages().getFirst().corners().getFirst().found())
-                .contains("Lantern glow 40 %");
-        assertThat(report.pages().getFirst().corners().getLast().found())
-                .contains("Black 10 %, Cyan 40 %, Lantern glow 50 %, Magenta 20 %");
+        assertThat(report.pages().getFirst().painted().matches()).isTrue();
+        assertThat(without("/Lantern#20glow").matches()).isFalse();
+    }
+
+    /** The report of the same file with a spot ink called otherwise. */
+    private ReadBackReport without(String spot) throws IOException {
+        Path plain = folder.resolve("plain.pdf");
+        Programs.run("qpdf", "--qdf", pdf.toString(), plain.toString());
+        String text = Files.readString(plain, StandardCharsets.ISO_8859_1);
+        assertThat(text).contains(spot);
+        Path other = folder.resolve("other.pdf");
+        Files.writeString(
+                other, text.replace(spot, "/Lantern#20grow"), StandardCharsets.ISO_8859_1);
+        return ReadBack.check(other, scenes, Medium.PAPER, COATED, Progress.NONE);
     }
 
     @Test

@@ -61,7 +61,7 @@ class BadInputTest {
                 client.post(
                         "/api/publications",
                         """
-                        {"name": "X", "trim": {"width": "%s", "height": "%s"}, "facing": true,
+                        {"name": "X", "trim": {"width": "%s", "height": "%s"}, "destination": "PAPER", "facing": true,
                          "bleed": "%s", "pages": %d}
                         """
                                 .formatted(width, height, bleed, pages));

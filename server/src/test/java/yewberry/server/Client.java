@@ -99,7 +99,7 @@ final class Client {
                         "/api/publications",
                         """
                         {"name": "%s", "trim": {"width": "148 mm", "height": "210 mm"},
-                         "facing": true, "bleed": "3 mm", "pages": %d}
+                         "destination": "PAPER", "facing": true, "bleed": "3 mm", "pages": %d}
                         """
                                 .formatted(name, pages));
         if (answer.status() != 201) {

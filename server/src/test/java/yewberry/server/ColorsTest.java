@@ -12,7 +12,9 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
 
 @ExtendWith(RunningServer.class)
 class ColorsTest {
@@ -142,7 +144,11 @@ class ColorsTest {
                 client.get("/api/publications/" + id + "/colors?text=rgb(108%20143%20122)").json();
         assertThat(read.path("color").path("type").asString()).isEqualTo("rgb");
         assertThat(read.path("cmyk").path("cyan").asDouble()).isEqualTo(44);
-        assertThat(read.path("screen").asString()).isEqualTo("#6c8f7a");
+        assertThat(read.path("rgb").path("red").asInt()).isEqualTo(108);
+        // what is seen is the ink, since the publication goes to paper
+        assertThat(read.path("screen").asString())
+                .isEqualTo(
+                        PressCondition.coated().seen(new Rgb(108, 143, 122), Medium.PAPER).hex());
         Client.Answer refused = client.get("/api/publications/" + id + "/colors?text=blurple");
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.detail()).contains("blurple");

@@ -4,7 +4,9 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
 import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
 import yewberry.core.color.Lab;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.SeeThrough;
@@ -20,25 +22,46 @@ final class Cutting {
     /** How far from what was cut out, in pixels, a smooth edge goes. */
     private static final int EDGE = 2;
 
-    private final InkImage image;
+    private final PlaneImage image;
     private final SeeThrough color;
     private final float[] difference;
 
-    private Cutting(InkImage image, SeeThrough color, PressCondition condition) {
+    private Cutting(PlaneImage image, SeeThrough color, PressCondition condition, Medium medium) {
         this.image = image;
         this.color = color;
-        this.difference = differences(image, color, condition);
+        this.difference = differences(image, color, condition, medium);
     }
 
-    static InkImage out(InkImage image, SeeThrough color, PressCondition condition) {
-        return new Cutting(image, color, condition).cut(condition.toInk(color.color()));
+    static PlaneImage out(
+            PlaneImage image, SeeThrough color, PressCondition condition, Medium medium) {
+        return new Cutting(image, color, condition, medium)
+                .cut(key(condition.device(color.color(), medium), condition));
+    }
+
+    /** The planes of a colour, 0 to 255. */
+    private static double[] key(Color color, PressCondition condition) {
+        if (color instanceof Rgb rgb) {
+            return new double[] {255 - rgb.red(), 255 - rgb.green(), 255 - rgb.blue()};
+        }
+        Cmyk ink = condition.toInk(color);
+        return new double[] {
+            ink.cyan() * 2.55, ink.magenta() * 2.55, ink.yellow() * 2.55, ink.black() * 2.55
+        };
     }
 
     /** Of each pixel from the colour, as seen on the screen, in CIELAB. */
-    private static float[] differences(InkImage image, SeeThrough color, PressCondition condition) {
+    private static float[] differences(
+            PlaneImage image, SeeThrough color, PressCondition condition, Medium medium) {
         byte[] screen = new byte[image.width() * image.height() * 3];
-        condition.screenTable().convert(image.ink(), screen);
-        Lab key = condition.lab(color.color());
+        switch (medium) {
+            case PAPER -> condition.screenTable().convert(image.samples(), screen);
+            case SCREEN -> {
+                for (int i = 0; i < screen.length; i++) {
+                    screen[i] = (byte) ~image.samples()[i];
+                }
+            }
+        }
+        Lab key = condition.lab(condition.device(color.color(), medium));
         float[] differences = new float[image.width() * image.height()];
         int last = -1;
         for (int i = 0; i < differences.length; i++) {
@@ -62,13 +85,11 @@ final class Cutting {
         return differences;
     }
 
-    private InkImage cut(Cmyk key) {
+    private PlaneImage cut(double[] other) {
         boolean[] gone = color.fromEdges() ? joined() : null;
-        byte[] ink = image.ink().clone();
+        byte[] samples = image.samples().clone();
+        int planes = image.planes();
         byte[] alpha = new byte[difference.length];
-        double[] other = {
-            key.cyan() * 2.55, key.magenta() * 2.55, key.yellow() * 2.55, key.black() * 2.55
-        };
         double soft = Math.max(SOFT, color.tolerance());
         for (int i = 0; i < alpha.length; i++) {
             double covers = Math.clamp((difference[i] - color.tolerance()) / soft, 0, 1);
@@ -77,13 +98,13 @@ final class Cutting {
             }
             double was = image.alpha(i % image.width(), i / image.width());
             alpha[i] = (byte) Math.round(covers * was * 255);
-            for (int plate = 0; plate < 4 && covers > 0 && covers < 1; plate++) {
-                double mixed = ink[i * 4 + plate] & 0xff;
-                double alone = other[plate] + (mixed - other[plate]) / covers;
-                ink[i * 4 + plate] = (byte) Math.round(Math.clamp(alone, 0, 255));
+            for (int plane = 0; plane < planes && covers > 0 && covers < 1; plane++) {
+                double mixed = samples[i * planes + plane] & 0xff;
+                double alone = other[plane] + (mixed - other[plane]) / covers;
+                samples[i * planes + plane] = (byte) Math.round(Math.clamp(alone, 0, 255));
             }
         }
-        return new InkImage(image.width(), image.height(), ink, Optional.of(alpha));
+        return new PlaneImage(image.width(), image.height(), planes, samples, Optional.of(alpha));
     }
 
     /** What is within the tolerance and joined to an edge through such pixels. */

@@ -1,7 +1,7 @@
 package yewberry.core.asset;
 
-import java.awt.image.BufferedImage;
 import yewberry.core.Refused;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
 
@@ -14,15 +14,22 @@ public interface Documents {
     Asset.Document read(byte[] file);
 
     /**
-     * A page as it is seen, on nothing: where it paints nothing, the picture is transparent.
+     * A page in what it is mixed in, on nothing: where it paints nothing, the picture is
+     * transparent. Spot inks are as what stands for them.
      *
      * @param number of the page, from 1
      * @param width pixels
      * @param height pixels
-     * @param condition that its process inks are seen under
-     * @return of type {@code TYPE_INT_ARGB}, in sRGB
+     * @param condition whose inks its process inks are
+     * @throws yewberry.core.Refused if it cannot be drawn
      */
-    BufferedImage draw(byte[] file, int number, int width, int height, PressCondition condition);
+    PlaneImage draw(
+            byte[] file,
+            int number,
+            int width,
+            int height,
+            PressCondition condition,
+            Medium medium);
 
     /** For where there are none. */
     Documents NONE =
@@ -33,8 +40,13 @@ public interface Documents {
                 }
 
                 @Override
-                public BufferedImage draw(
-                        byte[] file, int number, int width, int height, PressCondition condition) {
+                public PlaneImage draw(
+                        byte[] file,
+                        int number,
+                        int width,
+                        int height,
+                        PressCondition condition,
+                        Medium medium) {
                     throw new IllegalStateException("No PDF was taken in.");
                 }
             };

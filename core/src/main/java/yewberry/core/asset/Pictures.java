@@ -3,15 +3,16 @@ package yewberry.core.asset;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import yewberry.core.color.InkTable;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PlaneTable;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.SeeThrough;
 
 /**
- * Gives pictures, drawings and pages of PDFs in the inks of a press condition, as fine as they are
- * wanted, and remembers as many as a part of the memory holds. One file is decoded at a time, so
- * that the memory it takes is that of one. Thread-safe.
+ * Gives pictures, drawings and pages of PDFs in what they are mixed in, as fine as they are wanted,
+ * and remembers as many as a part of the memory holds. One file is decoded at a time, so that the
+ * memory it takes is that of one. Thread-safe.
  */
 public final class Pictures {
     /** For where there are none. */
@@ -34,7 +35,7 @@ public final class Pictures {
     private final Files files;
     private final Documents documents;
     private final long capacity = Runtime.getRuntime().maxMemory() / PART;
-    private final Map<Key, InkImage> known = new LinkedHashMap<>(64, 0.75f, true);
+    private final Map<Key, PlaneImage> known = new LinkedHashMap<>(64, 0.75f, true);
     private final Object decoding = new Object();
     private long held;
 
@@ -48,68 +49,89 @@ public final class Pictures {
             int page,
             int step,
             PressCondition condition,
+            Medium medium,
             Optional<SeeThrough> seeThrough) {}
 
-    /** One picture or page under a press condition. */
-    public interface InInk {
+    /** One picture or page in what it is mixed in on a medium. */
+    public interface Placeable {
         /**
          * Fit for the screen.
          *
          * @param width pixels that are wanted across; there are no more than the file has, and at
          *     times more than wanted
          */
-        InkImage about(int width);
+        PlaneImage about(int width);
 
         /**
          * All there is of it.
          *
          * @param width pixels across for what has no pixels of its own
          */
-        InkImage whole(int width);
+        PlaneImage whole(int width);
 
         /** The file it is from. */
         byte[] file();
+
+        /** What it is mixed on. */
+        Medium medium();
+
+        /** The same on another medium. */
+        Placeable on(Medium medium);
     }
 
     /**
      * @param page of a document, from 1; else 1
      * @param seeThrough a colour of it that is made transparent
      */
-    public InInk of(
-            Asset asset, int page, Optional<SeeThrough> seeThrough, PressCondition condition) {
-        return new InInk() {
+    public Placeable of(
+            Asset asset,
+            int page,
+            Optional<SeeThrough> seeThrough,
+            PressCondition condition,
+            Medium medium) {
+        return new Placeable() {
             @Override
-            public InkImage about(int width) {
+            public PlaneImage about(int width) {
                 int step = step(asset, width);
                 return remembered(
-                        new Key(asset.sha256(), page, step, condition, seeThrough),
-                        () -> fresh(asset, page, step, seeThrough, condition));
+                        new Key(asset.sha256(), page, step, condition, medium, seeThrough),
+                        () -> fresh(asset, page, step, seeThrough, condition, medium));
             }
 
             @Override
-            public InkImage whole(int width) {
+            public PlaneImage whole(int width) {
                 return fresh(
                         asset,
                         page,
                         asset.content() instanceof Asset.Pixels ? 1 : width,
                         seeThrough,
-                        condition);
+                        condition,
+                        medium);
             }
 
             @Override
             public byte[] file() {
                 return files.read(asset.sha256());
             }
+
+            @Override
+            public Medium medium() {
+                return medium;
+            }
+
+            @Override
+            public Placeable on(Medium other) {
+                return other == medium ? this : of(asset, page, seeThrough, condition, other);
+            }
         };
     }
 
     /** Of pixels the factor they are reduced by; of what is drawn the pixels across. */
     private static int step(Asset asset, int width) {
-        int wanted = Math.max(16, width);
         return switch (asset.content()) {
-            case Asset.Pixels pixels -> Integer.highestOneBit(Math.max(1, pixels.width() / wanted));
-            case Asset.Drawing drawing -> drawn(wanted);
-            case Asset.Document document -> drawn(wanted);
+            case Asset.Pixels pixels -> PlaneImage.factor(pixels.width(), width);
+            case Asset.Drawing drawing -> drawn(Math.max(16, width));
+            case Asset.Document document -> drawn(Math.max(16, width));
         };
     }
 
@@ -118,20 +140,20 @@ public final class Pictures {
     }
 
     private interface Making {
-        InkImage make();
+        PlaneImage make();
     }
 
-    private InkImage remembered(Key key, Making making) {
+    private PlaneImage remembered(Key key, Making making) {
         synchronized (known) {
-            InkImage image = known.get(key);
+            PlaneImage image = known.get(key);
             if (image != null) {
                 return image;
             }
         }
-        InkImage made;
+        PlaneImage made;
         synchronized (decoding) {
             synchronized (known) {
-                InkImage image = known.get(key);
+                PlaneImage image = known.get(key);
                 if (image != null) {
                     return image;
                 }
@@ -150,32 +172,37 @@ public final class Pictures {
         return made;
     }
 
-    private InkImage fresh(
+    private PlaneImage fresh(
             Asset asset,
             int page,
             int step,
             Optional<SeeThrough> seeThrough,
-            PressCondition condition) {
+            PressCondition condition,
+            Medium medium) {
         byte[] file = files.read(asset.sha256());
-        PixelArray pixels =
+        PlaneImage image =
                 switch (asset.content()) {
-                    case Asset.Pixels of -> reduced(of, file, step);
+                    case Asset.Pixels of -> planes(reduced(of, file, step), condition, medium);
                     case Asset.Drawing drawing ->
-                            Drawings.draw(
-                                    file, step, height(step, drawing.width(), drawing.height()));
+                            planes(
+                                    Drawings.draw(
+                                            file,
+                                            step,
+                                            height(step, drawing.width(), drawing.height())),
+                                    condition,
+                                    medium);
                     case Asset.Document document -> {
                         Asset.Extent size = asset.extent(page);
-                        yield Argb.pixels(
-                                documents.draw(
-                                        file,
-                                        page,
-                                        step,
-                                        height(step, size.width(), size.height()),
-                                        condition));
+                        yield documents.draw(
+                                file,
+                                page,
+                                step,
+                                height(step, size.width(), size.height()),
+                                condition,
+                                medium);
                     }
                 };
-        InkImage image = ink(pixels, condition);
-        return seeThrough.map(color -> Cutting.out(image, color, condition)).orElse(image);
+        return seeThrough.map(color -> Cutting.out(image, color, condition, medium)).orElse(image);
     }
 
     private static int height(int width, double across, double down) {
@@ -191,45 +218,82 @@ public final class Pictures {
         return Decoder.read(of.format(), file, every).reduced(factor / every);
     }
 
-    private static InkImage ink(PixelArray pixels, PressCondition condition) {
-        int count = pixels.width() * pixels.height();
-        byte[] ink =
-                switch (pixels.colors()) {
-                    case GREY -> black(pixels.samples());
-                    case RGB -> converted(pixels, condition, count);
-                    case CMYK -> converted(pixels, condition, count);
+    private static PlaneImage planes(PixelArray pixels, PressCondition condition, Medium medium) {
+        byte[] samples =
+                switch (medium) {
+                    case PAPER -> ink(pixels, condition);
+                    case SCREEN -> taken(pixels, condition);
                 };
-        return new InkImage(pixels.width(), pixels.height(), ink, pixels.alpha());
-    }
-
-    /** Grey is printed in black ink alone. */
-    private static byte[] black(byte[] light) {
-        byte[] ink = new byte[light.length * 4];
-        for (int i = 0; i < light.length; i++) {
-            ink[i * 4 + 3] = (byte) ~light[i];
-        }
-        return ink;
-    }
-
-    private static byte[] converted(PixelArray pixels, PressCondition condition, int count) {
-        Optional<InkTable> table = table(pixels, condition);
-        if (table.isEmpty()) {
-            return pixels.samples();
-        }
-        byte[] ink = new byte[count * 4];
-        table.get().convert(pixels.samples(), ink);
-        return ink;
+        return new PlaneImage(
+                pixels.width(),
+                pixels.height(),
+                medium == Medium.PAPER ? 4 : 3,
+                samples,
+                pixels.alpha());
     }
 
     /** Untagged RGB counts as sRGB, untagged CMYK as the inks of the press condition. */
-    private static Optional<InkTable> table(PixelArray pixels, PressCondition condition) {
-        Optional<byte[]> profile =
-                pixels.profile().filter(each -> ProfileName.fits(each, pixels.colors()));
-        if (profile.isPresent()) {
-            return condition.inkTable(profile.get());
-        }
-        return pixels.colors() == Asset.Colors.RGB
-                ? Optional.of(condition.inkTable())
-                : Optional.empty();
+    private static byte[] ink(PixelArray pixels, PressCondition condition) {
+        byte[] samples = pixels.samples();
+        return switch (pixels.colors()) {
+            case GREY -> {
+                byte[] black = new byte[samples.length * 4]; // printed in black ink alone
+                for (int i = 0; i < samples.length; i++) {
+                    black[i * 4 + 3] = (byte) ~samples[i];
+                }
+                yield black;
+            }
+            case RGB ->
+                    converted(
+                            pixels,
+                            4,
+                            profiled(pixels, condition, Medium.PAPER)
+                                    .orElseGet(condition::inkTable));
+            case CMYK ->
+                    profiled(pixels, condition, Medium.PAPER)
+                            .map(table -> converted(pixels, 4, table))
+                            .orElse(samples);
+        };
+    }
+
+    /** What is taken from white light; untagged colours are as for {@link #ink}. */
+    private static byte[] taken(PixelArray pixels, PressCondition condition) {
+        byte[] samples = pixels.samples();
+        int count = pixels.width() * pixels.height();
+        Optional<byte[]> profiled =
+                profiled(pixels, condition, Medium.SCREEN)
+                        .map(table -> converted(pixels, 3, table));
+        return profiled.orElseGet(() -> {
+            byte[] light = new byte[count * 3];
+            switch (pixels.colors()) {
+                case GREY -> {
+                    for (int i = 0; i < light.length; i++) {
+                        light[i] = samples[i / 3];
+                    }
+                }
+                case RGB -> System.arraycopy(samples, 0, light, 0, light.length);
+                case CMYK -> condition.screenTable().convert(samples, light);
+            }
+            for (int i = 0; i < light.length; i++) {
+                light[i] = (byte) ~light[i];
+            }
+            return light;
+        });
+    }
+
+    private static byte[] converted(PixelArray pixels, int planes, PlaneTable table) {
+        byte[] converted = new byte[pixels.width() * pixels.height() * planes];
+        table.convert(pixels.samples(), converted);
+        return converted;
+    }
+
+    /** By the profile of the picture, if it has one that is for its colours and not the press's. */
+    private static Optional<PlaneTable> profiled(
+            PixelArray pixels, PressCondition condition, Medium medium) {
+        return pixels.colors() == Asset.Colors.GREY
+                ? Optional.empty()
+                : pixels.profile()
+                        .filter(each -> ProfileName.fits(each, pixels.colors()))
+                        .flatMap(each -> condition.planeTable(each, medium));
     }
 }

@@ -1,6 +1,5 @@
 package yewberry.core.asset;
 
-import java.util.Arrays;
 import java.util.Optional;
 import yewberry.core.publication.Asset;
 
@@ -41,41 +40,14 @@ record PixelArray(
         if (factor <= 1) {
             return this;
         }
-        int w = Math.max(1, width / factor);
-        int h = Math.max(1, height / factor);
-        int n = components();
-        byte[] mean = new byte[w * h * n];
-        byte[] covering = alpha.isPresent() ? new byte[w * h] : null;
-        long[] sums = new long[n];
-        for (int y = 0; y < h; y++) {
-            int top = (int) ((long) y * height / h);
-            int bottom = Math.max(top + 1, (int) ((long) (y + 1) * height / h));
-            for (int x = 0; x < w; x++) {
-                int left = (int) ((long) x * width / w);
-                int right = Math.max(left + 1, (int) ((long) (x + 1) * width / w));
-                Arrays.fill(sums, 0);
-                long weights = 0;
-                for (int row = top; row < bottom; row++) {
-                    for (int column = left; column < right; column++) {
-                        int at = row * width + column;
-                        int weight = covering == null ? 1 : alpha.get()[at] & 0xff;
-                        weights += weight;
-                        for (int i = 0; i < n; i++) {
-                            sums[i] += (long) weight * (samples[at * n + i] & 0xff);
-                        }
-                    }
-                }
-                int to = y * w + x;
-                for (int i = 0; i < n && weights > 0; i++) {
-                    mean[to * n + i] = (byte) ((sums[i] + weights / 2) / weights);
-                }
-                if (covering != null) {
-                    long of = (long) (bottom - top) * (right - left);
-                    covering[to] = (byte) ((weights + of / 2) / of);
-                }
-            }
-        }
-        return new PixelArray(w, h, colors, mean, Optional.ofNullable(covering), profile);
+        Reduction reduced = new Reduction(width, height, components(), samples, alpha).by(factor);
+        return new PixelArray(
+                reduced.width(),
+                reduced.height(),
+                colors,
+                reduced.samples(),
+                reduced.alpha(),
+                profile);
     }
 
     /**

@@ -119,9 +119,10 @@ public final class Blend {
     }
 
     /**
-     * Composites ink over ink, in place. The first four planes are cyan, magenta, yellow and black,
-     * the others spot inks, all 0 to 1; spot inks know only modes that leave white white, any other
-     * counts as normal (11.7.4.2).
+     * Composites ink over ink, in place. Three planes are what is taken from red, green and blue
+     * light; of more the first four are cyan, magenta, yellow and black, the others spot inks, all
+     * 0 to 1. Spot inks know only modes that leave white white, any other counts as normal
+     * (11.7.4.2).
      *
      * @param below what is there; becomes the result
      * @param belowAlpha how much of that covers, 0 to 1
@@ -172,6 +173,9 @@ public final class Blend {
                         mode,
                         new double[] {1 - below[0], 1 - below[1], 1 - below[2]},
                         new double[] {1 - above[0], 1 - above[1], 1 - above[2]});
+        if (below.length == 3) {
+            return new double[] {1 - light[0], 1 - light[1], 1 - light[2]};
+        }
         double black = mode == BlendMode.LUMINOSITY ? above[3] : below[3];
         return new double[] {1 - light[0], 1 - light[1], 1 - light[2], black};
     }

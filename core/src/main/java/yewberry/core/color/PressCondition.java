@@ -38,8 +38,11 @@ public final class PressCondition {
     private final double[] white;
     private final Map<Optional<Lab>, ScreenTable> tables = new ConcurrentHashMap<>();
     private volatile double[][] grid;
-    private volatile InkTable fromScreen;
-    private final Map<String, InkTable> fromProfiles = new ConcurrentHashMap<>();
+    private volatile PlaneTable fromScreen;
+
+    /** By all bytes of the profile. */
+    private final Map<ProfileUse, PlaneTable> fromProfiles = new ConcurrentHashMap<>();
+
     private final Map<Cmyk, Rgb> toScreen = new ConcurrentHashMap<>();
     private final Map<Color, Cmyk> toInk = new ConcurrentHashMap<>();
 
@@ -160,6 +163,19 @@ public final class PressCondition {
         return inkLimit;
     }
 
+    /** What a colour becomes on a medium before it is mixed with others. */
+    public Color device(Color color, Medium medium) {
+        return switch (medium) {
+            case PAPER -> color instanceof Inks ? color : toInk(color);
+            case SCREEN -> toScreen(color);
+        };
+    }
+
+    /** What is seen of a colour that goes to a medium: on paper all of it is ink. */
+    public Rgb seen(Color color, Medium medium) {
+        return toScreen(device(color, medium));
+    }
+
     /** What a screen shows for this colour. */
     public Rgb toScreen(Color color) {
         return switch (color) {
@@ -200,14 +216,17 @@ public final class PressCondition {
     }
 
     /** Many pixels of sRGB at once, as {@link #toInk}. */
-    public InkTable inkTable() {
-        InkTable made = fromScreen;
+    public PlaneTable inkTable() {
+        PlaneTable made = fromScreen;
         if (made == null) {
-            made = InkTable.ofSrgb(this);
+            made = PlaneTable.ofSrgb(this);
             fromScreen = made;
         }
         return made;
     }
+
+    /** A profile, all of it, and what its colours are wanted on. */
+    private record ProfileUse(ByteBuffer profile, Medium medium) {}
 
     /**
      * Many pixels at once of colours that another ICC profile describes; nothing where it is this
@@ -215,7 +234,7 @@ public final class PressCondition {
      *
      * @throws Refused if it is damaged, or not for red, green and blue or four inks
      */
-    public Optional<InkTable> inkTable(byte[] other) {
+    public Optional<PlaneTable> planeTable(byte[] other, Medium medium) {
         if (Arrays.equals(profile, other)) {
             return Optional.empty();
         }
@@ -224,8 +243,8 @@ public final class PressCondition {
         }
         return Optional.of(
                 fromProfiles.computeIfAbsent(
-                        Arrays.hashCode(other) + "/" + other.length,
-                        key -> InkTable.of(other, this)));
+                        new ProfileUse(ByteBuffer.wrap(other.clone()), medium),
+                        key -> PlaneTable.of(other, this, medium)));
     }
 
     /** The process inks that print this colour as well as this condition can. */

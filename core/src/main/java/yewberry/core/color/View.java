@@ -1,16 +1,28 @@
 package yewberry.core.color;
 
 /**
- * What a screen shows for colours under a viewing.
+ * What is seen of colours under a viewing.
  *
- * @param stock the paper, which only shows where paper is simulated
+ * @param medium that the pages are seen on
+ * @param stock the chosen paper, which only shows where it is simulated
  */
-public record View(Viewing viewing, PressCondition condition, Lab stock) {
+public record View(Viewing viewing, Medium medium, PressCondition condition, Lab stock) {
+    /** What a verdict is about: relative colorimetric with black-point compensation. */
+    public static View designed(Medium medium, PressCondition condition) {
+        return new View(Viewing.AS_DESIGNED, medium, condition, condition.paper());
+    }
+
+    /** Whether page backgrounds are there. */
+    public boolean backgrounds() {
+        return viewing != Viewing.BACKGROUNDS_OFF;
+    }
+
     public Rgb see(Color color) {
         return switch (viewing) {
-            case ON_PRESS -> condition.proof(color, stock);
-            case AS_DESIGNED, BACKGROUNDS_OFF, GREY_COPY, PROTAN, DEUTAN, TRITAN ->
-                    shifted(condition.toScreen(color));
+            case ON_PRESS -> condition.proof(color, condition.paper());
+            case ON_STOCK -> condition.proof(color, stock);
+            case AS_DESIGNED, ON_SCREEN, BACKGROUNDS_OFF, GREY_COPY, PROTAN, DEUTAN, TRITAN ->
+                    shifted(condition.seen(color, medium));
         };
     }
 
@@ -22,7 +34,7 @@ public record View(Viewing viewing, PressCondition condition, Lab stock) {
     /** Whether it changes the colours of the screen at all. */
     public boolean shifts() {
         return switch (viewing) {
-            case AS_DESIGNED, ON_PRESS, BACKGROUNDS_OFF -> false;
+            case AS_DESIGNED, ON_SCREEN, ON_PRESS, ON_STOCK, BACKGROUNDS_OFF -> false;
             case GREY_COPY, PROTAN, DEUTAN, TRITAN -> true;
         };
     }
@@ -30,17 +42,21 @@ public record View(Viewing viewing, PressCondition condition, Lab stock) {
     /** A screen colour as this viewing changes it. */
     public Rgb shifted(Rgb color) {
         return switch (viewing) {
-            case AS_DESIGNED, ON_PRESS, BACKGROUNDS_OFF -> color;
-            case GREY_COPY -> grey(color);
+            case AS_DESIGNED, ON_SCREEN, ON_PRESS, ON_STOCK, BACKGROUNDS_OFF -> color;
+            case GREY_COPY -> GreyCopy.of(color);
             case PROTAN -> Vision.PROTAN.see(color);
             case DEUTAN -> Vision.DEUTAN.see(color);
             case TRITAN -> Vision.TRITAN.see(color);
         };
     }
 
-    /** The grey of the same relative luminance. */
-    private static Rgb grey(Rgb color) {
-        double luminance = Contrast.luminance(color);
-        return Srgb.fromLinear(new double[] {luminance, luminance, luminance});
+    /** Many pixels of ink at once, as {@link #see} but for {@link #shifted}. */
+    public ScreenTable table() {
+        return switch (viewing) {
+            case ON_PRESS -> condition.proofTable(condition.paper());
+            case ON_STOCK -> condition.proofTable(stock);
+            case AS_DESIGNED, ON_SCREEN, BACKGROUNDS_OFF, GREY_COPY, PROTAN, DEUTAN, TRITAN ->
+                    condition.screenTable();
+        };
     }
 }

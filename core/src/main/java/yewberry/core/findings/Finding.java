@@ -1,5 +1,7 @@
 package yewberry.core.findings;
 
+import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Lab;
@@ -46,8 +48,13 @@ public sealed interface Finding
         DOUBTFUL
     }
 
-    /** Text that does not stand out enough from something it lies on. */
-    record TooLittleContrast(UUID page, RunContrast contrast) implements Finding {
+    /**
+     * Text that does not stand out enough from something it lies on.
+     *
+     * @param circumstance that this is so under, in words, where there are several
+     */
+    record TooLittleContrast(UUID page, RunContrast contrast, Optional<String> circumstance)
+            implements Finding {
         @Override
         public Origin origin() {
             return contrast.run().origin();
@@ -71,8 +78,14 @@ public sealed interface Finding
                             ? ""
                             : " It lies on %d colours; this is the worst of them."
                                     .formatted(contrast.against().size());
-            return "“%s” on %s has a contrast of %s : 1 and needs %s : 1 (%s).%s"
+            return "%s“%s” on %s has a contrast of %s : 1 and needs %s : 1 (%s).%s"
                     .formatted(
+                            circumstance
+                                    .map(words ->
+                                            words.substring(0, 1).toUpperCase(Locale.ROOT)
+                                                    + words.substring(1)
+                                                    + ", ")
+                                    .orElse(""),
                             contrast.run().paint().inWords(),
                             worst.name(),
                             Contrast.cut(worst.ratio()),

@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Swatch;
 import yewberry.core.edit.Edit;
@@ -60,12 +61,13 @@ public record Offer(String label, Edit edit) {
             case PressFinding.PlainBlackArea area -> richer(area, publication);
             case PressFinding.EndsAtTrim end -> bleeding(end, publication, condition);
             case PressFinding.TextNearTrim near -> inwards(near, publication);
-            case PressFinding.IllegibleOnPaper paper -> List.of();
-            case PressFinding.GroundNotPrinted ground ->
+            case PressFinding.GroundLeftOut ground ->
                     background(publication, ground.fill().background()).stream()
                             .map(background ->
                                     new Offer(
-                                            "Print it, too",
+                                            ground.medium() == Medium.PAPER
+                                                    ? "Print it, too"
+                                                    : "Show it on the screen, too",
                                             new Edit.ChangeBackground(
                                                     background.withGoesTo(Background.GoesTo.BOTH))))
                             .toList();

@@ -6,36 +6,36 @@ import java.util.TreeSet;
 import yewberry.core.color.Blend;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Inks;
-import yewberry.core.color.PressCondition;
+import yewberry.core.color.Medium;
 import yewberry.core.press.FlatBox;
 import yewberry.core.publication.Asset;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.Medium;
-import yewberry.core.scene.PageScene;
+import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Shade;
 
 /** Looks at the pictures of a scene, and at what areas do to spot inks. */
 final class PictureChecker {
-    private final PageScene scene;
-    private final PressCondition condition;
+    private final MediumScene scene;
     private final List<Finding> findings = new ArrayList<>();
 
-    PictureChecker(PageScene scene, PressCondition condition) {
+    PictureChecker(MediumScene scene) {
         this.scene = scene;
-        this.condition = condition;
     }
 
     List<Finding> check() {
-        for (Item.AreaFill fill : scene.on(Medium.PAPER).areas()) {
+        for (Item.AreaFill fill : scene.areas()) {
             if (fill.shade() instanceof Shade.Picture picture) {
-                picture(fill, picture);
+                boxed(fill, picture);
+                if (scene.medium() == Medium.PAPER) {
+                    printed(fill, picture);
+                }
             }
             spots(fill);
         }
         return findings;
     }
 
-    private void picture(Item.AreaFill fill, Shade.Picture picture) {
+    private void printed(Item.AreaFill fill, Shade.Picture picture) {
         picture.ppi()
                 .ifPresent(ppi -> {
                     if (ppi < PictureFinding.WANTED_PPI - 0.5) {
@@ -47,8 +47,12 @@ final class PictureChecker {
             if (leaf.screenColor() || !leaf.missingFonts().isEmpty()) {
                 findings.add(new PictureFinding.NotForPress(scene.page(), fill, leaf));
             }
-        } else {
-            FlatBox.of(scene, fill, picture, condition)
+        }
+    }
+
+    private void boxed(Item.AreaFill fill, Shade.Picture picture) {
+        if (!(picture.asset().content() instanceof Asset.Document)) {
+            FlatBox.of(scene, fill, picture)
                     .ifPresent(
                             box -> findings.add(new PictureFinding.Boxed(scene.page(), fill, box)));
         }

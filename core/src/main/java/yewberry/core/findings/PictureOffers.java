@@ -96,7 +96,7 @@ final class PictureOffers {
                 new Swatch(
                         id("flood swatch", background),
                         "Edge of " + shown.asset().name(),
-                        EdgeColor.around(shown.ink().about(LOOKED_AT)).rounded());
+                        EdgeColor.around(shown.pixels().about(LOOKED_AT)));
         Background flood =
                 new Background(
                         id("flood", background),

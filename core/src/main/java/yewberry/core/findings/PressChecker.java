@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
-import java.util.stream.Collectors;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.View;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.press.InkPlace;
@@ -15,7 +15,6 @@ import yewberry.core.press.TrimEdge;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.Medium;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.TextOverprint;
 
@@ -36,11 +35,9 @@ final class PressChecker {
     }
 
     List<Finding> check(Legibility legibility) {
-        List<RunContrast> contrasts = legibility.judge(scene);
-        InkPlace.of(scene, condition).forEach(this::ink);
-        contrasts.forEach(this::type);
+        InkPlace.of(scene).forEach(this::ink);
+        legibility.judge(scene, View.designed(Medium.PAPER, condition)).forEach(this::type);
         scene.areas().forEach(this::area);
-        paper(contrasts, legibility);
         return findings;
     }
 
@@ -48,26 +45,6 @@ final class PressChecker {
         for (TrimEdge edge : TrimEdge.of(scene, fill)) {
             findings.add(new PressFinding.EndsAtTrim(scene.page(), fill, edge));
         }
-        if (fill.goesTo().screen() && !fill.goesTo().paper()) {
-            findings.add(new PressFinding.GroundNotPrinted(scene.page(), fill));
-        }
-    }
-
-    /** What can be read on the screen and not on paper. */
-    private void paper(List<RunContrast> onScreen, Legibility legibility) {
-        if (scene.on(Medium.PAPER) == scene.on(Medium.SCREEN)) {
-            return;
-        }
-        Set<UUID> legible =
-                onScreen.stream()
-                        .filter(RunContrast::passes)
-                        .map(contrast -> contrast.run().run())
-                        .collect(Collectors.toSet());
-        legibility.judge(scene, Medium.PAPER).stream()
-                .filter(contrast -> !contrast.passes())
-                .filter(contrast -> legible.contains(contrast.run().run()))
-                .forEach(contrast ->
-                        findings.add(new PressFinding.IllegibleOnPaper(scene.page(), contrast)));
     }
 
     private void ink(InkPlace place) {

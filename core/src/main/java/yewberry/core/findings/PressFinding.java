@@ -3,9 +3,8 @@ package yewberry.core.findings;
 import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
-import yewberry.core.color.Contrast;
+import yewberry.core.color.Medium;
 import yewberry.core.color.Numbers;
-import yewberry.core.legibility.RunContrast;
 import yewberry.core.press.InkPlace;
 import yewberry.core.press.TrimEdge;
 import yewberry.core.publication.PressChecks;
@@ -169,47 +168,24 @@ public sealed interface PressFinding extends Finding {
         }
     }
 
-    /** A background that is not printed. */
-    record GroundNotPrinted(UUID page, Item.AreaFill fill) implements OfArea {
+    /**
+     * A background that does not go where the publication goes.
+     *
+     * @param medium that it is left out on
+     */
+    record GroundLeftOut(UUID page, Item.AreaFill fill, Medium medium) implements OfArea {
         @Override
         public String message() {
-            return "This background goes to the screen only; it will not be printed.";
+            return switch (medium) {
+                case PAPER -> "This background goes to the screen only; it will not be printed.";
+                case SCREEN ->
+                        "This background goes to paper only; it will not be in the file for the screen.";
+            };
         }
 
         @Override
         public String rule() {
-            return "What is seen is printed, unless it is switched off for paper.";
-        }
-    }
-
-    /** Text that can be read on the screen only, because its background is not printed. */
-    record IllegibleOnPaper(UUID page, RunContrast contrast) implements OfText {
-        @Override
-        public Item.GlyphRun run() {
-            return contrast.run();
-        }
-
-        @Override
-        public String message() {
-            return "On paper, without the backgrounds that do not go there, “%s” stands on %s with a contrast of %s : 1 and needs %s : 1."
-                    .formatted(
-                            contrast.run().paint().inWords(),
-                            contrast.worst().name(),
-                            Contrast.cut(contrast.worst().ratio()),
-                            Numbers.plain(contrast.required()));
-        }
-
-        @Override
-        public Severity severity() {
-            return Severity.WRONG;
-        }
-
-        @Override
-        public String rule() {
-            return "WCAG 2.2, contrast: %s : 1 for %s, on paper too."
-                    .formatted(
-                            Numbers.plain(contrast.required()),
-                            contrast.sizeClass().large() ? "large text" : "normal text");
+            return "A background is everywhere where the publication goes, unless it is switched off there.";
         }
     }
 

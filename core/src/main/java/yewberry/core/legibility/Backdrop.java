@@ -8,75 +8,84 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.SequencedSet;
-import yewberry.core.color.Cmyk;
-import yewberry.core.color.Color;
-import yewberry.core.color.PressCondition;
+import java.util.TreeSet;
+import java.util.function.Function;
+import yewberry.core.color.View;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.PageScene;
+import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Paint;
 import yewberry.core.scene.Painted;
 import yewberry.core.scene.Rect;
-import yewberry.core.text.Face;
+import yewberry.core.scene.Shade;
 import yewberry.core.text.Segment;
 
 /**
- * What lies behind a run of text: every colour that any part of its ink stands on, found exactly
- * from the scene. The runs of its own frame do not count as lying behind it.
+ * What lies behind a run of text: every colour that any part of its ink stands on. The edges of the
+ * areas cut the page into cells; within one, the same areas lie on each other everywhere, so that
+ * its colour is exact where they are plain, and along a single gradient goes exactly as far as the
+ * ink does. Only where pictures lie, or several gradients cross, pixels are looked at ({@link
+ * BackdropPixels}). The runs of its own frame do not count as lying behind it.
  */
 final class Backdrop {
-    /** In each direction over a glyph. */
-    private static final int SAMPLES = 6;
-
     private final Item.GlyphRun run;
-    private final PageScene scene;
-    private final PressCondition condition;
+    private final MediumScene scene;
+    private final View view;
     private final Rect bleed;
-    private final List<Item> below;
+    private final List<Item.AreaFill> areas;
+    private final List<Item.GlyphRun> text;
+    private final Painted painted;
     private final SequencedSet<Optional<Paint>> found = new LinkedHashSet<>();
 
-    private Backdrop(PageScene scene, Item.GlyphRun run, PressCondition condition) {
+    private Backdrop(MediumScene scene, Item.GlyphRun run, View view) {
         this.scene = scene;
-        this.condition = condition;
+        this.view = view;
         this.run = run;
         this.bleed = scene.boxes().bleed();
-        this.below =
-                scene.items().subList(0, scene.items().indexOf(run)).reversed().stream()
-                        .filter(item -> !isOfSameFrame(item))
+        List<Item> below = scene.below(run);
+        this.areas = only(below, Item.AreaFill.class);
+        this.text =
+                only(below, Item.GlyphRun.class).stream()
+                        .filter(other -> !other.frame().equals(run.frame()))
                         .toList();
+        this.painted = new Painted(scene, areas);
     }
 
-    private boolean isOfSameFrame(Item item) {
-        return item instanceof Item.GlyphRun other && other.frame().equals(run.frame());
+    private static <T extends Item> List<T> only(List<Item> items, Class<T> kind) {
+        return items.stream().filter(kind::isInstance).map(kind::cast).toList();
     }
 
     /** The paints behind the run, in the order they were met; empty stands for the bare stock. */
-    static SequencedSet<Optional<Paint>> behind(
-            PageScene scene, Item.GlyphRun run, PressCondition condition) {
-        Backdrop backdrop = new Backdrop(scene, run, condition);
+    static List<Optional<Paint>> behind(MediumScene scene, Item.GlyphRun run, View view) {
+        Backdrop backdrop = new Backdrop(scene, run, view);
         run.lines().forEach(backdrop::line);
-        return backdrop.found;
+        return List.copyOf(backdrop.found);
     }
 
     private void line(Item.Line line) {
-        List<Ink> inks = line.glyphs().stream().map(glyph -> ink(line, glyph)).toList();
-        Optional<Rect> all =
-                inks.stream().map(Ink::box).filter(box -> !box.isEmpty()).reduce(Rect::union);
+        List<GlyphInk> inks =
+                line.glyphs().stream()
+                        .map(glyph -> GlyphInk.of(run, line, glyph))
+                        .filter(ink -> !ink.box().intersection(bleed).isEmpty())
+                        .toList();
+        Optional<Rect> all = inks.stream().map(GlyphInk::box).reduce(Rect::union);
         if (all.isEmpty() || oneBackground(all.get())) {
             return;
         }
-        inks.stream().filter(ink -> !ink.box().isEmpty()).forEach(this::glyph);
+        BackdropPixels pixels = new BackdropPixels(scene, run, view, all.get().intersection(bleed));
+        inks.forEach(ink -> glyph(ink, pixels));
     }
 
     /** The common case: the first thing met below is a fill that lies under the whole line. */
     private boolean oneBackground(Rect line) {
-        for (Item item : below) {
-            if (item instanceof Item.AreaFill fill
-                    && fill.solid().isPresent()
-                    && fill.rect().contains(line)) {
+        if (text.stream().anyMatch(each -> !each.inkBounds().intersection(line).isEmpty())) {
+            return false;
+        }
+        for (Item.AreaFill fill : areas.reversed()) {
+            if (fill.solid().isPresent() && fill.rect().contains(line)) {
                 found.add(fill.solid());
                 return true;
             }
-            if (!item.bounds().intersection(line).isEmpty()) {
+            if (!fill.rect().intersection(line).isEmpty()) {
                 return false;
             }
         }
@@ -87,118 +96,114 @@ final class Backdrop {
         return false;
     }
 
-    /** A glyph's place on the page. */
-    private record Ink(Face face, int glyph, AffineTransform place, Rect box) {
-        boolean touches(Rect rect) {
-            Rect part = rect.intersection(box);
-            if (part.isEmpty()) {
-                return false;
-            }
-            Area shape = shape();
-            shape.intersect(
-                    new Area(
-                            new Rectangle2D.Double(
-                                    part.x(), part.y(), part.width(), part.height())));
-            return !shape.isEmpty();
-        }
-
-        Area shape() {
-            return new Area(place.createTransformedShape(face.outline(glyph).path()));
-        }
-    }
-
-    private Ink ink(Item.Line line, Segment.Glyph glyph) {
-        return ink(run, line, glyph);
-    }
-
-    private static Ink ink(Item.GlyphRun of, Item.Line line, Segment.Glyph glyph) {
-        AffineTransform place =
-                new AffineTransform(
-                        of.scale(),
-                        0,
-                        0,
-                        of.scale(),
-                        line.x() + glyph.x(),
-                        line.baseline() + glyph.y());
-        Rectangle2D units = of.face().outline(glyph.id()).ink();
-        Rectangle2D box = place.createTransformedShape(units).getBounds2D();
-        return new Ink(
-                of.face(),
-                glyph.id(),
-                place,
-                new Rect(box.getX(), box.getY(), box.getWidth(), box.getHeight()));
-    }
-
-    private void glyph(Ink ink) {
-        List<Rect> open = List.of(ink.box().intersection(bleed));
-        if (open.getFirst().isEmpty()) {
-            return;
-        }
-        for (Item item : below) {
-            switch (item) {
-                case Item.AreaFill fill ->
-                        open =
-                                fill.solid().isPresent()
-                                        ? under(fill, ink, open)
-                                        : mixed(fill, ink, open);
-                case Item.GlyphRun other -> text(other, ink, open);
-            }
-            if (open.isEmpty()) {
-                return;
-            }
-        }
-        if (open.stream().anyMatch(ink::touches)) {
-            found.add(Optional.empty());
-        }
-    }
-
-    private List<Rect> under(Item.AreaFill fill, Ink ink, List<Rect> open) {
-        List<Rect> rest = new ArrayList<>();
-        for (Rect part : open) {
-            Rect covered = part.intersection(fill.rect());
-            if (covered.isEmpty()) {
-                rest.add(part);
+    private void glyph(GlyphInk ink, BackdropPixels pixels) {
+        text.forEach(other -> text(other, ink));
+        Rect box = ink.box().intersection(bleed);
+        List<Item.AreaFill> here =
+                areas.stream().filter(fill -> !fill.rect().intersection(box).isEmpty()).toList();
+        List<Rect> open = new ArrayList<>();
+        for (Rect cell : cells(box, here)) {
+            List<Item.AreaFill> stack = visible(here, cell);
+            if (stack.isEmpty() || stack.stream().allMatch(Backdrop::isPlain)) {
+                if (ink.touches(cell)) {
+                    found.add(plain(stack, cell));
+                }
+            } else if (oneGradient(stack)) {
+                gradient(stack, ink.within(cell));
             } else {
-                if (covered.contains(ink.box()) || ink.touches(covered)) {
-                    found.add(fill.solid());
-                }
-                rest.addAll(part.minus(fill.rect()));
+                open.add(cell);
             }
         }
-        return rest;
-    }
-
-    /**
-     * Where an area is not one colour that covers, the colours that all areas come to there are
-     * taken from a grid over the glyph's ink.
-     */
-    private List<Rect> mixed(Item.AreaFill fill, Ink ink, List<Rect> open) {
-        List<Rect> rest = new ArrayList<>();
-        Area shape = ink.shape();
-        Painted painted =
-                new Painted(
-                        scene,
-                        scene.items().subList(0, scene.items().indexOf(fill) + 1),
-                        condition);
-        for (Rect part : open) {
-            Rect covered = part.intersection(fill.rect());
-            for (int column = 0; column < SAMPLES && !covered.isEmpty(); column++) {
-                for (int row = 0; row < SAMPLES; row++) {
-                    double x = covered.x() + covered.width() * (column + 0.5) / SAMPLES;
-                    double y = covered.y() + covered.height() * (row + 0.5) / SAMPLES;
-                    if (shape.contains(x, y)) {
-                        found.add(Optional.of(Paint.sampled(rounded(painted.at(x, y)), fill)));
-                    }
-                }
-            }
-            rest.addAll(part.minus(fill.rect()));
+        if (!open.isEmpty()) {
+            found.addAll(pixels.behind(ink, open, cell -> topmost(visible(here, cell))));
         }
-        return rest;
     }
 
-    /** To whole percent, so that a gradient is some dozens of colours and not thousands. */
-    private static Color rounded(Color color) {
-        return color instanceof Cmyk ink ? ink.rounded() : color;
+    /** The parts of a box that no edge of an area goes through. */
+    private static List<Rect> cells(Rect box, List<Item.AreaFill> areas) {
+        List<Double> across = cuts(box.x(), box.right(), areas, Rect::x, Rect::right);
+        List<Double> down = cuts(box.y(), box.bottom(), areas, Rect::y, Rect::bottom);
+        List<Rect> cells = new ArrayList<>();
+        for (int row = 1; row < down.size(); row++) {
+            for (int column = 1; column < across.size(); column++) {
+                cells.add(
+                        new Rect(
+                                across.get(column - 1),
+                                down.get(row - 1),
+                                across.get(column) - across.get(column - 1),
+                                down.get(row) - down.get(row - 1)));
+            }
+        }
+        return cells.stream().filter(cell -> !cell.isEmpty()).toList();
+    }
+
+    private static List<Double> cuts(
+            double from,
+            double to,
+            List<Item.AreaFill> areas,
+            Function<Rect, Double> start,
+            Function<Rect, Double> end) {
+        TreeSet<Double> cuts = new TreeSet<>(List.of(from, to));
+        for (Item.AreaFill fill : areas) {
+            cuts.add(Math.clamp(start.apply(fill.rect()), from, to));
+            cuts.add(Math.clamp(end.apply(fill.rect()), from, to));
+        }
+        return List.copyOf(cuts);
+    }
+
+    /** The areas of a cell from the lowest that shows up. */
+    private static List<Item.AreaFill> visible(List<Item.AreaFill> areas, Rect cell) {
+        double x = cell.x() + cell.width() / 2;
+        double y = cell.y() + cell.height() / 2;
+        List<Item.AreaFill> stack = new ArrayList<>();
+        for (Item.AreaFill fill : areas) {
+            if (fill.rect().contains(x, y)) {
+                if (fill.covers()) {
+                    stack.clear();
+                }
+                stack.add(fill);
+            }
+        }
+        return stack;
+    }
+
+    private static boolean isPlain(Item.AreaFill fill) {
+        return fill.shade() instanceof Shade.Solid;
+    }
+
+    private static boolean oneGradient(List<Item.AreaFill> stack) {
+        return stack.stream().filter(fill -> !isPlain(fill)).count() == 1
+                && stack.stream().noneMatch(fill -> fill.shade() instanceof Shade.Picture);
+    }
+
+    private static Item.AreaFill topmost(List<Item.AreaFill> stack) {
+        return stack.reversed().stream().filter(fill -> !isPlain(fill)).findFirst().orElseThrow();
+    }
+
+    private Optional<Paint> plain(List<Item.AreaFill> stack, Rect cell) {
+        if (stack.isEmpty()) {
+            return Optional.empty();
+        }
+        Item.AreaFill top = stack.getLast();
+        return top.solid()
+                .or(() ->
+                        Optional.of(
+                                Paint.sampled(
+                                        painted.of(
+                                                stack,
+                                                cell.x() + cell.width() / 2,
+                                                cell.y() + cell.height() / 2),
+                                        top)));
+    }
+
+    /** All colours that the one gradient of a stack goes through below the ink. */
+    private void gradient(List<Item.AreaFill> stack, Area ink) {
+        Item.AreaFill fill = topmost(stack);
+        GradientReach.of((Shade.Gradient) fill.shade(), fill.frame(), ink).stream()
+                .map(point -> painted.of(stack, point.getX(), point.getY()))
+                .distinct()
+                .map(color -> Optional.of(Paint.sampled(color, fill)))
+                .forEach(found::add);
     }
 
     /** Text that overprints shows in as many colours as it lies on. */
@@ -207,24 +212,26 @@ final class Backdrop {
             found.add(Optional.of(other.paint()));
             return;
         }
-        for (Optional<Paint> lower : behind(scene, other, condition)) {
+        for (Optional<Paint> lower : behind(scene, other, view)) {
             found.add(
                     Optional.of(
                             other.paint()
                                     .withColor(
                                             other.paint()
-                                                    .over(lower.map(Paint::color), condition))));
+                                                    .over(
+                                                            lower.map(Paint::color),
+                                                            view.condition()))));
         }
     }
 
-    private void text(Item.GlyphRun other, Ink ink, List<Rect> open) {
-        if (open.stream().allMatch(part -> part.intersection(other.bounds()).isEmpty())) {
+    private void text(Item.GlyphRun other, GlyphInk ink) {
+        if (ink.box().intersection(other.inkBounds()).isEmpty()) {
             return;
         }
         for (Item.Line line : other.lines()) {
             for (Segment.Glyph glyph : line.glyphs()) {
-                Ink lower = ink(other, line, glyph);
-                if (open.stream().anyMatch(part -> !part.intersection(lower.box()).isEmpty())) {
+                GlyphInk lower = GlyphInk.of(other, line, glyph);
+                if (!ink.box().intersection(lower.box()).isEmpty()) {
                     Area shared = ink.shape();
                     shared.intersect(lower.shape());
                     if (!shared.isEmpty()) {
@@ -233,6 +240,50 @@ final class Backdrop {
                     }
                 }
             }
+        }
+    }
+
+    /** A glyph's ink at its place on the page. */
+    record GlyphInk(
+            Item.GlyphRun run,
+            Item.Line line,
+            Segment.Glyph glyph,
+            AffineTransform place,
+            Rect box) {
+        static GlyphInk of(Item.GlyphRun run, Item.Line line, Segment.Glyph glyph) {
+            AffineTransform place =
+                    new AffineTransform(
+                            run.scale(),
+                            0,
+                            0,
+                            run.scale(),
+                            line.x() + glyph.x(),
+                            line.baseline() + glyph.y());
+            Rectangle2D units = run.face().outline(glyph.id()).ink();
+            Rectangle2D box = place.createTransformedShape(units).getBounds2D();
+            return new GlyphInk(
+                    run,
+                    line,
+                    glyph,
+                    place,
+                    new Rect(box.getX(), box.getY(), box.getWidth(), box.getHeight()));
+        }
+
+        boolean touches(Rect rect) {
+            return rect.contains(box) || !within(rect).isEmpty();
+        }
+
+        Area within(Rect rect) {
+            Area shape = shape();
+            shape.intersect(
+                    new Area(
+                            new Rectangle2D.Double(
+                                    rect.x(), rect.y(), rect.width(), rect.height())));
+            return shape;
+        }
+
+        Area shape() {
+            return new Area(place.createTransformedShape(run.face().outline(glyph.id()).path()));
         }
     }
 }

@@ -1,91 +1,121 @@
 package yewberry.core.legibility;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.SequencedSet;
+import java.util.UUID;
 import java.util.WeakHashMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import yewberry.core.color.Contrast;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.color.View;
+import yewberry.core.publication.Destination;
 import yewberry.core.publication.Level;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.Medium;
+import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 
 /**
- * Holds every run of text of a scene against what is really behind it, as designed: where there is
- * no fill, the stock counts as white. Remembers what it found for a scene. Thread-safe.
+ * Holds every run of text of a scene against what is really behind it. The verdict is as designed:
+ * where there is no fill, the stock counts as white. Under any other viewing it is as seen there.
+ * Remembers what it found for a scene. Thread-safe.
  */
 public final class Legibility {
     private final PressCondition condition;
     private final Level level;
-    private final Map<PageScene, List<RunContrast>> memo = new WeakHashMap<>();
+    private final Destination destination;
+    private final Map<MediumScene, Map<View, List<RunContrast>>> memo = new WeakHashMap<>();
 
-    public Legibility(PressCondition condition, Level level) {
+    public Legibility(PressCondition condition, Level level, Destination destination) {
         this.condition = condition;
         this.level = level;
+        this.destination = destination;
     }
 
     public Level level() {
         return level;
     }
 
-    /** One result for each run that has ink on the page. */
-    public List<RunContrast> judge(PageScene all) {
-        return judge(all, Medium.SCREEN);
+    public Destination destination() {
+        return destination;
     }
 
-    /** The same on another medium. */
-    public List<RunContrast> judge(PageScene all, Medium medium) {
-        PageScene scene = all.on(medium);
-        synchronized (memo) {
-            List<RunContrast> known = memo.get(scene);
-            if (known != null) {
-                return known;
-            }
+    /**
+     * The verdict: one result for each run that has ink on the page, as designed, on what the
+     * publication goes to; on several the worse.
+     */
+    public List<RunContrast> judge(PageScene scene) {
+        if (destination.media().size() == 1) {
+            return on(scene, destination.media().getFirst());
         }
-        List<RunContrast> judged =
-                scene.text().stream()
-                        .map(run -> judge(scene, run))
-                        .flatMap(Optional::stream)
-                        .toList();
-        synchronized (memo) {
-            memo.put(scene, judged);
-        }
-        return judged;
+        Map<UUID, RunContrast> worst = new LinkedHashMap<>();
+        judgeEach(scene).forEach(each -> worst.merge(each.run().run(), each, Legibility::worse));
+        return List.copyOf(worst.values());
     }
 
-    private Optional<RunContrast> judge(PageScene scene, Item.GlyphRun run) {
-        SequencedSet<Optional<Paint>> behind = Backdrop.behind(scene, run, condition);
+    /** The same on each medium by itself, one after the other. */
+    public List<RunContrast> judgeEach(PageScene scene) {
+        return destination.media().stream().flatMap(medium -> on(scene, medium).stream()).toList();
+    }
+
+    private List<RunContrast> on(PageScene scene, Medium medium) {
+        return judge(scene, View.designed(medium, condition));
+    }
+
+    private static RunContrast worse(RunContrast one, RunContrast other) {
+        return Stream.of(one, other)
+                .min(Comparator.comparingDouble(each -> each.worst().ratio()))
+                .orElseThrow();
+    }
+
+    /** One result for each run that has ink on the page, as it is seen under a viewing. */
+    public List<RunContrast> judge(PageScene all, View view) {
+        MediumScene scene = all.on(view);
+        Map<View, List<RunContrast>> known;
+        synchronized (memo) {
+            known = memo.computeIfAbsent(scene, each -> new ConcurrentHashMap<>());
+        }
+        List<RunContrast> before = known.get(view);
+        if (before != null) {
+            return before;
+        }
+        List<RunContrast> judged = new ArrayList<>();
+        for (Item.GlyphRun run : scene.text()) {
+            judge(scene, run, view).ifPresent(judged::add);
+        }
+        known.put(view, List.copyOf(judged));
+        return List.copyOf(judged);
+    }
+
+    private Optional<RunContrast> judge(MediumScene scene, Item.GlyphRun run, View view) {
+        List<Optional<Paint>> behind = Backdrop.behind(scene, run, view);
         if (behind.isEmpty()) {
             return Optional.empty();
         }
         SizeClass sizeClass = SizeClass.of(run.look());
         List<RunContrast.Against> against =
-                behind.stream()
-                        .map(paint -> {
-                            Rgb foreground = screen(run.paint(), paint);
-                            Rgb color = screen(paint);
-                            return new RunContrast.Against(
-                                    paint, foreground, color, Contrast.ratio(foreground, color));
-                        })
-                        .toList();
+                behind.stream().map(paint -> against(run.paint(), paint, view)).toList();
         return Optional.of(
-                new RunContrast(run, sizeClass, level.required(sizeClass.large()), against));
+                new RunContrast(
+                        run,
+                        sizeClass,
+                        level.required(sizeClass.large()),
+                        scene.medium(),
+                        against));
     }
 
-    /** The ratio of a text colour on what is behind it, as designed. */
-    double ratio(Paint text, Optional<Paint> ground) {
-        return Contrast.ratio(screen(text, ground), screen(ground));
-    }
-
-    private Rgb screen(Paint text, Optional<Paint> ground) {
-        return condition.toScreen(text.over(ground.map(Paint::color), condition));
-    }
-
-    private Rgb screen(Optional<Paint> paint) {
-        return paint.map(it -> condition.toScreen(it.color())).orElse(Rgb.WHITE);
+    /** A text colour on what is behind it, as it is seen. */
+    static RunContrast.Against against(Paint text, Optional<Paint> ground, View view) {
+        Rgb foreground = view.see(text.over(ground.map(Paint::color), view.condition()));
+        Rgb color = ground.map(paint -> view.see(paint.color())).orElseGet(view::bare);
+        return new RunContrast.Against(
+                ground, foreground, color, Contrast.ratio(foreground, color));
     }
 }

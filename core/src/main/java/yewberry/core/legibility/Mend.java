@@ -21,6 +21,7 @@ import yewberry.core.scene.Paint;
 /**
  * A way to make a run of text legible: a new swatch, and the edit that uses it.
  *
+ * @param screen what is seen of it
  * @param ratio the least ratio that the new colour has anywhere it would be used
  * @param pages the pages it changes, in order
  */
@@ -113,7 +114,10 @@ public record Mend(
     private static Collected collect(
             List<PageScene> scenes, Legibility legibility, Predicate<RunContrast> of) {
         List<RunContrast> contrasts =
-                scenes.stream().flatMap(s -> legibility.judge(s).stream()).filter(of).toList();
+                scenes.stream()
+                        .flatMap(scene -> legibility.judgeEach(scene).stream())
+                        .filter(of)
+                        .toList();
         List<UUID> pages =
                 scenes.stream()
                         .filter(scene -> legibility.judge(scene).stream().anyMatch(of))
@@ -136,11 +140,13 @@ public record Mend(
                                 contrast.against().stream()
                                         .map(against ->
                                                 new NearestLegible.Need(
-                                                        against.color(), contrast.required())))
+                                                        against.color(),
+                                                        contrast.required(),
+                                                        contrast.medium())))
                         .collect(Collectors.toSet());
         double required =
                 needs.stream().mapToDouble(NearestLegible.Need::required).max().orElseThrow();
-        return NearestLegible.to(paint.color(), needs, condition)
+        return NearestLegible.to(paint.defined(), needs, condition)
                 .map(found -> {
                     String name =
                             freeName(

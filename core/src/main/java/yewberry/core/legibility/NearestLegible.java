@@ -2,6 +2,7 @@ package yewberry.core.legibility;
 
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -11,6 +12,7 @@ import yewberry.core.color.Contrast;
 import yewberry.core.color.Gray;
 import yewberry.core.color.Inks;
 import yewberry.core.color.Lab;
+import yewberry.core.color.Medium;
 import yewberry.core.color.Oklch;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
@@ -18,8 +20,8 @@ import yewberry.core.color.Rgb;
 /**
  * Finds the colour nearest to another one that passes on every backdrop asked for. The OKLCH hue
  * stays, the chroma as far as it can be printed, and the lightness moves, the shorter way if both
- * ways pass. The result is in the colour space of the old colour, and what passes is what is shown:
- * ratios are taken of the final, rounded values.
+ * ways pass. The result is in the colour space of the old colour, and what passes is what is seen
+ * on each medium that it is needed on: ratios are taken of the final, rounded values.
  */
 public final class NearestLegible {
     private static final double STEP = 0.0025;
@@ -33,13 +35,15 @@ public final class NearestLegible {
     private final Color old;
     private final Oklch start;
     private final Collection<Need> needs;
+    private final List<Medium> media;
     private final Optional<UnaryOperator<Color>> shown;
 
     /**
-     * @param backdrop what is behind the text, on the screen
+     * @param backdrop what is behind the text, as it is seen
      * @param required the least ratio to it
+     * @param medium that it is seen on
      */
-    public record Need(Rgb backdrop, double required) {
+    public record Need(Rgb backdrop, double required, Medium medium) {
         boolean metBy(Rgb color) {
             return Contrast.ratio(color, backdrop) >= required;
         }
@@ -47,7 +51,7 @@ public final class NearestLegible {
 
     /**
      * @param color in the space of the old one
-     * @param screen what is seen of it
+     * @param screen what is seen of it, on the first medium
      * @param ratio the least of its ratios to the backdrops
      * @param steps how far its lightness is from the old one
      */
@@ -61,8 +65,9 @@ public final class NearestLegible {
         this.shown = shown;
         this.condition = condition;
         this.old = old;
-        this.start = Oklch.of(condition.toScreen(old));
         this.needs = needs;
+        this.media = needs.stream().map(Need::medium).distinct().sorted().toList();
+        this.start = Oklch.of(condition.seen(old, media.getFirst()));
     }
 
     /** Nothing if no lightness passes on all of them. */
@@ -96,8 +101,8 @@ public final class NearestLegible {
                 : Math.abs(Oklch.of(proposal.screen()).lightness() - start.lightness());
     }
 
-    private Rgb seen(Color color) {
-        return condition.toScreen(shown.map(each -> each.apply(color)).orElse(color));
+    private Rgb seen(Color color, Medium medium) {
+        return condition.seen(shown.map(each -> each.apply(color)).orElse(color), medium);
     }
 
     /** Goes from the old lightness in one direction and stops at the first colour that passes. */
@@ -110,13 +115,15 @@ public final class NearestLegible {
                 continue;
             }
             Color candidate = printable(start.withLightness(lightness));
-            Rgb screen = seen(candidate);
-            if (needs.stream().allMatch(need -> need.metBy(screen))) {
+            if (needs.stream().allMatch(need -> need.metBy(seen(candidate, need.medium())))) {
                 double ratio =
                         needs.stream()
-                                .mapToDouble(need -> Contrast.ratio(screen, need.backdrop()))
+                                .mapToDouble(need ->
+                                        Contrast.ratio(
+                                                seen(candidate, need.medium()), need.backdrop()))
                                 .min()
                                 .orElse(21);
+                Rgb screen = seen(candidate, media.getFirst());
                 return Optional.of(new Proposal(candidate, screen, ratio, direction > 0, i));
             }
         }
@@ -156,7 +163,9 @@ public final class NearestLegible {
             return false;
         }
         Rgb rgb = wanted.toRgb();
-        return Oklch.distance(rgb, condition.toScreen(inSpace(rgb))) <= FAITHFUL;
+        Color color = inSpace(rgb);
+        return media.stream()
+                .allMatch(medium -> Oklch.distance(rgb, condition.seen(color, medium)) <= FAITHFUL);
     }
 
     private Color inSpace(Rgb rgb) {

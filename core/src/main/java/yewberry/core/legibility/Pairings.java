@@ -11,12 +11,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedSet;
 import java.util.Set;
-import java.util.function.ToDoubleFunction;
-import yewberry.core.color.Contrast;
 import yewberry.core.color.View;
 import yewberry.core.publication.Level;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.Medium;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 
@@ -31,20 +28,14 @@ import yewberry.core.scene.Paint;
  */
 public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Cell> cells) {
     /**
-     * @param ratio as seen in the view
+     * @param ratio as seen in the view, which the pair passes or fails by
      * @param required by the smallest text set in it, or by normal text where there is none
-     * @param designed the ratio that the verdict goes by
      * @param occurrences the smallest text first
      */
     public record Cell(
-            int text,
-            int ground,
-            double ratio,
-            double designed,
-            double required,
-            List<Occurrence> occurrences) {
+            int text, int ground, double ratio, double required, List<Occurrence> occurrences) {
         public boolean passes() {
-            return designed >= required;
+            return ratio >= required;
         }
     }
 
@@ -53,7 +44,7 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
 
     /**
      * @param more colours that might be used, against each other and against those that are
-     * @param view that ratios are taken in besides the verdict's
+     * @param view that ratios are taken in
      */
     public static Pairings of(
             List<PageScene> scenes,
@@ -63,17 +54,19 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
             View view) {
         Collected collected = new Collected();
         for (PageScene scene : scenes) {
-            scene.on(Medium.SCREEN).areas().stream()
+            scene.on(view).areas().stream()
                     .flatMap(fill -> fill.solid().stream())
                     .forEach(paint -> collected.ground(Optional.of(paint)));
-            for (RunContrast contrast : legibility.judge(scene)) {
+            for (RunContrast contrast : legibility.judge(scene, view)) {
                 contrast.against()
                         .forEach(against ->
                                 collected.use(
                                         against.paint(), new Occurrence(scene, contrast.run())));
             }
         }
-        more.forEach(collected::mightBeUsed);
+        more.stream()
+                .map(paint -> paint.on(view.medium(), view.condition()))
+                .forEach(collected::mightBeUsed);
         List<Paint> rows = List.copyOf(collected.texts);
         List<Optional<Paint>> columns = List.copyOf(collected.grounds.keySet());
         List<Cell> cells = new ArrayList<>();
@@ -83,7 +76,7 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
                         collected.uses.getOrDefault(
                                 new Pair(rows.get(row), columns.get(column)),
                                 new Used(collected.grounds.get(columns.get(column)), Set.of()));
-                cells.add(cell(row, column, rows.get(row), used, legibility, level, view));
+                cells.add(cell(row, column, rows.get(row), used, level, view));
             }
         }
         return new Pairings(rows, columns, List.copyOf(cells));
@@ -134,14 +127,7 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
         }
     }
 
-    private static Cell cell(
-            int row,
-            int column,
-            Paint text,
-            Used used,
-            Legibility legibility,
-            Level level,
-            View view) {
+    private static Cell cell(int row, int column, Paint text, Used used, Level level, View view) {
         List<Occurrence> found =
                 used.occurrences().stream()
                         .sorted(Comparator.comparingDouble(each -> each.run().size()))
@@ -155,19 +141,11 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
         return new Cell(
                 row,
                 column,
-                least(used, ground -> seen(text, ground, view)),
-                least(used, ground -> legibility.ratio(text, ground)),
+                used.grounds().stream()
+                        .mapToDouble(ground -> Legibility.against(text, ground, view).ratio())
+                        .min()
+                        .orElseThrow(),
                 required,
                 found);
-    }
-
-    private static double least(Used used, ToDoubleFunction<Optional<Paint>> ratio) {
-        return used.grounds().stream().mapToDouble(ratio).min().orElseThrow();
-    }
-
-    private static double seen(Paint text, Optional<Paint> ground, View view) {
-        return Contrast.ratio(
-                view.see(text.over(ground.map(Paint::color), view.condition())),
-                ground.map(paint -> view.see(paint.color())).orElseGet(view::bare));
     }
 }

@@ -3,6 +3,7 @@ package yewberry.core.legibility;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import yewberry.core.color.Medium;
 import yewberry.core.color.Rgb;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Paint;
@@ -11,14 +12,19 @@ import yewberry.core.scene.Paint;
  * A run of text held against everything it stands on.
  *
  * @param required the least ratio that passes
+ * @param medium that it was judged on
  * @param against one for each colour behind it, at least one
  */
 public record RunContrast(
-        Item.GlyphRun run, SizeClass sizeClass, double required, List<Against> against) {
+        Item.GlyphRun run,
+        SizeClass sizeClass,
+        double required,
+        Medium medium,
+        List<Against> against) {
     /**
      * @param paint what is behind; nothing is the bare stock
-     * @param foreground the text's colour on it, on the screen
-     * @param color that on the screen
+     * @param foreground the text's colour on it, as it is seen
+     * @param color that as it is seen
      */
     public record Against(Optional<Paint> paint, Rgb foreground, Rgb color, double ratio) {
         public String name() {

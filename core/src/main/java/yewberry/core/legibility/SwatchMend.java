@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Medium;
 import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
@@ -30,14 +31,16 @@ public record SwatchMend(Swatch swatch, Definition definition, Rgb screen, doubl
     /**
      * @param against what the use is seen next to
      * @param required the least ratio to that
+     * @param medium that both are seen on
      */
     public static List<SwatchMend> of(
             Tinted use,
             Rgb against,
             double required,
+            Medium medium,
             Publication publication,
             PressCondition condition) {
-        Search search = new Search(use, against, required, publication, condition);
+        Search search = new Search(use, against, required, medium, publication, condition);
         Swatch swatch = publication.swatch(use.swatch());
         List<SwatchMend> mends = new ArrayList<>();
         search.percent(swatch).ifPresent(mends::add);
@@ -51,6 +54,7 @@ public record SwatchMend(Swatch swatch, Definition definition, Rgb screen, doubl
             Tinted use,
             Rgb against,
             double required,
+            Medium medium,
             Publication publication,
             PressCondition condition) {
         /** The nearest passing percentage of a tint or mix, in whole percent. */
@@ -75,7 +79,7 @@ public record SwatchMend(Swatch swatch, Definition definition, Rgb screen, doubl
             }
             return NearestLegible.to(
                             old,
-                            List.of(new NearestLegible.Need(against, required)),
+                            List.of(new NearestLegible.Need(against, required, medium)),
                             condition,
                             color -> seen(root, new Definition.Plain(color)))
                     .map(found -> mend(root, new Definition.Plain(found.color())));
@@ -93,7 +97,7 @@ public record SwatchMend(Swatch swatch, Definition definition, Rgb screen, doubl
         }
 
         private SwatchMend mend(Swatch swatch, Definition definition) {
-            Rgb screen = condition.toScreen(seen(swatch, definition));
+            Rgb screen = condition.seen(seen(swatch, definition), medium);
             return new SwatchMend(swatch, definition, screen, Contrast.ratio(screen, against));
         }
 

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
-import yewberry.core.scene.InkPlanes;
-import yewberry.core.scene.PageScene;
+import yewberry.core.scene.MediumScene;
+import yewberry.core.scene.Planes;
 import yewberry.core.scene.Shade;
 
 /**
@@ -19,7 +19,7 @@ final class GradientStops {
     private static final int DEEPEST = 7;
 
     private final View view;
-    private final InkPlanes planes;
+    private final Planes planes;
     private final List<Stop> stops = new ArrayList<>();
 
     /**
@@ -27,12 +27,12 @@ final class GradientStops {
      */
     record Stop(double position, Rgb color) {}
 
-    private GradientStops(PageScene scene, View view) {
+    private GradientStops(MediumScene scene, View view) {
         this.view = view;
-        this.planes = InkPlanes.of(scene, view.condition());
+        this.planes = scene.planes();
     }
 
-    static List<Stop> of(PageScene scene, Shade.Gradient gradient, View view) {
+    static List<Stop> of(MediumScene scene, Shade.Gradient gradient, View view) {
         GradientStops result = new GradientStops(scene, view);
         List<Shade.Gradient.Stop> given = gradient.stops();
         for (int i = 1; i < given.size(); i++) {

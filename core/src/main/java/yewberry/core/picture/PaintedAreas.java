@@ -7,6 +7,7 @@ import java.util.Deque;
 import java.util.Map;
 import java.util.WeakHashMap;
 import yewberry.core.color.View;
+import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 
@@ -39,7 +40,7 @@ final class PaintedAreas {
                 }
             }
         }
-        Picture picture = picture(PressRaster.areas(scene, view, region, ppi));
+        Picture picture = picture(PageRaster.areas(scene, view, region, ppi));
         synchronized (MEMO) {
             Deque<Known> known = MEMO.computeIfAbsent(scene, key -> new ArrayDeque<>());
             if (known.size() == VARIANTS) {

@@ -3,6 +3,7 @@ package yewberry.core.picture;
 import java.util.Map;
 import java.util.WeakHashMap;
 import yewberry.core.color.View;
+import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.PageScene;
 
 /** Pages as small PNG files, remembered for as long as their scenes are. */
@@ -21,7 +22,7 @@ public final class SmallPicture {
                 return known.file();
             }
         }
-        byte[] file = Png.quick(PressRaster.page(scene, view, scene.boxes().bleed(), ppi));
+        byte[] file = Png.quick(PageRaster.page(scene, view, scene.boxes().bleed(), ppi));
         synchronized (MEMO) {
             MEMO.put(scene, new Known(view, ppi, file));
         }

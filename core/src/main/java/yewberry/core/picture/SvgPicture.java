@@ -9,8 +9,9 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.publication.Side;
+import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.Medium;
+import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Overlay;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
@@ -107,8 +108,9 @@ public final class SvgPicture {
         body.append("<g transform=\"translate(").append(number(x)).append(" 0)\">");
         body.append("<g clip-path=\"url(#").append(clip).append(")\">");
         rect(visible, view.bare());
-        areas(scene.on(Medium.of(view.viewing())), visible);
-        scene.text().forEach(run -> text(scene, run));
+        areas(scene, visible);
+        MediumScene shown = scene.on(view);
+        shown.text().forEach(run -> text(shown, run));
         body.append("</g>");
         if (guides) {
             guide("bleed", visible, "1 3");
@@ -124,10 +126,11 @@ public final class SvgPicture {
      * in the colours of its file, so then all areas are painted here.
      */
     private void areas(PageScene scene, Rect visible) {
-        if (scene.areas().stream().allMatch(SvgPicture::isPlain)) {
-            for (Item.AreaFill fill : scene.areas()) {
+        MediumScene shown = scene.on(view);
+        if (shown.areas().stream().allMatch(SvgPicture::isPlain)) {
+            for (Item.AreaFill fill : shown.areas()) {
                 if (fill.shade() instanceof Shade.Gradient gradient) {
-                    gradient(scene, fill, gradient);
+                    gradient(shown, fill, gradient);
                 } else {
                     fill.solid().ifPresent(paint -> rect(fill.rect(), view.see(paint.color())));
                 }
@@ -155,7 +158,7 @@ public final class SvgPicture {
         return fill.covers() && !(fill.shade() instanceof Shade.Picture);
     }
 
-    private void gradient(PageScene scene, Item.AreaFill fill, Shade.Gradient gradient) {
+    private void gradient(MediumScene scene, Item.AreaFill fill, Shade.Gradient gradient) {
         String id = "shade-" + ++shades;
         Rect frame = fill.frame();
         double x = frame.x() + frame.width() / 2;
@@ -212,18 +215,17 @@ public final class SvgPicture {
     }
 
     /** Text that overprints is drawn part by part, each in the colour it comes to there. */
-    private void text(PageScene scene, Item.GlyphRun run) {
+    private void text(MediumScene scene, Item.GlyphRun run) {
         if (!run.paint().overprints()) {
             text(run, run.paint().color());
             return;
         }
-        PageScene shown = scene.on(Medium.of(view.viewing()));
-        if (liesOnMixedInk(shown, run)) {
-            overprinted(shown, run);
+        if (liesOnMixedInk(scene, run)) {
+            overprinted(scene, run);
             return;
         }
         Optional<Color> first = Optional.empty();
-        for (Overlay.Part part : Overlay.of(shown, run, view.condition())) {
+        for (Overlay.Part part : Overlay.of(scene, run)) {
             if (first.isEmpty()) {
                 // the first lies under all the others too, so that no seam shows between them
                 first = Optional.of(part.color());
@@ -237,7 +239,7 @@ public final class SvgPicture {
     }
 
     /** Whether it lies on a ground that is not one colour. */
-    private static boolean liesOnMixedInk(PageScene scene, Item.GlyphRun run) {
+    private static boolean liesOnMixedInk(MediumScene scene, Item.GlyphRun run) {
         Rect bounds = run.bounds();
         for (Item.AreaFill fill : scene.areas().reversed()) {
             if (!fill.rect().intersection(bounds).isEmpty() && fill.solid().isEmpty()) {
@@ -251,7 +253,7 @@ public final class SvgPicture {
     }
 
     /** There it has as many colours as the ground: they are painted, and its glyphs cut out. */
-    private void overprinted(PageScene scene, Item.GlyphRun run) {
+    private void overprinted(MediumScene scene, Item.GlyphRun run) {
         Rect region = run.bounds().intersection(scene.boxes().bleed());
         if (region.isEmpty()) {
             return;
@@ -261,7 +263,7 @@ public final class SvgPicture {
         body.append("<g clip-path=\"url(#").append(id).append(")\">");
         image(
                 PaintedAreas.picture(
-                        PressRaster.overprinted(scene, run.paint(), view, region, AREAS_PPI)),
+                        PageRaster.overprinted(scene, run.paint(), region, AREAS_PPI).image(view)),
                 region);
         body.append("</g>");
     }

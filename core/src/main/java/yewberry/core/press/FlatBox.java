@@ -4,14 +4,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import yewberry.core.asset.InkImage;
+import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Difference;
 import yewberry.core.color.Lab;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.scene.EdgeColor;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.PageScene;
+import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Painted;
 import yewberry.core.scene.PicturePlace;
 import yewberry.core.scene.Shade;
@@ -52,21 +52,21 @@ public record FlatBox(Rgb color, double tolerance, double remains) {
      * @return nothing where there is no box, or none that is seen
      */
     public static Optional<FlatBox> of(
-            PageScene scene, Item.AreaFill fill, Shade.Picture picture, PressCondition condition) {
+            MediumScene scene, Item.AreaFill fill, Shade.Picture picture) {
         if (picture.tiled()
                 || picture.seeThrough().isPresent()
                 || picture.place().covers(scene.boxes().trim())) {
             return Optional.empty();
         }
-        InkImage image = picture.ink().about(LOOKED_AT);
+        PlaneImage image = picture.pixels().about(LOOKED_AT);
         if (image.alpha().isPresent()) {
             return Optional.empty();
         }
-        return box(image, condition).filter(box -> isSeen(box, scene, fill, picture, condition));
+        return box(image, scene.condition()).filter(box -> isSeen(box, scene, fill, picture));
     }
 
     /** The colour that most of a picture's edge is in. */
-    static Optional<FlatBox> box(InkImage image, PressCondition condition) {
+    static Optional<FlatBox> box(PlaneImage image, PressCondition condition) {
         List<Lab> edge = new ArrayList<>();
         for (EdgeColor.Edge each : EdgeColor.Edge.values()) {
             EdgeColor.along(image, each).forEach(ink -> edge.add(condition.lab(ink)));
@@ -104,13 +104,10 @@ public record FlatBox(Rgb color, double tolerance, double remains) {
 
     /** Whether it stands out from what is below at the middle of one of its edges. */
     private static boolean isSeen(
-            FlatBox box,
-            PageScene scene,
-            Item.AreaFill fill,
-            Shade.Picture picture,
-            PressCondition condition) {
-        List<Item> below = scene.items().subList(0, scene.items().indexOf(fill));
-        Painted painted = new Painted(scene, below, condition);
+            FlatBox box, MediumScene scene, Item.AreaFill fill, Shade.Picture picture) {
+        PressCondition condition = scene.condition();
+        List<Item> below = scene.below(fill);
+        Painted painted = new Painted(scene, below);
         Lab own = condition.lab(box.color());
         PicturePlace place = picture.place();
         double[][] middles = {{0.02, 0.5}, {0.98, 0.5}, {0.5, 0.02}, {0.5, 0.98}};

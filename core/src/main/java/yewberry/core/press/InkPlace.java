@@ -7,9 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import yewberry.core.color.Color;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.Medium;
+import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Overlay;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Painted;
@@ -51,8 +52,9 @@ public record InkPlace(
     }
 
     /** Every place of a page, from the lowest item up: what is covered completely is left out. */
-    public static List<InkPlace> of(PageScene all, PressCondition condition) {
-        PageScene scene = all.on(Medium.PAPER);
+    public static List<InkPlace> of(PageScene all) {
+        MediumScene scene = all.on(Medium.PAPER);
+        PressCondition condition = scene.condition();
         List<InkPlace> places = new ArrayList<>();
         for (Item item : scene.items()) {
             switch (item) {
@@ -83,15 +85,11 @@ public record InkPlace(
 
     /** The colour of an area; where it is not one, that with the most ink of a grid of points. */
     private static Color heaviest(
-            PageScene scene, Item.AreaFill fill, List<Rect> visible, PressCondition condition) {
+            MediumScene scene, Item.AreaFill fill, List<Rect> visible, PressCondition condition) {
         if (fill.solid().isPresent()) {
             return fill.solid().get().color();
         }
-        Painted painted =
-                new Painted(
-                        scene,
-                        scene.items().subList(0, scene.items().indexOf(fill) + 1),
-                        condition);
+        Painted painted = new Painted(scene, scene.upTo(fill));
         List<Color> colors = new ArrayList<>();
         int grid = fill.shade() instanceof Shade.Picture ? PICTURE_GRID : GRID;
         for (Rect rect : visible) {
@@ -110,9 +108,9 @@ public record InkPlace(
     private record Stack(Optional<Item> ground, Color color) {}
 
     private static List<InkPlace> overprinted(
-            PageScene scene, Item.GlyphRun run, PressCondition condition) {
+            MediumScene scene, Item.GlyphRun run, PressCondition condition) {
         Map<Stack, List<Rect>> stacks = new LinkedHashMap<>();
-        for (Overlay.Part part : Overlay.of(scene, run, condition)) {
+        for (Overlay.Part part : Overlay.of(scene, run)) {
             stacks.computeIfAbsent(new Stack(part.ground(), part.color()), key -> new ArrayList<>())
                     .add(part.rect());
         }
@@ -128,9 +126,9 @@ public record InkPlace(
     }
 
     /** What of a fill no later fill covers, within the bleed. */
-    private static List<Rect> visible(PageScene scene, Item.AreaFill fill) {
+    private static List<Rect> visible(MediumScene scene, Item.AreaFill fill) {
         List<Rect> open = List.of(fill.rect().intersection(scene.boxes().bleed()));
-        int above = scene.items().indexOf(fill) + 1;
+        int above = scene.upTo(fill).size();
         for (Item item : scene.items().subList(above, scene.items().size())) {
             if (item instanceof Item.AreaFill upper && upper.covers()) {
                 open = open.stream().flatMap(part -> part.minus(upper.rect()).stream()).toList();

@@ -6,7 +6,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
-import yewberry.core.asset.InkImage;
+import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.RunOut;
 import yewberry.core.scene.EdgeColor;
@@ -52,7 +52,7 @@ public final class RunOuts {
         if (picture.tiled() || place.covers(fill.rect())) {
             return List.of();
         }
-        InkImage image = picture.ink().about(LOOKED_AT);
+        PlaneImage image = picture.pixels().about(LOOKED_AT);
         double seam = 0;
         for (EdgeColor.Edge edge : open(place, fill.rect())) {
             seam = Math.max(seam, EdgeColor.step(image, edge, condition));

@@ -6,12 +6,14 @@ import yewberry.core.Refused;
 /**
  * What all pages of a publication share.
  *
+ * @param destination where it goes: what its colours are mixed, drawn and judged by
  * @param facing whether left and right pages face each other; page 1 is then a right-hand page
  * @param safe how far inside the trim text is to stay
  * @param level what text is held to
  * @throws Refused if a measure is negative or leaves no room on the page
  */
 public record Setup(
+        Destination destination,
         PageSize trim,
         boolean facing,
         Bleed bleed,
@@ -61,6 +63,7 @@ public record Setup(
         Length margin = Length.mm(Math.rint(unit));
         Length safe = Length.mm(Math.min(3, Math.floor(unit)));
         return new Setup(
+                Destination.PAPER,
                 trim,
                 facing,
                 Bleed.USUAL,
@@ -73,11 +76,17 @@ public record Setup(
     }
 
     public Setup withPress(Press changed) {
-        return new Setup(trim, facing, bleed, safe, margins, unit, level, changed, checks);
+        return new Setup(
+                destination, trim, facing, bleed, safe, margins, unit, level, changed, checks);
     }
 
     public Setup withChecks(PressChecks changed) {
-        return new Setup(trim, facing, bleed, safe, margins, unit, level, press, changed);
+        return new Setup(
+                destination, trim, facing, bleed, safe, margins, unit, level, press, changed);
+    }
+
+    public Setup withDestination(Destination changed) {
+        return new Setup(changed, trim, facing, bleed, safe, margins, unit, level, press, checks);
     }
 
     /** Which hand a page is on; without facing pages every page stands as a right-hand one. */

@@ -42,6 +42,7 @@ final class Ingredients {
     private Paint paint(Tinted use, Color color, boolean overprints) {
         return new Paint(
                 color,
+                color,
                 Optional.of(use.swatch()),
                 swatch(use.swatch()).name(),
                 use.tint(),

@@ -5,7 +5,9 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import yewberry.core.color.BlendMode;
+import yewberry.core.color.Medium;
 import yewberry.core.color.Numbers;
+import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Look;
 import yewberry.core.text.Face;
@@ -20,6 +22,9 @@ public sealed interface Item {
 
     /** A rectangle around all it paints. */
     Rect bounds();
+
+    /** As it is on a medium: in the colours that its own become there. */
+    Item on(Medium medium, PressCondition condition);
 
     /**
      * A background: a rectangle with a colour or a gradient.
@@ -86,6 +91,19 @@ public sealed interface Item {
         public Rect bounds() {
             return rect;
         }
+
+        @Override
+        public AreaFill on(Medium medium, PressCondition condition) {
+            return new AreaFill(
+                    origin,
+                    background,
+                    shade.on(medium, condition),
+                    rect,
+                    frame,
+                    opacity,
+                    blend,
+                    goesTo);
+        }
     }
 
     /** A run of text in all the lines it stands on. */
@@ -117,6 +135,26 @@ public sealed interface Item {
         @Override
         public Rect bounds() {
             return lines.stream().map(this::box).reduce(Rect::union).orElseThrow();
+        }
+
+        @Override
+        public GlyphRun on(Medium medium, PressCondition condition) {
+            return new GlyphRun(
+                    origin,
+                    frame,
+                    paragraph,
+                    run,
+                    look,
+                    face,
+                    paint.on(medium, condition),
+                    size,
+                    lines);
+        }
+
+        /** A rectangle around the ink of all its glyphs, which may go beyond its lines' boxes. */
+        public Rect inkBounds() {
+            Rect around = bounds();
+            return around.inset(-size, -size, -size, -size);
         }
 
         /** The box of one line: its advance width, from ascent to descent. */

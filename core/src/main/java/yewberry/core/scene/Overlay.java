@@ -12,12 +12,12 @@ import yewberry.core.color.PressCondition;
  * other.
  */
 public final class Overlay {
-    private final PageScene scene;
+    private final MediumScene scene;
     private final PressCondition condition;
 
-    private Overlay(PageScene scene, PressCondition condition) {
+    private Overlay(MediumScene scene) {
         this.scene = scene;
-        this.condition = condition;
+        this.condition = scene.condition();
     }
 
     /**
@@ -30,15 +30,15 @@ public final class Overlay {
             Rect rect, Optional<Item.GlyphRun> within, Optional<Item> ground, Color color) {}
 
     /** Parts that cover the run as far as it is on the page; later ones lie over earlier ones. */
-    public static List<Part> of(PageScene scene, Item.GlyphRun run, PressCondition condition) {
-        return new Overlay(scene, condition).parts(run);
+    public static List<Part> of(MediumScene scene, Item.GlyphRun run) {
+        return new Overlay(scene).parts(run);
     }
 
     private List<Part> parts(Item.GlyphRun run) {
         List<Part> grounds = new ArrayList<>();
         List<Part> text = new ArrayList<>();
         List<Rect> open = List.of(run.bounds().intersection(scene.boxes().bleed()));
-        List<Item> below = scene.items().subList(0, scene.items().indexOf(run)).reversed();
+        List<Item> below = scene.below(run).reversed();
         for (Item item : below) {
             switch (item) {
                 case Item.AreaFill fill -> {
@@ -76,10 +76,7 @@ public final class Overlay {
         return fill.solid()
                 .map(Paint::color)
                 .orElseGet(() ->
-                        new Painted(
-                                        scene,
-                                        scene.items().subList(0, scene.items().indexOf(fill) + 1),
-                                        condition)
+                        new Painted(scene, scene.upTo(fill))
                                 .at(
                                         covered.x() + covered.width() / 2,
                                         covered.y() + covered.height() / 2));

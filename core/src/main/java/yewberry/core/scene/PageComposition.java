@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.asset.Pictures;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
@@ -66,7 +67,7 @@ final class PageComposition {
         backgrounds(page.layer().backgrounds(), own);
         parents.forEach(parent -> frames(parent.layer().frames(), origin(parent)));
         frames(page.layer().frames(), own);
-        return new PageScene(page.id(), boxes, items, overset);
+        return new PageScene(page.id(), boxes, items, overset, condition);
     }
 
     private static Origin origin(Parent parent) {
@@ -133,7 +134,7 @@ final class PageComposition {
         return new Shade.Picture(
                 asset,
                 page,
-                pictures.of(asset, page, seeThrough, condition),
+                pictures.of(asset, page, seeThrough, condition, Medium.PAPER),
                 runOut == RunOut.ENLARGE ? place.enlargedTo(frame) : place,
                 placing.fit() == Placing.Fit.TILE,
                 runOut,

@@ -4,44 +4,96 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.View;
 
 /**
  * What is painted on one page, in order from the lowest to the topmost, and where each thing came
  * from. Two scenes are equal only if they are the same object, which is what memoised readers go
  * by.
+ *
+ * <p>A scene as it was composed is in the colours of the swatches; whoever mixes, draws or judges
+ * colours reads it {@link #on} a medium, where each colour is what it becomes there.
  */
 public final class PageScene {
     private final UUID page;
     private final PageBoxes boxes;
     private final List<Item> items;
     private final List<Overset> overset;
-    private final Map<Medium, PageScene> shown = new EnumMap<>(Medium.class);
+    private final PressCondition condition;
+    private final Map<Medium, OnMedium> on = new EnumMap<>(Medium.class);
 
-    PageScene(UUID page, PageBoxes boxes, List<Item> items, List<Overset> overset) {
+    PageScene(
+            UUID page,
+            PageBoxes boxes,
+            List<Item> items,
+            List<Overset> overset,
+            PressCondition condition) {
         this.page = page;
         this.boxes = boxes;
         this.items = List.copyOf(items);
         this.overset = List.copyOf(overset);
+        this.condition = condition;
     }
 
     /** Text of a frame that found no room in it. */
     public record Overset(Origin origin, UUID frame, Rect where, String text) {}
 
     /**
-     * The scene as it is on a medium; the same object each time, this one where nothing is left
-     * out.
+     * @param all in its colours, whether it goes there or not
+     * @param shown what goes there
+     * @param text of that without backgrounds
      */
-    public PageScene on(Medium medium) {
-        synchronized (shown) {
-            return shown.computeIfAbsent(
-                    medium,
-                    each -> {
-                        List<Item> there = items.stream().filter(each::has).toList();
-                        return there.size() == items.size()
-                                ? this
-                                : new PageScene(page, boxes, there, overset);
-                    });
+    private record OnMedium(List<Item> all, MediumScene shown, MediumScene text) {
+        static OnMedium of(PageScene scene, Medium medium) {
+            List<Item> all =
+                    scene.items.stream().map(item -> item.on(medium, scene.condition)).toList();
+            Planes planes = Planes.of(all, medium, scene.condition);
+            return new OnMedium(
+                    all,
+                    new MediumScene(
+                            scene, planes, all.stream().filter(item -> goesTo(item, medium))),
+                    new MediumScene(
+                            scene, planes, all.stream().filter(Item.GlyphRun.class::isInstance)));
         }
+    }
+
+    private static boolean goesTo(Item item, Medium medium) {
+        return switch (item) {
+            case Item.GlyphRun run -> true;
+            case Item.AreaFill fill ->
+                    switch (medium) {
+                        case SCREEN -> fill.goesTo().screen();
+                        case PAPER -> fill.goesTo().paper();
+                    };
+        };
+    }
+
+    private OnMedium prepared(Medium medium) {
+        synchronized (on) {
+            return on.computeIfAbsent(medium, each -> OnMedium.of(this, each));
+        }
+    }
+
+    /** What goes to a medium, in the colours that it has there; the same object each time. */
+    public MediumScene on(Medium medium) {
+        return prepared(medium).shown();
+    }
+
+    /** What is seen under a viewing; the same object each time. */
+    public MediumScene on(View view) {
+        return view.backgrounds()
+                ? prepared(view.medium()).shown()
+                : prepared(view.medium()).text();
+    }
+
+    /**
+     * All items in the colours of a medium, whether they go there or not; those that do are the
+     * same objects as in {@link #on}.
+     */
+    public List<Item> allOn(Medium medium) {
+        return prepared(medium).all();
     }
 
     /** The areas, from the lowest to the topmost; they lie below all text. */
@@ -60,12 +112,18 @@ public final class PageScene {
         return boxes;
     }
 
+    /** In the colours of the swatches. */
     public List<Item> items() {
         return items;
     }
 
     public List<Overset> overset() {
         return overset;
+    }
+
+    /** What its ink is printed under. */
+    public PressCondition condition() {
+        return condition;
     }
 
     /** The text runs, from the lowest to the topmost. */

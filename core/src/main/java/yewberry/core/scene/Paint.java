@@ -3,6 +3,7 @@ package yewberry.core.scene;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Color;
+import yewberry.core.color.Medium;
 import yewberry.core.color.Numbers;
 import yewberry.core.color.Overprint;
 import yewberry.core.color.Palette;
@@ -12,6 +13,8 @@ import yewberry.core.color.Swatch;
 /**
  * The colour something is painted in, and the swatch that gave it.
  *
+ * @param color in a scene on a medium what the colour becomes there
+ * @param defined the colour as it was defined
  * @param swatch nothing for the colour of a picture
  * @param tint of the swatch in this use, in percent
  * @param sampled whether it is one of many colours that something comes to
@@ -19,6 +22,7 @@ import yewberry.core.color.Swatch;
  */
 public record Paint(
         Color color,
+        Color defined,
         Optional<UUID> swatch,
         String name,
         double tint,
@@ -28,6 +32,7 @@ public record Paint(
     public static Paint of(Swatch swatch, Palette palette) {
         Color color = palette.color(swatch);
         return new Paint(
+                color,
                 color,
                 Optional.of(swatch.id()),
                 swatch.name(),
@@ -49,7 +54,19 @@ public record Paint(
     }
 
     public Paint withColor(Color changed) {
-        return new Paint(changed, swatch, name, tint, overprints, sampled);
+        return new Paint(changed, defined, swatch, name, tint, overprints, sampled);
+    }
+
+    /** As it is on a medium; a screen knows no overprinting. */
+    public Paint on(Medium medium, PressCondition condition) {
+        return new Paint(
+                condition.device(color, medium),
+                defined,
+                swatch,
+                name,
+                tint,
+                overprints && medium == Medium.PAPER,
+                sampled);
     }
 
     /**
@@ -57,7 +74,7 @@ public record Paint(
      */
     public static Paint sampled(Color color, Item.AreaFill fill) {
         Optional<UUID> first = fill.paints().stream().findFirst().flatMap(Paint::swatch);
-        return new Paint(color, first, fill.inWords(), 100, false, true);
+        return new Paint(color, color, first, fill.inWords(), 100, false, true);
     }
 
     /** The swatch's name, with the tint where it is not full. */

@@ -1,48 +1,62 @@
 package yewberry.core.scene;
 
+import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Blend;
 import yewberry.core.color.Color;
-import yewberry.core.color.PressCondition;
 
 /**
- * What areas come to in press colour: the one place that opacities, blend modes and gradients are
+ * What areas come to on a medium: the one place that opacities, blend modes and gradients are
  * worked out in, for single points and for pictures.
  */
 public final class Painted {
     /** How fine pictures are where the colour of single points is asked for. */
-    public static final double POINTS_PPI = 144;
+    public static final double POINTS_PPI = 300;
 
-    private final InkPlanes planes;
+    private final Planes planes;
     private final List<Item> items;
     private final Map<Item, Source> sources = new IdentityHashMap<>();
 
     /**
-     * @param items of a scene, from the lowest up; text in them is left out
+     * @param items of the scene, from the lowest up; text in them is left out
      */
-    public Painted(PageScene scene, List<Item> items, PressCondition condition) {
-        this.planes = InkPlanes.of(scene, condition);
-        this.items = items;
+    public Painted(MediumScene scene, List<? extends Item> items) {
+        this.planes = scene.planes();
+        this.items = List.copyOf(items);
     }
 
-    /** The colour that all areas come to at a point; bare stock is no ink. */
+    /** The colour that all areas come to at a point; bare stock is no ink, or white light. */
     public Color at(double x, double y) {
+        List<Item.AreaFill> there = new ArrayList<>();
+        for (Item item : items) {
+            if (item instanceof Item.AreaFill fill && fill.rect().contains(x, y)) {
+                there.add(fill);
+            }
+        }
+        return of(there, x, y);
+    }
+
+    /**
+     * The colour that some areas come to where their fills are at a point, whether they reach it or
+     * not.
+     *
+     * @param areas from the lowest up
+     */
+    public Color of(List<Item.AreaFill> areas, double x, double y) {
         double[] ink = new double[planes.count()];
         double alpha = 0;
         Optional<Color> alone = Optional.empty();
-        for (Item item : items) {
-            if (item instanceof Item.AreaFill fill && fill.rect().contains(x, y)) {
-                alone = fill.solid().map(Paint::color);
-                Source source =
-                        sources.computeIfAbsent(fill, each -> source(fill, planes, POINTS_PPI));
-                alpha = Blend.ink(ink, alpha, source.ink(x, y), source.alpha(x, y), fill.blend());
-            }
+        for (Item.AreaFill fill : areas) {
+            alone = fill.solid().map(Paint::color);
+            Source source = sources.computeIfAbsent(fill, each -> source(fill, planes, POINTS_PPI));
+            alpha = Blend.ink(ink, alpha, source.ink(x, y), source.alpha(x, y), fill.blend());
         }
         if (alone.isPresent()) {
-            return alone.get(); // in its own space, as it is shown
+            return alone.get(); // exactly, where nothing is mixed
         }
         for (int i = 0; i < ink.length; i++) {
             ink[i] *= alpha;
@@ -62,7 +76,7 @@ public final class Painted {
     /**
      * @param ppi how fine a picture is wanted
      */
-    public static Source source(Item.AreaFill fill, InkPlanes planes, double ppi) {
+    public static Source source(Item.AreaFill fill, Planes planes, double ppi) {
         return switch (fill.shade()) {
             case Shade.Solid(Paint paint) -> {
                 double[] ink = planes.of(paint.color());
@@ -79,8 +93,21 @@ public final class Painted {
                 };
             }
             case Shade.Gradient gradient -> new GradientSource(fill, gradient, planes);
-            case Shade.Picture picture -> new PictureSource(fill, picture, planes.count(), ppi);
+            case Shade.Picture picture -> {
+                int wanted = PlaneImage.wanted(picture.place().width() / 72 * ppi);
+                yield picture(fill, picture, picture.pixels().about(wanted), planes);
+            }
         };
+    }
+
+    /**
+     * A picture as an image gives it.
+     *
+     * @param image of the picture, in whatever fineness
+     */
+    public static Source picture(
+            Item.AreaFill fill, Shade.Picture picture, PlaneImage image, Planes planes) {
+        return new PictureSource(fill, picture, image, planes.count());
     }
 
     private static final class GradientSource implements Source {
@@ -94,7 +121,7 @@ public final class Painted {
         private int next;
         private double part;
 
-        GradientSource(Item.AreaFill fill, Shade.Gradient gradient, InkPlanes planes) {
+        GradientSource(Item.AreaFill fill, Shade.Gradient gradient, Planes planes) {
             this.fill = fill;
             this.gradient = gradient;
             this.inks =

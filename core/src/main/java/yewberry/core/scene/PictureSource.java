@@ -1,26 +1,31 @@
 package yewberry.core.scene;
 
-import yewberry.core.asset.InkImage;
+import yewberry.core.asset.PlaneImage;
+import yewberry.core.asset.PlaneSampler;
 import yewberry.core.publication.RunOut;
 
-/** The ink of a picture at a point of the page, between its pixels as a mean of the nearest. */
+/** The planes of a picture at a point of the page, between its pixels as a mean of the nearest. */
 final class PictureSource implements Painted.Source {
     private final Shade.Picture picture;
     private final double opacity;
-    private final InkImage image;
+    private final int planes;
+    private final PlaneSampler sampler;
     private final double[] ink;
     private final double[][] edges;
-    private final byte[] alpha;
     private double atX = Double.NaN;
     private double atY = Double.NaN;
     private double covers;
 
-    PictureSource(Item.AreaFill fill, Shade.Picture picture, int planes, double ppi) {
+    /**
+     * @param image of the picture, as fine as it is wanted
+     * @param count of the planes that are mixed in
+     */
+    PictureSource(Item.AreaFill fill, Shade.Picture picture, PlaneImage image, int count) {
         this.picture = picture;
         this.opacity = fill.opacity();
-        this.image = picture.ink().about((int) Math.ceil(picture.place().width() / 72 * ppi));
-        this.alpha = image.alpha().orElse(null);
-        this.ink = new double[planes];
+        this.planes = image.planes();
+        this.sampler = new PlaneSampler(image);
+        this.ink = new double[count];
         this.edges =
                 new double[][] {
                     EdgeColor.of(image, EdgeColor.Edge.LEFT),
@@ -53,14 +58,14 @@ final class PictureSource implements Painted.Source {
         double v = picture.place().v(x, y);
         if (isOutside(u, v) && picture.runOut() != RunOut.MIRROR) {
             if (picture.runOut() == RunOut.EDGE_COLOR) {
-                System.arraycopy(edges[nearest(u, v)], 0, ink, 0, 4);
+                System.arraycopy(edges[nearest(u, v)], 0, ink, 0, planes);
                 covers = opacity;
             } else {
                 covers = 0;
             }
             return;
         }
-        mean(within(u), within(v));
+        covers = opacity * sampler.sample(within(u), within(v), ink);
     }
 
     private boolean isOutside(double u, double v) {
@@ -80,56 +85,5 @@ final class PictureSource implements Painted.Source {
         }
         double folded = Math.abs(part) % 2;
         return folded > 1 ? 2 - folded : folded;
-    }
-
-    /** Of the four pixels around a point, those that let through counting less. */
-    private void mean(double u, double v) {
-        double x = u * image.width() - 0.5;
-        double y = v * image.height() - 0.5;
-        int left = (int) Math.floor(x);
-        int top = (int) Math.floor(y);
-        double partX = x - left;
-        double partY = y - top;
-        int x0 = neighbour(left, image.width());
-        int x1 = neighbour(left + 1, image.width());
-        int upper = neighbour(top, image.height()) * image.width();
-        int lower = neighbour(top + 1, image.height()) * image.width();
-        double a = (1 - partX) * (1 - partY);
-        double b = partX * (1 - partY);
-        double c = (1 - partX) * partY;
-        double d = partX * partY;
-        covers = opacity;
-        if (alpha != null) {
-            a *= (alpha[upper + x0] & 0xff) / 255.0;
-            b *= (alpha[upper + x1] & 0xff) / 255.0;
-            c *= (alpha[lower + x0] & 0xff) / 255.0;
-            d *= (alpha[lower + x1] & 0xff) / 255.0;
-            double sum = a + b + c + d;
-            covers *= sum;
-            if (sum == 0) {
-                return;
-            }
-            a /= sum;
-            b /= sum;
-            c /= sum;
-            d /= sum;
-        }
-        byte[] pixels = image.ink();
-        int i = (upper + x0) * 4;
-        int j = (upper + x1) * 4;
-        int k = (lower + x0) * 4;
-        int l = (lower + x1) * 4;
-        for (int plate = 0; plate < 4; plate++) {
-            ink[plate] =
-                    (a * (pixels[i + plate] & 0xff)
-                                    + b * (pixels[j + plate] & 0xff)
-                                    + c * (pixels[k + plate] & 0xff)
-                                    + d * (pixels[l + plate] & 0xff))
-                            / 255;
-        }
-    }
-
-    private int neighbour(int at, int count) {
-        return picture.tiled() ? Math.floorMod(at, count) : Math.clamp(at, 0, count - 1);
     }
 }

@@ -5,6 +5,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import yewberry.core.asset.Pictures;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.RunOut;
@@ -75,14 +77,14 @@ public sealed interface Shade {
      * A picture, a drawing, or a page of a PDF.
      *
      * @param page of a document, from 1; else 1
-     * @param ink what it is in the inks of the press condition
+     * @param pixels what it is on a medium
      * @param tiled whether it is there again and again in both directions
      * @param seeThrough a colour of it that is made transparent
      */
     record Picture(
             Asset asset,
             int page,
-            Pictures.InInk ink,
+            Pictures.Placeable pixels,
             PicturePlace place,
             boolean tiled,
             RunOut runOut,
@@ -114,6 +116,33 @@ public sealed interface Shade {
                                     * 72)
                     : OptionalDouble.empty();
         }
+    }
+
+    /** In the colours that its own become on a medium. */
+    default Shade on(Medium medium, PressCondition condition) {
+        return switch (this) {
+            case Solid(Paint paint) -> new Solid(paint.on(medium, condition));
+            case Gradient gradient ->
+                    new Gradient(
+                            gradient.kind(),
+                            gradient.angle(),
+                            gradient.stops().stream()
+                                    .map(stop ->
+                                            new Gradient.Stop(
+                                                    stop.position(),
+                                                    stop.paint().on(medium, condition),
+                                                    stop.opacity()))
+                                    .toList());
+            case Picture picture ->
+                    new Picture(
+                            picture.asset(),
+                            picture.page(),
+                            picture.pixels().on(medium),
+                            picture.place(),
+                            picture.tiled(),
+                            picture.runOut(),
+                            picture.seeThrough());
+        };
     }
 
     /** The swatches in it. */

@@ -11,7 +11,7 @@ import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.publication.Edge;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.Medium;
+import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Painted;
 import yewberry.core.scene.Rect;
@@ -29,25 +29,22 @@ public final class Strata {
     public static List<Stratum> at(PageScene scene, double x, double y, View view) {
         List<Stratum> up = new ArrayList<>();
         up.add(new Stratum.Stock(view.bare()));
-        List<Item> shown = scene.on(Medium.of(view.viewing())).items();
+        MediumScene shown = scene.on(view);
         List<Item> areas = new ArrayList<>();
         Optional<Color> ground = Optional.empty();
-        for (Item item : scene.items()) {
-            boolean here = shown.contains(item);
+        for (Item item : scene.allOn(view.medium())) {
+            boolean here = shown.items().stream().anyMatch(each -> each == item);
             switch (item) {
                 case Item.AreaFill fill -> {
                     if (fill.isAt(x, y)) {
                         if (here) {
                             areas.add(fill);
-                            ground =
-                                    Optional.of(
-                                            new Painted(scene, areas, view.condition()).at(x, y));
+                            ground = Optional.of(new Painted(shown, areas).at(x, y));
                         }
                         Color result =
                                 here
                                         ? ground.orElseThrow()
-                                        : new Painted(scene, List.of(fill), view.condition())
-                                                .at(x, y);
+                                        : new Painted(shown, List.of(fill)).at(x, y);
                         up.add(
                                 new Stratum.Fill(
                                         fill,

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import yewberry.core.color.Cmyk;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Asset;
@@ -15,17 +16,19 @@ import yewberry.core.publication.SeeThrough;
 class PicturesTest {
     private static final PressCondition COATED = PressCondition.coated();
 
-    private static Pictures.InInk ink(byte[] file, String name, Optional<SeeThrough> seeThrough) {
+    private static Pictures.Placeable ink(
+            byte[] file, String name, Optional<SeeThrough> seeThrough) {
         Asset asset =
                 new Asset(
                         new UUID(0, 1), "Sky", "any", new Intake(Documents.NONE).look(name, file));
-        return new Pictures(sha256 -> file, Documents.NONE).of(asset, 1, seeThrough, COATED);
+        return new Pictures(sha256 -> file, Documents.NONE)
+                .of(asset, 1, seeThrough, COATED, Medium.PAPER);
     }
 
     @Test
     void what_is_fine_is_given_as_coarse_as_it_is_wanted() {
         byte[] file = TestPictures.file(TestPictures.picture(400, 200, (x, y) -> 0x336699), "png");
-        InkImage image = ink(file, "a.png", Optional.empty()).about(120);
+        PlaneImage image = ink(file, "a.png", Optional.empty()).about(120);
         assertThat(image.width()).isEqualTo(200);
         assertThat(image.height()).isEqualTo(100);
         assertThat(ink(file, "a.png", Optional.empty()).whole(0).width()).isEqualTo(400);
@@ -37,7 +40,7 @@ class PicturesTest {
         byte[] file =
                 TestPictures.file(
                         TestPictures.picture(colors.length, 1, (x, y) -> colors[x]), "png");
-        InkImage image = ink(file, "a.png", Optional.empty()).whole(0);
+        PlaneImage image = ink(file, "a.png", Optional.empty()).whole(0);
         for (int x = 0; x < colors.length; x++) {
             Rgb rgb = new Rgb(colors[x] >> 16, colors[x] >> 8 & 0xff, colors[x] & 0xff);
             Cmyk wanted = COATED.toInk(rgb);
@@ -50,13 +53,13 @@ class PicturesTest {
         }
     }
 
-    private static Cmyk at(InkImage image, int x, int y) {
+    private static Cmyk at(PlaneImage image, int x, int y) {
         int at = (y * image.width() + x) * 4;
         return new Cmyk(
-                (image.ink()[at] & 0xff) / 2.55,
-                (image.ink()[at + 1] & 0xff) / 2.55,
-                (image.ink()[at + 2] & 0xff) / 2.55,
-                (image.ink()[at + 3] & 0xff) / 2.55);
+                (image.samples()[at] & 0xff) / 2.55,
+                (image.samples()[at + 1] & 0xff) / 2.55,
+                (image.samples()[at + 2] & 0xff) / 2.55,
+                (image.samples()[at + 3] & 0xff) / 2.55);
     }
 
     @Test
@@ -81,13 +84,13 @@ class PicturesTest {
                                     return far > 10 && far < 22 ? 0x202020 : 0xffffff;
                                 }),
                         "png");
-        InkImage edges =
+        PlaneImage edges =
                 ink(file, "a.png", Optional.of(new SeeThrough(new Rgb(255, 255, 255), 6, true)))
                         .whole(0);
         assertThat(edges.alpha(1, 1)).isZero();
         assertThat(edges.alpha(30, 30)).isEqualTo(1);
         assertThat(edges.alpha(30, 15)).isEqualTo(1);
-        InkImage everywhere =
+        PlaneImage everywhere =
                 ink(file, "a.png", Optional.of(new SeeThrough(new Rgb(255, 255, 255), 6, false)))
                         .whole(0);
         assertThat(everywhere.alpha(30, 30)).isZero();
@@ -103,7 +106,7 @@ class PicturesTest {
                                 10,
                                 (x, y) -> x < 14 ? 0xffffff : x == 14 ? 0xf0f0f0 : 0x101010),
                         "png");
-        InkImage cut =
+        PlaneImage cut =
                 ink(file, "a.png", Optional.of(new SeeThrough(new Rgb(255, 255, 255), 4, true)))
                         .whole(0);
         assertThat(cut.alpha(13, 5)).isZero();

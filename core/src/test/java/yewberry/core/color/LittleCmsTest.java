@@ -122,7 +122,7 @@ class LittleCmsTest {
     }
 
     /** As pictures are converted: through tables, in steps of a 255th. */
-    private static Function<double[], double[]> through(InkTable table, double most) {
+    private static Function<double[], double[]> through(PlaneTable table, double most) {
         return device -> {
             byte[] in = new byte[device.length];
             for (int i = 0; i < in.length; i++) {
@@ -162,7 +162,9 @@ class LittleCmsTest {
         close(
                 transicc(colors, "-i", profile.toString(), "-o", profile(coated)),
                 colors,
-                through(coated.inkTable(Files.readAllBytes(profile)).orElseThrow(), 255),
+                through(
+                        coated.planeTable(Files.readAllBytes(profile), Medium.PAPER).orElseThrow(),
+                        255),
                 100,
                 4,
                 0.7);
@@ -190,7 +192,7 @@ class LittleCmsTest {
         List<double[]> colors = random(4, 75);
         List<double[]> theirs = transicc(colors, "-i", profile(uncoated), "-o", profile(coated));
         Function<double[], double[]> ours =
-                through(coated.inkTable(uncoated.profile()).orElseThrow(), 100);
+                through(coated.planeTable(uncoated.profile(), Medium.PAPER).orElseThrow(), 100);
         close(
                 theirs.stream().map(ink -> seen(coated, ink)).toList(),
                 colors,
@@ -203,6 +205,6 @@ class LittleCmsTest {
     @Test
     void pictures_with_the_profile_of_this_press_stay_as_they_are() {
         PressCondition coated = PressCondition.coated();
-        assertThat(coated.inkTable(coated.profile())).isEmpty();
+        assertThat(coated.planeTable(coated.profile(), Medium.PAPER)).isEmpty();
     }
 }

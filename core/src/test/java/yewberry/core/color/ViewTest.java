@@ -11,7 +11,7 @@ class ViewTest {
     private final PressCondition coated = PressCondition.coated();
 
     private View view(Viewing viewing) {
-        return new View(viewing, coated, coated.paper());
+        return new View(viewing, Medium.PAPER, coated, coated.paper());
     }
 
     @Test
@@ -25,18 +25,36 @@ class ViewTest {
 
     @Test
     void a_chosen_stock_shines_through_thin_ink() {
-        View pink = new View(Viewing.ON_PRESS, coated, new Lab(85, 20, 5));
+        View pink = new View(Viewing.ON_STOCK, Medium.PAPER, coated, new Lab(85, 20, 5));
         assertThat(pink.see(new Cmyk(0, 0, 0, 0)).red()).isGreaterThan(pink.bare().green() + 30);
         assertThat(Contrast.luminance(pink.see(new Cmyk(10, 0, 0, 0))))
                 .isLessThan(Contrast.luminance(view(Viewing.ON_PRESS).see(new Cmyk(10, 0, 0, 0))));
     }
 
+    /**
+     * Murray and Davies (1936) by hand: half a tone grows by 18 % of the area to 68 %, and with
+     * toner of density 1.3 that reflects 1 - 0.68 (1 - 0.0501) = 0.354 of the light.
+     */
     @Test
-    void a_grey_copy_keeps_luminance() {
-        Rgb grey = view(Viewing.GREY_COPY).see(new Rgb(217, 79, 43));
-        assertThat(grey.red()).isEqualTo(grey.green()).isEqualTo(grey.blue());
-        assertThat(Contrast.luminance(grey))
-                .isCloseTo(Contrast.luminance(new Rgb(217, 79, 43)), within(0.003));
+    void a_grey_copy_goes_through_the_tone_curve_of_a_mono_printer() {
+        assertThat(view(Viewing.GREY_COPY).shifted(Rgb.WHITE)).isEqualTo(Rgb.WHITE);
+        assertThat(Contrast.luminance(view(Viewing.GREY_COPY).shifted(Rgb.BLACK)))
+                .isCloseTo(0.0501, within(0.002));
+        Rgb half = view(Viewing.GREY_COPY).shifted(new Rgb(128, 128, 128));
+        assertThat(half.red()).isEqualTo(half.green()).isEqualTo(half.blue());
+        assertThat(Contrast.luminance(half)).isCloseTo(0.354, within(0.005));
+    }
+
+    @Test
+    void on_paper_a_screen_colour_is_seen_as_it_is_printed() {
+        Rgb magenta = new Rgb(255, 0, 255);
+        View screen = View.designed(Medium.SCREEN, coated);
+        assertThat(screen.see(magenta)).isEqualTo(magenta);
+        assertThat(view(Viewing.AS_DESIGNED).see(magenta))
+                .isEqualTo(coated.toScreen(coated.toInk(magenta)))
+                .isNotEqualTo(magenta);
+        assertThat(screen.see(new Cmyk(100, 86, 42, 52)))
+                .isEqualTo(view(Viewing.AS_DESIGNED).see(new Cmyk(100, 86, 42, 52)));
     }
 
     /** Machado, Oliveira and Fernandes (2009): each row of a published matrix adds up to 1. */

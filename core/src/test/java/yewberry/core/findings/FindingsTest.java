@@ -25,6 +25,7 @@ import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
@@ -44,7 +45,7 @@ class FindingsTest {
     private static List<Finding> of(Layer layer, Press press) {
         return Findings.of(
                 new Composer(PressCondition.coated()).compose(Sample.withPage(layer), 0),
-                new Legibility(PressCondition.coated(), Level.AA),
+                new Legibility(PressCondition.coated(), Level.AA, Destination.PAPER),
                 Sample.a5().withPress(press),
                 PressCondition.coated());
     }
@@ -121,7 +122,7 @@ class FindingsTest {
     private static List<PressFinding> press(PageScene scene, Setup setup) {
         return Findings.of(
                         scene,
-                        new Legibility(PressCondition.coated(), Level.AA),
+                        new Legibility(PressCondition.coated(), Level.AA, Destination.PAPER),
                         setup,
                         PressCondition.coated())
                 .stream()
@@ -350,12 +351,48 @@ class FindingsTest {
         Background screenOnly = ground("g", NIGHT).withGoesTo(new Background.GoesTo(true, false));
         Look white = BODY.withColor(Tinted.full(WHITE.id()));
         PageScene scene = scene(white, List.of(screenOnly), "White on night");
-        assertThat(press(scene, Sample.a5()))
+        assertThat(all(scene, Destination.PAPER))
                 .extracting(Object::getClass)
                 .asInstanceOf(InstanceOfAssertFactories.list(Class.class))
-                .containsExactly(
-                        PressFinding.GroundNotPrinted.class, PressFinding.IllegibleOnPaper.class);
+                .containsExactly(Finding.TooLittleContrast.class, PressFinding.GroundLeftOut.class);
         PageScene dark = scene(BODY, List.of(screenOnly), "Black on night");
-        assertThat(press(dark, Sample.a5())).hasSize(1);
+        assertThat(all(dark, Destination.PAPER)).hasSize(1);
+    }
+
+    private static List<Finding> all(PageScene scene, Destination destination) {
+        return Findings.of(
+                scene,
+                new Legibility(PressCondition.coated(), Level.AA, destination),
+                Sample.a5().withDestination(destination),
+                PressCondition.coated());
+    }
+
+    @Test
+    void where_a_publication_goes_to_both_the_worse_counts_and_says_so() {
+        Background screenOnly = ground("g", NIGHT).withGoesTo(new Background.GoesTo(true, false));
+        PageScene dark = scene(BODY, List.of(screenOnly), "Black on night");
+        assertThat(all(dark, Destination.BOTH))
+                .first()
+                .extracting(Finding::message)
+                .asString()
+                .startsWith("On the screen, “Ink” on “Night”");
+        Look white = BODY.withColor(Tinted.full(WHITE.id()));
+        assertThat(all(scene(white, List.of(screenOnly), "White"), Destination.BOTH))
+                .first()
+                .extracting(Finding::message)
+                .asString()
+                .startsWith("On paper, “White” on bare stock");
+    }
+
+    @Test
+    void a_publication_for_the_screen_is_not_held_to_what_a_press_can_do() {
+        Background paperOnly = ground("g", NIGHT).withGoesTo(new Background.GoesTo(false, true));
+        PageScene scene = scene(BODY, List.of(paperOnly), "Black");
+        assertThat(all(scene, Destination.SCREEN))
+                .singleElement()
+                .isInstanceOf(PressFinding.GroundLeftOut.class)
+                .extracting(Finding::message)
+                .asString()
+                .contains("paper only");
     }
 }

@@ -26,6 +26,7 @@ import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Destination;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
@@ -84,7 +85,7 @@ class PictureFindingsTest {
     private static List<Finding> findings(Publication publication, byte[] file) {
         return Findings.of(
                 scene(publication, file),
-                new Legibility(COATED, Level.AA),
+                new Legibility(COATED, Level.AA, Destination.PAPER),
                 publication.setup(),
                 COATED);
     }

@@ -3,14 +3,16 @@ package yewberry.core.findings;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.awt.image.BufferedImage;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.asset.Documents;
 import yewberry.core.asset.Pictures;
+import yewberry.core.asset.PlaneImage;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
@@ -18,6 +20,7 @@ import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Destination;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Owner;
@@ -57,7 +60,7 @@ class PlacedPagesTest {
         Composer composer = new Composer(COATED, new Pictures(sha256 -> new byte[0], new Blank()));
         return Findings.of(
                         composer.compose(publication, 0),
-                        new Legibility(COATED, Level.AA),
+                        new Legibility(COATED, Level.AA, Destination.PAPER),
                         publication.setup(),
                         COATED)
                 .stream()
@@ -74,9 +77,16 @@ class PlacedPagesTest {
         }
 
         @Override
-        public BufferedImage draw(
-                byte[] file, int number, int width, int height, PressCondition condition) {
-            return new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+        public PlaneImage draw(
+                byte[] file,
+                int number,
+                int width,
+                int height,
+                PressCondition condition,
+                Medium medium) {
+            int pixels = width * height;
+            return new PlaneImage(
+                    width, height, 4, new byte[4 * pixels], Optional.of(new byte[pixels]));
         }
     }
 

@@ -20,8 +20,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Contrast;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
@@ -34,7 +36,7 @@ import yewberry.core.scene.PageScene;
 
 class LegibilityTest {
     private final PressCondition coated = PressCondition.coated();
-    private final Legibility aa = new Legibility(coated, Level.AA);
+    private final Legibility aa = new Legibility(coated, Level.AA, Destination.PAPER);
 
     private static PageScene scene(Layer layer) {
         return new Composer(PressCondition.coated()).compose(Sample.withPage(layer), 0);
@@ -176,7 +178,7 @@ class LegibilityTest {
             yewberry.core.color.Color old, Rgb behind, double required) {
         return NearestLegible.to(
                         old,
-                        List.of(new NearestLegible.Need(behind, required)),
+                        List.of(new NearestLegible.Need(behind, required, Medium.SCREEN)),
                         PressCondition.coated())
                 .orElseThrow();
     }
@@ -212,8 +214,8 @@ class LegibilityTest {
                         NearestLegible.to(
                                 Sample.color(SIGNAL),
                                 List.of(
-                                        new NearestLegible.Need(Rgb.WHITE, 7),
-                                        new NearestLegible.Need(Rgb.BLACK, 7)),
+                                        new NearestLegible.Need(Rgb.WHITE, 7, Medium.SCREEN),
+                                        new NearestLegible.Need(Rgb.BLACK, 7, Medium.SCREEN)),
                                 coated))
                 .isEmpty();
     }
@@ -224,7 +226,7 @@ class LegibilityTest {
                 Sample.id("run " + run),
                 publication,
                 new Composer(PressCondition.coated()).composeAll(publication),
-                new Legibility(press, Level.AA),
+                new Legibility(press, Level.AA, Destination.PAPER),
                 press,
                 Sample.id("mended"));
     }

@@ -13,6 +13,7 @@ import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Medium;
 import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
@@ -36,7 +37,7 @@ class SwatchMendTest {
     }
 
     private static List<SwatchMend> mends(Publication in, Tinted use) {
-        return SwatchMend.of(use, Rgb.WHITE, 4.5, in, COATED);
+        return SwatchMend.of(use, Rgb.WHITE, 4.5, Medium.PAPER, in, COATED);
     }
 
     /** What the mended publication shows, worked out anew. */

@@ -25,6 +25,7 @@ import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
 import org.xml.sax.InputSource;
 import yewberry.core.Sample;
+import yewberry.core.color.Medium;
 import yewberry.core.color.Overprint;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
@@ -167,7 +168,7 @@ class SvgPictureTest {
         String data = image.getAttribute("href").replaceFirst("^data:image/png;base64,", "");
         BufferedImage painted =
                 ImageIO.read(new ByteArrayInputStream(Base64.getDecoder().decode(data)));
-        Painted ground = new Painted(page, List.copyOf(page.areas()), coated);
+        Painted ground = new Painted(page.on(Medium.PAPER), page.on(Medium.PAPER).areas());
         for (double part : new double[] {0.1, 0.5, 0.9}) {
             double x = run.bounds().x() + run.bounds().width() * part;
             double y = run.bounds().y() + run.bounds().height() / 2;

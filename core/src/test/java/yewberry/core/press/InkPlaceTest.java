@@ -25,7 +25,7 @@ class InkPlaceTest {
     private static final PressCondition COATED = PressCondition.coated();
 
     private static List<InkPlace> places(Layer layer) {
-        return InkPlace.of(new Composer(COATED).compose(Sample.withPage(layer), 0), COATED);
+        return InkPlace.of(new Composer(COATED).compose(Sample.withPage(layer), 0));
     }
 
     @Test

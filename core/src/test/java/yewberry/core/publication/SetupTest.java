@@ -55,6 +55,7 @@ class SetupTest {
     private static Setup with(Bleed bleed, Length safe, Margins margins) {
         Setup usual = Sample.a5();
         return new Setup(
+                Destination.PAPER,
                 usual.trim(),
                 true,
                 bleed,

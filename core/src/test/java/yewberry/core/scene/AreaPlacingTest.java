@@ -15,6 +15,7 @@ import yewberry.core.Sample;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Bleed;
+import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.PageSize;
@@ -41,6 +42,7 @@ class AreaPlacingTest {
                             Length.mm(random.nextInt(3)));
             Setup setup =
                     new Setup(
+                            Destination.PAPER,
                             trim,
                             usual.facing(),
                             bleed,

@@ -15,6 +15,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
@@ -39,8 +40,12 @@ class OverlayTest {
                         0);
     }
 
+    /**
+     * @param run of the scene as it was composed
+     */
     private static List<Overlay.Part> parts(PageScene scene, Item.GlyphRun run) {
-        return Overlay.of(scene, run, PressCondition.coated());
+        MediumScene paper = scene.on(Medium.PAPER);
+        return Overlay.of(paper, paper.text().get(scene.text().indexOf(run)));
     }
 
     private static PageScene black(List<Background> grounds) {
@@ -116,7 +121,7 @@ class OverlayTest {
         List<Overlay.Part> parts = parts(scene, scene.text().getLast());
         assertThat(parts).hasSize(2);
         assertThat(parts.getFirst().color()).isEqualTo(BLACK);
-        assertThat(parts.getLast().within()).contains(scene.text().getFirst());
+        assertThat(parts.getLast().within()).contains(scene.on(Medium.PAPER).text().getFirst());
         assertThat(parts.getLast().color()).isEqualTo(BLACK_ON_NIGHT);
     }
 }

@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import yewberry.core.Sample;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Bleed;
+import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Margins;
@@ -71,6 +72,7 @@ class PageBoxesTest {
         Bleed ring = new Bleed(Length.mm(3), Length.mm(3), Length.mm(3), Length.mm(5));
         Setup setup =
                 new Setup(
+                        Destination.PAPER,
                         usual.trim(),
                         true,
                         ring,
@@ -103,6 +105,7 @@ class PageBoxesTest {
             Margins margins = new Margins(Length.mm(5), Length.mm(5), Length.mm(5), Length.mm(5));
             Setup setup =
                     new Setup(
+                            Destination.PAPER,
                             new PageSize(Length.mm(width), Length.mm(height)),
                             random.nextBoolean(),
                             bleed,

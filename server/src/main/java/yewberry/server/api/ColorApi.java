@@ -62,7 +62,10 @@ class ColorApi {
                 press.toScreen(color),
                 press.lab(color),
                 new Gray(Math.rint(100 - press.lab(color).lightness())),
-                press.toScreen(color).hex());
+                press.seen(
+                                color,
+                                open.state().publication().setup().destination().media().getFirst())
+                        .hex());
     }
 
     @GetMapping("/press-conditions")

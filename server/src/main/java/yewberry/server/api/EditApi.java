@@ -1,6 +1,7 @@
 package yewberry.server.api;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -12,7 +13,6 @@ import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Refused;
 import yewberry.core.color.Viewing;
 import yewberry.core.edit.Edit;
-import yewberry.core.findings.Findings;
 import yewberry.core.picture.SvgPicture;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.PageScene;
@@ -107,12 +107,7 @@ class EditApi {
         List<FindingView> findings =
                 scenes.stream()
                         .flatMap(scene ->
-                                Findings.of(
-                                                scene,
-                                                open.legibility(after),
-                                                after.setup(),
-                                                open.press(after))
-                                        .stream()
+                                open.findings(scene, after, judged(request.viewing())).stream()
                                         .map(finding ->
                                                 FindingView.of(
                                                         finding,
@@ -124,6 +119,11 @@ class EditApi {
                 SvgPicture.spread(scenes, open.view(after, request.viewing()), true),
                 findings,
                 open.pagesTouched(before, after));
+    }
+
+    /** As designed the verdict counts, on all that the publication goes to. */
+    private static Optional<Viewing> judged(Viewing viewing) {
+        return viewing == Viewing.AS_DESIGNED ? Optional.empty() : Optional.of(viewing);
     }
 
     private static Stored stored(OpenPublication open, OpenPublication.State state, String author) {

@@ -3,6 +3,7 @@ package yewberry.server.api;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -19,9 +20,11 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import yewberry.core.color.Medium;
 import yewberry.server.jobs.JobView;
 import yewberry.server.jobs.Jobs;
 import yewberry.server.publications.Missing;
@@ -40,8 +43,8 @@ class JobApi implements SmartLifecycle {
 
     @PostMapping("/publications/{id}/exports")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    JobView export(@PathVariable UUID id) {
-        return jobs.exportPress(id);
+    JobView export(@PathVariable UUID id, @RequestParam Optional<Medium> medium) {
+        return jobs.export(id, medium);
     }
 
     @GetMapping("/publications/{id}/exports")

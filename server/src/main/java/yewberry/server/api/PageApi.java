@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.springframework.http.CacheControl;
@@ -19,7 +20,6 @@ import yewberry.core.color.Contrast;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
 import yewberry.core.edit.Edit;
-import yewberry.core.findings.Findings;
 import yewberry.core.legibility.Mend;
 import yewberry.core.picture.SmallPicture;
 import yewberry.core.picture.SvgPicture;
@@ -170,20 +170,21 @@ class PageApi {
         return ItemView.of(scene(id, page));
     }
 
+    /**
+     * What is wrong, page by page.
+     *
+     * @param viewing that text is judged under; without it the verdict is as designed, on all that
+     *     the publication goes to
+     */
     @GetMapping("/findings")
-    FindingList findings(@PathVariable UUID id) {
+    FindingList findings(@PathVariable UUID id, @RequestParam Optional<Viewing> viewing) {
         OpenPublication open = publications.get(id);
         OpenPublication.State state = open.state();
         Publication publication = state.publication();
         List<PageScene> scenes = open.composer(publication).composeAll(publication);
         List<FindingView> findings = new ArrayList<>();
         for (int i = 0; i < scenes.size(); i++) {
-            for (var finding :
-                    Findings.of(
-                            scenes.get(i),
-                            open.legibility(publication),
-                            publication.setup(),
-                            open.press(publication))) {
+            for (var finding : open.findings(scenes.get(i), publication, viewing)) {
                 findings.add(FindingView.of(finding, i + 1, publication, open.press(publication)));
             }
         }

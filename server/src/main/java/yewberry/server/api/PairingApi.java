@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Medium;
 import yewberry.core.color.Numbers;
 import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
@@ -60,7 +61,7 @@ class PairingApi {
                     paint.sampled(),
                     paint.tint(),
                     paint.inWords(),
-                    paint.color().toString(),
+                    paint.defined().toString(),
                     view.see(paint.color()).hex());
         }
     }
@@ -166,11 +167,15 @@ class PairingApi {
 
     /** The ratio of two colours as they are written. */
     @GetMapping("/typed")
-    TypedPair typed(@PathVariable UUID id, @RequestParam String text, @RequestParam String ground) {
+    TypedPair typed(
+            @PathVariable UUID id,
+            @RequestParam String text,
+            @RequestParam String ground,
+            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
         OpenPublication open = publications.get(id);
-        PressCondition press = open.press(open.state().publication());
-        Rgb one = press.toScreen(WrittenColor.read(text));
-        Rgb other = press.toScreen(WrittenColor.read(ground));
+        View view = open.view(open.state().publication(), viewing);
+        Rgb one = view.see(WrittenColor.read(text));
+        Rgb other = view.see(WrittenColor.read(ground));
         double ratio = Contrast.ratio(one, other);
         return new TypedPair(one.hex(), other.hex(), Contrast.cut(ratio), verdict(ratio));
     }
@@ -200,16 +205,18 @@ class PairingApi {
         Tinted front = new Tinted(text, textTint);
         Optional<Tinted> behind = ground.map(swatch -> new Tinted(swatch, groundTint));
         List<PairMend> mends = new ArrayList<>();
-        Rgb below = behind.map(use -> screen(publication, use, press)).orElse(Rgb.WHITE);
-        SwatchMend.of(front, below, required, publication, press).stream()
+        Medium medium = publication.setup().destination().media().getFirst();
+        Rgb below = behind.map(use -> seen(publication, use, medium, press)).orElse(Rgb.WHITE);
+        SwatchMend.of(front, below, required, medium, publication, press).stream()
                 .map(mend -> mend("text", mend, publication))
                 .forEach(mends::add);
         behind.stream()
                 .flatMap(use ->
                         SwatchMend.of(
                                 use,
-                                screen(publication, front, press),
+                                seen(publication, front, medium, press),
                                 required,
+                                medium,
                                 publication,
                                 press)
                                 .stream())
@@ -218,9 +225,10 @@ class PairingApi {
         return mends;
     }
 
-    private static Rgb screen(Publication publication, Tinted use, PressCondition press) {
+    private static Rgb seen(
+            Publication publication, Tinted use, Medium medium, PressCondition press) {
         Color color = new Palette(publication::swatch, press).color(use.swatch());
-        return press.toScreen(Palette.tint(color, use.tint()));
+        return press.seen(Palette.tint(color, use.tint()), medium);
     }
 
     private static PairMend mend(String side, SwatchMend mend, Publication publication) {

@@ -24,9 +24,10 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Refused;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
 import yewberry.core.findings.Offer;
-import yewberry.core.picture.InkPicture;
+import yewberry.core.picture.PlacedPicture;
 import yewberry.core.picture.Png;
 import yewberry.core.press.RunOuts;
 import yewberry.core.publication.Asset;
@@ -89,6 +90,7 @@ class PictureApi {
             @RequestParam(defaultValue = "160") int width) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
+        View view = open.view(publication, Viewing.AS_DESIGNED);
         Asset found = publication.asset(asset);
         if (width < 16 || width > 1000) {
             throw new Refused("A small picture is 16 to 1000 pixels wide.");
@@ -101,11 +103,11 @@ class PictureApi {
         }
         var image =
                 files.pictures()
-                        .of(found, page, Optional.empty(), open.press(publication))
+                        .of(found, page, Optional.empty(), view.condition(), view.medium())
                         .about(width);
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.maxAge(0, TimeUnit.SECONDS).cachePrivate())
-                .body(Png.of(InkPicture.of(image, open.view(publication, Viewing.AS_DESIGNED))));
+                .body(Png.of(PlacedPicture.of(image, view)));
     }
 
     /**

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.publication.Bleed;
+import yewberry.core.publication.Destination;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Setup;
@@ -35,7 +36,13 @@ class ShelfApi {
     /**
      * @param bleed at the top, the bottom and the outside
      */
-    record NewPublication(String name, PageSize trim, boolean facing, Length bleed, int pages) {}
+    record NewPublication(
+            String name,
+            Destination destination,
+            PageSize trim,
+            boolean facing,
+            Length bleed,
+            int pages) {}
 
     record Created(UUID id) {}
 
@@ -57,6 +64,7 @@ class ShelfApi {
         Setup usual = Setup.of(wanted.trim(), wanted.facing());
         Setup setup =
                 new Setup(
+                        wanted.destination(),
                         usual.trim(),
                         usual.facing(),
                         new Bleed(wanted.bleed(), wanted.bleed(), wanted.bleed(), Length.ZERO),

@@ -12,20 +12,20 @@ import tools.jackson.databind.SerializationFeature;
 import yewberry.core.Progress;
 import yewberry.core.asset.Intake;
 import yewberry.core.asset.Pictures;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
-import yewberry.core.color.Viewing;
 import yewberry.core.findings.Findings;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.picture.Png;
-import yewberry.core.picture.PressRaster;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Publication;
+import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.PdfDocuments;
-import yewberry.pdf.PressPdf;
-import yewberry.pdf.ReadBack;
+import yewberry.pdf.PdfWriter;
+import yewberry.pdf.proof.ReadBack;
 import yewberry.server.json.CoreJson;
 import yewberry.server.view.FindingView;
 
@@ -64,9 +64,16 @@ public final class DemoFiles {
         PressCondition press = PressCondition.coated();
         List<PageScene> scenes = new Composer(press, pictures).composeAll(guide);
         Path pdf = folder.resolve("season-guide-press.pdf");
-        PressPdf.write(
-                guide.name(), scenes, press, Clock.systemUTC().instant(), pdf, Progress.NONE);
-        Legibility legibility = new Legibility(press, guide.setup().level());
+        PdfWriter.write(
+                guide.name(),
+                scenes,
+                Medium.PAPER,
+                press,
+                Clock.systemUTC().instant(),
+                pdf,
+                Progress.NONE);
+        Legibility legibility =
+                new Legibility(press, guide.setup().level(), guide.setup().destination());
         List<FindingView> findings = new ArrayList<>();
         for (int i = 0; i < scenes.size(); i++) {
             for (var finding : Findings.of(scenes.get(i), legibility, guide.setup(), press)) {
@@ -78,13 +85,14 @@ public final class DemoFiles {
                 .build()
                 .writeValue(folder.resolve("season-guide-findings.json").toFile(), findings);
         SwatchTable.write(guide, press, folder.resolve("swatches.csv"));
-        pictures(scenes, press, guide, folder.resolve("pictures"));
+        pictures(scenes, press, folder.resolve("pictures"));
         Publication leaflet = DemoLeaflet.publication(taking);
         List<PageScene> leafletScenes = new Composer(press, pictures).composeAll(leaflet);
         Path leafletPdf = folder.resolve("gate-leaflet-press.pdf");
-        PressPdf.write(
+        PdfWriter.write(
                 leaflet.name(),
                 leafletScenes,
+                Medium.PAPER,
                 press,
                 Clock.systemUTC().instant(),
                 leafletPdf,
@@ -92,25 +100,21 @@ public final class DemoFiles {
         System.out.println(
                 "Wrote the press PDFs, season-guide-findings.json, swatches.csv and pictures to "
                         + folder);
-        return ReadBack.check(leafletPdf, leafletScenes, press, Progress.NONE).matches()
-                && ReadBack.check(pdf, scenes, press, Progress.NONE).matches();
+        return ReadBack.check(leafletPdf, leafletScenes, Medium.PAPER, press, Progress.NONE)
+                        .matches()
+                && ReadBack.check(pdf, scenes, Medium.PAPER, press, Progress.NONE).matches();
     }
 
     /** Every page as Yewberry draws it itself, out to the bleed, at 144 ppi. */
-    private static void pictures(
-            List<PageScene> scenes, PressCondition press, Publication guide, Path folder)
+    private static void pictures(List<PageScene> scenes, PressCondition press, Path folder)
             throws IOException {
         Files.createDirectories(folder);
-        View view =
-                new View(
-                        Viewing.AS_DESIGNED,
-                        press,
-                        guide.setup().press().stock().orElseGet(press::paper));
+        View view = View.designed(Medium.PAPER, press);
         for (int i = 0; i < scenes.size(); i++) {
             PageScene scene = scenes.get(i);
             Files.write(
                     folder.resolve("season-guide-%02d.png".formatted(i + 1)),
-                    Png.of(PressRaster.page(scene, view, scene.boxes().bleed(), 144)));
+                    Png.of(PageRaster.page(scene, view, scene.boxes().bleed(), 144)));
         }
     }
 }

@@ -17,6 +17,7 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Bleed;
 import yewberry.core.publication.Box;
+import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
@@ -135,6 +136,7 @@ public final class DemoPublication {
         Length margin = Length.mm(16);
         Setup setup =
                 new Setup(
+                        Destination.PAPER,
                         new PageSize(Length.mm(WIDTH), Length.mm(HEIGHT)),
                         true,
                         Bleed.USUAL,

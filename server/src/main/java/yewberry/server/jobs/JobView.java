@@ -3,12 +3,14 @@ package yewberry.server.jobs;
 import java.time.OffsetDateTime;
 import java.util.Optional;
 import java.util.UUID;
-import yewberry.pdf.ReadBackReport;
+import yewberry.core.color.Medium;
+import yewberry.pdf.proof.ReadBackReport;
 
 /**
  * An export.
  *
  * @param revision of the publication that is exported
+ * @param medium what the file is for
  * @param message why it failed or was cancelled, for people
  * @param phase what it is at, while it runs
  * @param done pages done in this phase
@@ -18,6 +20,7 @@ public record JobView(
         UUID id,
         UUID publication,
         long revision,
+        Medium medium,
         State state,
         String fileName,
         String message,

@@ -24,12 +24,13 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Names;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.PageScene;
-import yewberry.pdf.PressPdf;
-import yewberry.pdf.ReadBack;
-import yewberry.pdf.ReadBackReport;
+import yewberry.pdf.PdfWriter;
+import yewberry.pdf.proof.ReadBack;
+import yewberry.pdf.proof.ReadBackReport;
 import yewberry.server.Settings;
 import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
@@ -67,43 +68,74 @@ public class Jobs implements DisposableBean {
                 .execute();
     }
 
-    /** Begins the export of the newest state as a press PDF. */
-    public JobView exportPress(UUID publication) {
+    /**
+     * Begins the export of the newest state as a PDF.
+     *
+     * @param wanted what it is for; nothing for what the publication goes to first
+     */
+    public JobView export(UUID publication, Optional<Medium> wanted) {
         OpenPublication open = publications.get(publication);
         OpenPublication.State state = open.state();
+        Medium medium =
+                wanted.orElseGet(
+                        () -> state.publication().setup().destination().media().getFirst());
         UUID id = UUID.randomUUID();
         JobRecord row = db.newRecord(JOB);
         row.setId(id);
         row.setPublication(publication);
         row.setRevision(state.revision());
-        row.setKind("press-pdf");
+        row.setKind(kind(medium));
         row.setState(JobView.State.RUNNING.name());
-        row.setFileName(Names.fileStem(state.publication().name()) + "-press.pdf");
+        row.setFileName(
+                Names.fileStem(state.publication().name())
+                        + "-"
+                        + kind(medium).replace("-pdf", ".pdf"));
         row.setMessage("");
         row.setStarted(OffsetDateTime.now(clock));
         row.insert();
         RunningJob job = new RunningJob();
         running.put(id, job);
-        worker.execute(() -> run(id, job, open, state.publication()));
+        worker.execute(() -> run(id, job, open, state.publication(), medium));
         return get(id);
     }
 
-    private void run(UUID id, RunningJob job, OpenPublication open, Publication publication) {
+    private static String kind(Medium medium) {
+        return switch (medium) {
+            case PAPER -> "press-pdf";
+            case SCREEN -> "screen-pdf";
+        };
+    }
+
+    private static Medium medium(String kind) {
+        return switch (kind) {
+            case "press-pdf" -> Medium.PAPER;
+            case "screen-pdf" -> Medium.SCREEN;
+            default -> throw new IllegalStateException("An unknown kind of export: " + kind);
+        };
+    }
+
+    private void run(
+            UUID id, RunningJob job, OpenPublication open, Publication publication, Medium medium) {
         Path part = folder.resolve(id + ".part");
         try {
             Files.createDirectories(folder);
             PressCondition press = open.press(publication);
             List<PageScene> scenes = open.composer(publication).composeAll(publication);
-            PressPdf.write(
+            PdfWriter.write(
                     publication.name(),
                     scenes,
+                    medium,
                     press,
                     clock.instant(),
                     part,
                     (done, all) -> job.at("Writing", done, all));
             ReadBackReport report =
                     ReadBack.check(
-                            part, scenes, press, (done, all) -> job.at("Reading back", done, all));
+                            part,
+                            scenes,
+                            medium,
+                            press,
+                            (done, all) -> job.at("Reading back", done, all));
             Files.move(part, file(id), StandardCopyOption.REPLACE_EXISTING);
             finish(id, JobView.State.DONE, "", Optional.of(report));
         } catch (CancellationException cancelled) {
@@ -173,6 +205,7 @@ public class Jobs implements DisposableBean {
                 row.getId(),
                 row.getPublication(),
                 row.getRevision(),
+                medium(row.getKind()),
                 JobView.State.valueOf(row.getState()),
                 row.getFileName(),
                 row.getMessage(),

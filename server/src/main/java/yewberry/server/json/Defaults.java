@@ -14,6 +14,7 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 import yewberry.core.color.BlendMode;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Destination;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Setup;
@@ -35,7 +36,9 @@ final class Defaults {
                     Look.class,
                     Map.of("overprint", JSON.stringNode(Look.Overprint.BLACK.name())),
                     Setup.class,
-                    Map.of("checks", checks(PressChecks.USUAL)));
+                    Map.of(
+                            "checks", checks(PressChecks.USUAL),
+                            "destination", JSON.stringNode(Destination.PAPER.name())));
 
     private static JsonNode goesTo(Background.GoesTo to) {
         return JSON.objectNode().put("screen", to.screen()).put("paper", to.paper());

@@ -1,6 +1,5 @@
 package yewberry.server.publications;
 
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,7 +8,6 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import yewberry.core.Refused;
-import yewberry.core.asset.Pictures;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
@@ -18,10 +16,14 @@ import yewberry.core.edit.Edited;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.Element;
 import yewberry.core.edit.Patch;
+import yewberry.core.findings.Finding;
+import yewberry.core.findings.Findings;
 import yewberry.core.legibility.Legibility;
+import yewberry.core.publication.Destination;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Composer;
+import yewberry.core.scene.PageScene;
 import yewberry.server.store.PublicationStore;
 import yewberry.server.store.Step;
 import yewberry.server.store.Step.Kind;
@@ -41,15 +43,10 @@ public final class OpenPublication {
     public record State(Publication publication, long revision) {}
 
     /** What remembers scenes and contrasts, for one press condition. */
-    private record Readers(Composer composer, Map<Level, Legibility> legibility) {
-        static Readers of(PressCondition condition, Pictures pictures) {
-            Map<Level, Legibility> legibility = new EnumMap<>(Level.class);
-            for (Level level : Level.values()) {
-                legibility.put(level, new Legibility(condition, level));
-            }
-            return new Readers(new Composer(condition, pictures), legibility);
-        }
-    }
+    private record Readers(Composer composer, Map<Criterion, Legibility> legibility) {}
+
+    /** What text is held to, and where. */
+    private record Criterion(Level level, Destination destination) {}
 
     OpenPublication(
             PublicationStore.Stored stored,
@@ -76,19 +73,50 @@ public final class OpenPublication {
     }
 
     public Legibility legibility(Publication publication) {
-        return readers(publication).legibility().get(publication.setup().level());
+        Criterion criterion =
+                new Criterion(publication.setup().level(), publication.setup().destination());
+        PressCondition press = press(publication);
+        return readers(publication)
+                .legibility()
+                .computeIfAbsent(
+                        criterion, each -> new Legibility(press, each.level(), each.destination()));
+    }
+
+    /**
+     * What is wrong with a page of a state of this publication.
+     *
+     * @param viewing that text is judged under; nothing for the verdict
+     */
+    public List<Finding> findings(
+            PageScene scene, Publication publication, Optional<Viewing> viewing) {
+        Legibility legibility = legibility(publication);
+        PressCondition press = press(publication);
+        return viewing.map(each ->
+                        Findings.under(
+                                view(publication, each),
+                                scene,
+                                legibility,
+                                publication.setup(),
+                                press))
+                .orElseGet(() -> Findings.of(scene, legibility, publication.setup(), press));
     }
 
     private Readers readers(Publication publication) {
         return readers.computeIfAbsent(
-                press(publication), press -> Readers.of(press, files.pictures()));
+                press(publication),
+                press ->
+                        new Readers(
+                                new Composer(press, files.pictures()), new ConcurrentHashMap<>()));
     }
 
-    /** What a screen shows of a state of this publication under a viewing. */
+    /** What is seen of a state of this publication under a viewing. */
     public View view(Publication publication, Viewing viewing) {
         PressCondition press = press(publication);
         return new View(
-                viewing, press, publication.setup().press().stock().orElseGet(press::paper));
+                viewing,
+                publication.setup().destination().medium(viewing),
+                press,
+                publication.setup().press().stock().orElseGet(press::paper));
     }
 
     /**

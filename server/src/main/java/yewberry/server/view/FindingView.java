@@ -51,8 +51,8 @@ public record FindingView(
     public static FindingView of(
             Finding finding, int page, Publication publication, PressCondition press) {
         Optional<RunContrast> contrast =
-                finding instanceof Finding.TooLittleContrast(UUID id, RunContrast run)
-                        ? Optional.of(run)
+                finding instanceof Finding.TooLittleContrast little
+                        ? Optional.of(little.contrast())
                         : Optional.empty();
         return new FindingView(
                 kind(finding),
@@ -93,15 +93,17 @@ public record FindingView(
             case PressFinding.LightOverprint it -> "light-overprint";
             case PressFinding.EndsAtTrim it -> "ends-at-trim";
             case PressFinding.TextNearTrim it -> "text-near-trim";
-            case PressFinding.GroundNotPrinted it -> "background-not-printed";
-            case PressFinding.IllegibleOnPaper it -> "illegible-on-paper";
+            case PressFinding.GroundLeftOut it ->
+                    switch (it.medium()) {
+                        case PAPER -> "background-not-printed";
+                        case SCREEN -> "background-not-shown";
+                    };
         };
     }
 
     private static Optional<Item.GlyphRun> run(Finding finding) {
         return switch (finding) {
-            case Finding.TooLittleContrast(UUID page, RunContrast contrast) ->
-                    Optional.of(contrast.run());
+            case Finding.TooLittleContrast it -> Optional.of(it.contrast().run());
             case Finding.MissingCharacters it -> Optional.of(it.run());
             case PressFinding.OfText it -> Optional.of(it.run());
             case PressFinding.TooMuchInk it ->

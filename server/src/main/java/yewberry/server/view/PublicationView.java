@@ -7,6 +7,7 @@ import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Lab;
+import yewberry.core.color.Medium;
 import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Printable;
@@ -40,7 +41,8 @@ public record PublicationView(
         List<List<UUID>> spreads) {
     /**
      * @param values what it comes to under the press condition, in words
-     * @param screen what a screen shows for it, as {@code #rrggbb}
+     * @param rgb its value in sRGB
+     * @param screen what is seen of it where the publication goes, as {@code #rrggbb}
      * @param ink what the press condition prints for it, spot inks as their equivalents
      * @param lab as it is seen on the screen, where paper is white
      * @param chroma of {@code lab}
@@ -70,7 +72,8 @@ public record PublicationView(
             Cmyk nearestInk,
             double distance,
             int uses) {
-        static SwatchView of(Swatch swatch, Color color, PressCondition press, int uses) {
+        static SwatchView of(
+                Swatch swatch, Color color, Medium medium, PressCondition press, int uses) {
             Printable printable = Printable.nearest(color, press);
             return new SwatchView(
                     swatch.id(),
@@ -78,7 +81,7 @@ public record PublicationView(
                     swatch.definition(),
                     color.toString(),
                     press.toScreen(color),
-                    press.toScreen(color).hex(),
+                    press.seen(color, medium).hex(),
                     tenths(press.toInk(color)),
                     tenths(press.lab(color)),
                     tenth(press.lab(color).chroma()),
@@ -155,6 +158,7 @@ public record PublicationView(
                                 SwatchView.of(
                                         swatch,
                                         palette.color(swatch),
+                                        publication.setup().destination().media().getFirst(),
                                         press,
                                         uses.swatch(swatch.id())))
                         .toList(),

@@ -127,7 +127,7 @@ public sealed interface StratumView {
                         : Optional.empty();
         String values =
                 fill.solid()
-                        .map(paint -> paint.color().toString())
+                        .map(paint -> paint.defined().toString())
                         .orElseGet(() -> "%s here".formatted(tenths(stratum.result())));
         return new FillStratum(
                 fill.background(),
@@ -174,7 +174,7 @@ public sealed interface StratumView {
                 run.text(),
                 run.paint().swatch().orElseThrow(),
                 run.paint().inWords(),
-                run.paint().color().toString(),
+                run.paint().defined().toString(),
                 text.screen().hex(),
                 run.origin().inWords(),
                 run.origin().owner(),

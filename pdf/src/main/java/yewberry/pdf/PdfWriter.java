@@ -22,9 +22,12 @@ import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import yewberry.core.Progress;
 import yewberry.core.color.Color;
 import yewberry.core.color.Inks;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.Medium;
+import yewberry.core.scene.MediumScene;
+import yewberry.core.scene.PageBoxes;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 import yewberry.core.scene.Rect;
@@ -33,21 +36,24 @@ import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
 
 /**
- * Writes a PDF for the press: one page after the other, process colour as DeviceCMYK, spot inks on
- * plates of their own, each page out to its bleed. It claims conformance to no standard.
+ * Writes a PDF, one page after the other, each out to its bleed: for the press process colour as
+ * DeviceCMYK and spot inks on plates of their own, for the screen sRGB, cropped to the trim. It
+ * claims conformance to no standard.
  */
-public final class PressPdf {
+public final class PdfWriter {
+    private final Medium medium;
     private final PressCondition condition;
     private final PDDocument document;
     private final InkSpaces spaces;
     private final PlacedFiles placed;
     private final Map<Face, EmbeddedFont> fonts = new LinkedHashMap<>();
 
-    private PressPdf(PressCondition condition, PDDocument document) {
+    private PdfWriter(Medium medium, PressCondition condition, PDDocument document) {
+        this.medium = medium;
         this.condition = condition;
         this.document = document;
         this.spaces = new InkSpaces(document, condition);
-        this.placed = new PlacedFiles(document);
+        this.placed = new PlacedFiles(document, condition);
     }
 
     /**
@@ -58,13 +64,14 @@ public final class PressPdf {
     public static void write(
             String title,
             List<PageScene> scenes,
+            Medium medium,
             PressCondition condition,
             Instant created,
             Path file,
             Progress progress)
             throws IOException {
         try (PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
-            PressPdf pdf = new PressPdf(condition, document);
+            PdfWriter pdf = new PdfWriter(medium, condition, document);
             pdf.describe(title, created);
             for (int i = 0; i < scenes.size(); i++) {
                 progress.at(i, scenes.size());
@@ -89,33 +96,33 @@ public final class PressPdf {
 
     /** ISO 32000-1, 14.11.5; the profile byte for byte, which PDFBox's own way would not keep. */
     private COSDictionary outputIntent() throws IOException {
-        PDStream profile = new PDStream(document);
-        profile.getCOSObject().setInt(COSName.N, 4);
-        try (OutputStream out = profile.createOutputStream(COSName.FLATE_DECODE)) {
-            out.write(condition.profile());
-        }
+        OutputCondition wanted = OutputCondition.of(medium, condition);
         COSDictionary intent = new COSDictionary();
         intent.setItem(COSName.TYPE, COSName.OUTPUT_INTENT);
-        intent.setName(COSName.S, "GTS_PDFX");
-        intent.setString(COSName.OUTPUT_CONDITION_IDENTIFIER, condition.registeredName());
+        intent.setName(COSName.S, wanted.kind());
+        intent.setString(COSName.OUTPUT_CONDITION_IDENTIFIER, wanted.identifier());
         intent.setString(COSName.REGISTRY_NAME, "http://www.color.org");
-        intent.setString(COSName.INFO, condition.name());
-        intent.setItem(COSName.DEST_OUTPUT_PROFILE, profile);
+        intent.setString(COSName.INFO, wanted.name());
+        intent.setItem(COSName.DEST_OUTPUT_PROFILE, wanted.stream(document));
         return intent;
     }
 
     private void page(PageScene all) throws IOException {
-        PageScene scene = all.on(Medium.PAPER);
-        Rect bleed = scene.boxes().bleed();
-        PDPage page = new PDPage(rectangle(scene, bleed));
-        page.setBleedBox(rectangle(scene, bleed));
-        page.setTrimBox(rectangle(scene, scene.boxes().trim()));
+        MediumScene scene = all.on(medium);
+        PageBoxes boxes = scene.boxes();
+        Rect bleed = boxes.bleed();
+        PDPage page = new PDPage(rectangle(boxes, bleed));
+        page.setBleedBox(rectangle(boxes, bleed));
+        page.setTrimBox(rectangle(boxes, boxes.trim()));
+        if (medium == Medium.SCREEN) {
+            page.setCropBox(rectangle(boxes, boxes.trim()));
+        }
         PDResources resources = new PDResources();
         page.setResources(resources);
         ContentWriter content = new ContentWriter();
         Shadings shadings = new Shadings(document, spaces, resources, bleed);
         if (scene.areas().stream().anyMatch(Shadings::mixes)) {
-            page.getCOSObject().setItem(COSName.GROUP, transparencyGroup());
+            page.getCOSObject().setItem(COSName.GROUP, transparencyGroup(medium));
         }
         boolean overprinting = false;
         for (Item item : scene.items()) {
@@ -183,14 +190,21 @@ public final class PressPdf {
         }
     }
 
-    /** ISO 32000-1, 11.6.6: what is painted on the page is mixed in process ink. */
-    static COSDictionary transparencyGroup() {
+    /** ISO 32000-1, 11.6.6: what is painted is mixed in process ink, or in light. */
+    static COSDictionary transparencyGroup(Medium medium) {
         COSDictionary group = new COSDictionary();
         group.setItem(COSName.TYPE, COSName.GROUP);
         group.setItem(COSName.S, COSName.TRANSPARENCY);
-        group.setItem(COSName.CS, COSName.DEVICECMYK);
+        group.setItem(COSName.CS, deviceSpace(medium));
         group.setBoolean(COSName.I, true);
         return group;
+    }
+
+    static COSName deviceSpace(Medium medium) {
+        return switch (medium) {
+            case PAPER -> COSName.DEVICECMYK;
+            case SCREEN -> COSName.DEVICERGB;
+        };
     }
 
     /** ISO 32000-1, 8.6.7: with mode 1, process inks at zero leave what is below. */
@@ -204,7 +218,9 @@ public final class PressPdf {
 
     private void fillColor(ContentWriter content, PDResources resources, Color color)
             throws IOException {
-        if (color instanceof Inks inks) {
+        if (color instanceof Rgb light) {
+            content.fillColor(light);
+        } else if (color instanceof Inks inks) {
             InkSpaces.Use use = spaces.use(inks);
             COSDictionary named = resources.getCOSObject().getCOSDictionary(COSName.COLORSPACE);
             if (named == null) {
@@ -219,8 +235,8 @@ public final class PressPdf {
     }
 
     /** In the space of the file, where the bottom left corner of the bleed is the origin. */
-    static PDRectangle rectangle(PageScene scene, Rect rect) {
-        Rect bleed = scene.boxes().bleed();
+    public static PDRectangle rectangle(PageBoxes boxes, Rect rect) {
+        Rect bleed = boxes.bleed();
         return new PDRectangle(
                 (float) (rect.x() - bleed.x()),
                 (float) (bleed.bottom() - rect.bottom()),

@@ -1,4 +1,4 @@
-package yewberry.pdf;
+package yewberry.pdf.proof;
 
 import java.util.List;
 import java.util.Optional;
@@ -18,28 +18,29 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
     /**
      * @param number of the page, from 1
      * @param matches whether nothing on the page differs
-     * @param problems each place where text is missing, moved, misread or in another colour
+     * @param painted how the whole page compares, pixel by pixel
+     * @param problems each thing that is missing, moved, misread or not as it was written
      */
     public record PageReport(
             int number,
             boolean matches,
             List<BoxCheck> boxes,
-            List<CornerCheck> corners,
+            PaintCheck painted,
             List<TextColorCheck> textColors,
             List<String> problems) {
         static PageReport of(
                 int number,
                 List<BoxCheck> boxes,
-                List<CornerCheck> corners,
+                PaintCheck painted,
                 List<TextColorCheck> textColors,
                 List<String> problems) {
             boolean matches =
                     problems.isEmpty()
+                            && painted.matches()
                             && boxes.stream().allMatch(BoxCheck::matches)
-                            && corners.stream().allMatch(CornerCheck::matches)
                             && textColors.stream().allMatch(TextColorCheck::matches);
             return new PageReport(
-                    number, matches, boxes, corners, textColors, List.copyOf(problems));
+                    number, matches, boxes, painted, textColors, List.copyOf(problems));
         }
     }
 
@@ -49,9 +50,26 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
     /** A box from its lower left corner, in points. */
     public record Extent(double x, double y, double width, double height) {}
 
-    /** What stands in a corner of the bleed, in words; nothing is the bare stock. */
-    public record CornerCheck(
-            String corner, Optional<String> expected, Optional<String> found, boolean matches) {}
+    /**
+     * The page as the file paints it, against Yewberry's own drawing of it.
+     *
+     * @param ppi pixels per inch that both were painted in
+     * @param largest difference in percent of a plate, or of light
+     * @param plate that it is on, in words
+     * @param x millimetres from the left edge of the trim to it
+     * @param y millimetres from the top edge of the trim to it
+     * @param share of the page that differs, in percent
+     * @param picture where it differs, as a PNG file in base64; nothing where it does not
+     */
+    public record PaintCheck(
+            int ppi,
+            double largest,
+            String plate,
+            double x,
+            double y,
+            double share,
+            boolean matches,
+            Optional<String> picture) {}
 
     /**
      * @param color in words

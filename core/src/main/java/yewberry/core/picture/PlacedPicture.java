@@ -1,20 +1,28 @@
 package yewberry.core.picture;
 
 import java.awt.image.BufferedImage;
-import yewberry.core.asset.InkImage;
+import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 
 /** A placed picture by itself, as a screen shows it. */
-public final class InkPicture {
-    private InkPicture() {}
+public final class PlacedPicture {
+    private PlacedPicture() {}
 
     /**
+     * @param image on the medium of the view
      * @return of type {@code TYPE_INT_ARGB}, as large as the picture
      */
-    public static BufferedImage of(InkImage image, View view) {
+    public static BufferedImage of(PlaneImage image, View view) {
         byte[] screen = new byte[image.width() * image.height() * 3];
-        view.condition().screenTable().convert(image.ink(), screen);
+        switch (view.medium()) {
+            case PAPER -> view.table().convert(image.samples(), screen);
+            case SCREEN -> {
+                for (int i = 0; i < screen.length; i++) {
+                    screen[i] = (byte) ~image.samples()[i];
+                }
+            }
+        }
         BufferedImage picture =
                 new BufferedImage(image.width(), image.height(), BufferedImage.TYPE_INT_ARGB);
         for (int y = 0; y < image.height(); y++) {

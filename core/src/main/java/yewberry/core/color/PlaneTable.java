@@ -8,24 +8,29 @@ import java.util.function.Function;
 import yewberry.core.Refused;
 
 /**
- * Turns many pixels of red, green and blue, or of other inks, into the process inks of a press
- * condition: relative colorimetric with black-point compensation. A table is interpolated in the
- * simplex that a colour lies in. It is immutable and thread-safe.
+ * Turns many pixels of red, green and blue, or of inks, into what they are mixed in on a medium:
+ * the process inks of a press condition, or what is taken from the light of a white sRGB screen.
+ * Relative colorimetric with black-point compensation. A table is interpolated in the simplex that
+ * a colour lies in. It is immutable and thread-safe.
  */
-public final class InkTable {
-    private static final int INKS = 4;
-
+public final class PlaneTable {
     /** Components of what goes in, steps of the table, and its entries, the first outermost. */
     private final int components;
 
     private final int steps;
+    private final int planes;
     private final float[] table;
 
-    private InkTable(int components, int steps, Function<float[], Cmyk> ink) {
+    /**
+     * @param planes what comes out, 0 to 1 each, so many of them
+     */
+    private PlaneTable(
+            int components, int steps, int planes, Function<float[], double[]> converted) {
         this.components = components;
         this.steps = steps;
+        this.planes = planes;
         int entries = (int) Math.pow(steps, components);
-        this.table = new float[entries * INKS];
+        this.table = new float[entries * planes];
         float[] fractions = new float[components];
         for (int entry = 0; entry < entries; entry++) {
             int rest = entry;
@@ -33,16 +38,27 @@ public final class InkTable {
                 fractions[component] = (float) (rest % steps) / (steps - 1);
                 rest /= steps;
             }
-            Cmyk of = ink.apply(fractions);
-            table[entry * INKS] = (float) (of.cyan() * 2.55);
-            table[entry * INKS + 1] = (float) (of.magenta() * 2.55);
-            table[entry * INKS + 2] = (float) (of.yellow() * 2.55);
-            table[entry * INKS + 3] = (float) (of.black() * 2.55);
+            double[] of = converted.apply(fractions);
+            for (int plane = 0; plane < planes; plane++) {
+                table[entry * planes + plane] = (float) (of[plane] * 255);
+            }
         }
     }
 
-    static InkTable ofSrgb(PressCondition condition) {
-        return new InkTable(3, 33, rgb -> condition.inkOf(Srgb.toXyzD50(rgb)));
+    /** Of sRGB, into ink. */
+    static PlaneTable ofSrgb(PressCondition condition) {
+        return new PlaneTable(3, 33, 4, rgb -> ink(condition.inkOf(Srgb.toXyzD50(rgb))));
+    }
+
+    private static double[] ink(Cmyk ink) {
+        return new double[] {
+            ink.cyan() / 100, ink.magenta() / 100, ink.yellow() / 100, ink.black() / 100
+        };
+    }
+
+    private static double[] taken(double[] xyz) {
+        double[] light = Srgb.components(xyz);
+        return new double[] {1 - light[0] / 255, 1 - light[1] / 255, 1 - light[2] / 255};
     }
 
     /**
@@ -50,7 +66,7 @@ public final class InkTable {
      *
      * @throws Refused if it is damaged, or not for red, green and blue or four inks
      */
-    static InkTable of(byte[] profile, PressCondition condition) {
+    static PlaneTable of(byte[] profile, PressCondition condition, Medium medium) {
         try {
             ICC_Profile icc = ICC_Profile.getInstance(profile);
             ICC_ColorSpace space = new ICC_ColorSpace(icc);
@@ -59,10 +75,17 @@ public final class InkTable {
                 throw new Refused("The ICC profile of this picture is for neither RGB nor CMYK.");
             }
             double[] black = darkest(space);
-            return new InkTable(
+            return new PlaneTable(
                     components,
                     components == 3 ? 33 : 17,
-                    device -> condition.inkOf(compensated(space.toCIEXYZ(device), black)));
+                    medium == Medium.PAPER ? 4 : 3,
+                    device -> {
+                        double[] xyz = compensated(space.toCIEXYZ(device), black);
+                        return switch (medium) {
+                            case PAPER -> ink(condition.inkOf(xyz));
+                            case SCREEN -> taken(xyz);
+                        };
+                    });
         } catch (IllegalArgumentException | CMMException damaged) {
             throw new Refused("The ICC profile of this picture is damaged.");
         }
@@ -84,28 +107,29 @@ public final class InkTable {
 
     /**
      * @param device a byte for each component of each pixel: three, or four of inks
-     * @param ink four bytes a pixel, cyan, magenta, yellow and black, 255 for 100 %
+     * @param converted a byte for each plane of each pixel, 255 for all there is of it
      * @throws IllegalArgumentException if the lengths do not fit
      */
-    public void convert(byte[] device, byte[] ink) {
-        if (device.length % components != 0 || ink.length / INKS < device.length / components) {
+    public void convert(byte[] device, byte[] converted) {
+        if (device.length % components != 0
+                || converted.length / planes < device.length / components) {
             throw new IllegalArgumentException(
-                    "%d bytes do not fit %d bytes of ink".formatted(device.length, ink.length));
+                    "%d bytes do not fit %d".formatted(device.length, converted.length));
         }
         float[] parts = new float[components];
         int[] strides = new int[components];
         int last = -1;
         for (int pixel = 0; pixel * components < device.length; pixel++) {
             int from = pixel * components;
-            int to = pixel * INKS;
+            int to = pixel * planes;
             int packed = packed(device, from);
             if (pixel > 0 && packed == last) {
-                System.arraycopy(ink, to - INKS, ink, to, INKS);
+                System.arraycopy(converted, to - planes, converted, to, planes);
                 continue;
             }
             last = packed;
             int at = 0;
-            int stride = INKS;
+            int stride = planes;
             for (int component = components - 1; component >= 0; component--) {
                 float scaled = (device[from + component] & 0xff) * (steps - 1) / 255f;
                 int cell = Math.min(steps - 2, (int) scaled);
@@ -114,7 +138,7 @@ public final class InkTable {
                 strides[component] = stride;
                 stride *= steps;
             }
-            interpolate(at, parts, strides, ink, to);
+            interpolate(at, parts, strides, converted, to);
         }
     }
 
@@ -127,7 +151,7 @@ public final class InkTable {
     }
 
     /** From the lowest corner to the highest, along the component with the largest part first. */
-    private void interpolate(int lowest, float[] parts, int[] strides, byte[] ink, int to) {
+    private void interpolate(int lowest, float[] parts, int[] strides, byte[] converted, int to) {
         for (int i = 1; i < components; i++) {
             for (int j = i; j > 0 && parts[j] > parts[j - 1]; j--) {
                 float part = parts[j];
@@ -138,14 +162,14 @@ public final class InkTable {
                 strides[j - 1] = stride;
             }
         }
-        for (int plate = 0; plate < INKS; plate++) {
-            int at = lowest + plate;
+        for (int plane = 0; plane < planes; plane++) {
+            int at = lowest + plane;
             float sum = table[at] * (1 - parts[0]);
             for (int i = 0; i < components; i++) {
                 at += strides[i];
                 sum += table[at] * (parts[i] - (i + 1 < components ? parts[i + 1] : 0));
             }
-            ink[to + plate] = (byte) Math.round(sum);
+            converted[to + plane] = (byte) Math.round(sum);
         }
     }
 }

@@ -1,4 +1,4 @@
-package yewberry.pdf;
+package yewberry.pdf.proof;
 
 import java.util.Map;
 import java.util.TreeMap;
@@ -7,6 +7,7 @@ import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Numbers;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
 import yewberry.core.press.Plate;
 
 /**
@@ -23,8 +24,18 @@ record Plates(Map<String, Double> percents) {
         percents.values().removeIf(percent -> percent < 0.001);
     }
 
+    /** Of light the parts of red, green and blue. */
     static Plates of(Color color, PressCondition condition) {
+        if (color instanceof Rgb light) {
+            return light(
+                    new float[] {light.red() / 255f, light.green() / 255f, light.blue() / 255f});
+        }
         return new Plates(Plate.of(color, condition));
+    }
+
+    /** DeviceRGB components, fractions in order. */
+    static Plates light(float[] fractions) {
+        return named(java.util.List.of("Red", "Green", "Blue"), fractions);
     }
 
     /** DeviceCMYK components, fractions in order. */

@@ -1,0 +1,73 @@
+package yewberry.core.asset;
+
+/**
+ * The planes of a picture between its pixels: the mean of the four nearest; at its edges the
+ * outermost pixels go on, as they do in a file, where copies of a picture know nothing of each
+ * other. Not thread-safe.
+ */
+public final class PlaneSampler {
+    private final PlaneImage image;
+    private final byte[] alpha;
+
+    public PlaneSampler(PlaneImage image) {
+        this.image = image;
+        this.alpha = image.alpha().orElse(null);
+    }
+
+    /**
+     * @param u across, from 0 at the left edge to 1 at the right
+     * @param v down, from 0 at the top edge to 1 at the bottom
+     * @param planes get what is there, 0 to 1; nothing where it does not cover at all
+     * @return how much of it covers, 0 to 1
+     */
+    public double sample(double u, double v, double[] planes) {
+        double x = u * image.width() - 0.5;
+        double y = v * image.height() - 0.5;
+        int left = (int) Math.floor(x);
+        int top = (int) Math.floor(y);
+        double partX = x - left;
+        double partY = y - top;
+        int x0 = neighbour(left, image.width());
+        int x1 = neighbour(left + 1, image.width());
+        int upper = neighbour(top, image.height()) * image.width();
+        int lower = neighbour(top + 1, image.height()) * image.width();
+        double a = (1 - partX) * (1 - partY);
+        double b = partX * (1 - partY);
+        double c = (1 - partX) * partY;
+        double d = partX * partY;
+        double covers = 1;
+        if (alpha != null) {
+            a *= (alpha[upper + x0] & 0xff) / 255.0;
+            b *= (alpha[upper + x1] & 0xff) / 255.0;
+            c *= (alpha[lower + x0] & 0xff) / 255.0;
+            d *= (alpha[lower + x1] & 0xff) / 255.0;
+            covers = a + b + c + d;
+            if (covers == 0) {
+                return 0;
+            }
+            a /= covers;
+            b /= covers;
+            c /= covers;
+            d /= covers;
+        }
+        byte[] pixels = image.samples();
+        int count = image.planes();
+        int i = (upper + x0) * count;
+        int j = (upper + x1) * count;
+        int k = (lower + x0) * count;
+        int l = (lower + x1) * count;
+        for (int plane = 0; plane < count; plane++) {
+            planes[plane] =
+                    (a * (pixels[i + plane] & 0xff)
+                                    + b * (pixels[j + plane] & 0xff)
+                                    + c * (pixels[k + plane] & 0xff)
+                                    + d * (pixels[l + plane] & 0xff))
+                            / 255;
+        }
+        return covers;
+    }
+
+    private static int neighbour(int at, int count) {
+        return Math.clamp(at, 0, count - 1);
+    }
+}

@@ -1,0 +1,119 @@
+package yewberry.core.raster;
+
+import java.util.Arrays;
+import yewberry.core.color.Blend;
+import yewberry.core.color.BlendMode;
+
+/**
+ * Pixels that are painted plane by plane: how much of each plane is there, and how much of the
+ * pixel is covered at all. Not thread-safe.
+ */
+public final class PlaneRaster {
+    private final int width;
+    private final int height;
+    private final float[][] planes;
+    private final float[] alpha;
+    private final double[] pixel;
+    private final double[] over;
+
+    /**
+     * Nothing is painted yet.
+     *
+     * @param width pixels
+     * @param height pixels
+     * @param count of the planes: three of light, or four of ink and the spot inks
+     */
+    public PlaneRaster(int width, int height, int count) {
+        this.width = width;
+        this.height = height;
+        this.planes = new float[count][width * height];
+        this.alpha = new float[width * height];
+        this.pixel = new double[count];
+        this.over = new double[count];
+    }
+
+    public int width() {
+        return width;
+    }
+
+    public int height() {
+        return height;
+    }
+
+    public int count() {
+        return planes.length;
+    }
+
+    /** What a plane has at a pixel where it covers, 0 to 1. */
+    public float plane(int plane, int at) {
+        return planes[plane][at];
+    }
+
+    /** How much of a pixel is covered, 0 to 1. */
+    public float alpha(int at) {
+        return alpha[at];
+    }
+
+    /** What lies on a plane at a pixel: on what is not covered there is nothing. */
+    public float printed(int plane, int at) {
+        return planes[plane][at] * alpha[at];
+    }
+
+    /** Takes over a pixel of another raster of as many planes as it is. */
+    public void copy(PlaneRaster from, int source, int at) {
+        alpha[at] = from.alpha[source];
+        for (int plane = 0; plane < planes.length; plane++) {
+            planes[plane][at] = from.planes[plane][source];
+        }
+    }
+
+    /**
+     * Paints a pixel over what is there.
+     *
+     * @param source each plane, 0 to 1
+     * @param covered how much of the pixel, 0 to 1
+     */
+    public void paint(int at, double[] source, double covered, BlendMode mode) {
+        if (covered <= 0) {
+            return;
+        }
+        if (covered >= 1 && mode == BlendMode.NORMAL) {
+            alpha[at] = 1;
+            for (int plane = 0; plane < source.length; plane++) {
+                planes[plane][at] = (float) source[plane];
+            }
+            return;
+        }
+        for (int plane = 0; plane < pixel.length; plane++) {
+            pixel[plane] = planes[plane][at];
+        }
+        alpha[at] = (float) Blend.ink(pixel, alpha[at], source, covered, mode);
+        for (int plane = 0; plane < pixel.length; plane++) {
+            planes[plane][at] = (float) pixel[plane];
+        }
+    }
+
+    /**
+     * Prints a pixel over what is there: planes that are left free keep what is below (ISO 32000-1,
+     * 8.6.7).
+     *
+     * @param printed which planes the source prints on
+     */
+    public void overprint(
+            int at, double[] source, boolean[] printed, double covered, BlendMode mode) {
+        for (int plane = 0; plane < over.length; plane++) {
+            over[plane] = printed[plane] ? source[plane] : printed(plane, at);
+        }
+        paint(at, over, covered, mode);
+    }
+
+    /** A copy by itself. */
+    public PlaneRaster copy() {
+        PlaneRaster copy = new PlaneRaster(width, height, planes.length);
+        for (int plane = 0; plane < planes.length; plane++) {
+            copy.planes[plane] = Arrays.copyOf(planes[plane], planes[plane].length);
+        }
+        System.arraycopy(alpha, 0, copy.alpha, 0, alpha.length);
+        return copy;
+    }
+}

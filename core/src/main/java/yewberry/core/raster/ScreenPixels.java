@@ -1,0 +1,145 @@
+package yewberry.core.raster;
+
+import java.awt.image.BufferedImage;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Inks;
+import yewberry.core.color.Medium;
+import yewberry.core.color.Rgb;
+import yewberry.core.color.View;
+import yewberry.core.scene.Planes;
+
+/**
+ * Turns painted pixels into what is seen of them. Colours and gradients come out exactly as a
+ * single colour does; pixels of pictures, whose colours are too many, by a table.
+ */
+final class ScreenPixels {
+    /** A page has so many colours without pictures only where several gradients cross. */
+    private static final int MOST_EXACT = 40_000;
+
+    private final Planes planes;
+    private final View view;
+    private final double[][] equivalents;
+    private final Map<Tuple, Integer> exact = new HashMap<>();
+
+    ScreenPixels(Planes planes, View view) {
+        this.planes = planes;
+        this.view = view;
+        this.equivalents = planes.medium() == Medium.PAPER ? equivalents() : new double[0][];
+    }
+
+    private record Tuple(float[] values) {
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Tuple tuple && Arrays.equals(values, tuple.values);
+        }
+
+        @Override
+        public int hashCode() {
+            return Arrays.hashCode(values);
+        }
+    }
+
+    /**
+     * @param pictured the pixels that a picture has a part in
+     */
+    BufferedImage image(PlaneRaster raster, BitSet pictured) {
+        int width = raster.width();
+        int[] rgb = new int[width * raster.height()];
+        byte[] tabled = tabled(raster, pictured);
+        float[] now = new float[raster.count()];
+        float[] last = new float[raster.count()];
+        int lastRgb = -1;
+        for (int at = 0; at < rgb.length; at++) {
+            for (int plane = 0; plane < now.length; plane++) {
+                now[plane] = raster.printed(plane, at);
+            }
+            if (lastRgb >= 0
+                    && Arrays.equals(now, last)
+                    && pictured.get(at) == pictured.get(at - 1)) {
+                rgb[at] = lastRgb;
+                continue;
+            }
+            rgb[at] =
+                    planes.medium() == Medium.PAPER && pictured.get(at)
+                            ? table(tabled, at)
+                            : one(now, tabled, at);
+            lastRgb = rgb[at];
+            System.arraycopy(now, 0, last, 0, now.length);
+        }
+        BufferedImage image = new BufferedImage(width, raster.height(), BufferedImage.TYPE_INT_RGB);
+        image.setRGB(0, 0, width, raster.height(), rgb, 0, width);
+        return image;
+    }
+
+    private int one(float[] values, byte[] tabled, int at) {
+        Integer known = exact.get(new Tuple(values));
+        if (known != null) {
+            return known;
+        }
+        if (exact.size() >= MOST_EXACT && tabled.length > 0) {
+            return table(tabled, at);
+        }
+        double[] colors = new double[values.length];
+        for (int plane = 0; plane < colors.length; plane++) {
+            colors[plane] = values[plane];
+        }
+        int seen = packed(view.see(planes.color(colors)));
+        if (exact.size() < MOST_EXACT) {
+            exact.put(new Tuple(values.clone()), seen);
+        }
+        return seen;
+    }
+
+    private static int packed(Rgb color) {
+        return color.red() << 16 | color.green() << 8 | color.blue();
+    }
+
+    private int table(byte[] tabled, int at) {
+        Rgb color =
+                new Rgb(
+                        tabled[at * 3] & 0xff,
+                        tabled[at * 3 + 1] & 0xff,
+                        tabled[at * 3 + 2] & 0xff);
+        return packed(view.shifts() ? view.shifted(color) : color);
+    }
+
+    /** All pixels by the table of the view; empty where light is exact anyway. */
+    private byte[] tabled(PlaneRaster raster, BitSet pictured) {
+        int pixels = raster.width() * raster.height();
+        if (planes.medium() == Medium.SCREEN || pictured.isEmpty() && pixels <= MOST_EXACT) {
+            return new byte[0];
+        }
+        byte[] process = new byte[pixels * 4];
+        for (int at = 0; at < pixels; at++) {
+            for (int plate = 0; plate < 4; plate++) {
+                float sum = raster.printed(plate, at);
+                for (int spot = 0; spot < equivalents.length; spot++) {
+                    sum += (float) (raster.printed(4 + spot, at) * equivalents[spot][plate]);
+                }
+                process[at * 4 + plate] = (byte) Math.round(Math.min(1, sum) * 255);
+            }
+        }
+        byte[] rgb = new byte[pixels * 3];
+        view.table().convert(process, rgb);
+        return rgb;
+    }
+
+    /** What stands for each spot ink in process ink. */
+    private double[][] equivalents() {
+        List<Inks.Spot> spots = planes.spots();
+        double[][] equivalents = new double[spots.size()][];
+        for (int i = 0; i < equivalents.length; i++) {
+            Cmyk of = view.condition().toInk(spots.get(i).equivalent());
+            equivalents[i] =
+                    new double[] {
+                        of.cyan() / 100, of.magenta() / 100, of.yellow() / 100, of.black() / 100
+                    };
+        }
+        return equivalents;
+    }
+}

@@ -1,0 +1,87 @@
+package yewberry.core.scene;
+
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Stream;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+
+/**
+ * A page as it is on a medium: what goes there, in order from the lowest to the topmost, each
+ * colour as what it becomes there, ink on paper and sRGB on a screen. Whoever mixes, draws or
+ * judges colours reads this, so that a point of a page has one colour, whoever asks. Two are equal
+ * only if they are the same object.
+ */
+public final class MediumScene {
+    private final PageScene scene;
+    private final List<Item> items;
+    private final List<Item.AreaFill> areas;
+    private final List<Item.GlyphRun> text;
+    private final Planes planes;
+
+    MediumScene(PageScene scene, Planes planes, Stream<Item> items) {
+        this.scene = scene;
+        this.items = items.toList();
+        this.areas = only(Item.AreaFill.class);
+        this.text = only(Item.GlyphRun.class);
+        this.planes = planes;
+    }
+
+    private <T extends Item> List<T> only(Class<T> kind) {
+        return items.stream().filter(kind::isInstance).map(kind::cast).toList();
+    }
+
+    public Medium medium() {
+        return planes.medium();
+    }
+
+    /** What all its colours are mixed in. */
+    public Planes planes() {
+        return planes;
+    }
+
+    public UUID page() {
+        return scene.page();
+    }
+
+    public PageBoxes boxes() {
+        return scene.boxes();
+    }
+
+    public List<Item> items() {
+        return items;
+    }
+
+    /** The areas, from the lowest to the topmost; they lie below all text. */
+    public List<Item.AreaFill> areas() {
+        return areas;
+    }
+
+    /** The text runs, from the lowest to the topmost. */
+    public List<Item.GlyphRun> text() {
+        return text;
+    }
+
+    /** What lies below an item, from the lowest up. */
+    public List<Item> below(Item item) {
+        return items.subList(0, indexOf(item));
+    }
+
+    /** An item and what lies below it, from the lowest up. */
+    public List<Item> upTo(Item item) {
+        return items.subList(0, indexOf(item) + 1);
+    }
+
+    private int indexOf(Item item) {
+        for (int i = 0; i < items.size(); i++) {
+            if (items.get(i) == item) {
+                return i;
+            }
+        }
+        throw new IllegalArgumentException("An item of another scene: " + item.origin());
+    }
+
+    public PressCondition condition() {
+        return scene.condition();
+    }
+}

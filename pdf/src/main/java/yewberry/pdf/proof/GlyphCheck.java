@@ -1,0 +1,182 @@
+package yewberry.pdf.proof;
+
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Rectangle2D;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.MediumScene;
+import yewberry.core.scene.Rect;
+import yewberry.core.text.Segment;
+import yewberry.pdf.proof.PaintedPage.PaintedGlyph;
+import yewberry.pdf.proof.ReadBackReport.TextColorCheck;
+
+/**
+ * Holds every glyph of a page against every glyph of the file: its place, size and shape, its
+ * colour, how it is set, and the characters that it reads as.
+ */
+final class GlyphCheck {
+    /** A hundredth of a millimetre, in points. */
+    private static final double PLACE_TOLERANCE = 0.01 * 72 / 25.4;
+
+    /** In percent of ink: what writing five decimals of a fraction can cost, and a little more. */
+    private static final double INK_TOLERANCE = 0.05;
+
+    /** Of the type size: two thousandths, and single precision. */
+    private static final double SHAPE_TOLERANCE = 0.003;
+
+    private final MediumScene scene;
+    private final Map<Cell, List<PaintedGlyph>> places = new HashMap<>();
+    private final List<String> problems = new ArrayList<>();
+    private final Map<Plates, int[]> counts = new LinkedHashMap<>();
+    private int left;
+
+    private GlyphCheck(MediumScene scene, List<PaintedGlyph> glyphs) {
+        this.scene = scene;
+        this.left = glyphs.size();
+        glyphs.forEach(glyph ->
+                places.computeIfAbsent(Cell.of(glyph.x(), glyph.y()), cell -> new ArrayList<>())
+                        .add(glyph));
+    }
+
+    /** What was found of the text of a page. */
+    record Found(List<TextColorCheck> colors, List<String> problems) {}
+
+    static Found check(MediumScene scene, List<PaintedGlyph> glyphs) {
+        GlyphCheck check = new GlyphCheck(scene, glyphs);
+        scene.text().forEach(check::run);
+        if (check.left > 0) {
+            check.problems.add(
+                    "%d glyphs are in the file that the page does not have.".formatted(check.left));
+        }
+        return new Found(
+                check.counts.entrySet().stream()
+                        .map(entry ->
+                                new TextColorCheck(
+                                        entry.getKey().inWords(),
+                                        entry.getValue()[0],
+                                        entry.getValue()[1],
+                                        entry.getValue()[0] == entry.getValue()[1]))
+                        .toList(),
+                check.problems);
+    }
+
+    /** Glyphs by the place they stand at, to a tenth of a point. */
+    private record Cell(long x, long y) {
+        static Cell of(double x, double y) {
+            return new Cell(Math.round(x * 10), Math.round(y * 10));
+        }
+    }
+
+    private void run(Item.GlyphRun run) {
+        Plates wanted = Plates.of(run.paint().color(), scene.condition());
+        int[] count = counts.computeIfAbsent(wanted, color -> new int[2]);
+        Map<String, Integer> wrong = new LinkedHashMap<>();
+        for (Item.Line line : run.lines()) {
+            for (Segment.Glyph glyph : line.glyphs()) {
+                count[0]++;
+                Rect bleed = scene.boxes().bleed();
+                double x = line.x() + glyph.x() - bleed.x();
+                double y = bleed.bottom() - line.baseline() - glyph.y();
+                Optional<PaintedGlyph> here = take(x, y, glyph.text());
+                here.ifPresentOrElse(
+                        found -> {
+                            List<String> off = off(run, line, glyph, wanted, found);
+                            off.forEach(what -> wrong.merge(what, 1, Integer::sum));
+                            boolean colored =
+                                    found.plates()
+                                            .filter(it -> it.matches(wanted, INK_TOLERANCE))
+                                            .isPresent();
+                            count[1] += colored ? 1 : 0;
+                        },
+                        () -> wrong.merge("are not at their place", 1, Integer::sum));
+            }
+        }
+        wrong.forEach((what, times) -> note(run, times, what));
+    }
+
+    private List<String> off(
+            Item.GlyphRun run,
+            Item.Line line,
+            Segment.Glyph glyph,
+            Plates wanted,
+            PaintedGlyph found) {
+        List<String> off = new ArrayList<>();
+        if (found.plates().filter(it -> it.matches(wanted, INK_TOLERANCE)).isEmpty()) {
+            off.add("are not in " + wanted.inWords());
+        }
+        if (found.overprints() != run.paint().overprints()) {
+            off.add(run.paint().overprints() ? "do not overprint" : "overprint");
+        }
+        if (!found.how().isEmpty()) {
+            off.add(found.how());
+        }
+        if (!found.text().equals(glyph.text())
+                && !(glyph.text().isBlank() && found.text().isBlank())) {
+            off.add("do not read as their characters");
+        }
+        if (!hasShape(run, line, glyph, found)) {
+            off.add("do not have their shape");
+        }
+        return off;
+    }
+
+    /** Its ink lies in the same box. */
+    private boolean hasShape(
+            Item.GlyphRun run, Item.Line line, Segment.Glyph glyph, PaintedGlyph found) {
+        Rect bleed = scene.boxes().bleed();
+        AffineTransform place =
+                new AffineTransform(
+                        run.scale(),
+                        0,
+                        0,
+                        -run.scale(),
+                        line.x() + glyph.x() - bleed.x(),
+                        bleed.bottom() - line.baseline() - glyph.y());
+        Rectangle2D units = run.face().outline(glyph.id()).ink();
+        if (units.isEmpty()) {
+            return found.ink().isEmpty();
+        }
+        Rectangle2D wanted = place.createTransformedShape(units).getBounds2D();
+        double most = SHAPE_TOLERANCE * run.size();
+        return Math.abs(wanted.getMinX() - found.ink().getMinX()) <= most
+                && Math.abs(wanted.getMaxX() - found.ink().getMaxX()) <= most
+                && Math.abs(wanted.getMinY() - found.ink().getMinY()) <= most
+                && Math.abs(wanted.getMaxY() - found.ink().getMaxY()) <= most;
+    }
+
+    private void note(Item.GlyphRun run, int count, String what) {
+        String text = run.text();
+        String shown = text.length() > 40 ? text.substring(0, 39) + "…" : text;
+        problems.add("“%s”: %d glyphs %s.".formatted(shown, count, what));
+    }
+
+    /** The glyph at a place, each once; of several that which reads as it should. */
+    private Optional<PaintedGlyph> take(double x, double y, String text) {
+        Cell middle = Cell.of(x, y);
+        PaintedGlyph best = null;
+        List<PaintedGlyph> from = null;
+        for (long dx = -1; dx <= 1; dx++) {
+            for (long dy = -1; dy <= 1; dy++) {
+                List<PaintedGlyph> there =
+                        places.getOrDefault(new Cell(middle.x() + dx, middle.y() + dy), List.of());
+                for (PaintedGlyph glyph : there) {
+                    boolean near = Math.hypot(glyph.x() - x, glyph.y() - y) <= PLACE_TOLERANCE;
+                    if (near && (best == null || glyph.text().equals(text))) {
+                        best = glyph;
+                        from = there;
+                    }
+                }
+            }
+        }
+        if (best != null) {
+            from.remove(best);
+            left--;
+        }
+        return Optional.ofNullable(best);
+    }
+}

@@ -1,0 +1,321 @@
+package yewberry.pdf.proof;
+
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.GeneralPath;
+import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
+import java.io.IOException;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDVectorFont;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceCMYK;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceN;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
+import org.apache.pdfbox.pdmodel.graphics.color.PDSeparation;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.pdmodel.graphics.form.PDTransparencyGroup;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.pdmodel.graphics.pattern.PDTilingPattern;
+import org.apache.pdfbox.util.Matrix;
+import org.apache.pdfbox.util.Vector;
+
+/**
+ * What a page of a file paints, by number: where each glyph, each area and each placed file stands
+ * and how it is set, in the file's own coordinates. What placed pages are made of is not told.
+ */
+final class PaintedPage extends PDFGraphicsStreamEngine {
+    private final GeneralPath path = new GeneralPath();
+    private final List<Rectangle2D> areas = new ArrayList<>();
+    private final List<PaintedGlyph> glyphs = new ArrayList<>();
+    private final List<PaintedFile> files = new ArrayList<>();
+    private final Deque<Optional<String>> marked = new ArrayDeque<>();
+    private int depth;
+
+    /**
+     * A glyph at its origin.
+     *
+     * @param text that a reader would copy
+     * @param matrix from its space, one unit to the em, to the page
+     * @param ink box around its outline as it lies on the page
+     * @param how what keeps it from being plainly filled, in words; empty where nothing does
+     * @param overprints whether process inks at zero leave what is below
+     */
+    record PaintedGlyph(
+            String text,
+            Matrix matrix,
+            Rectangle2D ink,
+            Optional<Plates> plates,
+            String how,
+            boolean overprints) {
+        double x() {
+            return matrix.getTranslateX();
+        }
+
+        double y() {
+            return matrix.getTranslateY();
+        }
+    }
+
+    /**
+     * A picture or a page that is placed.
+     *
+     * @param matrix from a square of one unit to the page
+     */
+    record PaintedFile(COSStream stream, Matrix matrix) {}
+
+    private PaintedPage(PDPage page) {
+        super(page);
+    }
+
+    static PaintedPage read(PDPage page) throws IOException {
+        PaintedPage painted = new PaintedPage(page);
+        painted.processPage(page);
+        return painted;
+    }
+
+    /** Boxes around filled paths and shadings, as far as they are not clipped. */
+    List<Rectangle2D> areas() {
+        return areas;
+    }
+
+    List<PaintedGlyph> glyphs() {
+        return glyphs;
+    }
+
+    List<PaintedFile> files() {
+        return files;
+    }
+
+    private static Optional<Plates> plates(PDColor color) {
+        PDColorSpace space = color.getColorSpace();
+        float[] components = color.getComponents();
+        return switch (space) {
+            case PDDeviceCMYK cmyk -> Optional.of(Plates.process(components));
+            case PDDeviceRGB light -> Optional.of(Plates.light(components));
+            case PDSeparation spot ->
+                    Optional.of(Plates.named(List.of(spot.getColorantName()), components));
+            case PDDeviceN several ->
+                    Optional.of(Plates.named(several.getColorantNames(), components));
+            case null, default -> Optional.empty();
+        };
+    }
+
+    /** ISO 32000-1, 14.9.4: what a stretch of content stands for as text. */
+    @Override
+    public void beginMarkedContentSequence(COSName tag, COSDictionary properties) {
+        marked.push(
+                properties != null && properties.containsKey(COSName.ACTUAL_TEXT)
+                        ? Optional.of(properties.getString(COSName.ACTUAL_TEXT))
+                        : Optional.empty());
+    }
+
+    @Override
+    public void endMarkedContentSequence() {
+        if (!marked.isEmpty()) {
+            marked.pop();
+        }
+    }
+
+    @Override
+    protected void showGlyph(Matrix matrix, PDFont font, int code, Vector displacement)
+            throws IOException {
+        String read = font.toUnicode(code);
+        String text =
+                marked.stream()
+                        .flatMap(Optional::stream)
+                        .findFirst()
+                        .orElse(read == null ? "" : read);
+        AffineTransform place = matrix.createAffineTransform();
+        place.concatenate(font.getFontMatrix().createAffineTransform());
+        Shape outline =
+                font instanceof PDVectorFont outlines
+                        ? outlines.getNormalizedPath(code)
+                        : new GeneralPath();
+        glyphs.add(
+                new PaintedGlyph(
+                        text,
+                        matrix.clone(),
+                        place.createTransformedShape(outline).getBounds2D(),
+                        plates(getGraphicsState().getNonStrokingColor()),
+                        how(),
+                        getGraphicsState().isNonStrokingOverprint()
+                                && getGraphicsState().getOverprintMode() == 1));
+    }
+
+    private String how() {
+        var state = getGraphicsState();
+        COSBase blend = state.getBlendMode().getCOSName();
+        if (!state.getTextState().getRenderingMode().isFill()) {
+            return "are not filled";
+        }
+        if (state.getTextState().getRenderingMode().isStroke()) {
+            return "are stroked";
+        }
+        if (state.getNonStrokeAlphaConstant() < 1) {
+            return "let through what is below";
+        }
+        if (state.getSoftMask() != null) {
+            return "are masked";
+        }
+        return blend instanceof COSName name && !COSName.NORMAL.equals(name) ? "are blended" : "";
+    }
+
+    @Override
+    public void appendRectangle(Point2D p0, Point2D p1, Point2D p2, Point2D p3) {
+        path.moveTo(p0.getX(), p0.getY());
+        path.lineTo(p1.getX(), p1.getY());
+        path.lineTo(p2.getX(), p2.getY());
+        path.lineTo(p3.getX(), p3.getY());
+        path.closePath();
+    }
+
+    @Override
+    public void fillPath(int windingRule) {
+        Rectangle2D clip = getGraphicsState().getCurrentClippingPath().getBounds2D();
+        areas.add(path.getBounds2D().createIntersection(clip));
+        if (getGraphicsState().getNonStrokingColor().getPatternName() != null) {
+            pattern(getGraphicsState().getNonStrokingColor().getPatternName());
+        }
+        path.reset();
+    }
+
+    @Override
+    public void fillAndStrokePath(int windingRule) {
+        fillPath(windingRule);
+    }
+
+    @Override
+    public void shadingFill(COSName shading) {
+        areas.add(getGraphicsState().getCurrentClippingPath().getBounds2D());
+    }
+
+    @Override
+    public void clip(int windingRule) {
+        path.setWindingRule(windingRule);
+        getGraphicsState().intersectClippingPath(new GeneralPath(path));
+    }
+
+    @Override
+    public void moveTo(float x, float y) {
+        path.moveTo(x, y);
+    }
+
+    @Override
+    public void lineTo(float x, float y) {
+        path.lineTo(x, y);
+    }
+
+    @Override
+    public void curveTo(float x1, float y1, float x2, float y2, float x3, float y3) {
+        path.curveTo(x1, y1, x2, y2, x3, y3);
+    }
+
+    @Override
+    public Point2D getCurrentPoint() {
+        return path.getCurrentPoint();
+    }
+
+    @Override
+    public void closePath() {
+        path.closePath();
+    }
+
+    @Override
+    public void endPath() {
+        path.reset();
+    }
+
+    @Override
+    public void strokePath() {
+        path.reset();
+    }
+
+    @Override
+    public void drawImage(PDImage image) {
+        if (image instanceof PDImageXObject object) {
+            files.add(
+                    new PaintedFile(
+                            object.getCOSObject(),
+                            getGraphicsState().getCurrentTransformationMatrix().clone()));
+        }
+    }
+
+    @Override
+    public void showForm(PDFormXObject form) throws IOException {
+        placed(form);
+    }
+
+    /** One that only holds pictures together is looked into. */
+    @Override
+    public void showTransparencyGroup(PDTransparencyGroup form) throws IOException {
+        placed(form);
+        if (depth == 0 && form.getResources() != null) {
+            boolean pictures =
+                    !form.getResources().getFontNames().iterator().hasNext()
+                            && form.getResources().getXObjectNames().iterator().hasNext();
+            if (pictures) {
+                depth++;
+                super.showTransparencyGroup(form);
+                depth--;
+            }
+        }
+    }
+
+    private void placed(PDFormXObject form) {
+        PDRectangle box = form.getBBox();
+        if (box == null) {
+            return;
+        }
+        Rectangle2D own =
+                form.getMatrix()
+                        .createAffineTransform()
+                        .createTransformedShape(
+                                new Rectangle2D.Double(
+                                        box.getLowerLeftX(),
+                                        box.getLowerLeftY(),
+                                        box.getWidth(),
+                                        box.getHeight()))
+                        .getBounds2D();
+        Matrix place = getGraphicsState().getCurrentTransformationMatrix().clone();
+        place.concatenate(
+                new Matrix(
+                        (float) own.getWidth(),
+                        0,
+                        0,
+                        (float) own.getHeight(),
+                        (float) own.getX(),
+                        (float) own.getY()));
+        files.add(new PaintedFile(form.getCOSObject(), place));
+    }
+
+    /** A picture that is repeated: its cell holds it, in a square of one unit. */
+    private void pattern(COSName name) {
+        try {
+            if (getResources().getPattern(name) instanceof PDTilingPattern tiling) {
+                for (COSName each : tiling.getResources().getXObjectNames()) {
+                    files.add(
+                            new PaintedFile(
+                                    tiling.getResources().getXObject(each).getCOSObject(),
+                                    tiling.getMatrix()));
+                }
+            }
+        } catch (IOException broken) {
+            // then it is missing among the files
+        }
+    }
+}

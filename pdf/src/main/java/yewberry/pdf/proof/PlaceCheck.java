@@ -1,0 +1,102 @@
+package yewberry.pdf.proof;
+
+import java.awt.geom.AffineTransform;
+import java.awt.geom.NoninvertibleTransformException;
+import java.awt.geom.Rectangle2D;
+import java.util.ArrayList;
+import java.util.List;
+import yewberry.core.publication.RunOut;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.MediumScene;
+import yewberry.core.scene.PicturePlace;
+import yewberry.core.scene.Rect;
+import yewberry.core.scene.Shade;
+import yewberry.pdf.proof.PaintedPage.PaintedFile;
+
+/** Holds the edges of areas and the places of pictures and pages against those in the file. */
+final class PlaceCheck {
+    /** A hundredth of a millimetre, in points. */
+    private static final double EDGE_TOLERANCE = 0.01 * 72 / 25.4;
+
+    /** A tenth of a pixel at 300 per inch, in points. */
+    private static final double PLACE_TOLERANCE = 0.025;
+
+    private PlaceCheck() {}
+
+    /**
+     * @param shown what of the page a reader of the file sees, in the space of the page
+     */
+    static List<String> check(MediumScene scene, Rect shown, PaintedPage painted) {
+        List<String> problems = new ArrayList<>();
+        for (Item.AreaFill fill : scene.areas()) {
+            if (fill.shade() instanceof Shade.Picture picture) {
+                AffineTransform place = place(picture.place(), scene.boxes().bleed());
+                if (fill.rect().intersection(shown).isEmpty()) {
+                    continue;
+                }
+                if (painted.files().stream().noneMatch(file -> isAt(file, place, picture))) {
+                    problems.add("“%s” is not at its place.".formatted(picture.inWords()));
+                }
+            } else {
+                Rect visible = fill.rect().intersection(shown);
+                if (!visible.isEmpty()
+                        && painted.areas().stream().noneMatch(area -> isAt(area, visible, scene))) {
+                    problems.add(
+                            "The background in %s does not have its edges."
+                                    .formatted(fill.inWords()));
+                }
+            }
+        }
+        return problems;
+    }
+
+    private static boolean isAt(Rectangle2D area, Rect wanted, MediumScene scene) {
+        Rect bleed = scene.boxes().bleed();
+        return near(area.getMinX(), wanted.x() - bleed.x())
+                && near(area.getMaxX(), wanted.right() - bleed.x())
+                && near(area.getMinY(), bleed.bottom() - wanted.bottom())
+                && near(area.getMaxY(), bleed.bottom() - wanted.y());
+    }
+
+    private static boolean near(double one, double other) {
+        return Math.abs(one - other) <= EDGE_TOLERANCE;
+    }
+
+    private static boolean repeats(Shade.Picture picture) {
+        return picture.tiled() || picture.runOut() == RunOut.MIRROR;
+    }
+
+    /** From a square of one unit, whose origin is at the bottom left, to the page. */
+    private static AffineTransform place(PicturePlace place, Rect bleed) {
+        return new AffineTransform(
+                place.acrossX(),
+                -place.acrossY(),
+                -place.downX(),
+                place.downY(),
+                place.x() + place.downX() - bleed.x(),
+                bleed.bottom() - place.y() - place.downY());
+    }
+
+    /** Copies of a picture that repeats are whole steps away and may be turned over. */
+    private static boolean isAt(PaintedFile file, AffineTransform place, Shade.Picture picture) {
+        AffineTransform off = file.matrix().createAffineTransform();
+        try {
+            off.preConcatenate(place.createInverse());
+        } catch (NoninvertibleTransformException flat) {
+            return false;
+        }
+        boolean repeats = repeats(picture);
+        double across = PLACE_TOLERANCE / picture.place().width();
+        double down = PLACE_TOLERANCE / picture.place().height();
+        double scaleX = repeats ? Math.abs(off.getScaleX()) : off.getScaleX();
+        double scaleY = repeats ? Math.abs(off.getScaleY()) : off.getScaleY();
+        double x = repeats ? Math.rint(off.getTranslateX()) : 0;
+        double y = repeats ? Math.rint(off.getTranslateY()) : 0;
+        return Math.abs(scaleX - 1) < across
+                && Math.abs(scaleY - 1) < down
+                && Math.abs(off.getShearX()) < down
+                && Math.abs(off.getShearY()) < across
+                && Math.abs(off.getTranslateX() - x) < across
+                && Math.abs(off.getTranslateY() - y) < down;
+    }
+}

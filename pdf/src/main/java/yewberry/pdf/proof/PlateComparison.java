@@ -1,0 +1,151 @@
+package yewberry.pdf.proof;
+
+import java.awt.image.BufferedImage;
+import yewberry.core.raster.PlaneRaster;
+
+/**
+ * Two paintings of one page, pixel by pixel and plane by plane. A pixel agrees where it lies within
+ * what the other has at it and around it, and the other way round: edges may fall on this side of a
+ * pixel or on that, and nothing may be there, or be missing, that the other has nowhere near.
+ */
+final class PlateComparison {
+    /** What rounding, and pixels of pictures in eight bits, can cost. */
+    private static final double TOLERANCE = 0.012;
+
+    private static final int OK = 0xffe4e4e4;
+    private static final int INKED = 0xffb0b0b0;
+    private static final int OFF = 0xffc2183f;
+
+    private final int width;
+    private final int height;
+    private final float[] worst;
+    private final int[] worstPlane;
+
+    private PlateComparison(PlaneRaster one, PlaneRaster other) {
+        this.width = one.width();
+        this.height = one.height();
+        this.worst = new float[width * height];
+        this.worstPlane = new int[width * height];
+        for (int plane = 0; plane < one.count(); plane++) {
+            float[] first = printed(one, plane);
+            float[] second = printed(other, plane);
+            outside(first, second, plane);
+            outside(second, first, plane);
+        }
+    }
+
+    /**
+     * @param one as large and of as many planes as the other
+     */
+    static PlateComparison of(PlaneRaster one, PlaneRaster other) {
+        return new PlateComparison(one, other);
+    }
+
+    private static float[] printed(PlaneRaster raster, int plane) {
+        float[] printed = new float[raster.width() * raster.height()];
+        for (int at = 0; at < printed.length; at++) {
+            printed[at] = raster.printed(plane, at);
+        }
+        return printed;
+    }
+
+    /**
+     * How far each value is outside of what the other has around it. Pixels that the page ends in
+     * are left out: they are partly page, in each painting a little differently.
+     */
+    private void outside(float[] values, float[] other, int plane) {
+        float[] least = around(other, true);
+        float[] most = around(other, false);
+        for (int y = 1; y < height - 1; y++) {
+            for (int at = y * width + 1; at < (y + 1) * width - 1; at++) {
+                float off = Math.max(least[at] - values[at], values[at] - most[at]);
+                if (off > worst[at]) {
+                    worst[at] = off;
+                    worstPlane[at] = plane;
+                }
+            }
+        }
+    }
+
+    /** The least or most of each pixel and its eight neighbours. */
+    private float[] around(float[] values, boolean least) {
+        float[] across = new float[values.length];
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                int at = y * width + x;
+                float value = values[at];
+                value = x > 0 ? pick(value, values[at - 1], least) : value;
+                across[at] = x < width - 1 ? pick(value, values[at + 1], least) : value;
+            }
+        }
+        float[] both = new float[values.length];
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                int at = y * width + x;
+                float value = across[at];
+                value = y > 0 ? pick(value, across[at - width], least) : value;
+                both[at] = y < height - 1 ? pick(value, across[at + width], least) : value;
+            }
+        }
+        return both;
+    }
+
+    private static float pick(float one, float other, boolean least) {
+        return least ? Math.min(one, other) : Math.max(one, other);
+    }
+
+    /** The pixel that is off the most. */
+    int place() {
+        int place = 0;
+        for (int at = 1; at < worst.length; at++) {
+            place = worst[at] > worst[place] ? at : place;
+        }
+        return place;
+    }
+
+    /** How far a pixel is off, 0 to 1. */
+    double off(int at) {
+        return worst[at];
+    }
+
+    int plane(int at) {
+        return worstPlane[at];
+    }
+
+    boolean matches() {
+        return worst[place()] <= TOLERANCE;
+    }
+
+    /** The part of all pixels that are off, 0 to 1. */
+    double share() {
+        int off = 0;
+        for (float each : worst) {
+            off += each > TOLERANCE ? 1 : 0;
+        }
+        return (double) off / worst.length;
+    }
+
+    /** Half as fine: grey where both agree, darker where there is ink, and what is off marked. */
+    BufferedImage picture(PlaneRaster one) {
+        BufferedImage picture =
+                new BufferedImage((width + 1) / 2, (height + 1) / 2, BufferedImage.TYPE_INT_RGB);
+        for (int y = 0; y < picture.getHeight(); y++) {
+            for (int x = 0; x < picture.getWidth(); x++) {
+                picture.setRGB(x, y, color(one, x * 2, y * 2));
+            }
+        }
+        return picture;
+    }
+
+    /** What is off shows three pixels wide. */
+    private int color(PlaneRaster one, int x, int y) {
+        for (int row = Math.max(0, y - 1); row <= Math.min(height - 1, y + 2); row++) {
+            for (int column = Math.max(0, x - 1); column <= Math.min(width - 1, x + 2); column++) {
+                if (worst[row * width + column] > TOLERANCE) {
+                    return OFF;
+                }
+            }
+        }
+        return one.alpha(y * width + x) > 0.5 ? INKED : OK;
+    }
+}

@@ -1,0 +1,266 @@
+package yewberry.pdf.proof;
+
+import java.awt.geom.AffineTransform;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Base64;
+import java.util.List;
+import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.io.IOUtils;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
+import yewberry.core.Progress;
+import yewberry.core.color.Inks;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.picture.Png;
+import yewberry.core.raster.PlaneRaster;
+import yewberry.core.scene.MediumScene;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+import yewberry.pdf.OutputCondition;
+import yewberry.pdf.PdfWriter;
+import yewberry.pdf.proof.ReadBackReport.BoxCheck;
+import yewberry.pdf.proof.ReadBackReport.Extent;
+import yewberry.pdf.proof.ReadBackReport.PageReport;
+import yewberry.pdf.proof.ReadBackReport.PaintCheck;
+import yewberry.pdf.read.DeviceColors;
+import yewberry.pdf.read.ImageCache;
+import yewberry.pdf.read.PagePlates;
+
+/**
+ * Opens an exported file again and holds what is in it against the scenes it was made from: by
+ * number, and painted anew from its operators over all of every page.
+ */
+public final class ReadBack implements AutoCloseable {
+    private static final int PPI = 144;
+    private static final double SCALE = PPI / 72.0;
+
+    /** Page boxes are written with five decimals of a point and read as single precision. */
+    private static final double BOX_TOLERANCE = 0.01;
+
+    /** A file whose pages all differ is not told page by page in pictures. */
+    private static final int MOST_PICTURES = 20;
+
+    private final PDDocument document;
+    private final Medium medium;
+    private final PressCondition condition;
+    private final OwnDrawing own = new OwnDrawing();
+    private final ImageCache images = new ImageCache();
+    private int pictures;
+
+    private ReadBack(PDDocument document, Medium medium, PressCondition condition) {
+        this.document = document;
+        this.medium = medium;
+        this.condition = condition;
+    }
+
+    /**
+     * @param scenes what the file was made from, page by page
+     * @throws IOException if the file cannot be read
+     * @throws java.util.concurrent.CancellationException if {@code progress} says so
+     */
+    public static ReadBackReport check(
+            Path file,
+            List<PageScene> scenes,
+            Medium medium,
+            PressCondition condition,
+            Progress progress)
+            throws IOException {
+        try (PDDocument document =
+                        Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
+                ReadBack readBack = new ReadBack(document, medium, condition)) {
+            List<String> problems = readBack.file(scenes.size());
+            List<PageReport> pages = new ArrayList<>();
+            int both = Math.min(document.getNumberOfPages(), scenes.size());
+            for (int i = 0; i < both; i++) {
+                progress.at(i, both);
+                pages.add(readBack.page(i + 1, document.getPage(i), scenes.get(i).on(medium)));
+            }
+            return ReadBackReport.of(pages, problems);
+        }
+    }
+
+    /** What is wrong with the file as a whole. */
+    private List<String> file(int pages) throws IOException {
+        List<String> problems = new ArrayList<>();
+        if (document.getNumberOfPages() != pages) {
+            problems.add(
+                    "The file has %d pages instead of %d."
+                            .formatted(document.getNumberOfPages(), pages));
+        }
+        OutputCondition wanted = OutputCondition.of(medium, condition);
+        List<PDOutputIntent> intents = document.getDocumentCatalog().getOutputIntents();
+        if (intents.size() != 1) {
+            problems.add(
+                    intents.isEmpty()
+                            ? "The file names no output condition (output intent)."
+                            : "The file names %d output conditions instead of one."
+                                    .formatted(intents.size()));
+            return problems;
+        }
+        COSDictionary intent = intents.getFirst().getCOSObject();
+        if (!wanted.kind().equals(intent.getNameAsString(COSName.S))
+                || !wanted.identifier()
+                        .equals(intent.getString(COSName.OUTPUT_CONDITION_IDENTIFIER))
+                || !wanted.name().equals(intent.getString(COSName.INFO))) {
+            problems.add(
+                    "The file names another output condition than %s."
+                            .formatted(wanted.identifier()));
+        }
+        var profile = intents.getFirst().getDestOutputIntent();
+        if (profile == null) {
+            problems.add("The file holds no profile of its output condition.");
+        } else {
+            try (var in = profile.createInputStream()) {
+                if (!Arrays.equals(in.readAllBytes(), wanted.profile())) {
+                    problems.add("The file holds another profile than its output condition's.");
+                }
+            }
+        }
+        return problems;
+    }
+
+    private PageReport page(int number, PDPage page, MediumScene scene) throws IOException {
+        Rect bleed = scene.boxes().bleed();
+        Rect shown = medium == Medium.SCREEN ? scene.boxes().trim() : bleed;
+        List<BoxCheck> boxes =
+                List.of(
+                        box("MediaBox", page.getMediaBox(), scene, bleed),
+                        box("CropBox", page.getCropBox(), scene, shown),
+                        box("BleedBox", page.getBleedBox(), scene, bleed),
+                        box("TrimBox", page.getTrimBox(), scene, scene.boxes().trim()));
+        List<String> problems = setting(page, scene);
+        PaintedPage painted = PaintedPage.read(page);
+        GlyphCheck.Found text = GlyphCheck.check(scene, painted.glyphs());
+        problems.addAll(text.problems());
+        problems.addAll(PlaceCheck.check(scene, shown, painted));
+        return PageReport.of(number, boxes, painted(page, scene, shown), text.colors(), problems);
+    }
+
+    private static BoxCheck box(String name, PDRectangle found, MediumScene scene, Rect rect) {
+        Extent wanted = extent(PdfWriter.rectangle(scene.boxes(), rect));
+        Extent is = extent(found);
+        boolean same =
+                Math.abs(wanted.x() - is.x()) <= BOX_TOLERANCE
+                        && Math.abs(wanted.y() - is.y()) <= BOX_TOLERANCE
+                        && Math.abs(wanted.width() - is.width()) <= BOX_TOLERANCE
+                        && Math.abs(wanted.height() - is.height()) <= BOX_TOLERANCE;
+        return new BoxCheck(name, wanted, is, same);
+    }
+
+    private static Extent extent(PDRectangle rectangle) {
+        return new Extent(
+                rectangle.getLowerLeftX(),
+                rectangle.getLowerLeftY(),
+                rectangle.getWidth(),
+                rectangle.getHeight());
+    }
+
+    /** How the page as such is set: turned, scaled, annotated, grouped, and with which fonts. */
+    private List<String> setting(PDPage page, MediumScene scene) throws IOException {
+        List<String> problems = new ArrayList<>();
+        if (page.getRotation() != 0) {
+            problems.add("The page is turned by %d degrees.".formatted(page.getRotation()));
+        }
+        if (page.getUserUnit() != 1) {
+            problems.add("The page is scaled by a UserUnit of %s.".formatted(page.getUserUnit()));
+        }
+        if (!page.getAnnotations().isEmpty()) {
+            problems.add("Annotations lie over the page.");
+        }
+        boolean mixes = scene.areas().stream().anyMatch(fill -> !fill.covers());
+        COSDictionary group = page.getCOSObject().getCOSDictionary(COSName.GROUP);
+        if (mixes && !isMixedIn(group)) {
+            problems.add(
+                    medium == Medium.PAPER
+                            ? "The page does not say that it is mixed in process ink."
+                            : "The page does not say that it is mixed in light.");
+        }
+        if (page.getResources() != null) {
+            for (COSName name : page.getResources().getFontNames()) {
+                PDFont font = page.getResources().getFont(name);
+                if (font == null || !font.isEmbedded() || font.isDamaged()) {
+                    problems.add(
+                            "The font %s is missing or damaged."
+                                    .formatted(font == null ? name.getName() : font.getName()));
+                }
+            }
+        }
+        return problems;
+    }
+
+    private boolean isMixedIn(COSDictionary group) {
+        COSName space = medium == Medium.PAPER ? COSName.DEVICECMYK : COSName.DEVICERGB;
+        return group != null
+                && COSName.TRANSPARENCY.equals(group.getCOSName(COSName.S))
+                && space.equals(group.getCOSName(COSName.CS));
+    }
+
+    /** Painted from the file's operators, and from the scene. */
+    private PaintCheck painted(PDPage page, MediumScene scene, Rect shown) throws IOException {
+        Rect bleed = scene.boxes().bleed();
+        PlaneRaster wanted = own.draw(scene, shown, PPI);
+        AffineTransform toPixels =
+                new AffineTransform(
+                        SCALE,
+                        0,
+                        0,
+                        -SCALE,
+                        (bleed.x() - shown.x()) * SCALE,
+                        (bleed.bottom() - shown.y()) * SCALE);
+        List<String> spots = scene.planes().spots().stream().map(Inks.Spot::name).toList();
+        PlaneRaster found =
+                PagePlates.paint(
+                        page,
+                        Optional.ofNullable(document.getDocumentCatalog().getOCProperties()),
+                        new DeviceColors(medium, condition, spots),
+                        images,
+                        toPixels,
+                        wanted.width(),
+                        wanted.height());
+        PlateComparison comparison = PlateComparison.of(wanted, found);
+        int place = comparison.place();
+        boolean matches = comparison.matches();
+        Optional<String> picture = Optional.empty();
+        if (!matches && pictures++ < MOST_PICTURES) {
+            BufferedImage image = comparison.picture(wanted);
+            picture = Optional.of(Base64.getEncoder().encodeToString(Png.of(image)));
+        }
+        return new PaintCheck(
+                PPI,
+                Math.rint(comparison.off(place) * 1000) / 10,
+                planeName(comparison.plane(place), spots),
+                millimetres(shown.x() + (place % wanted.width() + 0.5) / SCALE),
+                millimetres(shown.y() + (place / wanted.width() + 0.5) / SCALE),
+                Math.rint(comparison.share() * 10_000) / 100,
+                matches,
+                picture);
+    }
+
+    private String planeName(int plane, List<String> spots) {
+        List<String> process =
+                medium == Medium.PAPER
+                        ? List.of("Cyan", "Magenta", "Yellow", "Black")
+                        : List.of("Red", "Green", "Blue");
+        return plane < process.size() ? process.get(plane) : spots.get(plane - process.size());
+    }
+
+    private static double millimetres(double points) {
+        return Math.rint(points * 25.4 / 72 * 10) / 10;
+    }
+
+    @Override
+    public void close() throws IOException {
+        own.close();
+    }
+}

@@ -1,0 +1,792 @@
+package yewberry.pdf.read;
+
+import java.awt.BasicStroke;
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Area;
+import java.awt.geom.GeneralPath;
+import java.awt.geom.NoninvertibleTransformException;
+import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
+import java.io.IOException;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.function.PDFunction;
+import org.apache.pdfbox.pdmodel.documentinterchange.markedcontent.PDPropertyList;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDVectorFont;
+import org.apache.pdfbox.pdmodel.graphics.PDXObject;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
+import org.apache.pdfbox.pdmodel.graphics.color.PDPattern;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.pdmodel.graphics.form.PDTransparencyGroup;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentGroup;
+import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
+import org.apache.pdfbox.pdmodel.graphics.pattern.PDAbstractPattern;
+import org.apache.pdfbox.pdmodel.graphics.pattern.PDShadingPattern;
+import org.apache.pdfbox.pdmodel.graphics.pattern.PDTilingPattern;
+import org.apache.pdfbox.pdmodel.graphics.shading.PDShading;
+import org.apache.pdfbox.pdmodel.graphics.state.PDGraphicsState;
+import org.apache.pdfbox.pdmodel.graphics.state.PDSoftMask;
+import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
+import org.apache.pdfbox.util.Matrix;
+import org.apache.pdfbox.util.Vector;
+import yewberry.core.asset.PlaneImage;
+import yewberry.core.asset.PlaneSampler;
+import yewberry.core.color.BlendMode;
+import yewberry.core.raster.Coverage;
+import yewberry.core.raster.PlaneRaster;
+
+/**
+ * Paints a page of any PDF plane by plane, as a press or a screen would have it: opacities, blend
+ * modes, soft masks and overprint in the planes themselves (ISO 32000-1, 11), never by way of
+ * light.
+ *
+ * <p>Groups are mixed in the planes of the page, whatever space they name, and each by itself, as
+ * if isolated and not knocking out. Meshes of colour, which have no other painter here, go by way
+ * of light.
+ */
+public final class PagePlates extends PDFGraphicsStreamEngine {
+    /** Cells of a pattern that are painted one by one; of more, one is painted and looked up. */
+    private static final long MOST_CELLS = 2500;
+
+    /** Larger than any page: 14,400 units are the most that one has (ISO 32000-1, annex C). */
+    private static final Shape EVERYWHERE = new Rectangle2D.Double(-1e5, -1e5, 2e5, 2e5);
+
+    private final AffineTransform toPixels;
+    private final int width;
+    private final int height;
+    private final Optional<PDOptionalContentProperties> layers;
+    private final ImageCache images;
+    private final Deque<Surface> surfaces = new ArrayDeque<>();
+    private final GeneralPath path = new GeneralPath();
+    private final Deque<Boolean> marked = new ArrayDeque<>();
+    private final Map<SoftMaskUse, float[]> softMasks = new HashMap<>();
+    private Area textClip;
+    private int clipRule = -1;
+    private int hidden;
+    private Area clipOf;
+    private byte[] clip;
+
+    private record Surface(PlaneRaster raster, DeviceColors colors) {}
+
+    private record SoftMaskUse(COSDictionary mask, AffineTransform place) {}
+
+    private PagePlates(
+            PDPage page,
+            Optional<PDOptionalContentProperties> layers,
+            DeviceColors colors,
+            ImageCache images,
+            AffineTransform toPixels,
+            int width,
+            int height) {
+        super(page);
+        this.layers = layers;
+        this.images = images;
+        this.toPixels = toPixels;
+        this.width = width;
+        this.height = height;
+        surfaces.push(new Surface(new PlaneRaster(width, height, colors.count()), colors));
+    }
+
+    /**
+     * What a page paints, without its annotations.
+     *
+     * @param layers what of the file is switched off, if it has layers
+     * @param toPixels from the page's space to pixels from the top left of the raster
+     * @param width of the raster in pixels
+     * @param height likewise
+     * @throws IOException if the page cannot be read
+     */
+    public static PlaneRaster paint(
+            PDPage page,
+            Optional<PDOptionalContentProperties> layers,
+            DeviceColors colors,
+            ImageCache images,
+            AffineTransform toPixels,
+            int width,
+            int height)
+            throws IOException {
+        PagePlates plates = new PagePlates(page, layers, colors, images, toPixels, width, height);
+        plates.processPage(page);
+        return plates.surfaces.peek().raster();
+    }
+
+    /**
+     * From a page as it stands in its file to a square of one unit, from its top left, turned as it
+     * is to be shown.
+     */
+    public static AffineTransform unit(PDPage page) {
+        PDRectangle crop = page.getCropBox();
+        double w = crop.getWidth();
+        double h = crop.getHeight();
+        double x = crop.getLowerLeftX();
+        double y = crop.getLowerLeftY();
+        return switch (Math.floorMod(page.getRotation(), 360)) {
+            case 90 -> new AffineTransform(0, 1 / w, 1 / h, 0, -y / h, -x / w);
+            case 180 -> new AffineTransform(-1 / w, 0, 0, 1 / h, 1 + x / w, -y / h);
+            case 270 -> new AffineTransform(0, -1 / w, -1 / h, 0, 1 + y / h, 1 + x / w);
+            default -> new AffineTransform(1 / w, 0, 0, -1 / h, -x / w, 1 + y / h);
+        };
+    }
+
+    // what is painted, and through what
+
+    /** The planes at a pixel, and how much of it is there. */
+    private interface Ink {
+        /**
+         * @return nothing where it does not paint
+         */
+        double at(int x, int y, double[] planes);
+    }
+
+    private void paint(Shape shape, PDColor color, boolean stroking) throws IOException {
+        if (hidden > 0) {
+            return;
+        }
+        if (color.getColorSpace() instanceof PDPattern) {
+            pattern(shape, color);
+            return;
+        }
+        DeviceColors.Inked inked =
+                surfaces.peek().colors().of(color.getColorSpace(), color.getComponents());
+        PDGraphicsState state = getGraphicsState();
+        boolean over = stroking ? state.isOverprint() : state.isNonStrokingOverprint();
+        boolean[] printed = inked.printed(over, state.getOverprintMode());
+        double alpha = stroking ? state.getAlphaConstant() : state.getNonStrokeAlphaConstant();
+        cover(
+                shape,
+                (x, y, planes) -> {
+                    System.arraycopy(inked.planes(), 0, planes, 0, planes.length);
+                    return 1;
+                },
+                printed,
+                alpha);
+    }
+
+    /** Paints through the shape, the clip and the soft mask, with the mode of the state. */
+    private void cover(Shape shape, Ink ink, boolean[] printed, double alpha) throws IOException {
+        Coverage coverage = Coverage.of(toPixels.createTransformedShape(shape), width, height);
+        byte[] clipped = clip();
+        float[] soft = softMask();
+        PlaneRaster raster = surfaces.peek().raster();
+        BlendMode mode = mode();
+        double[] planes = new double[raster.count()];
+        coverage.forEach((at, covered) ->
+                pixel(raster, ink, printed, mode, planes, at, covered * alpha, clipped, soft));
+    }
+
+    private void pixel(
+            PlaneRaster raster,
+            Ink ink,
+            boolean[] printed,
+            BlendMode mode,
+            double[] planes,
+            int at,
+            double covered,
+            byte[] clipped,
+            float[] soft) {
+        double part = covered;
+        if (clipped != null) {
+            part *= (clipped[at] & 0xff) / 255.0;
+        }
+        if (soft != null) {
+            part *= soft[at];
+        }
+        if (part <= 0) {
+            return;
+        }
+        part *= ink.at(at % width, at / width, planes);
+        if (part > 0) {
+            if (printed == null) {
+                raster.paint(at, planes, part, mode);
+            } else {
+                raster.overprint(at, planes, printed, part, mode);
+            }
+        }
+    }
+
+    private BlendMode mode() {
+        COSBase name = getGraphicsState().getBlendMode().getCOSName();
+        for (BlendMode mode : BlendMode.values()) {
+            if (name instanceof COSName given && given.getName().equals(mode.standardName())) {
+                return mode;
+            }
+        }
+        return BlendMode.NORMAL;
+    }
+
+    /**
+     * Nothing where all of the raster is within; where the page itself ends within the outermost
+     * pixels, what is painted ends there, too, and must not be cut a second time.
+     */
+    private byte[] clip() {
+        Area area = getGraphicsState().getCurrentClippingPath();
+        if (area != clipOf) {
+            clipOf = area;
+            Shape pixels = toPixels.createTransformedShape(area);
+            boolean all =
+                    area.isRectangular()
+                            && pixels.getBounds2D()
+                                    .contains(new Rectangle2D.Double(1, 1, width - 2, height - 2));
+            clip = all ? null : Coverage.of(pixels, width, height).whole(width * height);
+        }
+        return clip;
+    }
+
+    // soft masks and groups
+
+    private float[] softMask() throws IOException {
+        PDSoftMask mask = getGraphicsState().getSoftMask();
+        if (mask == null || mask.getGroup() == null) {
+            return null;
+        }
+        Matrix place = mask.getInitialTransformationMatrix();
+        SoftMaskUse use =
+                new SoftMaskUse(
+                        mask.getCOSObject(),
+                        place == null ? new AffineTransform() : place.createAffineTransform());
+        float[] known = softMasks.get(use);
+        if (known == null) {
+            known = softMask(mask);
+            softMasks.clear();
+            softMasks.put(use, known);
+        }
+        return known;
+    }
+
+    /** ISO 32000-1, 11.5: by the luminosity of a group on its backdrop, or by its alpha. */
+    private float[] softMask(PDSoftMask mask) throws IOException {
+        DeviceColors light = surfaces.peek().colors().inLight();
+        PlaneRaster raster = new PlaneRaster(width, height, light.count());
+        boolean byLight = COSName.LUMINOSITY.equals(mask.getSubType());
+        double behind = byLight ? backdrop(mask, light) : 0;
+        surfaces.push(new Surface(raster, light));
+        Area outer = clipOf;
+        byte[] outerClip = clip;
+        processSoftMask(mask.getGroup());
+        clipOf = outer;
+        clip = outerClip;
+        surfaces.pop();
+        PDFunction transfer = mask.getTransferFunction();
+        float[] values = new float[width * height];
+        for (int at = 0; at < values.length; at++) {
+            double value = raster.alpha(at);
+            if (byLight) {
+                double there =
+                        luminosity(
+                                1 - raster.plane(0, at),
+                                1 - raster.plane(1, at),
+                                1 - raster.plane(2, at));
+                value = value * there + (1 - value) * behind;
+            }
+            values[at] =
+                    transfer == null
+                            ? (float) value
+                            : transfer.eval(new float[] {(float) value})[0];
+        }
+        return values;
+    }
+
+    private static double backdrop(PDSoftMask mask, DeviceColors light) throws IOException {
+        var group = mask.getGroup().getGroup();
+        if (mask.getBackdropColor() == null || group == null || group.getColorSpace() == null) {
+            return 0;
+        }
+        double[] planes =
+                light.of(group.getColorSpace(), mask.getBackdropColor().toFloatArray()).planes();
+        return luminosity(1 - planes[0], 1 - planes[1], 1 - planes[2]);
+    }
+
+    private static double luminosity(double red, double green, double blue) {
+        return 0.3 * red + 0.59 * green + 0.11 * blue;
+    }
+
+    @Override
+    public void showTransparencyGroup(PDTransparencyGroup form) throws IOException {
+        if (isHidden(form)) {
+            return;
+        }
+        PDGraphicsState state = getGraphicsState();
+        double alpha = state.getNonStrokeAlphaConstant();
+        float[] soft = softMask();
+        BlendMode mode = mode();
+        Surface outer = surfaces.peek();
+        Surface inner =
+                new Surface(new PlaneRaster(width, height, outer.colors().count()), outer.colors());
+        surfaces.push(inner);
+        super.showTransparencyGroup(form);
+        surfaces.pop();
+        double[] planes = new double[outer.raster().count()];
+        for (int at = 0; at < width * height; at++) {
+            double covered = inner.raster().alpha(at) * alpha * (soft == null ? 1 : soft[at]);
+            if (covered > 0) {
+                for (int plane = 0; plane < planes.length; plane++) {
+                    planes[plane] = inner.raster().plane(plane, at);
+                }
+                outer.raster().paint(at, planes, covered, mode);
+            }
+        }
+    }
+
+    @Override
+    public void showForm(PDFormXObject form) throws IOException {
+        if (!isHidden(form)) {
+            super.showForm(form);
+        }
+    }
+
+    // layers
+
+    private boolean isHidden(PDXObject object) {
+        return object.getCOSObject().getDictionaryObject(COSName.OC) instanceof COSDictionary of
+                && isHidden(of);
+    }
+
+    private boolean isHidden(COSDictionary of) {
+        return layers.isPresent()
+                && PDPropertyList.create(of) instanceof PDOptionalContentGroup group
+                && !layers.get().isGroupEnabled(group);
+    }
+
+    @Override
+    public void beginMarkedContentSequence(COSName tag, COSDictionary properties) {
+        boolean off = COSName.OC.equals(tag) && properties != null && isHidden(properties);
+        marked.push(off);
+        hidden += off ? 1 : 0;
+    }
+
+    @Override
+    public void endMarkedContentSequence() {
+        if (!marked.isEmpty() && marked.pop()) {
+            hidden--;
+        }
+    }
+
+    // paths
+
+    @Override
+    public void appendRectangle(Point2D p0, Point2D p1, Point2D p2, Point2D p3) {
+        path.moveTo(p0.getX(), p0.getY());
+        path.lineTo(p1.getX(), p1.getY());
+        path.lineTo(p2.getX(), p2.getY());
+        path.lineTo(p3.getX(), p3.getY());
+        path.closePath();
+    }
+
+    @Override
+    public void moveTo(float x, float y) {
+        path.moveTo(x, y);
+    }
+
+    @Override
+    public void lineTo(float x, float y) {
+        path.lineTo(x, y);
+    }
+
+    @Override
+    public void curveTo(float x1, float y1, float x2, float y2, float x3, float y3) {
+        path.curveTo(x1, y1, x2, y2, x3, y3);
+    }
+
+    @Override
+    public Point2D getCurrentPoint() {
+        return path.getCurrentPoint();
+    }
+
+    @Override
+    public void closePath() {
+        if (path.getCurrentPoint() != null) {
+            path.closePath();
+        }
+    }
+
+    @Override
+    public void clip(int windingRule) {
+        clipRule = windingRule;
+    }
+
+    @Override
+    public void endPath() {
+        if (clipRule >= 0) {
+            path.setWindingRule(clipRule);
+            getGraphicsState().intersectClippingPath(new GeneralPath(path));
+            clipRule = -1;
+        }
+        path.reset();
+    }
+
+    @Override
+    public void fillPath(int windingRule) throws IOException {
+        path.setWindingRule(windingRule);
+        paint(path, getGraphicsState().getNonStrokingColor(), false);
+        endPath();
+    }
+
+    @Override
+    public void strokePath() throws IOException {
+        paint(stroked(path), getGraphicsState().getStrokingColor(), true);
+        endPath();
+    }
+
+    @Override
+    public void fillAndStrokePath(int windingRule) throws IOException {
+        path.setWindingRule(windingRule);
+        paint(path, getGraphicsState().getNonStrokingColor(), false);
+        strokePath();
+    }
+
+    /** ISO 32000-1, 8.4.3: a line of no width is one pixel wide. */
+    private Shape stroked(Shape line) {
+        PDGraphicsState state = getGraphicsState();
+        double pixel = 1 / Math.sqrt(Math.abs(toPixels.getDeterminant()));
+        float wide = (float) Math.max(transformWidth(state.getLineWidth()), pixel);
+        float[] dashes = state.getLineDashPattern().getDashArray();
+        float sum = 0;
+        for (int i = 0; i < dashes.length; i++) {
+            dashes[i] = Math.max(0, transformWidth(dashes[i]));
+            sum += dashes[i];
+        }
+        boolean dashed = sum > pixel / 4;
+        return new BasicStroke(
+                        wide,
+                        state.getLineCap(),
+                        state.getLineJoin(),
+                        Math.max(1, state.getMiterLimit()),
+                        dashed ? dashes : null,
+                        dashed ? transformWidth(state.getLineDashPattern().getPhase()) : 0)
+                .createStrokedShape(line);
+    }
+
+    // text
+
+    @Override
+    public void beginText() {
+        textClip = null;
+    }
+
+    @Override
+    public void endText() {
+        if (textClip != null) {
+            getGraphicsState().intersectClippingPath(textClip);
+            textClip = null;
+        }
+    }
+
+    @Override
+    protected void showFontGlyph(Matrix matrix, PDFont font, int code, Vector displacement)
+            throws IOException {
+        if (!(font instanceof PDVectorFont outlines)) {
+            return;
+        }
+        AffineTransform place = matrix.createAffineTransform();
+        place.concatenate(font.getFontMatrix().createAffineTransform());
+        Shape glyph = place.createTransformedShape(outlines.getNormalizedPath(code));
+        RenderingMode mode = getGraphicsState().getTextState().getRenderingMode();
+        if (mode.isFill()) {
+            paint(glyph, getGraphicsState().getNonStrokingColor(), false);
+        }
+        if (mode.isStroke()) {
+            paint(stroked(glyph), getGraphicsState().getStrokingColor(), true);
+        }
+        if (mode.isClip()) {
+            textClip = textClip == null ? new Area() : textClip;
+            textClip.add(new Area(glyph));
+        }
+    }
+
+    // images
+
+    @Override
+    public void drawImage(PDImage image) throws IOException {
+        if (hidden > 0 || image instanceof PDImageXObject object && isHidden(object)) {
+            return;
+        }
+        AffineTransform place = new AffineTransform(toPixels);
+        place.concatenate(
+                getGraphicsState().getCurrentTransformationMatrix().createAffineTransform());
+        AffineTransform back;
+        try {
+            back = place.createInverse();
+        } catch (NoninvertibleTransformException flat) {
+            return;
+        }
+        DeviceColors colors = surfaces.peek().colors();
+        double across = Math.hypot(place.getScaleX(), place.getShearY());
+        if (image.isStencil()) {
+            stencil(image, place, back);
+            return;
+        }
+        PlaneSampler sampler =
+                new PlaneSampler(images.get(image, colors, PlaneImage.wanted(across)));
+        unitSquare(place, back, sampler::sample, getGraphicsState().getNonStrokeAlphaConstant());
+    }
+
+    /** Gives the planes of a point of a square of one unit, from its top left. */
+    private interface Square {
+        double sample(double u, double v, double[] planes);
+    }
+
+    /** Pixels whose middle lies within the square: images that touch leave no seam. */
+    private void unitSquare(
+            AffineTransform place, AffineTransform back, Square square, double alpha)
+            throws IOException {
+        Rectangle2D bounds =
+                place.createTransformedShape(new Rectangle2D.Double(0, 0, 1, 1)).getBounds2D();
+        int left = Math.clamp((long) Math.floor(bounds.getMinX()), 0, width);
+        int right = Math.clamp((long) Math.ceil(bounds.getMaxX()), 0, width);
+        int top = Math.clamp((long) Math.floor(bounds.getMinY()), 0, height);
+        int bottom = Math.clamp((long) Math.ceil(bounds.getMaxY()), 0, height);
+        PlaneRaster raster = surfaces.peek().raster();
+        byte[] clipped = clip();
+        float[] soft = softMask();
+        BlendMode mode = mode();
+        double[] planes = new double[raster.count()];
+        Point2D.Double point = new Point2D.Double();
+        Ink ink =
+                (x, y, into) -> {
+                    point.setLocation(x + 0.5, y + 0.5);
+                    back.transform(point, point);
+                    boolean within = point.x >= 0 && point.x < 1 && point.y >= 0 && point.y < 1;
+                    return within ? square.sample(point.x, 1 - point.y, into) : 0;
+                };
+        for (int y = top; y < bottom; y++) {
+            for (int x = left; x < right; x++) {
+                pixel(raster, ink, null, mode, planes, y * width + x, alpha, clipped, soft);
+            }
+        }
+    }
+
+    private void stencil(PDImage image, AffineTransform place, AffineTransform back)
+            throws IOException {
+        byte[] painted = new ImageReader(surfaces.peek().colors()).stencil(image);
+        PDColor color = getGraphicsState().getNonStrokingColor();
+        if (color.getColorSpace() instanceof PDPattern) {
+            return; // a stencil over a pattern is not painted
+        }
+        double[] inked =
+                surfaces.peek().colors().of(color.getColorSpace(), color.getComponents()).planes();
+        int across = image.getWidth();
+        int down = image.getHeight();
+        unitSquare(
+                place,
+                back,
+                (u, v, planes) -> {
+                    int column = Math.min(across - 1, (int) (u * across));
+                    int row = Math.clamp((int) (v * down), 0, down - 1);
+                    System.arraycopy(inked, 0, planes, 0, planes.length);
+                    return (painted[row * across + column] & 0xff) / 255.0;
+                },
+                getGraphicsState().getNonStrokeAlphaConstant());
+    }
+
+    // shadings and patterns
+
+    @Override
+    public void shadingFill(COSName name) throws IOException {
+        PDShading shading = getResources().getShading(name);
+        if (shading == null || hidden > 0) {
+            return;
+        }
+        AffineTransform place =
+                getGraphicsState().getCurrentTransformationMatrix().createAffineTransform();
+        shade(EVERYWHERE, shading, place, false); // as far as the clip lets it
+    }
+
+    /**
+     * @param shape that is filled, in the space of the page
+     * @param place from the space of the shading to that of the page
+     */
+    private void shade(Shape shape, PDShading shading, AffineTransform place, boolean ground)
+            throws IOException {
+        AffineTransform toShading = new AffineTransform(toPixels);
+        toShading.concatenate(place);
+        ShadingPlanes planes =
+                ShadingPlanes.of(
+                        shading, surfaces.peek().colors(), toShading, width, height, ground);
+        Shape visible = shape;
+        if (shading.getBBox() != null) {
+            Area within = new Area(place.createTransformedShape(rectangle(shading.getBBox())));
+            within.intersect(new Area(shape));
+            visible = within;
+        }
+        cover(visible, planes::at, null, getGraphicsState().getNonStrokeAlphaConstant());
+    }
+
+    private static Rectangle2D rectangle(PDRectangle box) {
+        return new Rectangle2D.Double(
+                box.getLowerLeftX(), box.getLowerLeftY(), box.getWidth(), box.getHeight());
+    }
+
+    private void pattern(Shape shape, PDColor color) throws IOException {
+        PDAbstractPattern pattern =
+                color.getPatternName() == null
+                        ? null
+                        : getResources().getPattern(color.getPatternName());
+        switch (pattern) {
+            case PDShadingPattern shading when shading.getShading() != null -> {
+                AffineTransform place =
+                        Matrix.concatenate(getInitialMatrix(), shading.getMatrix())
+                                .createAffineTransform();
+                shade(shape, shading.getShading(), place, true);
+            }
+            case PDTilingPattern tiling -> tiled(shape, tiling, color);
+            case null, default -> {
+                // a pattern that is missing paints nothing
+            }
+        }
+    }
+
+    private void tiled(Shape shape, PDTilingPattern tiling, PDColor color) throws IOException {
+        Matrix full = Matrix.concatenate(getInitialMatrix(), tiling.getMatrix());
+        double stepX = tiling.getXStep();
+        double stepY = tiling.getYStep();
+        if (stepX == 0 || stepY == 0 || tiling.getBBox() == null) {
+            return;
+        }
+        Rectangle2D box = rectangle(tiling.getBBox());
+        Rectangle2D needed;
+        try {
+            Area visible = new Area(shape);
+            visible.intersect(getGraphicsState().getCurrentClippingPath());
+            needed =
+                    full.createAffineTransform()
+                            .createInverse()
+                            .createTransformedShape(visible)
+                            .getBounds2D();
+        } catch (NoninvertibleTransformException flat) {
+            return;
+        }
+        if (needed.isEmpty()) {
+            return;
+        }
+        long left = (long) Math.floor((needed.getMinX() - box.getMaxX()) / Math.abs(stepX));
+        long right = (long) Math.ceil((needed.getMaxX() - box.getMinX()) / Math.abs(stepX));
+        long low = (long) Math.floor((needed.getMinY() - box.getMaxY()) / Math.abs(stepY));
+        long high = (long) Math.ceil((needed.getMaxY() - box.getMinY()) / Math.abs(stepY));
+        Surface outer = surfaces.peek();
+        PDGraphicsState state = getGraphicsState();
+        double alpha = state.getNonStrokeAlphaConstant();
+        PDColor own = tiling.getPaintType() == PDTilingPattern.PAINT_UNCOLORED ? color : null;
+        Ink cells =
+                (right - left + 1) * (high - low + 1) <= MOST_CELLS
+                        ? eachCell(tiling, own, full, left, right, low, high)
+                        : oneCell(tiling, own, full, box);
+        cover(shape, cells, null, alpha);
+        assert surfaces.peek() == outer;
+    }
+
+    private Ink eachCell(
+            PDTilingPattern tiling,
+            PDColor color,
+            Matrix full,
+            long left,
+            long right,
+            long low,
+            long high)
+            throws IOException {
+        PlaneRaster raster = new PlaneRaster(width, height, surfaces.peek().colors().count());
+        surfaces.push(new Surface(raster, surfaces.peek().colors()));
+        for (long row = low; row <= high; row++) {
+            for (long column = left; column <= right; column++) {
+                Matrix cell = full.clone();
+                cell.translate(
+                        column * Math.abs(tiling.getXStep()), row * Math.abs(tiling.getYStep()));
+                cell(tiling, color, cell);
+            }
+        }
+        surfaces.pop();
+        return (x, y, planes) -> {
+            int at = y * width + x;
+            for (int plane = 0; plane < planes.length; plane++) {
+                planes[plane] = raster.plane(plane, at);
+            }
+            return raster.alpha(at);
+        };
+    }
+
+    private void cell(PDTilingPattern tiling, PDColor color, Matrix place) throws IOException {
+        Area outer = clipOf;
+        byte[] outerClip = clip;
+        processTilingPattern(
+                tiling,
+                color,
+                color == null
+                        ? null
+                        : ((PDPattern) color.getColorSpace()).getUnderlyingColorSpace(),
+                place);
+        clipOf = outer;
+        clip = outerClip;
+    }
+
+    /** One cell by itself, about as fine as it is on the page. */
+    private Ink oneCell(PDTilingPattern tiling, PDColor color, Matrix full, Rectangle2D box)
+            throws IOException {
+        AffineTransform place = new AffineTransform(toPixels);
+        place.concatenate(full.createAffineTransform());
+        double stepX = Math.abs(tiling.getXStep());
+        double stepY = Math.abs(tiling.getYStep());
+        int across =
+                Math.clamp(
+                        (long)
+                                Math.ceil(
+                                        2
+                                                * stepX
+                                                * Math.hypot(place.getScaleX(), place.getShearY())),
+                        1,
+                        1024);
+        int down =
+                Math.clamp(
+                        (long)
+                                Math.ceil(
+                                        2
+                                                * stepY
+                                                * Math.hypot(place.getShearX(), place.getScaleY())),
+                        1,
+                        1024);
+        AffineTransform toCell =
+                new AffineTransform(
+                        across / stepX,
+                        0,
+                        0,
+                        -down / stepY,
+                        -box.getMinX() * across / stepX,
+                        down + box.getMinY() * down / stepY);
+        PagePlates cell =
+                new PagePlates(
+                        getPage(), layers, surfaces.peek().colors(), images, toCell, across, down);
+        cell.cell(tiling, color, new Matrix());
+        PlaneRaster raster = cell.surfaces.peek().raster();
+        AffineTransform back;
+        try {
+            back = place.createInverse();
+        } catch (NoninvertibleTransformException flat) {
+            return (x, y, planes) -> 0;
+        }
+        Point2D.Double point = new Point2D.Double();
+        return (x, y, planes) -> {
+            point.setLocation(x + 0.5, y + 0.5);
+            back.transform(point, point);
+            double u = (point.x - box.getMinX()) / stepX;
+            double v = (point.y - box.getMinY()) / stepY;
+            int column = Math.min(across - 1, (int) ((u - Math.floor(u)) * across));
+            int row = down - 1 - Math.min(down - 1, (int) ((v - Math.floor(v)) * down));
+            int at = row * across + column;
+            for (int plane = 0; plane < planes.length; plane++) {
+                planes[plane] = raster.plane(plane, at);
+            }
+            return raster.alpha(at);
+        };
+    }
+}
