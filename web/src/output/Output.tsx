@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Download, FileOutput } from "lucide-react";
+import { useState } from "react";
 import styled from "styled-components";
-import { answered, client } from "../api/client";
+import { answered, client, ServerError } from "../api/client";
 import { useExports, useFindings } from "../api/queries";
 import type { Job, Publication } from "../api/types";
 import { useOpened } from "../publication/PublicationScreen";
@@ -9,6 +10,7 @@ import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Quiet } from "../ui/Fold";
 import { shownLength } from "../ui/length";
+import { Actions, Modal } from "../ui/Modal";
 import { Failed, Notice } from "../ui/Notice";
 import { useStatus } from "../ui/Status";
 import { Inner, Main } from "../ui/Sheet";
@@ -65,6 +67,11 @@ const Head = styled.div`
 
 type Medium = Job["medium"];
 
+interface Wanted {
+  medium: Medium;
+  missingAccepted?: boolean;
+}
+
 const names: Record<Medium, string> = { PAPER: "Press PDF", SCREEN: "Screen PDF" };
 
 function media(destination: Publication["setup"]["destination"]): Medium[] {
@@ -78,14 +85,18 @@ export function Output() {
   const findings = useFindings(publication);
   const queries = useQueryClient();
   const status = useStatus();
+  const [question, setQuestion] = useState<{ text: string; wanted: Wanted }>();
   const begin = useMutation({
-    mutationFn: (medium: Medium) =>
+    mutationFn: (wanted: Wanted) =>
       answered(
         client.POST("/api/publications/{id}/exports", {
-          params: { path: { id: publication.id }, query: { medium } },
+          params: { path: { id: publication.id }, query: wanted },
         }),
       ),
-    onError: (error) => status.fail(error.message),
+    onError: (error, wanted) =>
+      error instanceof ServerError && error.status === 428
+        ? setQuestion({ text: error.message, wanted: { ...wanted, missingAccepted: true } })
+        : status.fail(error.message),
     onSettled: () => queries.invalidateQueries({ queryKey: ["exports", publication.id] }),
   });
   const { setup } = publication;
@@ -117,7 +128,7 @@ export function Output() {
               )}
             </div>
             <MainButton
-              onPress={() => begin.mutate(medium)}
+              onPress={() => begin.mutate({ medium })}
               isDisabled={begin.isPending || running}
             >
               <FileOutput size={16} aria-hidden />
@@ -125,6 +136,22 @@ export function Output() {
             </MainButton>
           </Offer>
         ))}
+        {question && (
+          <Modal title="Characters are missing" isOpen onClose={() => setQuestion(undefined)}>
+            <p>{question.text}</p>
+            <Actions>
+              <Button onPress={() => setQuestion(undefined)}>Cancel</Button>
+              <MainButton
+                onPress={() => {
+                  begin.mutate(question.wanted);
+                  setQuestion(undefined);
+                }}
+              >
+                Export all the same
+              </MainButton>
+            </Actions>
+          </Modal>
+        )}
         {exports.isPending && <Notice role="status">Fetching earlier exports…</Notice>}
         {exports.isError && (
           <Notice role="alert">

@@ -18,8 +18,10 @@ public final class Names {
      */
     public static String checked(String what, String name) {
         String stripped = name.strip();
-        if (stripped.isEmpty()) {
-            throw new Refused("A %s needs a name; type at least one character.".formatted(what));
+        if (stripped.codePoints().noneMatch(Names::isSeen)) {
+            throw new Refused(
+                    "A %s needs a name; type at least one character that can be seen."
+                            .formatted(what));
         }
         if (stripped.codePointCount(0, stripped.length()) > LONGEST) {
             throw new Refused(
@@ -34,6 +36,21 @@ public final class Names {
                             .formatted(what));
         }
         return stripped;
+    }
+
+    /** Blank letters are those that Unicode calls fillers, and the empty Braille pattern. */
+    private static boolean isSeen(int codePoint) {
+        return switch (Character.getType(codePoint)) {
+            case Character.FORMAT,
+                    Character.SPACE_SEPARATOR,
+                    Character.CONTROL,
+                    Character.LINE_SEPARATOR,
+                    Character.PARAGRAPH_SEPARATOR,
+                    Character.NON_SPACING_MARK,
+                    Character.ENCLOSING_MARK ->
+                    false;
+            default -> "\u115f\u1160\u3164\uffa0\u2800".indexOf(codePoint) < 0;
+        };
     }
 
     private static boolean unprintable(int codePoint) {

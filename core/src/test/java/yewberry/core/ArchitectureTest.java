@@ -109,7 +109,8 @@ class ArchitectureTest {
                             "java..",
                             "javax.imageio..",
                             "javax.xml.stream..",
-                            "com.github.weisj.jsvg..");
+                            "com.github.weisj.jsvg..",
+                            "com.ibm.icu..");
 
     @ArchTest
     static final ArchRule OF_AWT_ONLY_FONTS_GEOMETRY_AND_COLOUR =

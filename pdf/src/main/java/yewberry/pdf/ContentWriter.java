@@ -17,6 +17,15 @@ final class ContentWriter {
         raw("/Artifact <</Type /Background>> BDC\n");
     }
 
+    /** Begins what reads as some text, whatever its glyphs map to: ISO 32000-1, 14.9.4. */
+    void beginActualText(String text) {
+        StringBuilder hex = new StringBuilder("FEFF");
+        for (char unit : text.toCharArray()) {
+            hex.append("%04X".formatted((int) unit));
+        }
+        raw("/Span <</ActualText <" + hex + ">>> BDC\n");
+    }
+
     void endMarkedContent() {
         raw("EMC\n");
     }

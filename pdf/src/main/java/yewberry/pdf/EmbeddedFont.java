@@ -49,9 +49,21 @@ final class EmbeddedFont {
         return font;
     }
 
-    byte[] encode(int glyph, String text) {
-        used.merge(glyph, text, (known, other) -> known.isEmpty() ? other : known);
+    byte[] encode(int glyph) {
+        used.putIfAbsent(glyph, "");
         return font.encodeGlyphId(glyph);
+    }
+
+    /**
+     * Whether a glyph is read as these characters by itself: the first that it stands for are what
+     * it maps to, and for others it has to be said where it stands.
+     */
+    boolean reads(int glyph, String text) {
+        if (text.isEmpty()) {
+            return false;
+        }
+        return used.merge(glyph, text, (known, other) -> known.isEmpty() ? other : known)
+                .equals(text);
     }
 
     /** The width a reader of the file gives this glyph, in thousandths of the type size. */

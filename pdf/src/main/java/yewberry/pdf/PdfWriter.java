@@ -276,7 +276,18 @@ public final class PdfWriter {
                 if (Math.abs(behind) > 0.01) {
                     content.adjust(behind);
                 }
-                content.glyph(font.encode(glyph.id(), glyph.text()));
+                boolean reads = font.reads(glyph.id(), glyph.text());
+                if (!reads) {
+                    content.endGlyphs();
+                    content.beginActualText(glyph.text());
+                    content.beginGlyphs();
+                }
+                content.glyph(font.encode(glyph.id()));
+                if (!reads) {
+                    content.endGlyphs();
+                    content.endMarkedContent();
+                    content.beginGlyphs();
+                }
                 pen = glyph.x() + font.width(glyph.id()) * run.size() / Face.UNITS;
             }
             if (!line.glyphs().isEmpty()) {

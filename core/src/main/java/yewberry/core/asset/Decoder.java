@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.util.Iterator;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
@@ -54,7 +55,7 @@ final class Decoder {
             param.setSourceSubsampling(every, every, 0, 0);
             boolean[] whole = {true};
             reader.addIIOReadWarningListener(
-                    (source, warning) -> whole[0] &= !warning.startsWith("Premature end"));
+                    (source, warning) -> whole[0] &= !saysDamaged(warning));
             PixelArray pixels =
                     head.components() == 4
                             ? fourInks(reader.readRaster(0, param))
@@ -66,6 +67,13 @@ final class Decoder {
         } finally {
             reader.dispose();
         }
+    }
+
+    /** Readers only warn where a file ends too early, each release of the JDK in other words. */
+    private static boolean saysDamaged(String warning) {
+        String lower = warning.toLowerCase(Locale.ROOT);
+        return Stream.of("premature", "truncated", "corrupt", "missing eoi")
+                .anyMatch(lower::contains);
     }
 
     /** Adobe's files hold inks the other way round, and YCCK where their marker says 2. */

@@ -2,6 +2,7 @@ package yewberry.core.color;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,12 +13,14 @@ import yewberry.core.Refused;
 
 /**
  * What swatches come to under a press condition: tints and mixes are worked out from what they
- * derive from, each time, so that they follow. Two colours of one space are mixed component by
- * component, others in CIELAB as they are seen; a mix that holds a spot ink keeps its inks.
+ * derive from, so that they follow; one palette remembers them, and is for one state of a
+ * publication. Two colours of one space are mixed component by component, others in CIELAB as they
+ * are seen; a mix that holds a spot ink keeps its inks.
  */
 public final class Palette {
     private final Function<UUID, Swatch> swatches;
     private final PressCondition condition;
+    private final Map<UUID, Color> known = new HashMap<>();
 
     /**
      * @param swatches the swatch of an id; it refuses unknown ones
@@ -29,7 +32,12 @@ public final class Palette {
 
     /** The colour of a swatch. */
     public Color color(UUID id) {
-        return color(swatches.apply(id));
+        Color before = known.get(id);
+        if (before == null) {
+            before = color(swatches.apply(id));
+            known.put(id, before);
+        }
+        return before;
     }
 
     public Color color(Swatch swatch) {

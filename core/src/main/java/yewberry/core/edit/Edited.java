@@ -1,6 +1,7 @@
 package yewberry.core.edit;
 
 import yewberry.core.Refused;
+import yewberry.core.publication.Limits;
 import yewberry.core.publication.Publication;
 
 /** A publication after a step, and what the step changed. */
@@ -9,6 +10,7 @@ public record Edited(Publication publication, Patch patch) {
      * @throws Refused if something would refer to what is not there
      */
     static Edited checked(Publication before, Publication after) {
+        Limits.check(before, after);
         Patch patch = Patch.between(before, after);
         Integrity.check(after, patch);
         return new Edited(after, patch);

@@ -33,6 +33,11 @@ final class Integrity {
 
     static void check(Publication after, Patch patch) {
         Integrity integrity = new Integrity(after);
+        if (patch.changes().stream()
+                .flatMap(change -> change.after().stream())
+                .anyMatch(placed -> placed.element() instanceof OneSwatch)) {
+            Palette.refuseCycles(after.swatches());
+        }
         Set<UUID> bases = new HashSet<>();
         for (Change change : patch.changes()) {
             change.after().ifPresent(placed -> integrity.check(placed.element()));
@@ -110,7 +115,6 @@ final class Integrity {
 
     private void check(Swatch swatch) {
         swatch.definition().bases().forEach(after::swatch);
-        Palette.refuseCycles(after.swatches());
         boolean twice =
                 swatch.definition() instanceof Definition.SpotInk
                         && after.swatches().stream()

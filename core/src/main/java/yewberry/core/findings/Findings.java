@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
@@ -16,7 +15,6 @@ import yewberry.core.publication.Press;
 import yewberry.core.publication.Setup;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
-import yewberry.core.text.Segment;
 
 /** Runs every check on a scene. */
 public final class Findings {
@@ -76,7 +74,7 @@ public final class Findings {
                 .map(overset -> new Finding.TextOverflow(scene.page(), overset))
                 .forEach(findings::add);
         for (Item.GlyphRun run : scene.text()) {
-            String missing = missing(run);
+            String missing = run.missing();
             if (!missing.isEmpty()) {
                 findings.add(new Finding.MissingCharacters(scene.page(), run, missing));
             }
@@ -114,15 +112,5 @@ public final class Findings {
                 && press.stock()
                         .filter(stock -> stock.chroma() > 8 || stock.lightness() < 85)
                         .isPresent();
-    }
-
-    /** Glyph 0 is what a font shows for a character it does not have (OpenType, "glyph 0"). */
-    private static String missing(Item.GlyphRun run) {
-        return run.lines().stream()
-                .flatMap(line -> line.glyphs().stream())
-                .filter(glyph -> glyph.id() == 0)
-                .map(Segment.Glyph::text)
-                .distinct()
-                .collect(Collectors.joining());
     }
 }

@@ -16,6 +16,10 @@ public record Run(UUID id, String text, Optional<Tinted> color) {
             throw new Refused(
                     "The text holds a control character; take it out, or begin a new paragraph.");
         }
+        if (text.codePoints().anyMatch(each -> Character.getType(each) == Character.SURROGATE)) {
+            throw new Refused(
+                    "The text holds half a character (a lone surrogate); type it or paste it anew.");
+        }
     }
 
     public Run withText(String changed) {

@@ -127,9 +127,12 @@ public sealed interface Item {
             return List.of(paint);
         }
 
-        /** As it reads; where a line ends, a space stands. */
+        /** As it reads; where a line ends, a space stands, but for one that a hyphen breaks. */
         public String text() {
-            return lines.stream().map(Line::text).collect(Collectors.joining(" "));
+            return lines.stream()
+                    .map(Line::text)
+                    .collect(Collectors.joining(" "))
+                    .replace("\u00ad ", "");
         }
 
         @Override
@@ -149,6 +152,19 @@ public sealed interface Item {
                     paint.on(medium, condition),
                     size,
                     lines);
+        }
+
+        /**
+         * The characters that its face has no shape for. Glyph 0 is what a font shows for them
+         * (OpenType, "glyph 0").
+         */
+        public String missing() {
+            return lines.stream()
+                    .flatMap(line -> line.glyphs().stream())
+                    .filter(glyph -> glyph.id() == 0)
+                    .map(Segment.Glyph::text)
+                    .distinct()
+                    .collect(Collectors.joining());
         }
 
         /** A rectangle around the ink of all its glyphs, which may go beyond its lines' boxes. */

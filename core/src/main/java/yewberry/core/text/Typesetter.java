@@ -1,21 +1,20 @@
 package yewberry.core.text;
 
-import java.text.BreakIterator;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Paragraph;
-import yewberry.core.publication.Run;
 import yewberry.core.publication.TextFrame;
 
 /**
  * Breaks paragraphs into lines and places their glyphs. Lines are broken greedily at the
- * opportunities of Unicode's UAX #14, as the JDK's {@link BreakIterator} finds them; a word wider
- * than the frame is broken where it must be. The first baseline lies one ascent below the top.
+ * opportunities that ICU finds (UAX #14), and where a line separator stands; a word wider than the
+ * frame is broken where it must be. A soft hyphen is seen only where it breaks a line. A line is
+ * shaped as a whole, so that kerning goes on over runs. The first baseline lies one ascent below
+ * the top.
  */
 public final class Typesetter {
     /** What rounding may cost before a line counts as too long, in points. */
@@ -56,24 +55,22 @@ public final class Typesetter {
         return new SetText(List.copyOf(segments), "");
     }
 
-    /** A line as character positions within its paragraph: {@code end} is before trailing space. */
-    private record Line(int start, int end, int next) {}
-
     /** How many characters of the paragraph found room. */
     private int setParagraph(Paragraph paragraph) {
         Look look = looks.apply(paragraph.look());
         Face face = FontLibrary.face(look.family(), look.weight());
         String text = paragraph.text();
         double before = Double.isNaN(previousBaseline) ? 0 : look.before().points();
-        List<Line> lines = lines(text, face, look.size().points());
+        List<LineBreaker.Line> lines =
+                LineBreaker.lines(text, face, look.size().points(), width + TOLERANCE);
         for (int i = 0; i < lines.size(); i++) {
-            Line line = lines.get(i);
+            LineBreaker.Line line = lines.get(i);
             double baseline = nextBaseline(face, look, i == 0 ? before : 0);
             double bottom = baseline + face.descent() * look.size().points() / Face.UNITS;
             if (bottom > height + TOLERANCE && !text.isBlank()) {
                 return line.start();
             }
-            place(paragraph, look, face, line, baseline, i == lines.size() - 1);
+            place(paragraph, look, face, line, baseline);
             previousBaseline = baseline;
         }
         return text.length();
@@ -85,83 +82,22 @@ public final class Typesetter {
                 : previousBaseline + before + look.leading().points();
     }
 
-    private List<Line> lines(String text, Face face, double size) {
-        double[] edges = edges(face.shape(text), text.length(), size);
-        BreakIterator breaks = BreakIterator.getLineInstance(Locale.ROOT);
-        breaks.setText(text);
-        List<Line> lines = new ArrayList<>();
-        int start = 0;
-        int fitting = 0;
-        int next = breaks.next();
-        while (next != BreakIterator.DONE) {
-            int end = trimmed(text, start, next);
-            if (edges[end] - edges[start] <= width + TOLERANCE) {
-                fitting = next;
-                next = breaks.next();
-            } else if (fitting > start) {
-                lines.add(new Line(start, trimmed(text, start, fitting), fitting));
-                start = fitting;
-            } else {
-                int forced = forced(text, edges, start, end);
-                lines.add(new Line(start, forced, forced));
-                start = forced;
-                fitting = forced;
-            }
-        }
-        if (start < text.length() || lines.isEmpty()) {
-            lines.add(new Line(start, trimmed(text, start, text.length()), text.length()));
-        }
-        return lines;
-    }
-
-    /** Where each character begins, in points; those inside a ligature share its width. */
-    private static double[] edges(Glyphs glyphs, int length, double size) {
-        double[] edges = new double[length + 1];
-        for (int i = 0; i < glyphs.ids().length; i++) {
-            int from = glyphs.starts()[i];
-            int to = i + 1 < glyphs.ids().length ? glyphs.starts()[i + 1] : length;
-            for (int c = from; c < to; c++) {
-                double share = (double) (c - from) / (to - from);
-                edges[c] = (glyphs.x()[i] + share * glyphs.advance(i)) * size / Face.UNITS;
-            }
-        }
-        edges[length] = glyphs.width() * size / Face.UNITS;
-        return edges;
-    }
-
-    private static int trimmed(String text, int start, int end) {
-        int trimmed = end;
-        while (trimmed > start && Character.isWhitespace(text.charAt(trimmed - 1))) {
-            trimmed--;
-        }
-        return trimmed;
-    }
-
-    private int forced(String text, double[] edges, int start, int end) {
-        int forced = start + 1;
-        while (forced < end && edges[forced + 1] - edges[start] <= width + TOLERANCE) {
-            forced++;
-        }
-        return Character.isLowSurrogate(text.charAt(forced - 1)) || forced == text.length()
-                ? forced
-                : forced + (Character.isLowSurrogate(text.charAt(forced)) ? 1 : 0);
-    }
-
-    private record Piece(Run run, String text, Glyphs glyphs) {}
-
     private void place(
-            Paragraph paragraph, Look look, Face face, Line line, double baseline, boolean last) {
-        double size = look.size().points();
-        List<Piece> pieces = pieces(paragraph, face, line);
-        double natural =
-                pieces.stream().mapToDouble(piece -> piece.glyphs().width()).sum()
-                        * size
-                        / Face.UNITS;
+            Paragraph paragraph, Look look, Face face, LineBreaker.Line line, double baseline) {
+        double scale = look.size().points() / Face.UNITS;
+        List<ShapedLine.Piece> pieces = ShapedLine.of(paragraph, line, face).pieces();
+        double natural = pieces.stream().mapToDouble(ShapedLine.Piece::width).sum() * scale;
         double room = width - natural;
         long spaces =
-                pieces.stream().flatMapToInt(p -> p.text().chars()).filter(c -> c == ' ').count();
+                pieces.stream()
+                        .flatMap(piece -> piece.glyphs().stream())
+                        .filter(glyph -> glyph.text().equals(" "))
+                        .count();
         boolean stretched =
-                look.alignment() == Look.Alignment.JUSTIFIED && !last && spaces > 0 && room > 0;
+                look.alignment() == Look.Alignment.JUSTIFIED
+                        && !line.last()
+                        && spaces > 0
+                        && room > 0;
         double perSpace = stretched ? room / spaces : 0;
         double x =
                 switch (look.alignment()) {
@@ -169,52 +105,32 @@ public final class Typesetter {
                     case CENTER -> room / 2;
                     case RIGHT -> room;
                 };
-        for (Piece piece : pieces) {
+        for (ShapedLine.Piece piece : pieces) {
             Segment segment = segment(paragraph.id(), piece, look, face, x, baseline, perSpace);
             segments.add(segment);
             x += segment.width();
         }
     }
 
-    private static List<Piece> pieces(Paragraph paragraph, Face face, Line line) {
-        List<Piece> pieces = new ArrayList<>();
-        int start = 0;
-        for (Run run : paragraph.runs()) {
-            int end = start + run.text().length();
-            int from = Math.clamp(line.start(), start, end);
-            int to = Math.clamp(line.end(), start, end);
-            if (from < to) {
-                String text = run.text().substring(from - start, to - start);
-                pieces.add(new Piece(run, text, face.shape(text)));
-            }
-            start = end;
-        }
-        return pieces;
-    }
-
     private static Segment segment(
             UUID paragraph,
-            Piece piece,
+            ShapedLine.Piece piece,
             Look look,
             Face face,
             double x,
             double baseline,
             double perSpace) {
-        Glyphs glyphs = piece.glyphs();
         double scale = look.size().points() / Face.UNITS;
-        List<Segment.Glyph> placed = new ArrayList<>(glyphs.ids().length);
+        List<Segment.Glyph> placed = new ArrayList<>(piece.glyphs().size());
         double stretch = 0;
-        for (int i = 0; i < glyphs.ids().length; i++) {
-            int from = glyphs.starts()[i];
-            int to = i + 1 < glyphs.ids().length ? glyphs.starts()[i + 1] : piece.text().length();
-            String text = piece.text().substring(from, to);
+        for (Segment.Glyph glyph : piece.glyphs()) {
             placed.add(
                     new Segment.Glyph(
-                            glyphs.ids()[i],
-                            text,
-                            glyphs.x()[i] * scale + stretch,
-                            glyphs.y()[i] * scale));
-            stretch += text.equals(" ") ? perSpace : 0;
+                            glyph.id(),
+                            glyph.text(),
+                            glyph.x() * scale + stretch,
+                            glyph.y() * scale));
+            stretch += glyph.text().equals(" ") ? perSpace : 0;
         }
         return new Segment(
                 paragraph,
@@ -225,7 +141,7 @@ public final class Typesetter {
                 look.size().points(),
                 x,
                 baseline,
-                glyphs.width() * scale + stretch,
+                piece.width() * scale + stretch,
                 List.copyOf(placed));
     }
 }

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
+import yewberry.core.Sample;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.TextFrame;
@@ -198,5 +199,107 @@ class TypesetterTest {
                         .distinct()
                         .toList();
         assertThat(set).hasSize(1);
+    }
+
+    /**
+     * UAX #14: no break after a solidus before letters of an address, or within an abbreviation.
+     */
+    @Test
+    void lines_break_where_unicode_lets_them() {
+        assertThat(lines("see https://saltmarsh.example now"))
+                .isNotEmpty()
+                .noneMatch(line -> line.endsWith("https:"));
+        assertThat(lines("as it is, e.g. here"))
+                .isNotEmpty()
+                .noneMatch(line -> line.endsWith("e."));
+    }
+
+    /** All lines of a text at every width. */
+    private static List<String> lines(String text) {
+        return java.util.stream.IntStream.rangeClosed(8, 60)
+                .boxed()
+                .flatMap(width -> set(width, 200, text).segments().stream())
+                .map(Segment::text)
+                .filter(line -> line.length() < text.length())
+                .filter(line -> text.contains(line + " ") || text.endsWith(line))
+                .toList();
+    }
+
+    @Test
+    void a_zero_width_space_breaks_a_line_and_is_not_drawn() {
+        List<Segment> whole = set(100, 50, "Salt\u200bmarsh").segments();
+        assertThat(whole).hasSize(1);
+        assertThat(texts(whole.getFirst())).isEqualTo("Saltmarsh");
+        List<Segment> broken = set(12, 50, "Salt\u200bmarsh").segments();
+        assertThat(broken).extracting(Segment::text).containsExactly("Salt", "marsh");
+    }
+
+    @Test
+    void a_soft_hyphen_is_drawn_only_where_it_breaks_a_line() {
+        Segment whole = set(100, 50, "obser\u00advation").segments().getFirst();
+        assertThat(texts(whole)).isEqualTo("observation");
+        List<Segment> broken = set(15, 50, "obser\u00advation").segments();
+        assertThat(broken).extracting(Segment::text).containsExactly("obser\u00ad", "vation");
+        Segment.Glyph hyphen = broken.getFirst().glyphs().getLast();
+        Face face = FontLibrary.face("Source Serif 4", 400);
+        assertThat(hyphen.text()).isEqualTo("\u00ad");
+        assertThat(hyphen.id()).isIn(face.shape("-").ids()[0], face.shape("\u2010").ids()[0]);
+        assertThat(broken.getFirst().width()).isLessThanOrEqualTo(15 * MM + 1e-6);
+    }
+
+    @Test
+    void a_line_separator_ends_a_line_within_its_paragraph() {
+        List<Segment> lines = set(100, 50, "one\u2028two").segments();
+        assertThat(lines).extracting(Segment::text).containsExactly("one", "two");
+        assertThat(lines.get(1).baseline() - lines.get(0).baseline()).isCloseTo(14, within(1e-6));
+        assertThat(
+                        set(
+                                        frame("f", 0, 0, 50, 200, BODY, "a b\u2028c d"),
+                                        look(Look.Alignment.JUSTIFIED))
+                                .segments()
+                                .getFirst()
+                                .width())
+                .isLessThan(40);
+    }
+
+    @Test
+    void what_is_not_drawn_has_no_glyph() {
+        for (String mark : List.of("\u200b", "\u200d", "\u2060", "\ufeff", "\u200e")) {
+            Segment segment = set(100, 50, "sea" + mark + "mark").segments().getFirst();
+            assertThat(texts(segment)).isEqualTo("seamark");
+            assertThat(segment.glyphs()).hasSize(7).noneMatch(glyph -> glyph.id() == 0);
+        }
+    }
+
+    @Test
+    void kerning_goes_on_over_runs_and_no_ligature_has_two_colours() {
+        assertThat(runs("A", "V").getLast().x()).isCloseTo(together("AV"), within(1e-6));
+        List<Segment> office = runs("of", "fice");
+        assertThat(office).hasSize(2);
+        assertThat(texts(office.get(0)) + "|" + texts(office.get(1))).isEqualTo("of|fice");
+    }
+
+    private static List<Segment> runs(String one, String other) {
+        yewberry.core.publication.Paragraph paragraph =
+                new yewberry.core.publication.Paragraph(
+                        Sample.id("p"),
+                        BODY.id(),
+                        List.of(
+                                new yewberry.core.publication.Run(
+                                        Sample.id("one"), one, java.util.Optional.empty()),
+                                new yewberry.core.publication.Run(
+                                        Sample.id("other"), other, java.util.Optional.empty())));
+        TextFrame frame = frame("f", 0, 0, 100, 50, BODY, "x");
+        return set(new TextFrame(frame.id(), frame.sides(), frame.box(), List.of(paragraph)), BODY)
+                .segments();
+    }
+
+    /** Where the second of two letters stands in one run. */
+    private static double together(String text) {
+        return set(100, 50, text).segments().getFirst().glyphs().get(1).x();
+    }
+
+    private static String texts(Segment segment) {
+        return segment.glyphs().stream().map(Segment.Glyph::text).collect(Collectors.joining());
     }
 }

@@ -9,8 +9,16 @@ import yewberry.core.raster.PlaneRaster;
  * pixel or on that, and nothing may be there, or be missing, that the other has nowhere near.
  */
 final class PlateComparison {
-    /** What rounding, and pixels of pictures in eight bits, can cost. */
-    private static final double TOLERANCE = 0.012;
+    /** What rounding, and pixels of pictures in eight bits, can cost where both are flat. */
+    private static final float FLAT = 0.006f;
+
+    /**
+     * A part of 64 of a pixel more or less is covered where an edge falls a hair beside another.
+     */
+    private static final float EDGE = 0.025f;
+
+    /** Up to so much of a difference around a pixel it counts as flat. */
+    private static final float EVEN = 0.01f;
 
     private static final int OK = 0xffe4e4e4;
     private static final int INKED = 0xffb0b0b0;
@@ -20,17 +28,18 @@ final class PlateComparison {
     private final int height;
     private final float[] worst;
     private final int[] worstPlane;
+    private final boolean[] off;
 
     private PlateComparison(PlaneRaster one, PlaneRaster other) {
         this.width = one.width();
         this.height = one.height();
         this.worst = new float[width * height];
         this.worstPlane = new int[width * height];
+        this.off = new boolean[width * height];
         for (int plane = 0; plane < one.count(); plane++) {
-            float[] first = printed(one, plane);
-            float[] second = printed(other, plane);
-            outside(first, second, plane);
-            outside(second, first, plane);
+            Around first = new Around(printed(one, plane));
+            Around second = new Around(printed(other, plane));
+            compare(first, second, plane);
         }
     }
 
@@ -49,20 +58,44 @@ final class PlateComparison {
         return printed;
     }
 
+    /** The values of a plane, with the least and the most of each and its eight neighbours. */
+    private final class Around {
+        private final float[] values;
+        private final float[] least;
+        private final float[] most;
+
+        Around(float[] values) {
+            this.values = values;
+            this.least = around(values, true);
+            this.most = around(values, false);
+        }
+
+        boolean isFlat(int at) {
+            return most[at] - least[at] <= EVEN;
+        }
+
+        /** How far a value is outside of what is here. */
+        float outside(float value, int at) {
+            return Math.max(least[at] - value, value - most[at]);
+        }
+    }
+
     /**
-     * How far each value is outside of what the other has around it. Pixels that the page ends in
-     * are left out: they are partly page, in each painting a little differently.
+     * Pixels that the page ends in are left out: they are partly page, in each painting a little
+     * differently.
      */
-    private void outside(float[] values, float[] other, int plane) {
-        float[] least = around(other, true);
-        float[] most = around(other, false);
+    private void compare(Around one, Around other, int plane) {
         for (int y = 1; y < height - 1; y++) {
             for (int at = y * width + 1; at < (y + 1) * width - 1; at++) {
-                float off = Math.max(least[at] - values[at], values[at] - most[at]);
-                if (off > worst[at]) {
-                    worst[at] = off;
+                float outside =
+                        Math.max(
+                                other.outside(one.values[at], at),
+                                one.outside(other.values[at], at));
+                if (outside > worst[at]) {
+                    worst[at] = outside;
                     worstPlane[at] = plane;
                 }
+                off[at] |= outside > (one.isFlat(at) && other.isFlat(at) ? FLAT : EDGE);
             }
         }
     }
@@ -94,11 +127,12 @@ final class PlateComparison {
         return least ? Math.min(one, other) : Math.max(one, other);
     }
 
-    /** The pixel that is off the most. */
+    /** The pixel that is off the most; where none is, the one that comes nearest to it. */
     int place() {
         int place = 0;
         for (int at = 1; at < worst.length; at++) {
-            place = worst[at] > worst[place] ? at : place;
+            boolean more = off[at] == off[place] ? worst[at] > worst[place] : off[at];
+            place = more ? at : place;
         }
         return place;
     }
@@ -113,16 +147,16 @@ final class PlateComparison {
     }
 
     boolean matches() {
-        return worst[place()] <= TOLERANCE;
+        return !off[place()];
     }
 
     /** The part of all pixels that are off, 0 to 1. */
     double share() {
-        int off = 0;
-        for (float each : worst) {
-            off += each > TOLERANCE ? 1 : 0;
+        int count = 0;
+        for (boolean each : off) {
+            count += each ? 1 : 0;
         }
-        return (double) off / worst.length;
+        return (double) count / off.length;
     }
 
     /** Half as fine: grey where both agree, darker where there is ink, and what is off marked. */
@@ -141,7 +175,7 @@ final class PlateComparison {
     private int color(PlaneRaster one, int x, int y) {
         for (int row = Math.max(0, y - 1); row <= Math.min(height - 1, y + 2); row++) {
             for (int column = Math.max(0, x - 1); column <= Math.min(width - 1, x + 2); column++) {
-                if (worst[row * width + column] > TOLERANCE) {
+                if (off[row * width + column]) {
                     return OFF;
                 }
             }

@@ -43,8 +43,11 @@ class JobApi implements SmartLifecycle {
 
     @PostMapping("/publications/{id}/exports")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    JobView export(@PathVariable UUID id, @RequestParam Optional<Medium> medium) {
-        return jobs.export(id, medium);
+    JobView export(
+            @PathVariable UUID id,
+            @RequestParam Optional<Medium> medium,
+            @RequestParam(defaultValue = "false") boolean missingAccepted) {
+        return jobs.export(id, medium, missingAccepted);
     }
 
     @GetMapping("/publications/{id}/exports")
@@ -86,6 +89,8 @@ class JobApi implements SmartLifecycle {
                 }
             } while (on && job.state() == JobView.State.RUNNING);
             emitter.complete();
+        } catch (Missing removed) {
+            emitter.complete(); // with its publication
         } catch (IOException | IllegalStateException gone) {
             followers.remove(emitter);
         } catch (InterruptedException e) {

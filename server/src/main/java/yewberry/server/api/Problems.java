@@ -18,8 +18,10 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.DatabindException;
 import yewberry.core.Refused;
+import yewberry.server.jobs.Unconfirmed;
 import yewberry.server.publications.Conflict;
 import yewberry.server.publications.Missing;
+import yewberry.server.store.UnknownKind;
 import yewberry.server.web.TooLarge;
 
 /** Errors as RFC 9457 problem details, with a {@code detail} written for people. */
@@ -43,6 +45,11 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail unconfirmed(Unconfirmed question) {
+        return problem(HttpStatus.PRECONDITION_REQUIRED, "To be confirmed", question.getMessage());
+    }
+
+    @ExceptionHandler
     ProblemDetail conflict(Conflict conflict) {
         return problem(HttpStatus.CONFLICT, "Changed meanwhile", conflict.getMessage());
     }
@@ -54,6 +61,12 @@ class Problems extends ResponseEntityExceptionHandler {
                 HttpStatus.INSUFFICIENT_STORAGE,
                 "Not stored",
                 "This could not be stored, so nothing was changed. See whether the disk is full, then try again.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail unknown(UnknownKind kind) {
+        log.error("Unreadable database", kind);
+        return problem(HttpStatus.INTERNAL_SERVER_ERROR, "Cannot be read", kind.getMessage());
     }
 
     @ExceptionHandler

@@ -18,6 +18,7 @@ import yewberry.core.publication.Length;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Setup;
 import yewberry.core.text.FontLibrary;
+import yewberry.server.jobs.Jobs;
 import yewberry.server.publications.Beginning;
 import yewberry.server.publications.Publications;
 
@@ -26,9 +27,11 @@ import yewberry.server.publications.Publications;
 @RequestMapping("/api")
 class ShelfApi {
     private final Publications publications;
+    private final Jobs jobs;
 
-    ShelfApi(Publications publications) {
+    ShelfApi(Publications publications, Jobs jobs) {
         this.publications = publications;
+        this.jobs = jobs;
     }
 
     record ShelfEntry(UUID id, String name, Setup setup, int pages, OffsetDateTime changed) {}
@@ -82,6 +85,8 @@ class ShelfApi {
     @DeleteMapping("/publications/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void delete(@PathVariable UUID id) {
+        publications.get(id);
+        jobs.endAllOf(id);
         publications.delete(id);
     }
 

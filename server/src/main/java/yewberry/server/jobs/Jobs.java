@@ -4,18 +4,24 @@ import static yewberry.server.store.db.Tables.JOB;
 
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.JSON;
 import org.slf4j.Logger;
@@ -27,6 +33,7 @@ import yewberry.core.Names;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Publication;
+import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.ReadBack;
@@ -72,10 +79,15 @@ public class Jobs implements DisposableBean {
      * Begins the export of the newest state as a PDF.
      *
      * @param wanted what it is for; nothing for what the publication goes to first
+     * @param missingAccepted whether characters that a font does not have may be left out
+     * @throws Unconfirmed if there are some, and that was not accepted
      */
-    public JobView export(UUID publication, Optional<Medium> wanted) {
+    public JobView export(UUID publication, Optional<Medium> wanted, boolean missingAccepted) {
         OpenPublication open = publications.get(publication);
         OpenPublication.State state = open.state();
+        if (!missingAccepted) {
+            refuseMissing(open.composer(state.publication()).composeAll(state.publication()));
+        }
         Medium medium =
                 wanted.orElseGet(
                         () -> state.publication().setup().destination().media().getFirst());
@@ -92,11 +104,39 @@ public class Jobs implements DisposableBean {
                         + kind(medium).replace("-pdf", ".pdf"));
         row.setMessage("");
         row.setStarted(OffsetDateTime.now(clock));
-        row.insert();
-        RunningJob job = new RunningJob();
+        RunningJob job = new RunningJob(publication);
         running.put(id, job);
+        try {
+            row.insert();
+        } catch (RuntimeException notStored) {
+            running.remove(id);
+            throw notStored;
+        }
         worker.execute(() -> run(id, job, open, state.publication(), medium));
         return get(id);
+    }
+
+    private static void refuseMissing(List<PageScene> scenes) {
+        Set<Integer> pages = new TreeSet<>();
+        Set<String> characters = new LinkedHashSet<>();
+        for (int i = 0; i < scenes.size(); i++) {
+            for (Item.GlyphRun run : scenes.get(i).text()) {
+                if (!run.missing().isEmpty()) {
+                    pages.add(i + 1);
+                    characters.add(run.missing());
+                }
+            }
+        }
+        if (!characters.isEmpty()) {
+            throw new Unconfirmed(
+                    "No shape in their fonts have “%s”, on %s %s: empty boxes would be printed there."
+                            .formatted(
+                                    String.join("”, “", characters),
+                                    pages.size() == 1 ? "page" : "pages",
+                                    pages.stream()
+                                            .map(String::valueOf)
+                                            .collect(Collectors.joining(", "))));
+        }
     }
 
     private static String kind(Medium medium) {
@@ -117,6 +157,9 @@ public class Jobs implements DisposableBean {
     private void run(
             UUID id, RunningJob job, OpenPublication open, Publication publication, Medium medium) {
         Path part = folder.resolve(id + ".part");
+        if (!job.begin()) {
+            return;
+        }
         try {
             Files.createDirectories(folder);
             PressCondition press = open.press(publication);
@@ -147,7 +190,9 @@ public class Jobs implements DisposableBean {
                     JobView.State.FAILED,
                     "The file could not be written. See whether the disk is full, then export again.",
                     Optional.empty());
-        } catch (RuntimeException failure) {
+        } catch (
+                Throwable
+                        failure) { // memory and stack that run out, too: the job ends all the same
             log.error("Export failed", failure);
             finish(
                     id,
@@ -156,12 +201,26 @@ public class Jobs implements DisposableBean {
                     Optional.empty());
         } finally {
             delete(part);
-            running.remove(id);
-            job.end();
+            over(id, job);
         }
     }
 
+    private void over(UUID id, RunningJob job) {
+        running.remove(id);
+        job.end();
+    }
+
+    /** Where this cannot be stored, the job counts as failed as soon as it is not running. */
     private void finish(
+            UUID id, JobView.State state, String message, Optional<ReadBackReport> report) {
+        try {
+            store(id, state, message, report);
+        } catch (RuntimeException notStored) {
+            log.error("The end of an export could not be stored", notStored);
+        }
+    }
+
+    private void store(
             UUID id, JobView.State state, String message, Optional<ReadBackReport> report) {
         db.update(JOB)
                 .set(JOB.STATE, state.name())
@@ -201,14 +260,16 @@ public class Jobs implements DisposableBean {
 
     private JobView view(JobRecord row) {
         Optional<RunningJob> job = Optional.ofNullable(running.get(row.getId()));
+        JobView.State stored = JobView.State.valueOf(row.getState());
+        boolean lost = stored == JobView.State.RUNNING && job.isEmpty();
         return new JobView(
                 row.getId(),
                 row.getPublication(),
                 row.getRevision(),
                 medium(row.getKind()),
-                JobView.State.valueOf(row.getState()),
+                lost ? JobView.State.FAILED : stored,
                 row.getFileName(),
-                row.getMessage(),
+                lost ? "It came to no end; export it again." : row.getMessage(),
                 job.map(RunningJob::phase).orElse(""),
                 job.map(RunningJob::done).orElse(0),
                 job.map(RunningJob::all).orElse(0),
@@ -222,8 +283,53 @@ public class Jobs implements DisposableBean {
         return folder.resolve(id + ".pdf");
     }
 
+    /** One that waits for its turn is over at once, one that runs as soon as it sees it. */
     public void cancel(UUID id) {
-        Optional.ofNullable(running.get(id)).ifPresent(RunningJob::cancel);
+        RunningJob job = running.get(id);
+        if (job != null && job.cancel()) {
+            finish(id, JobView.State.CANCELLED, "Cancelled; no file was kept.", Optional.empty());
+            over(id, job);
+        }
+    }
+
+    /** Ends all exports of a publication and removes their files. */
+    public void endAllOf(UUID publication) {
+        running.forEach((id, job) -> {
+            if (job.publication().equals(publication)) {
+                cancel(id);
+            }
+        });
+        db.select(JOB.ID)
+                .from(JOB)
+                .where(JOB.PUBLICATION.eq(publication))
+                .fetch(JOB.ID)
+                .forEach(id -> delete(file(id)));
+    }
+
+    /** Removes exports, and what is left over of some, that began before a time. */
+    public void removeBefore(OffsetDateTime time) {
+        db.select(JOB.ID).from(JOB).where(JOB.STARTED.lt(time)).fetch(JOB.ID).stream()
+                .filter(id -> !running.containsKey(id))
+                .forEach(id -> {
+                    delete(file(id));
+                    db.deleteFrom(JOB).where(JOB.ID.eq(id)).execute();
+                });
+        Set<String> known = new HashSet<>();
+        db.select(JOB.ID)
+                .from(JOB)
+                .fetch(JOB.ID)
+                .forEach(id -> {
+                    known.add(file(id).getFileName().toString());
+                    known.add(id + ".part");
+                });
+        try (var files = Files.list(folder)) {
+            files.filter(file -> !known.contains(file.getFileName().toString()))
+                    .forEach(Jobs::delete);
+        } catch (NoSuchFileException none) {
+            // nothing was exported yet
+        } catch (IOException unreadable) {
+            log.warn("The folder of exports cannot be read", unreadable);
+        }
     }
 
     /** Waits until the job has come further or ended; for those who follow its progress. */

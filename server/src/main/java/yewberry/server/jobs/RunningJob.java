@@ -1,15 +1,32 @@
 package yewberry.server.jobs;
 
+import java.util.UUID;
 import java.util.concurrent.CancellationException;
 
 /** How far a job has come; whoever follows it can wait for the next step. */
 final class RunningJob {
+    private final UUID publication;
     private String phase = "Waiting";
     private int done;
     private int all;
     private int changes;
+    private boolean begun;
     private boolean cancelled;
     private boolean ended;
+
+    RunningJob(UUID publication) {
+        this.publication = publication;
+    }
+
+    UUID publication() {
+        return publication;
+    }
+
+    /** False where it was cancelled while it waited. */
+    synchronized boolean begin() {
+        begun = !cancelled;
+        return begun;
+    }
 
     synchronized void at(String newPhase, int newDone, int newAll) {
         if (cancelled) {
@@ -22,8 +39,12 @@ final class RunningJob {
         notifyAll();
     }
 
-    synchronized void cancel() {
+    /**
+     * @return whether it had not begun, so that it is over now
+     */
+    synchronized boolean cancel() {
         cancelled = true;
+        return !begun && !ended;
     }
 
     synchronized void end() {

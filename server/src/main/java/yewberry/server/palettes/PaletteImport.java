@@ -1,9 +1,13 @@
 package yewberry.server.palettes;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,6 +20,7 @@ import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Swatch;
 import yewberry.core.edit.Edit;
+import yewberry.core.publication.Limits;
 import yewberry.core.publication.Publication;
 import yewberry.server.palettes.PaletteText.Unread;
 
@@ -45,11 +50,13 @@ public record PaletteImport(List<Added> added, List<Unread> unread, Edit edit) {
         private final Publication publication;
         private final PressCondition press;
         private final Supplier<UUID> ids;
+        private final Map<String, Swatch> inPublication = new HashMap<>();
         private final Map<String, Swatch> byName = new HashMap<>();
         private final Set<String> taken = new HashSet<>();
         private final Map<UUID, Swatch> byId = new HashMap<>();
         private final List<Swatch> swatches = new ArrayList<>();
         private final List<Added> added = new ArrayList<>();
+        private final Palette colors;
 
         Resolving(
                 PaletteText palette,
@@ -60,19 +67,16 @@ public record PaletteImport(List<Added> added, List<Unread> unread, Edit edit) {
             this.publication = publication;
             this.press = press;
             this.ids = ids;
+            this.colors = new Palette(byId::get, press);
             for (Swatch swatch : publication.swatches()) {
                 taken.add(swatch.name());
                 byId.put(swatch.id(), swatch);
+                inPublication.putIfAbsent(swatch.name(), swatch);
             }
         }
 
         PaletteImport resolve() {
-            List<PaletteEntry> waiting = new ArrayList<>(palette.entries());
-            boolean moved = true;
-            while (moved && !waiting.isEmpty()) {
-                moved = waiting.removeIf(entry -> !waitsForOther(entry, waiting) && take(entry));
-            }
-            for (PaletteEntry entry : waiting) {
+            for (PaletteEntry entry : takeInOrder()) {
                 palette.leave(
                         entry.line(),
                         entry.name(),
@@ -92,10 +96,40 @@ public record PaletteImport(List<Added> added, List<Unread> unread, Edit edit) {
                                     .toList()));
         }
 
-        private static boolean waitsForOther(PaletteEntry entry, List<PaletteEntry> waiting) {
-            return bases(entry).stream()
-                    .anyMatch(
-                            base -> waiting.stream().anyMatch(other -> other.name().equals(base)));
+        /**
+         * Takes each entry when all in the file that it derives from are taken (Kahn 1962,
+         * "Topological sorting of large networks"); returns those that wait for themselves.
+         */
+        private List<PaletteEntry> takeInOrder() {
+            Map<String, Integer> open = new HashMap<>();
+            Map<String, List<PaletteEntry>> waiting = new HashMap<>();
+            Map<PaletteEntry, Integer> waitsFor = new IdentityHashMap<>();
+            palette.entries().forEach(entry -> open.merge(entry.name(), 1, Integer::sum));
+            Deque<PaletteEntry> ready = new ArrayDeque<>();
+            for (PaletteEntry entry : palette.entries()) {
+                List<String> bases =
+                        bases(entry).stream().distinct().filter(open::containsKey).toList();
+                bases.forEach(
+                        base -> waiting.computeIfAbsent(base, key -> new ArrayList<>()).add(entry));
+                waitsFor.put(entry, bases.size());
+                if (bases.isEmpty()) {
+                    ready.add(entry);
+                }
+            }
+            Set<PaletteEntry> taken = Collections.newSetFromMap(new IdentityHashMap<>());
+            while (!ready.isEmpty()) {
+                PaletteEntry entry = ready.remove();
+                take(entry);
+                taken.add(entry);
+                if (open.merge(entry.name(), -1, Integer::sum) == 0) {
+                    for (PaletteEntry next : waiting.getOrDefault(entry.name(), List.of())) {
+                        if (waitsFor.merge(next, -1, Integer::sum) == 0) {
+                            ready.add(next);
+                        }
+                    }
+                }
+            }
+            return palette.entries().stream().filter(entry -> !taken.contains(entry)).toList();
         }
 
         private static List<String> bases(PaletteEntry entry) {
@@ -108,9 +142,13 @@ public record PaletteImport(List<Added> added, List<Unread> unread, Edit edit) {
             };
         }
 
-        /** Always true: an entry is either added or noted as unread. */
-        private boolean take(PaletteEntry entry) {
+        /** An entry is either added or noted as unread. */
+        private void take(PaletteEntry entry) {
             try {
+                if (publication.swatches().size() + swatches.size() >= Limits.SWATCHES) {
+                    throw new Refused(
+                            "A publication holds at most %d swatches.".formatted(Limits.SWATCHES));
+                }
                 Definition definition = definition(entry.wanted());
                 Optional<Swatch> same = named(entry.name());
                 if (same.filter(it -> it.definition().equals(definition)).isPresent()) {
@@ -126,7 +164,7 @@ public record PaletteImport(List<Added> added, List<Unread> unread, Edit edit) {
                 taken.add(swatch.name());
                 byId.put(swatch.id(), swatch);
                 swatches.add(swatch);
-                var color = new Palette(byId::get, press).color(swatch);
+                var color = colors.color(swatch.id());
                 added.add(
                         new Added(
                                 entry.line(),
@@ -136,7 +174,6 @@ public record PaletteImport(List<Added> added, List<Unread> unread, Edit edit) {
             } catch (Refused refused) {
                 palette.leave(entry.line(), entry.name(), refused.getMessage());
             }
-            return true;
         }
 
         private Definition definition(PaletteEntry.Wanted wanted) {
@@ -164,9 +201,7 @@ public record PaletteImport(List<Added> added, List<Unread> unread, Edit edit) {
         }
 
         private Optional<Swatch> named(String name) {
-            return publication.swatches().stream()
-                    .filter(each -> each.name().equals(name))
-                    .findFirst();
+            return Optional.ofNullable(inPublication.get(name));
         }
 
         private String free(String name) {

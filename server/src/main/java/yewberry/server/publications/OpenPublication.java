@@ -38,6 +38,7 @@ public final class OpenPublication {
     private final PictureFiles files;
     private final Map<PressCondition, Readers> readers = new ConcurrentHashMap<>();
     private volatile State state;
+    private boolean deleted;
 
     /** A publication at a revision. */
     public record State(Publication publication, long revision) {}
@@ -127,8 +128,12 @@ public final class OpenPublication {
      * @throws Conflict if somebody changed the same meanwhile
      */
     public synchronized State edit(Edit edit, long madeAgainst, String author) {
+        refuseDeleted();
         State before = state;
         boolean stale = madeAgainst < before.revision();
+        if (madeAgainst < 0) {
+            throw new Refused("There is no revision %d; they begin with 0.".formatted(madeAgainst));
+        }
         if (madeAgainst > before.revision()) {
             throw new Conflict(
                     "This was made against a later state than the one stored; reload the page.");
@@ -178,7 +183,21 @@ public final class OpenPublication {
         return History.of(store.steps(state.publication().id(), author));
     }
 
+    private void refuseDeleted() {
+        if (deleted) {
+            throw new Missing("publication");
+        }
+    }
+
+    /** Removes it for good; steps that come later are refused. */
+    synchronized void delete() {
+        refuseDeleted();
+        store.delete(state.publication().id());
+        deleted = true;
+    }
+
     private State reverse(History.Entry entry, Kind kind, String author) {
+        refuseDeleted();
         Publication now = state.publication();
         Patch made = store.patch(now.id(), entry.edit());
         Patch patch = kind == Kind.UNDO ? made.inverse() : made;

@@ -1,9 +1,12 @@
 package yewberry.server.publications;
 
+import java.lang.ref.WeakReference;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import yewberry.core.publication.Publication;
 import yewberry.server.store.PublicationStore;
@@ -17,6 +20,12 @@ public class Publications {
     private final PressConditions conditions;
     private final PictureFiles files;
     private final Map<UUID, OpenPublication> open = new LinkedHashMap<>(OPEN, 0.75f, true);
+
+    /** All that somebody still holds, so that there is never a second one to write. */
+    private final Map<UUID, WeakReference<OpenPublication>> held = new ConcurrentHashMap<>();
+
+    /** Reading a large one holds up only those who want the same. */
+    private final Map<UUID, Object> locks = new ConcurrentHashMap<>();
 
     Publications(PublicationStore store, PressConditions conditions, PictureFiles files) {
         this.store = store;
@@ -32,21 +41,35 @@ public class Publications {
      * @throws Missing if there is none of this id
      */
     public OpenPublication get(UUID id) {
+        OpenPublication publication = known(id).orElseGet(() -> read(id));
         synchronized (open) {
-            OpenPublication known = open.get(id);
-            if (known == null) {
-                known =
-                        new OpenPublication(
-                                store.read(id).orElseThrow(() -> new Missing("publication")),
-                                store,
-                                conditions,
-                                files);
-                open.put(id, known);
-                if (open.size() > OPEN) {
-                    open.remove(open.keySet().iterator().next());
-                }
+            open.put(id, publication);
+            if (open.size() > OPEN) {
+                open.remove(open.keySet().iterator().next());
             }
-            return known;
+        }
+        return publication;
+    }
+
+    private Optional<OpenPublication> known(UUID id) {
+        return Optional.ofNullable(held.get(id)).map(WeakReference::get);
+    }
+
+    private OpenPublication read(UUID id) {
+        synchronized (locks.computeIfAbsent(id, key -> new Object())) {
+            Optional<OpenPublication> meanwhile = known(id);
+            if (meanwhile.isPresent()) {
+                return meanwhile.get();
+            }
+            OpenPublication fresh =
+                    new OpenPublication(
+                            store.read(id).orElseThrow(() -> new Missing("publication")),
+                            store,
+                            conditions,
+                            files);
+            held.values().removeIf(each -> each.get() == null);
+            held.put(id, new WeakReference<>(fresh));
+            return fresh;
         }
     }
 
@@ -54,11 +77,13 @@ public class Publications {
         store.create(publication);
     }
 
+    /** Whoever still holds it can read it, and no longer change it. */
     public void delete(UUID id) {
-        get(id);
+        get(id).delete();
         synchronized (open) {
-            store.delete(id);
             open.remove(id);
         }
+        held.remove(id);
+        locks.remove(id);
     }
 }

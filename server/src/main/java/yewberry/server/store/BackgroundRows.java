@@ -179,7 +179,8 @@ final class BackgroundRows {
                 PageShape shape = columns.read(row.getPlacing(), PageShape.class);
                 yield new Fill.PdfPage(row.getAsset(), shape.number(), shape.placing());
             }
-            default -> new Fill.None();
+            case "none" -> new Fill.None();
+            default -> throw new UnknownKind("background", row.getFill());
         };
     }
 }

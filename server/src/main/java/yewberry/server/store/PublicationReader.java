@@ -92,7 +92,8 @@ class PublicationReader {
             case "tint" -> new Definition.Tint(row.getBase(), row.getPercent());
             case "lighter" -> new Definition.Lighter(row.getBase(), row.getPercent());
             case "mix" -> new Definition.Mix(row.getBase(), row.getOther(), row.getPercent());
-            default -> new Definition.Plain(columns.read(row.getColor(), Color.class));
+            case "plain" -> new Definition.Plain(columns.read(row.getColor(), Color.class));
+            default -> throw new UnknownKind("swatch", row.getKind());
         };
     }
 

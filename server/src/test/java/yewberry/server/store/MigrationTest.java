@@ -1,6 +1,7 @@
 package yewberry.server.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -76,6 +77,13 @@ class MigrationTest {
             assertThat(background.opacity()).isEqualTo(60);
             assertThat(((Fill.Gradient) background.fill()).stops()).hasSize(2);
             assertThat(publication.recipes()).isEmpty();
+            connection.createStatement().execute("update swatch set kind = 'shimmer'");
+            PublicationReader reader =
+                    new PublicationReader(
+                            DSL.using(connection, SQLDialect.H2), new Columns(CoreJson.mapper()));
+            assertThatThrownBy(() -> reader.read(PUBLICATION))
+                    .isInstanceOf(UnknownKind.class)
+                    .hasMessageContaining("swatch of the kind “shimmer”");
         }
     }
 }

@@ -1,0 +1,108 @@
+package yewberry.core.text;
+
+import java.util.ArrayList;
+import java.util.List;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Run;
+
+/**
+ * A line, shaped as a whole and cut into the pieces of its runs. A ligature would have two colours
+ * where a run ends within it; there both are shaped by themselves.
+ *
+ * @param pieces from left to right, those without a glyph left out
+ */
+record ShapedLine(List<Piece> pieces) {
+    /**
+     * @param text as it reads; a soft hyphen stands only where it breaks the line
+     * @param width in thousandths of the type size
+     * @param glyphs relative to the beginning of the piece, in the same unit
+     */
+    record Piece(Run run, String text, double width, List<Segment.Glyph> glyphs) {}
+
+    /** A run's part of the line, as it is drawn. */
+    private record Part(Run run, String text, String shown) {}
+
+    static ShapedLine of(Paragraph paragraph, LineBreaker.Line line, Face face) {
+        List<Part> parts = parts(paragraph, line, face);
+        List<Piece> pieces = new ArrayList<>();
+        int from = 0;
+        while (from < parts.size()) {
+            int to = parts.size();
+            while (!shape(parts.subList(from, to), face, pieces)) {
+                to--;
+            }
+            from = to;
+        }
+        return new ShapedLine(List.copyOf(pieces));
+    }
+
+    private static List<Part> parts(Paragraph paragraph, LineBreaker.Line line, Face face) {
+        List<Part> parts = new ArrayList<>();
+        int start = 0;
+        for (Run run : paragraph.runs()) {
+            int end = start + run.text().length();
+            int from = Math.clamp(line.start(), start, end);
+            int to = Math.clamp(line.end(), start, end);
+            String text = run.text().substring(from - start, to - start);
+            String shown = Characters.shown(text);
+            boolean broken = line.hyphenated() && to == line.end() && from < to;
+            String read = shown + (broken ? String.valueOf(Characters.SOFT_HYPHEN) : "");
+            if (!read.isEmpty()) {
+                parts.add(new Part(run, read, broken ? shown + Characters.hyphen(face) : shown));
+            }
+            start = end;
+        }
+        return parts;
+    }
+
+    /**
+     * Shapes some runs as one.
+     *
+     * @return false, and nothing is added, where a glyph stands for characters of two runs
+     */
+    private static boolean shape(List<Part> parts, Face face, List<Piece> pieces) {
+        StringBuilder all = new StringBuilder();
+        List<Integer> ends = new ArrayList<>();
+        for (Part part : parts) {
+            all.append(part.shown());
+            ends.add(all.length());
+        }
+        Glyphs glyphs = face.shape(all.toString());
+        int count = glyphs.ids().length;
+        List<Piece> made = new ArrayList<>();
+        int glyph = 0;
+        int begin = 0;
+        for (int i = 0; i < parts.size(); i++) {
+            int end = ends.get(i);
+            List<Segment.Glyph> own = new ArrayList<>();
+            double x = glyph < count ? glyphs.x()[glyph] : glyphs.width();
+            while (glyph < count && glyphs.starts()[glyph] < end) {
+                int from = glyphs.starts()[glyph];
+                int to = glyph + 1 < count ? glyphs.starts()[glyph + 1] : all.length();
+                if (to > end && parts.size() > 1) {
+                    return false;
+                }
+                own.add(
+                        new Segment.Glyph(
+                                glyphs.ids()[glyph],
+                                read(parts.get(i), from - begin, to - begin),
+                                glyphs.x()[glyph] - x,
+                                glyphs.y()[glyph]));
+                glyph++;
+            }
+            double after = glyph < count ? glyphs.x()[glyph] : glyphs.width();
+            if (!own.isEmpty()) {
+                Part part = parts.get(i);
+                made.add(new Piece(part.run(), part.text(), after - x, List.copyOf(own)));
+            }
+            begin = end;
+        }
+        pieces.addAll(made);
+        return true;
+    }
+
+    /** What some drawn characters read as: all as they are but for a hyphen that is soft. */
+    private static String read(Part part, int from, int to) {
+        return part.text().substring(from, Math.min(to, part.text().length()));
+    }
+}
