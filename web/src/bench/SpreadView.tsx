@@ -111,6 +111,7 @@ const brief: Record<string, string> = {
   "text-near-trim": "near trim",
   "background-not-printed": "not printed",
   "background-not-shown": "not shown",
+  "picture-unreadable": "not drawn",
 };
 
 /** How many of the findings before one stand at the very same place. */

@@ -89,6 +89,7 @@ const titles: Record<string, string> = {
   "text-near-trim": "Text near the trim",
   "background-not-printed": "Background not printed",
   "background-not-shown": "Background not shown",
+  "picture-unreadable": "Picture cannot be drawn",
 };
 
 /** All findings, page by page, each with its reason and its mends. */

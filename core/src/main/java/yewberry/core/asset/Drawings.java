@@ -22,6 +22,9 @@ final class Drawings {
     /** CSS Values 4, 6.2: a pixel is a 96th of an inch. */
     private static final double PIXEL = 72.0 / 96;
 
+    /** Pixels that a drawing is drawn in to see whether it can be. */
+    private static final int LOOKED_AT = 64;
+
     private static final Set<String> REFUSED = Set.of("script", "foreignObject", "iframe");
     private static final int MOST_ELEMENTS = 200_000;
 
@@ -30,6 +33,7 @@ final class Drawings {
     static Asset.Drawing look(byte[] file) {
         refuseWhatReachesOut(file);
         var size = load(file).size();
+        draw(file, LOOKED_AT, LOOKED_AT);
         double width = size.getWidth() * PIXEL;
         double height = size.getHeight() * PIXEL;
         if (!(width > 0.1 && height > 0.1 && width < 100_000 && height < 100_000)) {
@@ -132,8 +136,15 @@ final class Drawings {
                 RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         graphics.setRenderingHint(
                 RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
-        load(file).render((java.awt.Component) null, graphics, new ViewBox(width, height));
-        graphics.dispose();
+        try {
+            load(file).render((java.awt.Component) null, graphics, new ViewBox(width, height));
+        } catch (RuntimeException broken) {
+            throw broken instanceof Refused refused
+                    ? refused
+                    : new Refused("This SVG file cannot be drawn; export it anew.");
+        } finally {
+            graphics.dispose();
+        }
         return Argb.pixels(image);
     }
 }

@@ -1,8 +1,14 @@
 package yewberry.core.asset;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.ConcurrentHashMap;
+import yewberry.core.Refused;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PlaneTable;
 import yewberry.core.color.PressCondition;
@@ -29,20 +35,38 @@ public final class Pictures {
     /** Above it only each second pixel is read, or fewer, for what is not wanted whole. */
     private static final long DECODED = 40_000_000;
 
+    /** Fine enough to see whether a picture can be drawn; checks look at it as fine. */
+    private static final int LOOKED_AT = 300;
+
+    /** Half of the black ink, or of the light. */
+    private static final byte HALF = (byte) 128;
+
     /** What is drawn from lines and shapes, across, for the screen. */
     private static final int WIDEST_DRAWING = 4096;
 
+    /** The same of a page of a PDF, which is painted plane by plane. */
+    private static final int WIDEST_PAGE = 2048;
+
     private final Files files;
-    private final Documents documents;
+    private final FileReader reader;
+    private final Map<Failure, String> failures = new ConcurrentHashMap<>();
     private final long capacity = Runtime.getRuntime().maxMemory() / PART;
     private final Map<Key, PlaneImage> known = new LinkedHashMap<>(64, 0.75f, true);
-    private final Object decoding = new Object();
+    private final Map<Key, CompletableFuture<PlaneImage>> making = new HashMap<>();
     private long held;
 
+    /** Reads files in this process. */
     public Pictures(Files files, Documents documents) {
-        this.files = files;
-        this.documents = documents;
+        this(files, FileReader.here(documents));
     }
+
+    public Pictures(Files files, FileReader reader) {
+        this.files = files;
+        this.reader = reader;
+    }
+
+    /** What of a file could not be read. */
+    private record Failure(String sha256, int page) {}
 
     private record Key(
             String sha256,
@@ -74,6 +98,9 @@ public final class Pictures {
 
         /** What it is mixed on. */
         Medium medium();
+
+        /** Why it cannot be drawn, if it cannot; something grey stands for it then. */
+        Optional<String> problem();
 
         /** The same on another medium. */
         Placeable on(Medium medium);
@@ -120,6 +147,12 @@ public final class Pictures {
             }
 
             @Override
+            public Optional<String> problem() {
+                about(LOOKED_AT);
+                return Optional.ofNullable(failures.get(new Failure(asset.sha256(), page)));
+            }
+
+            @Override
             public Placeable on(Medium other) {
                 return other == medium ? this : of(asset, page, seeThrough, condition, other);
             }
@@ -130,46 +163,78 @@ public final class Pictures {
     private static int step(Asset asset, int width) {
         return switch (asset.content()) {
             case Asset.Pixels pixels -> PlaneImage.factor(pixels.width(), width);
-            case Asset.Drawing drawing -> drawn(Math.max(16, width));
-            case Asset.Document document -> drawn(Math.max(16, width));
+            case Asset.Drawing drawing -> drawn(width, WIDEST_DRAWING);
+            case Asset.Document document -> drawn(width, WIDEST_PAGE);
         };
     }
 
-    private static int drawn(int wanted) {
-        return Math.min(WIDEST_DRAWING, Integer.highestOneBit(Math.max(1, wanted - 1)) * 2);
+    private static int drawn(int wanted, int widest) {
+        return Math.min(widest, Integer.highestOneBit(Math.max(15, wanted - 1)) * 2);
     }
 
     private interface Making {
         PlaneImage make();
     }
 
+    /**
+     * Made once, however many ask for it; no lock is held meanwhile, and others wait for nothing.
+     */
     private PlaneImage remembered(Key key, Making making) {
+        CompletableFuture<PlaneImage> mine = new CompletableFuture<>();
+        CompletableFuture<PlaneImage> others;
         synchronized (known) {
             PlaneImage image = known.get(key);
             if (image != null) {
                 return image;
             }
+            others = this.making.putIfAbsent(key, mine);
         }
-        PlaneImage made;
-        synchronized (decoding) {
+        if (others != null) {
+            try {
+                return others.join();
+            } catch (CompletionException failed) {
+                if (failed.getCause() instanceof CancellationException) {
+                    return remembered(key, making); // that one was not wanted any more, this is
+                }
+                throw failed;
+            }
+        }
+        try {
+            PlaneImage made = made(key, making);
             synchronized (known) {
-                PlaneImage image = known.get(key);
-                if (image != null) {
-                    return image;
+                known.put(key, made);
+                held += made.size();
+                var oldest = known.entrySet().iterator();
+                while (held > capacity && known.size() > 1) {
+                    held -= oldest.next().getValue().size();
+                    oldest.remove();
                 }
             }
-            made = making.make();
-        }
-        synchronized (known) {
-            known.put(key, made);
-            held += made.size();
-            var oldest = known.entrySet().iterator();
-            while (held > capacity && known.size() > 1) {
-                held -= oldest.next().getValue().size();
-                oldest.remove();
+            mine.complete(made);
+            return made;
+        } catch (Throwable failure) {
+            mine.completeExceptionally(failure);
+            throw failure;
+        } finally {
+            synchronized (known) {
+                this.making.remove(key);
             }
         }
-        return made;
+    }
+
+    /** What cannot be read once is not tried again: a grey that covers stands for it. */
+    private PlaneImage made(Key key, Making making) {
+        Failure failure = new Failure(key.sha256(), key.page());
+        if (!failures.containsKey(failure)) {
+            try {
+                return making.make();
+            } catch (Refused refused) {
+                failures.put(failure, refused.getMessage());
+            }
+        }
+        byte[] grey = new byte[key.medium() == Medium.PAPER ? 4 : 3];
+        java.util.Arrays.fill(grey, key.medium() == Medium.PAPER ? 3 : 0, grey.length, HALF);
+        return new PlaneImage(1, 1, grey.length, grey, Optional.empty());
     }
 
     private PlaneImage fresh(
@@ -185,7 +250,7 @@ public final class Pictures {
                     case Asset.Pixels of -> planes(reduced(of, file, step), condition, medium);
                     case Asset.Drawing drawing ->
                             planes(
-                                    Drawings.draw(
+                                    reader.drawing(
                                             file,
                                             step,
                                             height(step, drawing.width(), drawing.height())),
@@ -193,7 +258,7 @@ public final class Pictures {
                                     medium);
                     case Asset.Document document -> {
                         Asset.Extent size = asset.extent(page);
-                        yield documents.draw(
+                        yield reader.page(
                                 file,
                                 page,
                                 step,
@@ -209,13 +274,13 @@ public final class Pictures {
         return Math.clamp(Math.round(width * down / across), 1, 4 * WIDEST_DRAWING);
     }
 
-    private static PixelArray reduced(Asset.Pixels of, byte[] file, int factor) {
+    private PixelArray reduced(Asset.Pixels of, byte[] file, int factor) {
         long pixels = (long) of.width() * of.height();
         int every = 1;
         while (every * 2 <= factor && pixels / ((long) every * every) > DECODED) {
             every *= 2;
         }
-        return Decoder.read(of.format(), file, every).reduced(factor / every);
+        return reader.pixels(of.format(), file, every).reduced(factor / every);
     }
 
     private static PlaneImage planes(PixelArray pixels, PressCondition condition, Medium medium) {

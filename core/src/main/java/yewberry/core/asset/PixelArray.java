@@ -11,7 +11,7 @@ import yewberry.core.publication.Asset;
  * @param alpha a byte a pixel, 255 where it covers; nothing where it covers everywhere
  * @param profile the embedded ICC profile
  */
-record PixelArray(
+public record PixelArray(
         int width,
         int height,
         Asset.Colors colors,

@@ -2,6 +2,7 @@ package yewberry.core.findings;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeSet;
 import yewberry.core.color.Blend;
 import yewberry.core.color.BlendMode;
@@ -25,6 +26,11 @@ final class PictureChecker {
     List<Finding> check() {
         for (Item.AreaFill fill : scene.areas()) {
             if (fill.shade() instanceof Shade.Picture picture) {
+                Optional<String> problem = picture.pixels().problem();
+                if (problem.isPresent()) {
+                    findings.add(new PictureFinding.Unreadable(scene.page(), fill, problem.get()));
+                    continue;
+                }
                 boxed(fill, picture);
                 if (scene.medium() == Medium.PAPER) {
                     printed(fill, picture);

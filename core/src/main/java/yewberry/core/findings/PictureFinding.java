@@ -38,6 +38,25 @@ public sealed interface PictureFinding extends AreaFinding {
         }
     }
 
+    /** A file that cannot be drawn any more. */
+    record Unreadable(UUID page, Item.AreaFill fill, String reason) implements PictureFinding {
+        @Override
+        public String message() {
+            return "“%s” cannot be drawn, and grey stands for it: %s"
+                    .formatted(fill.inWords(), reason);
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.WRONG;
+        }
+
+        @Override
+        public String rule() {
+            return "Every picture and every page that is placed can be drawn.";
+        }
+    }
+
     /** A flat box of one colour around what is meant. */
     record Boxed(UUID page, Item.AreaFill fill, FlatBox box) implements PictureFinding {
         @Override

@@ -36,6 +36,7 @@ final class PictureOffers {
             return List.of();
         }
         return switch (finding) {
+            case PictureFinding.Unreadable unreadable -> List.of();
             case PictureFinding.TooCoarse coarse -> List.of();
             case PictureFinding.NotForPress brought -> List.of();
             case PictureFinding.Boxed(UUID page, Item.AreaFill fill, FlatBox box) ->

@@ -10,6 +10,7 @@ import java.util.UUID;
 import java.util.WeakHashMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
+import yewberry.core.Cancellation;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
@@ -88,6 +89,7 @@ public final class Legibility {
         }
         List<RunContrast> judged = new ArrayList<>();
         for (Item.GlyphRun run : scene.text()) {
+            Cancellation.check();
             judge(scene, run, view).ifPresent(judged::add);
         }
         known.put(view, List.copyOf(judged));

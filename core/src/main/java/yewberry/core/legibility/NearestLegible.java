@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import yewberry.core.Cancellation;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
@@ -110,6 +111,7 @@ public final class NearestLegible {
         int steps =
                 (int) Math.ceil((direction > 0 ? 1 - start.lightness() : start.lightness()) / STEP);
         for (int i = 0; i <= steps; i++) {
+            Cancellation.check();
             double lightness = Math.clamp(start.lightness() + direction * i * STEP, 0, 1);
             if (shown.isEmpty() && hopeless(lightness)) {
                 continue;

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedSet;
 import java.util.Set;
+import yewberry.core.Cancellation;
 import yewberry.core.color.View;
 import yewberry.core.publication.Level;
 import yewberry.core.scene.Item;
@@ -71,6 +72,7 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
         List<Optional<Paint>> columns = List.copyOf(collected.grounds.keySet());
         List<Cell> cells = new ArrayList<>();
         for (int row = 0; row < rows.size(); row++) {
+            Cancellation.check();
             for (int column = 0; column < columns.size(); column++) {
                 Used used =
                         collected.uses.getOrDefault(

@@ -4,6 +4,7 @@ import java.awt.image.BufferedImage;
 import java.util.Arrays;
 import java.util.function.DoubleFunction;
 import java.util.function.IntFunction;
+import yewberry.core.Cancellation;
 import yewberry.core.color.Color;
 import yewberry.core.color.InkSearch;
 import yewberry.core.color.Lab;
@@ -48,6 +49,7 @@ public final class GamutPicture {
     public byte[] plane(double hue, int width, int height) {
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
         for (int y = 0; y < height; y++) {
+            Cancellation.check();
             double lightness = 100 - 100.0 * (y + 0.5) / height;
             IntFunction<Lab> row = x -> Lab.ofLch(lightness, MOST_CHROMA * (x + 0.5) / width, hue);
             boolean[] inside = inside(row, width);

@@ -2,6 +2,7 @@ package yewberry.core.raster;
 
 import java.awt.image.BufferedImage;
 import java.util.BitSet;
+import yewberry.core.Cancellation;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.View;
 import yewberry.core.scene.Item;
@@ -125,6 +126,7 @@ public final class PageRaster {
             if (rows[row] == 0) {
                 continue;
             }
+            Cancellation.check();
             double y = region.y() + (row + 0.5) / scale;
             for (int column = 0; column < columns.length; column++) {
                 if (columns[column] > 0) {

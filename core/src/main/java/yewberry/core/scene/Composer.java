@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
+import yewberry.core.Cancellation;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Page;
@@ -70,6 +71,7 @@ public final class Composer {
 
     /** The scene of the page at this position, from 0. */
     public PageScene compose(Publication publication, int index) {
+        Cancellation.check();
         Page page = publication.pages().get(index);
         Side side = publication.setup().sideOf(index);
         boolean paired = Spreads.isPaired(publication, index);

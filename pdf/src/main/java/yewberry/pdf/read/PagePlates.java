@@ -42,6 +42,7 @@ import org.apache.pdfbox.pdmodel.graphics.state.PDSoftMask;
 import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
 import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
+import yewberry.core.Cancellation;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.asset.PlaneSampler;
 import yewberry.core.color.BlendMode;
@@ -152,6 +153,7 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
     }
 
     private void paint(Shape shape, PDColor color, boolean stroking) throws IOException {
+        Cancellation.check();
         if (hidden > 0) {
             return;
         }
@@ -562,6 +564,7 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
                     return within ? square.sample(point.x, 1 - point.y, into) : 0;
                 };
         for (int y = top; y < bottom; y++) {
+            Cancellation.check();
             for (int x = left; x < right; x++) {
                 pixel(raster, ink, null, mode, planes, y * width + x, alpha, clipped, soft);
             }

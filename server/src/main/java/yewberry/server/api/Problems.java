@@ -1,5 +1,6 @@
 package yewberry.server.api;
 
+import java.util.concurrent.CancellationException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -67,6 +68,14 @@ class Problems extends ResponseEntityExceptionHandler {
     ProblemDetail unknown(UnknownKind kind) {
         log.error("Unreadable database", kind);
         return problem(HttpStatus.INTERNAL_SERVER_ERROR, "Cannot be read", kind.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail givenUp(CancellationException cancelled) {
+        return problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "Given up",
+                "This took longer than 30 seconds and was given up; nothing was changed. Try it with less at once.");
     }
 
     @ExceptionHandler

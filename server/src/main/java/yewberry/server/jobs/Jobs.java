@@ -30,6 +30,7 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Names;
+import yewberry.core.Refused;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Publication;
@@ -183,6 +184,8 @@ public class Jobs implements DisposableBean {
             finish(id, JobView.State.DONE, "", Optional.of(report));
         } catch (CancellationException cancelled) {
             finish(id, JobView.State.CANCELLED, "Cancelled; no file was kept.", Optional.empty());
+        } catch (Refused refused) {
+            finish(id, JobView.State.FAILED, refused.getMessage(), Optional.empty());
         } catch (IOException failure) {
             log.warn("Export failed", failure);
             finish(

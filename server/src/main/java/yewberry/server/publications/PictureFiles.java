@@ -10,29 +10,32 @@ import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.Semaphore;
 import org.springframework.stereotype.Component;
 import yewberry.core.Refused;
-import yewberry.core.asset.Intake;
+import yewberry.core.asset.FileReader;
 import yewberry.core.asset.Pictures;
 import yewberry.core.edit.Change;
 import yewberry.core.edit.Element;
 import yewberry.core.edit.Patch;
 import yewberry.core.publication.Asset;
-import yewberry.pdf.PdfDocuments;
 import yewberry.server.store.AssetStore;
 
 /** The pictures and PDFs of all publications: takes them in, and gives them to painters. */
 @Component
 public class PictureFiles {
-    private final AssetStore store;
-    private final Intake intake;
-    private final Pictures pictures;
+    /** So many files are in memory at once while they are taken in. */
+    private static final int TAKEN_IN = 2;
 
-    PictureFiles(AssetStore store) {
-        PdfDocuments documents = new PdfDocuments();
+    private final AssetStore store;
+    private final FileReader reader;
+    private final Pictures pictures;
+    private final Semaphore turns = new Semaphore(TAKEN_IN, true);
+
+    PictureFiles(AssetStore store, FileReader reader) {
         this.store = store;
-        this.intake = new Intake(documents);
-        this.pictures = new Pictures(store, documents);
+        this.reader = reader;
+        this.pictures = new Pictures(store, reader);
     }
 
     public Pictures pictures() {
@@ -56,8 +59,11 @@ public class PictureFiles {
         Path waiting = Files.createTempFile("yewberry-picture", null);
         try {
             Files.copy(body, waiting, StandardCopyOption.REPLACE_EXISTING);
-            synchronized (this) {
+            turns.acquireUninterruptibly();
+            try {
                 return add(id, name, Files.readAllBytes(waiting));
+            } finally {
+                turns.release();
             }
         } finally {
             Files.deleteIfExists(waiting);
@@ -65,13 +71,13 @@ public class PictureFiles {
     }
 
     /**
-     * Looks into a file and keeps it; one at a time, so that the memory it takes is that of one.
+     * Looks into a file and keeps it.
      *
      * @param name of the file
      * @throws Refused if it cannot be placed
      */
-    public synchronized Asset add(UUID id, String name, byte[] file) {
-        Asset.Content content = intake.look(name, file);
+    public Asset add(UUID id, String name, byte[] file) {
+        Asset.Content content = reader.look(name, file);
         String sha256 = sha256(file);
         Asset asset = new Asset(id, title(name), sha256, content);
         store.add(sha256, content, file);

@@ -82,6 +82,7 @@ public record FindingView(
             case Finding.TextOverflow it -> "text-overflow";
             case Finding.StockNotPrinted it -> "stock-not-printed";
             case Finding.MissingCharacters it -> "missing-characters";
+            case PictureFinding.Unreadable it -> "picture-unreadable";
             case PictureFinding.TooCoarse it -> "picture-too-coarse";
             case PictureFinding.Boxed it -> "picture-boxed";
             case PictureFinding.NotForPress it -> "pdf-not-for-press";

@@ -10,6 +10,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.URI;
 import java.util.Set;
+import java.util.concurrent.RejectedExecutionException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -72,7 +73,16 @@ class Guard extends OncePerRequestFilter {
         } else if (request.getContentLengthLong() > limit) {
             refuse(response, HttpStatus.CONTENT_TOO_LARGE, new TooLarge(limit).getMessage());
         } else {
-            chain.doFilter(new Bounded(request, limit), response);
+            try {
+                chain.doFilter(new Bounded(request, limit), response);
+            } catch (TooLarge large) {
+                refuse(response, HttpStatus.CONTENT_TOO_LARGE, large.getMessage());
+            } catch (RejectedExecutionException busy) {
+                refuse(
+                        response,
+                        HttpStatus.SERVICE_UNAVAILABLE,
+                        "There is too much to do at the moment; try again in a minute.");
+            }
         }
     }
 

@@ -1,0 +1,46 @@
+package yewberry.core;
+
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
+
+/**
+ * Lets work that takes long be stopped by whoever asked for it. It looks, at places where nothing
+ * is half done, whether it is still wanted. A thread is never interrupted for that: what it reads
+ * or writes then would be closed under it.
+ */
+public final class Cancellation {
+    private static final ThreadLocal<BooleanSupplier> UNWANTED = new ThreadLocal<>();
+
+    private Cancellation() {}
+
+    /**
+     * Does something as long as it is wanted.
+     *
+     * @param unwanted asked again and again, on the thread that works
+     * @throws CancellationException if it was not wanted any more
+     */
+    public static <T> T unless(BooleanSupplier unwanted, Supplier<T> work) {
+        BooleanSupplier outer = UNWANTED.get();
+        UNWANTED.set(unwanted);
+        try {
+            return work.get();
+        } finally {
+            if (outer == null) {
+                UNWANTED.remove();
+            } else {
+                UNWANTED.set(outer);
+            }
+        }
+    }
+
+    /**
+     * @throws CancellationException if the work of this thread is not wanted any more
+     */
+    public static void check() {
+        BooleanSupplier unwanted = UNWANTED.get();
+        if (unwanted != null && unwanted.getAsBoolean()) {
+            throw new CancellationException();
+        }
+    }
+}

@@ -1,0 +1,248 @@
+package yewberry.server.files;
+
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+import yewberry.core.Refused;
+import yewberry.core.asset.FileReader;
+import yewberry.core.asset.PixelArray;
+import yewberry.core.asset.PlaneImage;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.publication.Asset;
+
+/**
+ * Has files from outside parsed and drawn by processes of their own, each with a heap of its own.
+ * One that does not answer in time is ended: Java can stop neither a thread nor what runs out of
+ * memory.
+ */
+@Component
+public class FileWorkers implements FileReader, DisposableBean {
+    private static final int WORKERS = 2;
+    private static final String HEAP = "-Xmx1g";
+
+    /** For parsing a file, and for drawing what is shown of it. */
+    private static final Duration DEADLINE = Duration.ofSeconds(8);
+
+    /** For all pixels of a picture, which only an export wants. */
+    private static final Duration WHOLE_DEADLINE = Duration.ofSeconds(40);
+
+    /** So long may one wait for its turn before it is said that there is too much to do. */
+    private static final Duration TURN = Duration.ofSeconds(60);
+
+    private final JsonMapper json;
+    private final BlockingQueue<Seat> seats = new ArrayBlockingQueue<>(WORKERS);
+    private final ScheduledExecutorService clock =
+            Executors.newSingleThreadScheduledExecutor(
+                    Thread.ofPlatform().daemon().name("file-deadline").factory());
+    private volatile boolean closed;
+
+    public FileWorkers(JsonMapper json) {
+        this.json = json;
+        for (int i = 0; i < WORKERS; i++) {
+            seats.add(new Seat());
+        }
+        // warm when the first file comes
+        Thread.ofPlatform().daemon().name("file-worker-start").start(this::warm);
+    }
+
+    private void warm() {
+        Seat seat = seats.poll();
+        if (seat != null) {
+            try {
+                seat.worker();
+            } catch (IOException later) {
+                // it is said when it is needed
+            } finally {
+                seats.add(seat);
+            }
+        }
+    }
+
+    /** A process and the streams to and from it. */
+    private record Worker(Process process, DataOutputStream out, DataInputStream in) {
+        static Worker start() throws IOException {
+            Process process =
+                    new ProcessBuilder(
+                                    Path.of(System.getProperty("java.home"), "bin", "java")
+                                            .toString(),
+                                    HEAP,
+                                    "-Xss2m",
+                                    "-XX:+UseSerialGC",
+                                    "-XX:+ExitOnOutOfMemoryError",
+                                    "-Djava.awt.headless=true",
+                                    "--enable-native-access=ALL-UNNAMED",
+                                    "-cp",
+                                    System.getProperty("java.class.path"),
+                                    FileWorker.class.getName())
+                            .redirectError(ProcessBuilder.Redirect.DISCARD)
+                            .start();
+            return new Worker(
+                    process,
+                    new DataOutputStream(new BufferedOutputStream(process.getOutputStream())),
+                    new DataInputStream(new BufferedInputStream(process.getInputStream())));
+        }
+    }
+
+    /** Where one works at a time. */
+    private static final class Seat {
+        private Worker worker;
+
+        Worker worker() throws IOException {
+            if (worker == null || !worker.process().isAlive()) {
+                worker = Worker.start();
+            }
+            return worker;
+        }
+
+        void end() {
+            if (worker != null) {
+                worker.process().destroyForcibly();
+                worker = null;
+            }
+        }
+    }
+
+    private interface Question {
+        void to(DataOutputStream out) throws IOException;
+    }
+
+    private interface Answer<T> {
+        T from(DataInputStream in) throws IOException;
+    }
+
+    private <T> T ask(Duration deadline, Question question, Answer<T> answer) {
+        Seat seat = seat();
+        try {
+            return ask(seat, deadline, question, answer);
+        } finally {
+            seats.add(seat);
+        }
+    }
+
+    private Seat seat() {
+        try {
+            Seat seat = seats.poll(TURN.toSeconds(), TimeUnit.SECONDS);
+            if (seat != null && !closed) {
+                return seat;
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        throw new Refused("Too many files are being read at the moment; try again in a minute.");
+    }
+
+    private <T> T ask(Seat seat, Duration deadline, Question question, Answer<T> answer) {
+        boolean[] late = {false};
+        try {
+            Worker worker = seat.worker();
+            var alarm =
+                    clock.schedule(
+                            () -> {
+                                late[0] = true;
+                                worker.process().destroyForcibly();
+                            },
+                            deadline.toMillis(),
+                            TimeUnit.MILLISECONDS);
+            try {
+                question.to(worker.out());
+                worker.out().flush();
+                if (worker.in().readInt() == FileWorker.REFUSED) {
+                    throw new Refused(worker.in().readUTF());
+                }
+                return answer.from(worker.in());
+            } finally {
+                alarm.cancel(false);
+            }
+        } catch (IOException ended) {
+            seat.end();
+            throw new Refused(
+                    late[0]
+                            ? "This file takes longer than %d seconds to be read or drawn; simplify it and export it anew."
+                                    .formatted(deadline.toSeconds())
+                            : "This file takes more memory than there is for one (1 GB), or breaks what reads it; simplify it and export it anew.");
+        }
+    }
+
+    @Override
+    public Asset.Content look(String name, byte[] file) {
+        return ask(
+                DEADLINE,
+                out -> {
+                    out.writeInt(FileWorker.LOOK);
+                    out.writeUTF(name);
+                    FileWorker.write(out, file);
+                },
+                in -> json.readValue(FileWorker.bytes(in), Asset.Content.class));
+    }
+
+    @Override
+    public PixelArray pixels(Asset.Format format, byte[] file, int every) {
+        return ask(
+                every == 1 ? WHOLE_DEADLINE : DEADLINE,
+                out -> {
+                    out.writeInt(FileWorker.PIXELS);
+                    out.writeUTF(format.name());
+                    out.writeInt(every);
+                    FileWorker.write(out, file);
+                },
+                FileWorker::pixels);
+    }
+
+    @Override
+    public PixelArray drawing(byte[] file, int width, int height) {
+        return ask(
+                DEADLINE,
+                out -> {
+                    out.writeInt(FileWorker.DRAWING);
+                    out.writeInt(width);
+                    out.writeInt(height);
+                    FileWorker.write(out, file);
+                },
+                FileWorker::pixels);
+    }
+
+    @Override
+    public PlaneImage page(
+            byte[] file,
+            int number,
+            int width,
+            int height,
+            PressCondition condition,
+            Medium medium) {
+        return ask(
+                DEADLINE,
+                out -> {
+                    out.writeInt(FileWorker.PAGE);
+                    out.writeInt(number);
+                    out.writeInt(width);
+                    out.writeInt(height);
+                    out.writeUTF(medium.name());
+                    out.writeUTF(condition.id());
+                    out.writeUTF(condition.name());
+                    out.writeDouble(condition.inkLimit());
+                    FileWorker.write(out, condition.profile());
+                    FileWorker.write(out, file);
+                },
+                FileWorker::image);
+    }
+
+    @Override
+    public void destroy() {
+        closed = true;
+        clock.shutdownNow();
+        seats.forEach(Seat::end);
+    }
+}
