@@ -1,5 +1,6 @@
 package yewberry.server.api;
 
+import java.sql.SQLException;
 import java.util.concurrent.CancellationException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -22,6 +23,7 @@ import yewberry.core.Refused;
 import yewberry.server.jobs.Unconfirmed;
 import yewberry.server.publications.Conflict;
 import yewberry.server.publications.Missing;
+import yewberry.server.store.Reopening;
 import yewberry.server.store.UnknownKind;
 import yewberry.server.web.TooLarge;
 
@@ -29,6 +31,12 @@ import yewberry.server.web.TooLarge;
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
     private static final Logger log = LoggerFactory.getLogger(Problems.class);
+
+    private final Reopening reopening;
+
+    Problems(Reopening reopening) {
+        this.reopening = reopening;
+    }
 
     @ExceptionHandler
     ProblemDetail refused(Refused refused) {
@@ -58,6 +66,7 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler({DataAccessException.class, org.jooq.exception.DataAccessException.class})
     ProblemDetail storage(Exception failure) {
         log.error("Storage failed", failure);
+        reopening.after(failure);
         return problem(
                 HttpStatus.INSUFFICIENT_STORAGE,
                 "Not stored",
@@ -80,6 +89,11 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail anything(Exception failure) {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLException) {
+                return storage(failure); // whatever the layers between call it
+            }
+        }
         log.error("Unexpected failure", failure);
         return problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,

@@ -40,6 +40,9 @@ public final class OpenPublication {
     private volatile State state;
     private boolean deleted;
 
+    /** Whether the last step may be stored or not: its storing failed half-way. */
+    private boolean uncertain;
+
     /** A publication at a revision. */
     public record State(Publication publication, long revision) {}
 
@@ -128,7 +131,7 @@ public final class OpenPublication {
      * @throws Conflict if somebody changed the same meanwhile
      */
     public synchronized State edit(Edit edit, long madeAgainst, String author) {
-        refuseDeleted();
+        settle();
         State before = state;
         boolean stale = madeAgainst < before.revision();
         if (madeAgainst < 0) {
@@ -189,6 +192,18 @@ public final class OpenPublication {
         }
     }
 
+    /** What is stored counts. */
+    private void settle() {
+        refuseDeleted();
+        if (uncertain) {
+            PublicationStore.Stored stored =
+                    store.read(state.publication().id())
+                            .orElseThrow(() -> new Missing("publication"));
+            state = new State(stored.publication(), stored.revision());
+            uncertain = false;
+        }
+    }
+
     /** Removes it for good; steps that come later are refused. */
     synchronized void delete() {
         refuseDeleted();
@@ -197,7 +212,7 @@ public final class OpenPublication {
     }
 
     private State reverse(History.Entry entry, Kind kind, String author) {
-        refuseDeleted();
+        settle();
         Publication now = state.publication();
         Patch made = store.patch(now.id(), entry.edit());
         Patch patch = kind == Kind.UNDO ? made.inverse() : made;
@@ -218,7 +233,13 @@ public final class OpenPublication {
     }
 
     private State store(Edited edited, Step step) {
-        long revision = store.append(edited.publication(), edited.patch(), state.revision(), step);
+        long revision;
+        try {
+            revision = store.append(edited.publication(), edited.patch(), state.revision(), step);
+        } catch (RuntimeException failed) {
+            uncertain = true;
+            throw failed;
+        }
         state = new State(edited.publication(), revision);
         return state;
     }
