@@ -81,4 +81,113 @@ class ExportTest {
         assertThat(ended.path("message").asString()).contains("no file was kept");
         assertThat(client.get("/api/jobs/" + job + "/file").status()).isEqualTo(404);
     }
+
+    @Test
+    void an_export_that_waits_is_cancelled_at_once() throws Exception {
+        String first = begin(client.create("First", 3000));
+        String second = begin(client.create("Second", 3000));
+        client.delete("/api/jobs/" + second);
+        JsonNode cancelled = client.get("/api/jobs/" + second).json();
+        assertThat(cancelled.path("state").asString()).isEqualTo("CANCELLED");
+        assertThat(client.get("/api/jobs/" + first).json().path("state").asString())
+                .isEqualTo("RUNNING");
+        client.delete("/api/jobs/" + first);
+        ended(first);
+    }
+
+    @Test
+    void deleting_a_publication_ends_its_exports_and_whoever_follows_them() throws Exception {
+        String id = client.create("Gone", 3000);
+        String job = begin(id);
+        try (var threads = java.util.concurrent.Executors.newVirtualThreadPerTaskExecutor()) {
+            var events = threads.submit(() -> client.get("/api/jobs/" + job + "/events"));
+            Thread.sleep(300);
+            assertThat(client.delete("/api/publications/" + id).status()).isEqualTo(204);
+            Client.Answer told = events.get(30, java.util.concurrent.TimeUnit.SECONDS);
+            assertThat(told.text().lines().filter(line -> line.startsWith("data:")).count())
+                    .as("no busy loop")
+                    .isLessThan(4000);
+        }
+        assertThat(client.get("/api/jobs/" + job).status()).isEqualTo(404);
+        assertThat(client.get("/api/publications/" + id).status()).isEqualTo(404);
+    }
+
+    @Test
+    void characters_without_a_shape_are_asked_about_first() throws Exception {
+        String id = client.create("Snow", 1);
+        JsonNode publication = client.read(id);
+        String page = publication.path("pages").get(0).path("id").asString();
+        String look = publication.path("looks").get(0).path("look").path("id").asString();
+        Client.Answer added =
+                client.edit(
+                        id,
+                        publication.path("revision").asLong(),
+                        "one",
+                        """
+                        {"type": "several", "edits": [
+                         {"type": "addFrame", "owner": {"type": "onPage", "id": "%s"},
+                          "frame": "4f3c2d10-0000-4000-8000-000000000091", "sides": "BOTH",
+                          "box": {"x": "20 mm", "y": "20 mm", "width": "80 mm", "height": "40 mm"},
+                          "paragraph": "4f3c2d10-0000-4000-8000-000000000092", "look": "%s"},
+                         {"type": "writeText", "frame": "4f3c2d10-0000-4000-8000-000000000091",
+                          "paragraphs": [{"paragraph": "4f3c2d10-0000-4000-8000-000000000092",
+                           "look": "%s", "text": "Snow \u4e16"}]}]}
+                        """
+                                .formatted(page, look, look));
+        assertThat(added.status()).as(added.text()).isEqualTo(200);
+        Client.Answer asked = client.post("/api/publications/" + id + "/exports", "");
+        assertThat(asked.status()).isEqualTo(428);
+        assertThat(asked.detail()).contains("\u4e16").contains("page 1");
+        Client.Answer accepted =
+                client.post("/api/publications/" + id + "/exports?missingAccepted=true", "");
+        assertThat(accepted.status()).isEqualTo(202);
+        assertThat(ended(accepted.json().path("id").asString()).path("state").asString())
+                .isEqualTo("DONE");
+    }
+
+    /** More publications than are kept open, while one of them is worked on. */
+    @Test
+    void a_publication_closed_for_room_never_has_a_second_writer() throws Exception {
+        String id = client.create("Worked on", 1);
+        List<String> others =
+                java.util.stream.IntStream.range(0, 40)
+                        .mapToObj(i -> client.create("Other " + i, 1))
+                        .toList();
+        try (var threads = java.util.concurrent.Executors.newFixedThreadPool(4)) {
+            List<java.util.concurrent.Future<Long>> writers = new java.util.ArrayList<>();
+            for (int writer = 0; writer < 2; writer++) {
+                String author = "writer" + writer;
+                writers.add(threads.submit(() -> rename(id, author)));
+            }
+            for (int half = 0; half < 2; half++) {
+                int from = half * 20;
+                threads.submit(() -> {
+                    for (int round = 0; round < 3; round++) {
+                        others.subList(from, from + 20).forEach(client::read);
+                    }
+                });
+            }
+            long acknowledged = writers.get(0).get() + writers.get(1).get();
+            assertThat(client.read(id).path("revision").asLong()).isEqualTo(acknowledged);
+        }
+    }
+
+    /**
+     * Renames it thirty times, each time on the newest state; returns how often that was stored.
+     */
+    private long rename(String id, String author) {
+        long stored = 0;
+        for (int i = 0; i < 30; i++) {
+            Client.Answer answer =
+                    client.edit(
+                            id,
+                            client.read(id).path("revision").asLong(),
+                            author,
+                            "{\"type\": \"renamePublication\", \"name\": \"%s %d\"}"
+                                    .formatted(author, i));
+            assertThat(answer.status()).as(answer.text()).isIn(200, 409);
+            stored += answer.status() == 200 ? 1 : 0;
+        }
+        return stored;
+    }
 }

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Progress;
 import yewberry.core.asset.Intake;
 import yewberry.core.asset.Pictures;
@@ -80,10 +81,12 @@ public final class DemoFiles {
                 findings.add(FindingView.of(finding, i + 1, guide, press));
             }
         }
-        CoreJson.teach(tools.jackson.databind.json.JsonMapper.builder())
-                .enable(SerializationFeature.INDENT_OUTPUT)
-                .build()
-                .writeValue(folder.resolve("season-guide-findings.json").toFile(), findings);
+        JsonMapper json =
+                CoreJson.teach(JsonMapper.builder())
+                        .enable(SerializationFeature.INDENT_OUTPUT)
+                        .build();
+        json.writeValue(folder.resolve("season-guide-findings.json").toFile(), findings);
+        SceneFile.write(scenes, json, folder.resolve("season-guide-scene.json"));
         SwatchTable.write(guide, press, folder.resolve("swatches.csv"));
         pictures(scenes, press, folder.resolve("pictures"));
         Publication leaflet = DemoLeaflet.publication(taking);
@@ -98,7 +101,7 @@ public final class DemoFiles {
                 leafletPdf,
                 Progress.NONE);
         System.out.println(
-                "Wrote the press PDFs, season-guide-findings.json, swatches.csv and pictures to "
+                "Wrote the press PDFs, season-guide-scene.json, season-guide-findings.json, swatches.csv and pictures to "
                         + folder);
         return ReadBack.check(leafletPdf, leafletScenes, Medium.PAPER, press, Progress.NONE)
                         .matches()

@@ -1,0 +1,164 @@
+package yewberry.server.demo;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.UUID;
+import tools.jackson.databind.json.JsonMapper;
+import yewberry.core.color.Color;
+import yewberry.core.color.Medium;
+import yewberry.core.press.Plate;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.MediumScene;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+import yewberry.core.scene.Shade;
+
+/** Scenes as a file that anyone can check an output against; docs/formats.md describes it. */
+final class SceneFile {
+    private SceneFile() {}
+
+    /** A rectangle in points from the top left of the trim, y down. */
+    record Box(double x, double y, double width, double height) {
+        static Box of(Rect rect) {
+            return new Box(
+                    rounded(rect.x()),
+                    rounded(rect.y()),
+                    rounded(rect.width()),
+                    rounded(rect.height()));
+        }
+    }
+
+    record PageOf(int number, UUID id, Box trim, Box bleed, Box safe, List<ItemOf> items) {}
+
+    /**
+     * @param outline corners of what is painted, or the origin of each glyph, x and y in turn
+     * @param colors in percent of each plate, by its name
+     */
+    record ItemOf(
+            String kind,
+            String origin,
+            List<Double> outline,
+            List<Map<String, Double>> colors,
+            double opacity,
+            String blend,
+            boolean overprints,
+            String medium,
+            Optional<String> text,
+            Optional<String> glyphs,
+            Optional<String> file) {}
+
+    static void write(List<PageScene> scenes, JsonMapper json, Path file) throws IOException {
+        List<PageOf> pages = new ArrayList<>();
+        for (int i = 0; i < scenes.size(); i++) {
+            pages.add(page(i + 1, scenes.get(i)));
+        }
+        json.writeValue(file.toFile(), pages);
+    }
+
+    private static PageOf page(int number, PageScene all) {
+        MediumScene scene = all.on(Medium.PAPER);
+        return new PageOf(
+                number,
+                scene.page(),
+                Box.of(scene.boxes().trim()),
+                Box.of(scene.boxes().bleed()),
+                Box.of(scene.boxes().safe()),
+                all.allOn(Medium.PAPER).stream().map(item -> item(item, scene)).toList());
+    }
+
+    private static ItemOf item(Item item, MediumScene scene) {
+        return switch (item) {
+            case Item.AreaFill fill ->
+                    new ItemOf(
+                            kind(fill.shade()),
+                            fill.origin().inWords(),
+                            corners(fill.rect()),
+                            colors(fill, scene),
+                            fill.opacity(),
+                            fill.blend().standardName(),
+                            false,
+                            medium(fill),
+                            Optional.empty(),
+                            Optional.empty(),
+                            fill.shade() instanceof Shade.Picture picture
+                                    ? Optional.of(picture.inWords())
+                                    : Optional.empty());
+            case Item.GlyphRun run ->
+                    new ItemOf(
+                            "text",
+                            run.origin().inWords(),
+                            origins(run),
+                            colors(run, scene),
+                            1,
+                            "Normal",
+                            run.paint().overprints(),
+                            "screen and paper",
+                            Optional.of(run.text()),
+                            Optional.of(
+                                    "%s %d, %s pt"
+                                            .formatted(
+                                                    run.face().family(),
+                                                    run.face().weight(),
+                                                    rounded(run.size()))),
+                            Optional.empty());
+        };
+    }
+
+    private static String kind(Shade shade) {
+        return switch (shade) {
+            case Shade.Solid solid -> "area";
+            case Shade.Gradient gradient -> "gradient";
+            case Shade.Picture picture -> "picture";
+        };
+    }
+
+    private static String medium(Item.AreaFill fill) {
+        return fill.goesTo().screen()
+                ? fill.goesTo().paper() ? "screen and paper" : "screen"
+                : fill.goesTo().paper() ? "paper" : "none";
+    }
+
+    private static List<Map<String, Double>> colors(Item item, MediumScene scene) {
+        return item.paints().stream().map(paint -> plates(paint.color(), scene)).toList();
+    }
+
+    private static Map<String, Double> plates(Color color, MediumScene scene) {
+        Map<String, Double> plates = new TreeMap<>();
+        Plate.of(color, scene.condition())
+                .forEach((name, percent) -> plates.put(name, rounded(percent)));
+        return plates;
+    }
+
+    private static List<Double> corners(Rect rect) {
+        return List.of(
+                rounded(rect.x()),
+                rounded(rect.y()),
+                rounded(rect.right()),
+                rounded(rect.y()),
+                rounded(rect.right()),
+                rounded(rect.bottom()),
+                rounded(rect.x()),
+                rounded(rect.bottom()));
+    }
+
+    private static List<Double> origins(Item.GlyphRun run) {
+        List<Double> origins = new ArrayList<>();
+        run.lines()
+                .forEach(line ->
+                        line.glyphs()
+                                .forEach(glyph -> {
+                                    origins.add(rounded(line.x() + glyph.x()));
+                                    origins.add(rounded(line.baseline() + glyph.y()));
+                                }));
+        return origins;
+    }
+
+    private static double rounded(double value) {
+        return Math.rint(value * 1000) / 1000;
+    }
+}
