@@ -2,6 +2,7 @@ package yewberry.core;
 
 import java.text.Normalizer;
 import java.util.Locale;
+import java.util.Set;
 
 /** Names that people give to things: any printable characters, on one line. */
 public final class Names {
@@ -63,6 +64,28 @@ public final class Names {
                     true;
             default -> false;
         };
+    }
+
+    /**
+     * A name that is still free: this one, or this one with a number behind it, which takes the
+     * place of its end where both would be too long.
+     *
+     * @param name one that was checked
+     */
+    public static String free(String name, Set<String> taken) {
+        String candidate = name;
+        for (int number = 2; taken.contains(candidate); number++) {
+            String end = " " + number;
+            candidate = cut(name, LONGEST - end.length()) + end;
+        }
+        return candidate;
+    }
+
+    /** At most so many characters from its start. */
+    public static String cut(String name, int longest) {
+        return name.codePointCount(0, name.length()) <= longest
+                ? name
+                : name.substring(0, name.offsetByCodePoints(0, longest)).strip();
     }
 
     /**

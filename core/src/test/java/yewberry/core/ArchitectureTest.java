@@ -97,7 +97,11 @@ class ArchitectureTest {
                     .resideInAPackage("yewberry.core.color")
                     .should()
                     .onlyDependOnClassesThat()
-                    .resideInAnyPackage("yewberry.core", "yewberry.core.color", "java..");
+                    .resideInAnyPackage(
+                            "yewberry.core",
+                            "yewberry.core.color",
+                            "java..",
+                            "com.github.benmanes.caffeine.cache..");
 
     @ArchTest
     static final ArchRule CORE_IS_PLAIN_JAVA =
@@ -109,6 +113,7 @@ class ArchitectureTest {
                             "java..",
                             "javax.imageio..",
                             "javax.xml.stream..",
+                            "com.github.benmanes.caffeine.cache..",
                             "com.github.weisj.jsvg..",
                             "com.ibm.icu..");
 

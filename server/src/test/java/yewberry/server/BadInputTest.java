@@ -164,14 +164,14 @@ class BadInputTest {
     void a_body_over_the_limit_is_refused() {
         String huge =
                 "{\"edit\": {\"type\": \"renamePublication\", \"name\": \""
-                        + "x".repeat(1_100_000)
+                        + "x".repeat(17_000_000)
                         + "\"}}";
-        isProblem(client.post("/api/publications/" + id + "/edits", huge), 413, "1024 KB");
+        isProblem(client.post("/api/publications/" + id + "/edits", huge), 413, "16 MB");
     }
 
     @Test
     void a_body_that_does_not_say_how_long_it_is_is_bounded_too() {
-        byte[] huge = ("{\"author\": \"" + "x".repeat(1_100_000) + "\"}").getBytes();
+        byte[] huge = ("{\"author\": \"" + "x".repeat(17_000_000) + "\"}").getBytes();
         Client.Answer answer =
                 client.send(
                         HttpRequest.newBuilder(uri("/api/publications/" + id + "/edits"))
@@ -179,7 +179,7 @@ class BadInputTest {
                                 .POST(
                                         HttpRequest.BodyPublishers.ofInputStream(
                                                 () -> new java.io.ByteArrayInputStream(huge))));
-        isProblem(answer, 413, "1024 KB");
+        isProblem(answer, 413, "16 MB");
     }
 
     private URI uri(String path) {

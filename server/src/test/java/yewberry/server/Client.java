@@ -13,8 +13,8 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Speaks to a server as a program would: JSON there and back. */
-final class Client {
-    static final JsonMapper JSON = JsonMapper.builder().build();
+public final class Client {
+    public static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final HttpClient http = HttpClient.newHttpClient();
     private final URI base;
@@ -23,26 +23,26 @@ final class Client {
         this.base = URI.create("http://localhost:" + port);
     }
 
-    record Answer(int status, byte[] bytes, HttpHeaders headers) {
-        JsonNode json() {
+    public record Answer(int status, byte[] bytes, HttpHeaders headers) {
+        public JsonNode json() {
             return JSON.readTree(bytes);
         }
 
-        String text() {
+        public String text() {
             return new String(bytes, java.nio.charset.StandardCharsets.UTF_8);
         }
 
-        String detail() {
+        public String detail() {
             return json().path("detail").asString();
         }
     }
 
-    URI uri(String path) {
+    public URI uri(String path) {
         return base.resolve(path);
     }
 
     /** Sends these very bytes and returns all that comes back. */
-    String raw(String request) {
+    public String raw(String request) {
         try (java.net.Socket socket = new java.net.Socket("127.0.0.1", base.getPort())) {
             socket.getOutputStream()
                     .write(request.getBytes(java.nio.charset.StandardCharsets.US_ASCII));
@@ -54,19 +54,19 @@ final class Client {
         }
     }
 
-    Answer get(String path, String... headers) {
+    public Answer get(String path, String... headers) {
         return send(request(path, headers).GET());
     }
 
-    Answer delete(String path) {
+    public Answer delete(String path) {
         return send(request(path).DELETE());
     }
 
-    Answer post(String path, JsonNode body, String... headers) {
+    public Answer post(String path, JsonNode body, String... headers) {
         return post(path, body.toString(), headers);
     }
 
-    Answer post(String path, String body, String... headers) {
+    public Answer post(String path, String body, String... headers) {
         return send(
                 request(path, headers)
                         .header("Content-Type", "application/json")
@@ -79,7 +79,7 @@ final class Client {
         return headers.length == 0 ? builder : builder.headers(headers);
     }
 
-    Answer send(HttpRequest.Builder request) {
+    public Answer send(HttpRequest.Builder request) {
         try {
             HttpResponse<byte[]> response =
                     http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
@@ -93,7 +93,7 @@ final class Client {
     }
 
     /** A new publication of A5 pages; returns its id. */
-    String create(String name, int pages) {
+    public String create(String name, int pages) {
         Answer answer =
                 post(
                         "/api/publications",
@@ -108,11 +108,11 @@ final class Client {
         return answer.json().path("id").asString();
     }
 
-    JsonNode read(String publication) {
+    public JsonNode read(String publication) {
         return get("/api/publications/" + publication).json();
     }
 
-    Answer edit(String publication, long revision, String author, String edit) {
+    public Answer edit(String publication, long revision, String author, String edit) {
         ObjectNode request = JSON.createObjectNode();
         request.set("edit", JSON.readTree(edit));
         request.put("revision", revision);

@@ -1,6 +1,7 @@
 package yewberry.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static yewberry.server.store.db.Tables.ASSET_FILE;
 
 import java.awt.Color;
 import java.awt.Graphics2D;
@@ -13,21 +14,25 @@ import java.net.http.HttpRequest;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import javax.imageio.ImageIO;
+import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.context.ApplicationContext;
 import tools.jackson.databind.JsonNode;
 
 /** Pictures and recipes over HTTP, with what is wrong with them. */
 @ExtendWith(RunningServer.class)
 class PicturesTest {
     private final Client client;
+    private final ApplicationContext context;
     private String id;
 
-    PicturesTest(Client client) {
+    PicturesTest(Client client, ApplicationContext context) {
         this.client = client;
+        this.context = context;
     }
 
     @BeforeEach
@@ -36,9 +41,13 @@ class PicturesTest {
     }
 
     private static byte[] png() {
+        return png(0x30);
+    }
+
+    private static byte[] png(int red) {
         BufferedImage image = new BufferedImage(120, 90, BufferedImage.TYPE_INT_RGB);
         Graphics2D graphics = image.createGraphics();
-        graphics.setColor(new Color(0x30, 0x60, 0x90));
+        graphics.setColor(new Color(red, 0x60, 0x90));
         graphics.fillRect(0, 0, 120, 90);
         graphics.dispose();
         ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -71,7 +80,11 @@ class PicturesTest {
 
     /** A picture on the first page; returns the asset. */
     private JsonNode placed() {
-        JsonNode asset = bring("Sky.png", png()).json();
+        return placed(png());
+    }
+
+    private JsonNode placed(byte[] file) {
+        JsonNode asset = bring("Sky.png", file).json();
         Client.Answer answer =
                 edit(
                         """
@@ -160,6 +173,42 @@ class PicturesTest {
                                 .formatted(asset.path("id").asString()));
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.detail()).contains("is placed in 1 place");
+    }
+
+    @Test
+    void a_file_that_fails_later_is_a_placeholder_and_a_finding() throws InterruptedException {
+        byte[] whole = png(0x37); // of this test alone, so that nothing remembers it
+        String sha256 = placed(whole).path("sha256").asString();
+        context.getBean(DSLContext.class)
+                .update(ASSET_FILE)
+                .set(ASSET_FILE.FILE, java.util.Arrays.copyOf(whole, 60)) // the disk lost the rest
+                .where(ASSET_FILE.SHA256.eq(sha256))
+                .execute();
+        try {
+            String picture = "/api/publications/%s/pages/%s/picture".formatted(id, page(1));
+            assertThat(client.get(picture).status()).isEqualTo(200);
+            assertThat(client.get("/api/publications/%s/findings".formatted(id)).text())
+                    .contains("picture-unreadable")
+                    .contains("damaged or ends too early");
+            String job =
+                    client.post("/api/publications/" + id + "/exports", "")
+                            .json()
+                            .path("id")
+                            .asString();
+            JsonNode ended = client.get("/api/jobs/" + job).json();
+            for (int i = 0; i < 300 && ended.path("state").asString().equals("RUNNING"); i++) {
+                Thread.sleep(100);
+                ended = client.get("/api/jobs/" + job).json();
+            }
+            assertThat(ended.path("state").asString()).isEqualTo("FAILED");
+            assertThat(ended.path("message").asString()).contains("damaged or ends too early");
+        } finally {
+            context.getBean(DSLContext.class)
+                    .update(ASSET_FILE)
+                    .set(ASSET_FILE.FILE, whole)
+                    .where(ASSET_FILE.SHA256.eq(sha256))
+                    .execute();
+        }
     }
 
     @ParameterizedTest

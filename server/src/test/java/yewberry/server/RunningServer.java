@@ -10,6 +10,7 @@ import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** Starts the real application once for all tests, on a free port with a folder of its own. */
@@ -54,11 +55,15 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
 
     @Override
     public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
-        return parameter.getParameter().getType() == Client.class;
+        Class<?> type = parameter.getParameter().getType();
+        return type == Client.class || type == ApplicationContext.class;
     }
 
     @Override
     public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
-        return started(context).client();
+        Started started = started(context);
+        return parameter.getParameter().getType() == Client.class
+                ? started.client()
+                : started.context();
     }
 }

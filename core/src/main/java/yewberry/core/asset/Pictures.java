@@ -1,7 +1,5 @@
 package yewberry.core.asset;
 
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
@@ -50,10 +48,9 @@ public final class Pictures {
     private final Files files;
     private final FileReader reader;
     private final Map<Failure, String> failures = new ConcurrentHashMap<>();
-    private final long capacity = Runtime.getRuntime().maxMemory() / PART;
-    private final Map<Key, PlaneImage> known = new LinkedHashMap<>(64, 0.75f, true);
-    private final Map<Key, CompletableFuture<PlaneImage>> making = new HashMap<>();
-    private long held;
+    private final PlaneImageCache<Key> known =
+            new PlaneImageCache<>(Runtime.getRuntime().maxMemory() / PART);
+    private final Map<Key, CompletableFuture<PlaneImage>> making = new ConcurrentHashMap<>();
 
     /** Reads files in this process. */
     public Pictures(Files files, Documents documents) {
@@ -180,15 +177,12 @@ public final class Pictures {
      * Made once, however many ask for it; no lock is held meanwhile, and others wait for nothing.
      */
     private PlaneImage remembered(Key key, Making making) {
-        CompletableFuture<PlaneImage> mine = new CompletableFuture<>();
-        CompletableFuture<PlaneImage> others;
-        synchronized (known) {
-            PlaneImage image = known.get(key);
-            if (image != null) {
-                return image;
-            }
-            others = this.making.putIfAbsent(key, mine);
+        PlaneImage image = known.get(key);
+        if (image != null) {
+            return image;
         }
+        CompletableFuture<PlaneImage> mine = new CompletableFuture<>();
+        CompletableFuture<PlaneImage> others = this.making.putIfAbsent(key, mine);
         if (others != null) {
             try {
                 return others.join();
@@ -201,24 +195,14 @@ public final class Pictures {
         }
         try {
             PlaneImage made = made(key, making);
-            synchronized (known) {
-                known.put(key, made);
-                held += made.size();
-                var oldest = known.entrySet().iterator();
-                while (held > capacity && known.size() > 1) {
-                    held -= oldest.next().getValue().size();
-                    oldest.remove();
-                }
-            }
+            known.put(key, made);
             mine.complete(made);
             return made;
         } catch (Throwable failure) {
             mine.completeExceptionally(failure);
             throw failure;
         } finally {
-            synchronized (known) {
-                this.making.remove(key);
-            }
+            this.making.remove(key);
         }
     }
 

@@ -1,5 +1,7 @@
 package yewberry.core.color;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
 import java.awt.color.ICC_Profile;
@@ -9,10 +11,7 @@ import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Function;
 import yewberry.core.Refused;
 
 /**
@@ -26,7 +25,10 @@ import yewberry.core.Refused;
  */
 public final class PressCondition {
     /** A publication holds a few hundred colours; the bound only guards against abuse. */
-    private static final int CACHED = 20_000;
+    private static final int COLORS = 20_000;
+
+    /** Of up to three megabytes each. */
+    private static final int TABLES = 16;
 
     private final String id;
     private final String name;
@@ -36,15 +38,19 @@ public final class PressCondition {
     private final ICC_ColorSpace space;
     private final double[] black;
     private final double[] white;
-    private final Map<Optional<Lab>, ScreenTable> tables = new ConcurrentHashMap<>();
+    private volatile ScreenTable toLight;
+
+    /** A stock that is being chosen goes through many colours. */
+    private final Cache<Lab, ScreenTable> onStocks = kept(TABLES);
+
     private volatile double[][] grid;
     private volatile PlaneTable fromScreen;
 
     /** By all bytes of the profile. */
-    private final Map<ProfileUse, PlaneTable> fromProfiles = new ConcurrentHashMap<>();
+    private final Cache<ProfileUse, PlaneTable> fromProfiles = kept(TABLES);
 
-    private final Map<Cmyk, Rgb> toScreen = new ConcurrentHashMap<>();
-    private final Map<Color, Cmyk> toInk = new ConcurrentHashMap<>();
+    private final Cache<Cmyk, Rgb> toScreen = kept(COLORS);
+    private final Cache<Color, Cmyk> toInk = kept(COLORS);
 
     private PressCondition(
             String id, String name, String registeredName, byte[] profile, double inkLimit) {
@@ -181,7 +187,7 @@ public final class PressCondition {
         return switch (color) {
             case Rgb rgb -> rgb;
             case Lab lab -> Srgb.fromXyzD50(lab.xyz());
-            case Cmyk cmyk -> cached(toScreen, cmyk, ink -> Srgb.fromXyzD50(compensated(ink)));
+            case Cmyk cmyk -> toScreen.get(cmyk, ink -> Srgb.fromXyzD50(compensated(ink)));
             case Gray gray -> toScreen(gray.ink());
             case Inks inks -> toScreen(toInk(inks));
         };
@@ -200,18 +206,18 @@ public final class PressCondition {
 
     /** Many pixels of ink at once, as {@link #toScreen}. */
     public ScreenTable screenTable() {
-        return tables.computeIfAbsent(
-                Optional.empty(),
-                none -> new ScreenTable(grid(), xyz -> Srgb.linear(compensated(xyz))));
+        ScreenTable made = toLight;
+        if (made == null) {
+            made = new ScreenTable(grid(), xyz -> Srgb.linear(compensated(xyz)));
+            toLight = made;
+        }
+        return made;
     }
 
     /** Many pixels of ink at once, as {@link #proof} on a stock. */
     public ScreenTable proofTable(Lab stock) {
-        if (tables.size() > 8) {
-            tables.clear(); // a stock that is being chosen goes through many colours
-        }
-        return tables.computeIfAbsent(
-                Optional.of(stock),
+        return onStocks.get(
+                stock,
                 of -> new ScreenTable(grid(), xyz -> Srgb.linear(onStock(xyz, stock.xyz()))));
     }
 
@@ -238,11 +244,8 @@ public final class PressCondition {
         if (Arrays.equals(profile, other)) {
             return Optional.empty();
         }
-        if (fromProfiles.size() > 16) {
-            fromProfiles.clear();
-        }
         return Optional.of(
-                fromProfiles.computeIfAbsent(
+                fromProfiles.get(
                         new ProfileUse(ByteBuffer.wrap(other.clone()), medium),
                         key -> PlaneTable.of(other, this, medium)));
     }
@@ -252,8 +255,8 @@ public final class PressCondition {
         return switch (color) {
             case Cmyk cmyk -> cmyk;
             case Gray gray -> gray.ink();
-            case Rgb rgb -> cached(toInk, rgb, each -> inkOf(Srgb.toXyzD50(rgb)));
-            case Lab lab -> cached(toInk, lab, each -> inkOf(lab.xyz()));
+            case Rgb rgb -> toInk.get(rgb, each -> inkOf(Srgb.toXyzD50(rgb)));
+            case Lab lab -> toInk.get(lab, each -> inkOf(lab.xyz()));
             case Inks inks -> equivalent(inks);
         };
     }
@@ -292,17 +295,8 @@ public final class PressCondition {
         return Srgb.fromXyzD50(onStock(toInk(color), stock.xyz()));
     }
 
-    private static <K, V> V cached(Map<? super K, V> cache, K key, Function<K, V> compute) {
-        V known = cache.get(key);
-        if (known != null) {
-            return known;
-        }
-        if (cache.size() >= CACHED) {
-            cache.clear();
-        }
-        V value = compute.apply(key);
-        cache.put(key, value);
-        return value;
+    private static <K, V> Cache<K, V> kept(int most) {
+        return Caffeine.newBuilder().maximumSize(most).executor(Runnable::run).build();
     }
 
     /** Each spot ink counts as its equivalent at its coverage, added up: as in the press PDF. */

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import yewberry.core.Names;
 import yewberry.core.Refused;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Swatch;
@@ -77,7 +78,7 @@ public record RecipeParts(Recipe recipe, List<Swatch> swatches, List<Asset> asse
             if (there.isPresent()) {
                 known.put(swatch.id(), there.get().id());
             } else {
-                Swatch fresh = new Swatch(ids.get(), free(swatch.name(), names), wanted);
+                Swatch fresh = new Swatch(ids.get(), Names.free(swatch.name(), names), wanted);
                 names.add(fresh.name());
                 known.put(swatch.id(), fresh.id());
                 edits.add(new Edit.AddSwatch(fresh));
@@ -117,14 +118,6 @@ public record RecipeParts(Recipe recipe, List<Swatch> swatches, List<Asset> asse
                     "This recipe needs a swatch or a picture that does not come with it; export it anew from where it came from.");
         }
         return there;
-    }
-
-    private static String free(String name, Set<String> taken) {
-        String candidate = name;
-        for (int number = 2; taken.contains(candidate); number++) {
-            candidate = name + " " + number;
-        }
-        return candidate;
     }
 
     private static Background background(Background from, Map<UUID, UUID> known, UUID id) {

@@ -1,22 +1,33 @@
 package yewberry.core.picture;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.awt.image.BufferedImage;
-import java.util.ArrayDeque;
 import java.util.Base64;
-import java.util.Deque;
-import java.util.Map;
-import java.util.WeakHashMap;
+import java.util.List;
+import java.util.stream.Stream;
 import yewberry.core.color.View;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 
-/** Remembers the painted areas of a scene for as long as the scene itself is remembered. */
+/** Remembers the painted areas of scenes, at most for as long as the scenes are remembered. */
 final class PaintedAreas {
     /** The page by itself, its part of a spread, and either in another viewing. */
     private static final int VARIANTS = 4;
 
-    private static final Map<PageScene, Deque<Known>> MEMO = new WeakHashMap<>();
+    /** The part of the heap that they may take. */
+    private static final int PART = 16;
+
+    /** By the very scene; those made last first. */
+    private static final Cache<PageScene, List<Known>> MEMO =
+            Caffeine.newBuilder()
+                    .weakKeys()
+                    .maximumWeight(Runtime.getRuntime().maxMemory() / PART)
+                    .weigher((PageScene scene, List<Known> known) ->
+                            known.stream().mapToInt(each -> each.picture().base64().length()).sum())
+                    .executor(Runnable::run)
+                    .build();
 
     /**
      * A PNG file.
@@ -31,24 +42,23 @@ final class PaintedAreas {
     private PaintedAreas() {}
 
     static Picture of(PageScene scene, View view, Rect region, int ppi) {
-        synchronized (MEMO) {
-            for (Known known : MEMO.getOrDefault(scene, new ArrayDeque<>())) {
-                if (known.view().equals(view)
-                        && known.region().equals(region)
-                        && known.ppi() == ppi) {
-                    return known.picture();
-                }
+        List<Known> before = known(scene);
+        for (Known known : before) {
+            if (known.view().equals(view) && known.region().equals(region) && known.ppi() == ppi) {
+                return known.picture();
             }
         }
-        Picture picture = picture(PageRaster.areas(scene, view, region, ppi));
-        synchronized (MEMO) {
-            Deque<Known> known = MEMO.computeIfAbsent(scene, key -> new ArrayDeque<>());
-            if (known.size() == VARIANTS) {
-                known.removeLast();
-            }
-            known.addFirst(new Known(view, region, ppi, picture));
-        }
-        return picture;
+        Known made =
+                new Known(view, region, ppi, picture(PageRaster.areas(scene, view, region, ppi)));
+        MEMO.put(
+                scene,
+                Stream.concat(Stream.of(made), known(scene).stream()).limit(VARIANTS).toList());
+        return made.picture();
+    }
+
+    private static List<Known> known(PageScene scene) {
+        List<Known> known = MEMO.getIfPresent(scene);
+        return known == null ? List.of() : known;
     }
 
     static Picture picture(BufferedImage image) {

@@ -1,14 +1,24 @@
 package yewberry.core.picture;
 
-import java.util.Map;
-import java.util.WeakHashMap;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import yewberry.core.color.View;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.PageScene;
 
-/** Pages as small PNG files, remembered for as long as their scenes are. */
+/** Pages as small PNG files, remembered at most for as long as their scenes are. */
 public final class SmallPicture {
-    private static final Map<PageScene, Known> MEMO = new WeakHashMap<>();
+    /** The part of the heap that they may take. */
+    private static final int PART = 32;
+
+    /** By the very scene. */
+    private static final Cache<PageScene, Known> MEMO =
+            Caffeine.newBuilder()
+                    .weakKeys()
+                    .maximumWeight(Runtime.getRuntime().maxMemory() / PART)
+                    .weigher((PageScene scene, Known known) -> known.file().length)
+                    .executor(Runnable::run)
+                    .build();
 
     private record Known(View view, int ppi, byte[] file) {}
 
@@ -16,16 +26,12 @@ public final class SmallPicture {
 
     /** A page out to its bleed. */
     public static byte[] of(PageScene scene, View view, int ppi) {
-        synchronized (MEMO) {
-            Known known = MEMO.get(scene);
-            if (known != null && known.ppi() == ppi && known.view().equals(view)) {
-                return known.file();
-            }
+        Known known = MEMO.getIfPresent(scene);
+        if (known != null && known.ppi() == ppi && known.view().equals(view)) {
+            return known.file();
         }
         byte[] file = Png.quick(PageRaster.page(scene, view, scene.boxes().bleed(), ppi));
-        synchronized (MEMO) {
-            MEMO.put(scene, new Known(view, ppi, file));
-        }
+        MEMO.put(scene, new Known(view, ppi, file));
         return file;
     }
 }

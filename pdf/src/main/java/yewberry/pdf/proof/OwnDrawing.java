@@ -5,7 +5,6 @@ import java.io.Closeable;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,6 +12,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import yewberry.core.asset.PlaneImage;
+import yewberry.core.asset.PlaneImageCache;
 import yewberry.core.color.Inks;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.SeeThrough;
@@ -38,7 +38,7 @@ final class OwnDrawing implements Closeable {
 
     private final Map<String, PDDocument> documents = new HashMap<>();
     private final Map<String, ImageCache> caches = new HashMap<>();
-    private final Map<PictureUse, PlaneImage> pictures = new LinkedHashMap<>(16, 0.75f, true);
+    private final PlaneImageCache<PictureUse> pictures = new PlaneImageCache<>(MOST_BYTES);
     private final Map<PictureUse, Integer> drawn = new HashMap<>();
 
     private record PictureUse(
@@ -85,12 +85,6 @@ final class OwnDrawing implements Closeable {
         if (known == null) {
             known = picture.pixels().whole(width).reduced(use.factor());
             pictures.put(use, known);
-            long held = pictures.values().stream().mapToLong(each -> each.samples().length).sum();
-            var oldest = pictures.values().iterator();
-            while (held > MOST_BYTES && pictures.size() > 1) {
-                held -= oldest.next().samples().length;
-                oldest.remove();
-            }
         }
         return known;
     }

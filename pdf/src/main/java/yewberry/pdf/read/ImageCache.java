@@ -1,20 +1,18 @@
 package yewberry.pdf.read;
 
 import java.io.IOException;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import yewberry.core.asset.PlaneImage;
+import yewberry.core.asset.PlaneImageCache;
 import yewberry.core.color.Medium;
 
 /** Images of one file as they were read last, up to a bound in memory. Not thread-safe. */
 public final class ImageCache {
     private static final long MOST_BYTES = 64L << 20;
 
-    private final Map<Key, PlaneImage> known = new LinkedHashMap<>(16, 0.75f, true);
-    private long held;
+    private final PlaneImageCache<Key> known = new PlaneImageCache<>(MOST_BYTES);
 
     private record Key(COSDictionary image, Medium medium, int planes, int factor) {}
 
@@ -30,12 +28,6 @@ public final class ImageCache {
             found = new ImageReader(colors).read(image).reduced(factor);
             if (image instanceof PDImageXObject) {
                 known.put(key, found);
-                held += found.samples().length;
-                var oldest = known.values().iterator();
-                while (held > MOST_BYTES && known.size() > 1) {
-                    held -= oldest.next().samples().length;
-                    oldest.remove();
-                }
             }
         }
         return found;

@@ -317,16 +317,18 @@ public class Jobs implements DisposableBean {
                     delete(file(id));
                     db.deleteFrom(JOB).where(JOB.ID.eq(id)).execute();
                 });
-        Set<String> known = new HashSet<>();
-        db.select(JOB.ID)
-                .from(JOB)
-                .fetch(JOB.ID)
-                .forEach(id -> {
-                    known.add(file(id).getFileName().toString());
-                    known.add(id + ".part");
-                });
-        try (var files = Files.list(folder)) {
-            files.filter(file -> !known.contains(file.getFileName().toString()))
+        try (var listed = Files.list(folder)) {
+            List<Path> files = listed.toList(); // first: each is younger than the row of its job
+            Set<String> known = new HashSet<>();
+            db.select(JOB.ID)
+                    .from(JOB)
+                    .fetch(JOB.ID)
+                    .forEach(id -> {
+                        known.add(file(id).getFileName().toString());
+                        known.add(id + ".part");
+                    });
+            files.stream()
+                    .filter(file -> !known.contains(file.getFileName().toString()))
                     .forEach(Jobs::delete);
         } catch (NoSuchFileException none) {
             // nothing was exported yet

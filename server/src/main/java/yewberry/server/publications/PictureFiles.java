@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Semaphore;
 import org.springframework.stereotype.Component;
+import yewberry.core.Names;
 import yewberry.core.Refused;
 import yewberry.core.asset.FileReader;
 import yewberry.core.asset.Pictures;
@@ -26,6 +27,9 @@ import yewberry.server.store.AssetStore;
 public class PictureFiles {
     /** So many files are in memory at once while they are taken in. */
     private static final int TAKEN_IN = 2;
+
+    /** Of what a picture is called after its file. */
+    private static final int LONGEST = 100;
 
     private final AssetStore store;
     private final FileReader reader;
@@ -47,21 +51,35 @@ public class PictureFiles {
         return store.read(sha256);
     }
 
+    /** What is made of a file that has come. */
+    public interface Reading<T> {
+        T read(Path file) throws IOException;
+    }
+
     /**
-     * Takes a file in as it comes. It waits on the disk for its turn, so that many at once take no
-     * more memory than one.
+     * Takes a file in as it comes.
      *
      * @param name of the file
      * @throws Refused if it cannot be placed
      * @throws IOException if it does not come whole
      */
     public Asset add(UUID id, String name, InputStream body) throws IOException {
-        Path waiting = Files.createTempFile("yewberry-picture", null);
+        return inTurn(body, file -> add(id, name, Files.readAllBytes(file)));
+    }
+
+    /**
+     * Reads a file once all of it has come. It waits on the disk for its turn, so that many at once
+     * take no more memory than two.
+     *
+     * @throws IOException if it does not come whole
+     */
+    public <T> T inTurn(InputStream body, Reading<T> reading) throws IOException {
+        Path waiting = Files.createTempFile("yewberry-file", null);
         try {
             Files.copy(body, waiting, StandardCopyOption.REPLACE_EXISTING);
             turns.acquireUninterruptibly();
             try {
-                return add(id, name, Files.readAllBytes(waiting));
+                return reading.read(waiting);
             } finally {
                 turns.release();
             }
@@ -87,7 +105,11 @@ public class PictureFiles {
     /** The name of a file without its ending. */
     private static String title(String name) {
         String title = name.replaceFirst("\\.[A-Za-z]{3,4}$", "").strip();
-        return title.isEmpty() ? "Picture" : title.substring(0, Math.min(title.length(), 100));
+        try {
+            return Names.checked("picture", Names.cut(title, LONGEST));
+        } catch (Refused unseen) {
+            return "Picture";
+        }
     }
 
     private static String sha256(byte[] file) {

@@ -4,6 +4,7 @@ import static yewberry.server.store.db.Tables.ASSET_FILE;
 
 import java.util.Optional;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 import org.springframework.stereotype.Component;
 import yewberry.core.Refused;
 import yewberry.core.asset.Files;
@@ -34,7 +35,12 @@ public class AssetStore implements Files {
         row.setSha256(sha256);
         row.setContent(columns.write(content, Asset.Content.class));
         row.setFile(file);
-        db.insertInto(ASSET_FILE).set(row).onDuplicateKeyIgnore().execute();
+        if (db.insertInto(ASSET_FILE).set(row).onDuplicateKeyIgnore().execute() == 0) {
+            db.update(ASSET_FILE) // it is wanted again, and kept as if it had come now
+                    .set(ASSET_FILE.ADDED, DSL.currentOffsetDateTime())
+                    .where(ASSET_FILE.SHA256.eq(sha256))
+                    .execute();
+        }
         db.execute("checkpoint sync");
     }
 

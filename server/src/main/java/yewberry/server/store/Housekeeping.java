@@ -102,7 +102,8 @@ public class Housekeeping implements DisposableBean {
         Backup.tidy(data, LocalDate.now(clock.withZone(ZoneOffset.UTC)));
     }
 
-    private void tidy() throws IOException {
+    /** Removes what has been kept long enough. */
+    void tidy() throws IOException {
         OffsetDateTime now = OffsetDateTime.now(clock);
         jobs.removeBefore(now.minus(EXPORTS));
         Set<String> inBackups = Backup.files(data);

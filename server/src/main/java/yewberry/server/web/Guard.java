@@ -17,6 +17,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import tools.jackson.databind.json.JsonMapper;
+import yewberry.server.recipes.RecipeFile;
 
 /**
  * Stands before everything: answers only requests addressed to this machine by name (so that no
@@ -32,6 +33,9 @@ class Guard extends OncePerRequestFilter {
     private static final long PROFILE_LIMIT = 16 * LIMIT;
 
     private static final long PICTURE_LIMIT = 128 * LIMIT;
+
+    /** A recipe with thousands of backgrounds is brought along in one edit. */
+    private static final long EDIT_LIMIT = 16 * LIMIT;
 
     private static final Set<String> HOSTS = Set.of("127.0.0.1", "localhost", "[::1]");
     private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
@@ -90,10 +94,14 @@ class Guard extends OncePerRequestFilter {
         if (path.equals("/api/press-conditions")) {
             return PROFILE_LIMIT;
         }
-        return path.startsWith("/api/")
-                        && (path.endsWith("/pictures") || path.endsWith("/recipes/imports"))
-                ? PICTURE_LIMIT
-                : LIMIT;
+        if (!path.startsWith("/api/")) {
+            return LIMIT;
+        }
+        return path.endsWith("/recipes/imports")
+                ? RecipeFile.LARGEST
+                : path.endsWith("/pictures")
+                        ? PICTURE_LIMIT
+                        : path.endsWith("/edits") ? EDIT_LIMIT : LIMIT;
     }
 
     /** Browsers say where a request comes from; programs that are no browser may say nothing. */

@@ -10,7 +10,7 @@ public final class TooLarge extends IOException {
         super(
                 limit > 100L << 20
                         ? "This file is larger than %d MB; make it smaller.".formatted(limit >> 20)
-                        : "This is more than the %d KB that one request may have; do it in smaller steps."
-                                .formatted(limit >> 10));
+                        : "This is more than the %d MB that one request may have; do it in smaller steps."
+                                .formatted(limit >> 20));
     }
 }
