@@ -102,10 +102,12 @@ public final class Coverage {
     }
 
     public void forEach(Each each) {
-        for (int i = 0; i < covered.length; i++) {
-            if (covered[i] != 0) {
-                int at = (top + i / across) * stride + left + i % across;
-                each.pixel(at, (covered[i] & 0xff) / 255.0);
+        int row = top * stride + left;
+        for (int i = 0; i < covered.length; row += stride) {
+            for (int at = row; at < row + across; at++, i++) {
+                if (covered[i] != 0) {
+                    each.pixel(at, (covered[i] & 0xff) / 255.0);
+                }
             }
         }
     }

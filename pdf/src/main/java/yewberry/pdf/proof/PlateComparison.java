@@ -30,6 +30,9 @@ final class PlateComparison {
     private final int[] worstPlane;
     private final boolean[] off;
 
+    /** How far any pixel is off. */
+    private float most;
+
     private PlateComparison(PlaneRaster one, PlaneRaster other) {
         this.width = one.width();
         this.height = one.height();
@@ -37,9 +40,7 @@ final class PlateComparison {
         this.worstPlane = new int[width * height];
         this.off = new boolean[width * height];
         for (int plane = 0; plane < one.count(); plane++) {
-            Around first = new Around(printed(one, plane));
-            Around second = new Around(printed(other, plane));
-            compare(first, second, plane);
+            compare(printed(one, plane), printed(other, plane), plane);
         }
     }
 
@@ -58,73 +59,63 @@ final class PlateComparison {
         return printed;
     }
 
-    /** The values of a plane, with the least and the most of each and its eight neighbours. */
-    private final class Around {
-        private final float[] values;
-        private final float[] least;
-        private final float[] most;
+    /**
+     * Pixels that the page ends in are left out: they are partly page, in each painting a little
+     * differently. Around a pixel is looked only where it could be off, or off more than any other.
+     */
+    private void compare(float[] one, float[] other, int plane) {
+        for (int y = 1; y < height - 1; y++) {
+            for (int at = y * width + 1; at < (y + 1) * width - 1; at++) {
+                float apart = Math.abs(one[at] - other[at]);
+                if (apart > FLAT || apart > most) {
+                    compare(new Around(one, at), new Around(other, at), at, plane);
+                }
+            }
+        }
+    }
 
-        Around(float[] values) {
-            this.values = values;
-            this.least = around(values, true);
-            this.most = around(values, false);
+    private void compare(Around one, Around other, int at, int plane) {
+        float outside = Math.max(other.outside(one.value()), one.outside(other.value()));
+        if (outside > worst[at]) {
+            worst[at] = outside;
+            worstPlane[at] = plane;
+            most = Math.max(most, outside);
+        }
+        off[at] |= outside > (one.isFlat() && other.isFlat() ? FLAT : EDGE);
+    }
+
+    /** A value of a plane, with the least and the most of it and its eight neighbours. */
+    private final class Around {
+        private final float value;
+        private final float least;
+        private final float most;
+
+        Around(float[] values, int at) {
+            float low = values[at];
+            float high = low;
+            for (int row = at - width; row <= at + width; row += width) {
+                for (int each = row - 1; each <= row + 1; each++) {
+                    low = Math.min(low, values[each]);
+                    high = Math.max(high, values[each]);
+                }
+            }
+            this.value = values[at];
+            this.least = low;
+            this.most = high;
         }
 
-        boolean isFlat(int at) {
-            return most[at] - least[at] <= EVEN;
+        float value() {
+            return value;
+        }
+
+        boolean isFlat() {
+            return most - least <= EVEN;
         }
 
         /** How far a value is outside of what is here. */
-        float outside(float value, int at) {
-            return Math.max(least[at] - value, value - most[at]);
+        float outside(float of) {
+            return Math.max(least - of, of - most);
         }
-    }
-
-    /**
-     * Pixels that the page ends in are left out: they are partly page, in each painting a little
-     * differently.
-     */
-    private void compare(Around one, Around other, int plane) {
-        for (int y = 1; y < height - 1; y++) {
-            for (int at = y * width + 1; at < (y + 1) * width - 1; at++) {
-                float outside =
-                        Math.max(
-                                other.outside(one.values[at], at),
-                                one.outside(other.values[at], at));
-                if (outside > worst[at]) {
-                    worst[at] = outside;
-                    worstPlane[at] = plane;
-                }
-                off[at] |= outside > (one.isFlat(at) && other.isFlat(at) ? FLAT : EDGE);
-            }
-        }
-    }
-
-    /** The least or most of each pixel and its eight neighbours. */
-    private float[] around(float[] values, boolean least) {
-        float[] across = new float[values.length];
-        for (int y = 0; y < height; y++) {
-            for (int x = 0; x < width; x++) {
-                int at = y * width + x;
-                float value = values[at];
-                value = x > 0 ? pick(value, values[at - 1], least) : value;
-                across[at] = x < width - 1 ? pick(value, values[at + 1], least) : value;
-            }
-        }
-        float[] both = new float[values.length];
-        for (int y = 0; y < height; y++) {
-            for (int x = 0; x < width; x++) {
-                int at = y * width + x;
-                float value = across[at];
-                value = y > 0 ? pick(value, across[at - width], least) : value;
-                both[at] = y < height - 1 ? pick(value, across[at + width], least) : value;
-            }
-        }
-        return both;
-    }
-
-    private static float pick(float one, float other, boolean least) {
-        return least ? Math.min(one, other) : Math.max(one, other);
     }
 
     /** The pixel that is off the most; where none is, the one that comes nearest to it. */
