@@ -110,6 +110,12 @@ class RecipesTest {
 
     /** What is on the first page, saved and exported. */
     private byte[] exported() {
+        Client.Answer file = export();
+        assertThat(file.status()).as("export").isEqualTo(200);
+        return file.bytes();
+    }
+
+    private Client.Answer export() {
         String recipe = UUID.randomUUID().toString();
         edit(
                 """
@@ -119,10 +125,7 @@ class RecipesTest {
                         .formatted(
                                 recipe,
                                 client.read(id).path("pages").get(0).path("id").asString()));
-        Client.Answer file =
-                client.get("/api/publications/%s/recipes/%s/file".formatted(id, recipe));
-        assertThat(file.status()).as("export").isEqualTo(200);
-        return file.bytes();
+        return client.get("/api/publications/%s/recipes/%s/file".formatted(id, recipe));
     }
 
     /** Imports the recipe as the browser does: what is read comes back as an edit. */
@@ -186,17 +189,7 @@ class RecipesTest {
             byte[] file = noise(4200, 4000 + i);
             edit(ground(picture(bring("Noise.tif", file))));
         }
-        String recipe = UUID.randomUUID().toString();
-        edit(
-                """
-                {"type": "saveRecipe", "recipe": "%s", "name": "All",
-                 "from": {"type": "onPage", "id": "%s"}}
-                """
-                        .formatted(
-                                recipe,
-                                client.read(id).path("pages").get(0).path("id").asString()));
-        Client.Answer file =
-                client.get("/api/publications/%s/recipes/%s/file".formatted(id, recipe));
+        Client.Answer file = export();
         assertThat(file.status()).isEqualTo(422);
         assertThat(file.detail()).contains("too large a file to be imported again");
     }

@@ -218,30 +218,44 @@ class BackdropTest {
                 .orElseThrow();
     }
 
+    /** A picture over a whole page, with text on it. */
+    private static final class Pictured {
+        private final Asset asset;
+        private final Composer composer;
+
+        Pictured(BufferedImage image) {
+            byte[] file = Png.of(image);
+            asset =
+                    new Asset(
+                            new UUID(3, 1),
+                            "Picture",
+                            "any",
+                            new Intake(Documents.NONE).look("picture.png", file));
+            composer = new Composer(COATED, new Pictures(sha256 -> file, Documents.NONE));
+        }
+
+        /** The worst ratio of text that begins so many millimetres from the left. */
+        double worst(double across) {
+            Background picture =
+                    Sample.ground("g", Sample.NIGHT)
+                            .withFill(
+                                    new Fill.Picture(
+                                            asset.id(),
+                                            Placing.COVER,
+                                            yewberry.core.publication.RunOut.NONE,
+                                            Optional.empty()));
+            Publication with = publication(List.of(picture), across, 20).withAssets(List.of(asset));
+            return judged(composer.compose(with, 0)).worst().ratio();
+        }
+    }
+
     /** Night sky with one white stripe, on which text is moved along by a tenth of a millimetre. */
     @Test
     void over_a_picture_the_ratio_does_not_jump_when_text_moves_a_little() {
-        byte[] file = Png.of(stripes());
-        Asset asset =
-                new Asset(
-                        new UUID(3, 1),
-                        "Stripes",
-                        "any",
-                        new Intake(Documents.NONE).look("stripes.png", file));
-        Background picture =
-                Sample.ground("g", Sample.NIGHT)
-                        .withFill(
-                                new Fill.Picture(
-                                        asset.id(),
-                                        Placing.COVER,
-                                        yewberry.core.publication.RunOut.NONE,
-                                        Optional.empty()));
+        Pictured over = new Pictured(stripes());
         List<Double> ratios = new ArrayList<>();
-        Composer composer = new Composer(COATED, new Pictures(sha256 -> file, Documents.NONE));
         for (int step = 0; step < 30; step++) {
-            Publication moved =
-                    publication(List.of(picture), 15 + step * 0.1, 20).withAssets(List.of(asset));
-            ratios.add(judged(composer.compose(moved, 0)).worst().ratio());
+            ratios.add(over.worst(15 + step * 0.1));
         }
         assertThat(ratios).allMatch(ratio -> ratio < 3);
         for (int step = 1; step < ratios.size(); step++) {
@@ -278,29 +292,7 @@ class BackdropTest {
                 image.setRGB(x, y, white ? 0xffffff : 0x101830);
             }
         }
-        byte[] file = Png.of(image);
-        Asset asset =
-                new Asset(
-                        new UUID(3, 1),
-                        "Stripe",
-                        "any",
-                        new Intake(Documents.NONE).look("stripe.png", file));
-        Background picture =
-                Sample.ground("g", Sample.NIGHT)
-                        .withFill(
-                                new Fill.Picture(
-                                        asset.id(),
-                                        Placing.COVER,
-                                        yewberry.core.publication.RunOut.NONE,
-                                        Optional.empty()));
-        return judged(
-                        new Composer(COATED, new Pictures(sha256 -> file, Documents.NONE))
-                                .compose(
-                                        publication(List.of(picture), 15, 20)
-                                                .withAssets(List.of(asset)),
-                                        0))
-                .worst()
-                .ratio();
+        return new Pictured(image).worst(15);
     }
 
     @Test
