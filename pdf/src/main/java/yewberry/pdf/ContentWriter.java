@@ -87,6 +87,12 @@ final class ContentWriter {
         raw("k\n");
     }
 
+    /** White is 1. */
+    void fillGray(double light) {
+        numbers(light);
+        raw("g\n");
+    }
+
     void fillColor(Rgb light) {
         numbers(light.red() / 255.0, light.green() / 255.0, light.blue() / 255.0);
         raw("rg\n");

@@ -44,6 +44,8 @@ final class PlacedFiles implements Closeable {
     /** How far the colour of an edge goes on under the picture, so that no seam shows. */
     private static final double UNDER = 0.5;
 
+    private static final COSName AROUND = COSName.getPDFName("Around");
+
     /** Above it they become a pattern, which some devices place less exactly. */
     private static final int MOST_COPIES = 400;
 
@@ -109,7 +111,8 @@ final class PlacedFiles implements Closeable {
 
     /**
      * The colours of the edges lie under the picture and under each other, so that no seam shows;
-     * where something shows through them, they are put together by themselves first.
+     * where something shows through them, they are put together by themselves first, and end
+     * exactly where a picture that is see-through begins.
      */
     private void withEdges(
             ContentWriter content,
@@ -121,32 +124,74 @@ final class PlacedFiles implements Closeable {
             boolean covers)
             throws IOException {
         PicturePlace place = picture.place();
-        boolean whole = placed.object().getItem(COSName.SMASK) == null;
         ContentWriter inner = covers ? content : new ContentWriter();
-        edges(inner, placed, place, rect, bleed, whole ? UNDER : 0);
-        inner.transform(product(matrix(place, bleed), placed.unit()));
+        boolean seeThrough = placed.object().getItem(COSName.SMASK) != null;
+        inner.save();
+        if (seeThrough) {
+            inner.graphicsState(AROUND.getName());
+        }
+        edges(inner, placed, place, rect, bleed);
+        inner.restore();
+        double[] square = product(matrix(place, bleed), placed.unit());
+        inner.transform(square);
         inner.external(placed.name());
         if (covers) {
             named(resources, COSName.XOBJECT, placed.name(), placed.object());
             return;
         }
-        COSStream form = document.getDocument().createCOSStream();
-        form.setItem(COSName.TYPE, COSName.XOBJECT);
-        form.setItem(COSName.SUBTYPE, COSName.FORM);
-        form.setItem(COSName.BBOX, numbers(0, 0, bleed.width(), bleed.height()));
-        form.setItem(COSName.GROUP, PdfWriter.transparencyGroup(picture.pixels().medium()));
         COSDictionary objects = new COSDictionary();
         objects.setItem(COSName.getPDFName(placed.name()), placed.object());
         COSDictionary own = new COSDictionary();
         own.setItem(COSName.XOBJECT, objects);
-        form.setItem(COSName.RESOURCES, own);
-        try (OutputStream out = form.createOutputStream(COSName.FLATE_DECODE)) {
-            out.write(inner.bytes());
+        if (seeThrough) {
+            COSDictionary states = new COSDictionary();
+            states.setItem(AROUND, around(square, bleed));
+            own.setItem(COSName.EXT_G_STATE, states);
         }
+        COSDictionary group = PdfWriter.transparencyGroup(picture.pixels().medium());
+        COSStream form = form(bleed, group, own, inner);
         COSDictionary known = resources.getCOSObject().getCOSDictionary(COSName.XOBJECT);
         String name = "G" + (known == null ? 1 : known.size() + 1);
         named(resources, COSName.XOBJECT, name, form);
         content.external(name);
+    }
+
+    /**
+     * A state that paints all but a picture's own pixels: a soft mask (ISO 32000-1, 11.6.5.3) that
+     * is black where an image of one pixel lies as the picture does, so that both take the same
+     * pixels of any device.
+     *
+     * @param square where the picture lies, as a matrix from a square of one unit
+     */
+    private COSDictionary around(double[] square, Rect bleed) throws IOException {
+        COSDictionary objects = new COSDictionary();
+        objects.setItem(COSName.IMAGE, image(1, 1, COSName.DEVICEGRAY, new byte[1]));
+        COSDictionary own = new COSDictionary();
+        own.setItem(COSName.XOBJECT, objects);
+        ContentWriter content = new ContentWriter();
+        content.fillGray(1);
+        content.fillRectangle(0, 0, bleed.width(), bleed.height());
+        content.transform(square);
+        content.external(COSName.IMAGE.getName());
+        COSStream form = form(bleed, Shadings.grayGroup(), own, content);
+        COSDictionary state = new COSDictionary();
+        state.setItem(COSName.SMASK, Shadings.byLuminosity(form));
+        return state;
+    }
+
+    private COSStream form(
+            Rect bleed, COSDictionary group, COSDictionary resources, ContentWriter content)
+            throws IOException {
+        COSStream form = document.getDocument().createCOSStream();
+        form.setItem(COSName.TYPE, COSName.XOBJECT);
+        form.setItem(COSName.SUBTYPE, COSName.FORM);
+        form.setItem(COSName.BBOX, numbers(0, 0, bleed.width(), bleed.height()));
+        form.setItem(COSName.GROUP, group);
+        form.setItem(COSName.RESOURCES, resources);
+        try (OutputStream out = form.createOutputStream(COSName.FLATE_DECODE)) {
+            out.write(content.bytes());
+        }
+        return form;
     }
 
     /** One matrix, because five decimals of each of two would not do for the small ones. */
@@ -230,17 +275,12 @@ final class PlacedFiles implements Closeable {
      * the top and bottom cut out of those at the sides.
      */
     private static void edges(
-            ContentWriter content,
-            Placed placed,
-            PicturePlace place,
-            Rect rect,
-            Rect bleed,
-            double under) {
+            ContentWriter content, Placed placed, PicturePlace place, Rect rect, Rect bleed) {
         double far = Math.hypot(rect.width(), rect.height()) + place.width() + place.height();
         double u = far / place.width();
         double v = far / place.height();
-        double inU = under / place.width();
-        double inV = under / place.height();
+        double inU = UNDER / place.width();
+        double inV = UNDER / place.height();
         double[][] shapes = {
             {inU, -v, inU, 1 + v, -u, 1 + v, -u, -v},
             {1 - inU, -v, 1 - inU, 1 + v, 1 + u, 1 + v, 1 + u, -v},

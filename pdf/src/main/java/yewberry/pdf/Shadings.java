@@ -165,10 +165,7 @@ final class Shadings {
         form.setItem(COSName.TYPE, COSName.XOBJECT);
         form.setItem(COSName.SUBTYPE, COSName.FORM);
         form.setItem(COSName.BBOX, numbers(0, 0, bleed.width(), bleed.height()));
-        COSDictionary group = new COSDictionary();
-        group.setItem(COSName.S, COSName.TRANSPARENCY);
-        group.setItem(COSName.CS, COSName.DEVICEGRAY);
-        form.setItem(COSName.GROUP, group);
+        form.setItem(COSName.GROUP, grayGroup());
         COSDictionary shadings = new COSDictionary();
         shadings.setItem(
                 COSName.getPDFName("Mask"),
@@ -179,6 +176,18 @@ final class Shadings {
         try (OutputStream out = form.createOutputStream(COSName.FLATE_DECODE)) {
             out.write("/Mask sh".getBytes(StandardCharsets.US_ASCII));
         }
+        return byLuminosity(form);
+    }
+
+    static COSDictionary grayGroup() {
+        COSDictionary group = new COSDictionary();
+        group.setItem(COSName.S, COSName.TRANSPARENCY);
+        group.setItem(COSName.CS, COSName.DEVICEGRAY);
+        return group;
+    }
+
+    /** A soft mask that lets through as much as a form is light: ISO 32000-1, 11.6.5.3. */
+    static COSDictionary byLuminosity(COSStream form) {
         COSDictionary mask = new COSDictionary();
         mask.setItem(COSName.S, LUMINOSITY);
         mask.setItem(COSName.G, form);

@@ -1,6 +1,7 @@
 package yewberry.pdf;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.io.OutputStream;
@@ -11,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.CancellationException;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
@@ -434,5 +436,61 @@ class ReadBackTest {
         assertThat(painted.x()).isBetween(50.0, 60.0);
         assertThat(painted.picture()).isPresent();
         assertThat(painted.share()).isBetween(0.3, 0.8);
+    }
+
+    /**
+     * Of a page on which nothing mixes: PDFBox's renderer draws it by other code than the plates.
+     */
+    @Test
+    void a_second_drawing_bears_witness_where_nothing_mixes() throws IOException {
+        List<PageScene> plain = Leaflet.scenes();
+        Path file = folder.resolve("plain.pdf");
+        PdfWriter.write("Plain", plain, Medium.PAPER, COATED, Instant.EPOCH, file, Progress.NONE);
+        assertThat(ReadBack.check(file, plain, Medium.PAPER, COATED, Progress.NONE).matches())
+                .isTrue();
+        Path changed = folder.resolve("plain-changed.pdf");
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            content(text -> text + "\n0 0.1 0 0 k 60 20 20 20 re f").to(document);
+            document.save(changed.toFile());
+        }
+        PageReport first =
+                ReadBack.check(changed, plain, Medium.PAPER, COATED, Progress.NONE)
+                        .pages()
+                        .getFirst();
+        assertThat(first.problems()).anyMatch(problem -> problem.contains("second drawing"));
+    }
+
+    /** Pages are read by several threads, and each is told of where it stands. */
+    @Test
+    void many_pages_are_told_in_their_order() throws IOException {
+        List<PageScene> many = new ArrayList<>();
+        for (int i = 0; i < 10; i++) {
+            many.addAll(Leaflet.scenes());
+        }
+        Path file = folder.resolve("many.pdf");
+        PdfWriter.write("Many", many, Medium.PAPER, COATED, Instant.EPOCH, file, Progress.NONE);
+        List<Integer> told = new ArrayList<>();
+        ReadBackReport report =
+                ReadBack.check(file, many, Medium.PAPER, COATED, (done, all) -> told.add(done));
+        assertThat(report.matches()).as(report.problems().toString()).isTrue();
+        assertThat(report.pages())
+                .extracting(PageReport::number)
+                .containsExactlyElementsOf(told)
+                .hasSize(30)
+                .isSorted();
+    }
+
+    @Test
+    void reading_back_is_given_up_when_it_is_not_wanted() {
+        assertThatThrownBy(() ->
+                        ReadBack.check(
+                                pdf,
+                                scenes,
+                                Medium.PAPER,
+                                COATED,
+                                (done, all) -> {
+                                    throw new CancellationException();
+                                }))
+                .isInstanceOf(CancellationException.class);
     }
 }

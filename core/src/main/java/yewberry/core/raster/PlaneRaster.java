@@ -68,6 +68,19 @@ public final class PlaneRaster {
     }
 
     /**
+     * Puts a pixel in the place of what is there.
+     *
+     * @param source each plane, 0 to 1
+     * @param covered how much of the pixel, 0 to 1
+     */
+    public void set(int at, double[] source, double covered) {
+        alpha[at] = (float) covered;
+        for (int plane = 0; plane < planes.length; plane++) {
+            planes[plane][at] = (float) source[plane];
+        }
+    }
+
+    /**
      * Paints a pixel over what is there.
      *
      * @param source each plane, 0 to 1

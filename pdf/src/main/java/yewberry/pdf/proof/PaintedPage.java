@@ -3,7 +3,6 @@ package yewberry.pdf.proof;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.GeneralPath;
-import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import java.util.ArrayDeque;
@@ -11,7 +10,6 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
-import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
@@ -33,13 +31,13 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.graphics.pattern.PDTilingPattern;
 import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
+import yewberry.pdf.read.PathEngine;
 
 /**
  * What a page of a file paints, by number: where each glyph, each area and each placed file stands
  * and how it is set, in the file's own coordinates. What placed pages are made of is not told.
  */
-final class PaintedPage extends PDFGraphicsStreamEngine {
-    private final GeneralPath path = new GeneralPath();
+final class PaintedPage extends PathEngine {
     private final List<Rectangle2D> areas = new ArrayList<>();
     private final List<PaintedGlyph> glyphs = new ArrayList<>();
     private final List<PaintedFile> files = new ArrayList<>();
@@ -176,73 +174,21 @@ final class PaintedPage extends PDFGraphicsStreamEngine {
     }
 
     @Override
-    public void appendRectangle(Point2D p0, Point2D p1, Point2D p2, Point2D p3) {
-        path.moveTo(p0.getX(), p0.getY());
-        path.lineTo(p1.getX(), p1.getY());
-        path.lineTo(p2.getX(), p2.getY());
-        path.lineTo(p3.getX(), p3.getY());
-        path.closePath();
-    }
-
-    @Override
-    public void fillPath(int windingRule) {
+    protected void fill(GeneralPath path) {
         Rectangle2D clip = getGraphicsState().getCurrentClippingPath().getBounds2D();
         areas.add(path.getBounds2D().createIntersection(clip));
         if (getGraphicsState().getNonStrokingColor().getPatternName() != null) {
             pattern(getGraphicsState().getNonStrokingColor().getPatternName());
         }
-        path.reset();
     }
 
+    /** Nothing is written as a stroke. */
     @Override
-    public void fillAndStrokePath(int windingRule) {
-        fillPath(windingRule);
-    }
+    protected void stroke(GeneralPath path) {}
 
     @Override
     public void shadingFill(COSName shading) {
         areas.add(getGraphicsState().getCurrentClippingPath().getBounds2D());
-    }
-
-    @Override
-    public void clip(int windingRule) {
-        path.setWindingRule(windingRule);
-        getGraphicsState().intersectClippingPath(new GeneralPath(path));
-    }
-
-    @Override
-    public void moveTo(float x, float y) {
-        path.moveTo(x, y);
-    }
-
-    @Override
-    public void lineTo(float x, float y) {
-        path.lineTo(x, y);
-    }
-
-    @Override
-    public void curveTo(float x1, float y1, float x2, float y2, float x3, float y3) {
-        path.curveTo(x1, y1, x2, y2, x3, y3);
-    }
-
-    @Override
-    public Point2D getCurrentPoint() {
-        return path.getCurrentPoint();
-    }
-
-    @Override
-    public void closePath() {
-        path.closePath();
-    }
-
-    @Override
-    public void endPath() {
-        path.reset();
-    }
-
-    @Override
-    public void strokePath() {
-        path.reset();
     }
 
     @Override

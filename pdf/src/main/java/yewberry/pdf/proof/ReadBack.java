@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
@@ -52,16 +53,25 @@ public final class ReadBack implements AutoCloseable {
     private static final int MOST_PICTURES = 20;
 
     private final PDDocument document;
+    private final List<PageScene> scenes;
     private final Medium medium;
     private final PressCondition condition;
     private final OwnDrawing own = new OwnDrawing();
     private final ImageCache images = new ImageCache();
-    private int pictures;
+    private final AtomicInteger pictures;
+    private Optional<SecondDrawing> witness = Optional.empty();
 
-    private ReadBack(PDDocument document, Medium medium, PressCondition condition) {
+    private ReadBack(
+            PDDocument document,
+            List<PageScene> scenes,
+            Medium medium,
+            PressCondition condition,
+            AtomicInteger pictures) {
         this.document = document;
+        this.scenes = scenes;
         this.medium = medium;
         this.condition = condition;
+        this.pictures = pictures;
     }
 
     /**
@@ -76,23 +86,30 @@ public final class ReadBack implements AutoCloseable {
             PressCondition condition,
             Progress progress)
             throws IOException {
+        AtomicInteger pictures = new AtomicInteger();
+        List<String> problems;
+        int pages;
         try (PDDocument document =
                         Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
-                ReadBack readBack = new ReadBack(document, medium, condition)) {
-            List<String> problems = readBack.file(scenes.size());
-            List<PageReport> pages = new ArrayList<>();
-            int both = Math.min(document.getNumberOfPages(), scenes.size());
-            for (int i = 0; i < both; i++) {
-                progress.at(i, both);
-                pages.add(readBack.page(i + 1, document.getPage(i), scenes.get(i).on(medium)));
-            }
-            return ReadBackReport.of(pages, problems);
+                ReadBack readBack = new ReadBack(document, scenes, medium, condition, pictures)) {
+            problems = readBack.file();
+            pages = Math.min(document.getNumberOfPages(), scenes.size());
         }
+        PageReaders.Opener opener =
+                document -> {
+                    ReadBack reader = new ReadBack(document, scenes, medium, condition, pictures);
+                    if (problems.isEmpty()) {
+                        reader.witness = Optional.of(new SecondDrawing(document, medium));
+                    }
+                    return reader;
+                };
+        return ReadBackReport.of(PageReaders.read(file, opener, pages, progress), problems);
     }
 
     /** What is wrong with the file as a whole. */
-    private List<String> file(int pages) throws IOException {
+    private List<String> file() throws IOException {
         List<String> problems = new ArrayList<>();
+        int pages = scenes.size();
         if (document.getNumberOfPages() != pages) {
             problems.add(
                     "The file has %d pages instead of %d."
@@ -130,7 +147,14 @@ public final class ReadBack implements AutoCloseable {
         return problems;
     }
 
-    private PageReport page(int number, PDPage page, MediumScene scene) throws IOException {
+    /**
+     * @param index of the page, from 0
+     * @throws IOException if the page cannot be read
+     */
+    PageReport page(int index) throws IOException {
+        int number = index + 1;
+        PDPage page = document.getPage(index);
+        MediumScene scene = scenes.get(index).on(medium);
         Rect bleed = scene.boxes().bleed();
         Rect shown = medium == Medium.SCREEN ? scene.boxes().trim() : bleed;
         List<BoxCheck> boxes =
@@ -144,7 +168,19 @@ public final class ReadBack implements AutoCloseable {
         GlyphCheck.Found text = GlyphCheck.check(scene, painted.glyphs());
         problems.addAll(text.problems());
         problems.addAll(PlaceCheck.check(scene, shown, painted));
-        return PageReport.of(number, boxes, painted(page, scene, shown), text.colors(), problems);
+        PlaneRaster wanted = own.draw(scene, shown, PPI);
+        if (witness.isPresent() && page.getRotation() == 0 && SecondDrawing.isOfUse(scene)) {
+            witness.get()
+                    .differs(index, wanted, PPI)
+                    .ifPresent(place ->
+                            problems.add(
+                                    "A second drawing shows another colour at %s mm, %s mm."
+                                            .formatted(
+                                                    x(place, wanted, shown),
+                                                    y(place, wanted, shown))));
+        }
+        PaintCheck comparison = painted(page, scene, shown, wanted);
+        return PageReport.of(number, boxes, comparison, text.colors(), problems);
     }
 
     private static BoxCheck box(String name, PDRectangle found, MediumScene scene, Rect rect) {
@@ -207,9 +243,9 @@ public final class ReadBack implements AutoCloseable {
     }
 
     /** Painted from the file's operators, and from the scene. */
-    private PaintCheck painted(PDPage page, MediumScene scene, Rect shown) throws IOException {
+    private PaintCheck painted(PDPage page, MediumScene scene, Rect shown, PlaneRaster wanted)
+            throws IOException {
         Rect bleed = scene.boxes().bleed();
-        PlaneRaster wanted = own.draw(scene, shown, PPI);
         AffineTransform toPixels =
                 new AffineTransform(
                         SCALE,
@@ -232,7 +268,7 @@ public final class ReadBack implements AutoCloseable {
         int place = comparison.place();
         boolean matches = comparison.matches();
         Optional<String> picture = Optional.empty();
-        if (!matches && pictures++ < MOST_PICTURES) {
+        if (!matches && pictures.getAndIncrement() < MOST_PICTURES) {
             BufferedImage image = comparison.picture(wanted);
             picture = Optional.of(Base64.getEncoder().encodeToString(Png.of(image)));
         }
@@ -240,8 +276,8 @@ public final class ReadBack implements AutoCloseable {
                 PPI,
                 Math.rint(comparison.off(place) * 1000) / 10,
                 planeName(comparison.plane(place), spots),
-                millimetres(shown.x() + (place % wanted.width() + 0.5) / SCALE),
-                millimetres(shown.y() + (place / wanted.width() + 0.5) / SCALE),
+                x(place, wanted, shown),
+                y(place, wanted, shown),
                 Math.rint(comparison.share() * 10_000) / 100,
                 matches,
                 picture);
@@ -253,6 +289,14 @@ public final class ReadBack implements AutoCloseable {
                         ? List.of("Cyan", "Magenta", "Yellow", "Black")
                         : List.of("Red", "Green", "Blue");
         return plane < process.size() ? process.get(plane) : spots.get(plane - process.size());
+    }
+
+    private static double x(int place, PlaneRaster drawing, Rect shown) {
+        return millimetres(shown.x() + (place % drawing.width() + 0.5) / SCALE);
+    }
+
+    private static double y(int place, PlaneRaster drawing, Rect shown) {
+        return millimetres(shown.y() + (place / drawing.width() + 0.5) / SCALE);
     }
 
     private static double millimetres(double points) {

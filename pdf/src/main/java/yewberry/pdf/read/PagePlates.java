@@ -14,24 +14,20 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
-import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.function.PDFunction;
-import org.apache.pdfbox.pdmodel.documentinterchange.markedcontent.PDPropertyList;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDVectorFont;
-import org.apache.pdfbox.pdmodel.graphics.PDXObject;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
 import org.apache.pdfbox.pdmodel.graphics.color.PDPattern;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.pdmodel.graphics.form.PDTransparencyGroup;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
-import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentGroup;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
 import org.apache.pdfbox.pdmodel.graphics.pattern.PDAbstractPattern;
 import org.apache.pdfbox.pdmodel.graphics.pattern.PDShadingPattern;
@@ -54,33 +50,31 @@ import yewberry.core.raster.PlaneRaster;
  * modes, soft masks and overprint in the planes themselves (ISO 32000-1, 11), never by way of
  * light.
  *
- * <p>Groups are mixed in the planes of the page, whatever space they name, and each by itself, as
- * if isolated and not knocking out. Meshes of colour, which have no other painter here, go by way
- * of light.
+ * <p>Groups are mixed in the planes of the page, whatever space they name. Meshes of colour, which
+ * have no other painter here, go by way of light.
  */
-public final class PagePlates extends PDFGraphicsStreamEngine {
+public final class PagePlates extends PathEngine {
     /** Cells of a pattern that are painted one by one; of more, one is painted and looked up. */
     private static final long MOST_CELLS = 2500;
 
     /** Larger than any page: 14,400 units are the most that one has (ISO 32000-1, annex C). */
     private static final Shape EVERYWHERE = new Rectangle2D.Double(-1e5, -1e5, 2e5, 2e5);
 
+    private static final Shape UNIT = new Rectangle2D.Double(0, 0, 1, 1);
+
+    /** What a square has beyond its sides: it is not there, rather than see-through. */
+    private static final double OUTSIDE = -1;
+
     private final AffineTransform toPixels;
     private final int width;
     private final int height;
-    private final Optional<PDOptionalContentProperties> layers;
+    private final Layers layers;
     private final ImageCache images;
     private final Deque<Surface> surfaces = new ArrayDeque<>();
-    private final GeneralPath path = new GeneralPath();
-    private final Deque<Boolean> marked = new ArrayDeque<>();
     private final Map<SoftMaskUse, float[]> softMasks = new HashMap<>();
     private Area textClip;
-    private int clipRule = -1;
-    private int hidden;
     private Area clipOf;
     private byte[] clip;
-
-    private record Surface(PlaneRaster raster, DeviceColors colors) {}
 
     private record SoftMaskUse(COSDictionary mask, AffineTransform place) {}
 
@@ -93,12 +87,12 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
             int width,
             int height) {
         super(page);
-        this.layers = layers;
+        this.layers = new Layers(layers);
         this.images = images;
         this.toPixels = toPixels;
         this.width = width;
         this.height = height;
-        surfaces.push(new Surface(new PlaneRaster(width, height, colors.count()), colors));
+        surfaces.push(Surface.of(width, height, colors));
     }
 
     /**
@@ -152,69 +146,95 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
         double at(int x, int y, double[] planes);
     }
 
+    /**
+     * Something to paint with.
+     *
+     * @param shape as far as it goes, in the space of the page
+     * @param printed planes that it prints on; null for all of them
+     */
+    private record Colored(Shape shape, Ink ink, boolean[] printed) {}
+
     private void paint(Shape shape, PDColor color, boolean stroking) throws IOException {
         Cancellation.check();
-        if (hidden > 0) {
+        if (layers.isOff()) {
             return;
         }
+        PDGraphicsState state = getGraphicsState();
+        boolean over = stroking ? state.isOverprint() : state.isNonStrokingOverprint();
+        double alpha = stroking ? state.getAlphaConstant() : state.getNonStrokeAlphaConstant();
+        Optional<Colored> colored = colored(shape, color, over);
+        if (colored.isPresent()) {
+            cover(colored.get(), alpha);
+        }
+    }
+
+    /** Nothing for a pattern that is missing. */
+    private Optional<Colored> colored(Shape shape, PDColor color, boolean over) throws IOException {
         if (color.getColorSpace() instanceof PDPattern) {
-            pattern(shape, color);
-            return;
+            return pattern(shape, color);
         }
         DeviceColors.Inked inked =
                 surfaces.peek().colors().of(color.getColorSpace(), color.getComponents());
-        PDGraphicsState state = getGraphicsState();
-        boolean over = stroking ? state.isOverprint() : state.isNonStrokingOverprint();
-        boolean[] printed = inked.printed(over, state.getOverprintMode());
-        double alpha = stroking ? state.getAlphaConstant() : state.getNonStrokeAlphaConstant();
-        cover(
-                shape,
+        boolean[] printed = inked.printed(over, getGraphicsState().getOverprintMode());
+        Ink flat =
                 (x, y, planes) -> {
                     System.arraycopy(inked.planes(), 0, planes, 0, planes.length);
                     return 1;
-                },
-                printed,
-                alpha);
+                };
+        return Optional.of(new Colored(shape, flat, printed));
     }
 
-    /** Paints through the shape, the clip and the soft mask, with the mode of the state. */
-    private void cover(Shape shape, Ink ink, boolean[] printed, double alpha) throws IOException {
-        Coverage coverage = Coverage.of(toPixels.createTransformedShape(shape), width, height);
-        byte[] clipped = clip();
-        float[] soft = softMask();
-        PlaneRaster raster = surfaces.peek().raster();
-        BlendMode mode = mode();
-        double[] planes = new double[raster.count()];
-        coverage.forEach((at, covered) ->
-                pixel(raster, ink, printed, mode, planes, at, covered * alpha, clipped, soft));
+    private void cover(Colored colored, double alpha) throws IOException {
+        Shape pixels = toPixels.createTransformedShape(colored.shape());
+        Brush brush = new Brush(colored.ink(), colored.printed(), alpha, false);
+        Coverage.of(pixels, width, height).forEach(brush::paint);
     }
 
-    private void pixel(
-            PlaneRaster raster,
-            Ink ink,
-            boolean[] printed,
-            BlendMode mode,
-            double[] planes,
-            int at,
-            double covered,
-            byte[] clipped,
-            float[] soft) {
-        double part = covered;
-        if (clipped != null) {
-            part *= (clipped[at] & 0xff) / 255.0;
+    /** Paints pixels through the clip and the soft mask, with the mode of the state. */
+    private final class Brush {
+        private final Surface surface = surfaces.peek();
+        private final Ink ink;
+        private final boolean[] printed;
+        private final double alpha;
+        private final boolean letsThrough;
+        private final byte[] clipped = clip();
+        private final float[] soft = softMask();
+        private final BlendMode mode = mode();
+        private final boolean masksShape = getGraphicsState().isAlphaSource();
+        private final double[] planes = new double[surface.raster().count()];
+
+        /**
+         * @param letsThrough whether the ink is see-through where it is not all there, rather than
+         *     missing (11.3.7.2)
+         */
+        Brush(Ink ink, boolean[] printed, double alpha, boolean letsThrough) throws IOException {
+            this.ink = ink;
+            this.printed = printed;
+            this.alpha = alpha;
+            this.letsThrough = letsThrough;
         }
-        if (soft != null) {
-            part *= soft[at];
-        }
-        if (part <= 0) {
-            return;
-        }
-        part *= ink.at(at % width, at / width, planes);
-        if (part > 0) {
-            if (printed == null) {
-                raster.paint(at, planes, part, mode);
+
+        void paint(int at, double covered) {
+            double shape = clipped == null ? covered : covered * (clipped[at] & 0xff) / 255.0;
+            if (shape <= 0) {
+                return;
+            }
+            double opacity = soft == null ? alpha : alpha * soft[at];
+            if (opacity <= 0 && !surface.needsShapes()) {
+                return;
+            }
+            double there = ink.at(at % width, at / width, planes);
+            if (letsThrough && there >= 0) {
+                opacity *= there;
             } else {
-                raster.overprint(at, planes, printed, part, mode);
+                shape *= there;
+            }
+            if (masksShape) {
+                shape *= opacity;
+                opacity = 1;
+            }
+            if (shape > 0) {
+                surface.paint(at, planes, printed, shape, opacity, mode);
             }
         }
     }
@@ -271,15 +291,14 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
     /** ISO 32000-1, 11.5: by the luminosity of a group on its backdrop, or by its alpha. */
     private float[] softMask(PDSoftMask mask) throws IOException {
         DeviceColors light = surfaces.peek().colors().inLight();
-        PlaneRaster raster = new PlaneRaster(width, height, light.count());
+        Surface masking = Surface.of(width, height, light);
+        PlaneRaster raster = masking.raster();
         boolean byLight = COSName.LUMINOSITY.equals(mask.getSubType());
         double behind = byLight ? backdrop(mask, light) : 0;
-        surfaces.push(new Surface(raster, light));
-        Area outer = clipOf;
-        byte[] outerClip = clip;
+        surfaces.push(masking);
+        Area outerText = textClip;
         processSoftMask(mask.getGroup());
-        clipOf = outer;
-        clip = outerClip;
+        textClip = outerText;
         surfaces.pop();
         PDFunction transfer = mask.getTransferFunction();
         float[] values = new float[width * height];
@@ -317,136 +336,53 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
 
     @Override
     public void showTransparencyGroup(PDTransparencyGroup form) throws IOException {
-        if (isHidden(form)) {
+        if (layers.isOff() || layers.isOff(form)) {
             return;
         }
-        PDGraphicsState state = getGraphicsState();
-        double alpha = state.getNonStrokeAlphaConstant();
+        double alpha = getGraphicsState().getNonStrokeAlphaConstant();
         float[] soft = softMask();
         BlendMode mode = mode();
-        Surface outer = surfaces.peek();
+        var group = form.getGroup();
         Surface inner =
-                new Surface(new PlaneRaster(width, height, outer.colors().count()), outer.colors());
+                surfaces.peek()
+                        .group(
+                                group != null && group.isIsolated(),
+                                group != null && group.isKnockout());
         surfaces.push(inner);
         super.showTransparencyGroup(form);
         surfaces.pop();
-        double[] planes = new double[outer.raster().count()];
-        for (int at = 0; at < width * height; at++) {
-            double covered = inner.raster().alpha(at) * alpha * (soft == null ? 1 : soft[at]);
-            if (covered > 0) {
-                for (int plane = 0; plane < planes.length; plane++) {
-                    planes[plane] = inner.raster().plane(plane, at);
-                }
-                outer.raster().paint(at, planes, covered, mode);
-            }
-        }
+        surfaces.peek().paint(inner, alpha, soft, mode);
     }
 
     @Override
     public void showForm(PDFormXObject form) throws IOException {
-        if (!isHidden(form)) {
+        if (!layers.isOff(form)) {
             super.showForm(form);
         }
     }
 
     // layers
 
-    private boolean isHidden(PDXObject object) {
-        return object.getCOSObject().getDictionaryObject(COSName.OC) instanceof COSDictionary of
-                && isHidden(of);
-    }
-
-    private boolean isHidden(COSDictionary of) {
-        return layers.isPresent()
-                && PDPropertyList.create(of) instanceof PDOptionalContentGroup group
-                && !layers.get().isGroupEnabled(group);
-    }
-
     @Override
     public void beginMarkedContentSequence(COSName tag, COSDictionary properties) {
-        boolean off = COSName.OC.equals(tag) && properties != null && isHidden(properties);
-        marked.push(off);
-        hidden += off ? 1 : 0;
+        layers.begin(tag, properties);
     }
 
     @Override
     public void endMarkedContentSequence() {
-        if (!marked.isEmpty() && marked.pop()) {
-            hidden--;
-        }
+        layers.end();
     }
 
     // paths
 
     @Override
-    public void appendRectangle(Point2D p0, Point2D p1, Point2D p2, Point2D p3) {
-        path.moveTo(p0.getX(), p0.getY());
-        path.lineTo(p1.getX(), p1.getY());
-        path.lineTo(p2.getX(), p2.getY());
-        path.lineTo(p3.getX(), p3.getY());
-        path.closePath();
-    }
-
-    @Override
-    public void moveTo(float x, float y) {
-        path.moveTo(x, y);
-    }
-
-    @Override
-    public void lineTo(float x, float y) {
-        path.lineTo(x, y);
-    }
-
-    @Override
-    public void curveTo(float x1, float y1, float x2, float y2, float x3, float y3) {
-        path.curveTo(x1, y1, x2, y2, x3, y3);
-    }
-
-    @Override
-    public Point2D getCurrentPoint() {
-        return path.getCurrentPoint();
-    }
-
-    @Override
-    public void closePath() {
-        if (path.getCurrentPoint() != null) {
-            path.closePath();
-        }
-    }
-
-    @Override
-    public void clip(int windingRule) {
-        clipRule = windingRule;
-    }
-
-    @Override
-    public void endPath() {
-        if (clipRule >= 0) {
-            path.setWindingRule(clipRule);
-            getGraphicsState().intersectClippingPath(new GeneralPath(path));
-            clipRule = -1;
-        }
-        path.reset();
-    }
-
-    @Override
-    public void fillPath(int windingRule) throws IOException {
-        path.setWindingRule(windingRule);
+    protected void fill(GeneralPath path) throws IOException {
         paint(path, getGraphicsState().getNonStrokingColor(), false);
-        endPath();
     }
 
     @Override
-    public void strokePath() throws IOException {
+    protected void stroke(GeneralPath path) throws IOException {
         paint(stroked(path), getGraphicsState().getStrokingColor(), true);
-        endPath();
-    }
-
-    @Override
-    public void fillAndStrokePath(int windingRule) throws IOException {
-        path.setWindingRule(windingRule);
-        paint(path, getGraphicsState().getNonStrokingColor(), false);
-        strokePath();
     }
 
     /** ISO 32000-1, 8.4.3: a line of no width is one pixel wide. */
@@ -512,7 +448,7 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
 
     @Override
     public void drawImage(PDImage image) throws IOException {
-        if (hidden > 0 || image instanceof PDImageXObject object && isHidden(object)) {
+        if (layers.isOff() || image instanceof PDImageXObject object && layers.isOff(object)) {
             return;
         }
         AffineTransform place = new AffineTransform(toPixels);
@@ -532,7 +468,7 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
         }
         PlaneSampler sampler =
                 new PlaneSampler(images.get(image, colors, PlaneImage.wanted(across)));
-        unitSquare(place, back, sampler::sample, getGraphicsState().getNonStrokeAlphaConstant());
+        unitSquare(place, back, sampler::sample, null, true);
     }
 
     /** Gives the planes of a point of a square of one unit, from its top left. */
@@ -540,33 +476,38 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
         double sample(double u, double v, double[] planes);
     }
 
-    /** Pixels whose middle lies within the square: images that touch leave no seam. */
+    /**
+     * Pixels whose middle lies within the square: images that touch leave no seam.
+     *
+     * @param letsThrough whether what a point has is how much it hides, rather than how much of it
+     *     is there
+     */
     private void unitSquare(
-            AffineTransform place, AffineTransform back, Square square, double alpha)
+            AffineTransform place,
+            AffineTransform back,
+            Square square,
+            boolean[] printed,
+            boolean letsThrough)
             throws IOException {
-        Rectangle2D bounds =
-                place.createTransformedShape(new Rectangle2D.Double(0, 0, 1, 1)).getBounds2D();
+        Rectangle2D bounds = place.createTransformedShape(UNIT).getBounds2D();
         int left = Math.clamp((long) Math.floor(bounds.getMinX()), 0, width);
         int right = Math.clamp((long) Math.ceil(bounds.getMaxX()), 0, width);
         int top = Math.clamp((long) Math.floor(bounds.getMinY()), 0, height);
         int bottom = Math.clamp((long) Math.ceil(bounds.getMaxY()), 0, height);
-        PlaneRaster raster = surfaces.peek().raster();
-        byte[] clipped = clip();
-        float[] soft = softMask();
-        BlendMode mode = mode();
-        double[] planes = new double[raster.count()];
         Point2D.Double point = new Point2D.Double();
         Ink ink =
                 (x, y, into) -> {
                     point.setLocation(x + 0.5, y + 0.5);
                     back.transform(point, point);
                     boolean within = point.x >= 0 && point.x < 1 && point.y >= 0 && point.y < 1;
-                    return within ? square.sample(point.x, 1 - point.y, into) : 0;
+                    return within ? square.sample(point.x, 1 - point.y, into) : OUTSIDE;
                 };
+        double alpha = getGraphicsState().getNonStrokeAlphaConstant();
+        Brush brush = new Brush(ink, printed, alpha, letsThrough);
         for (int y = top; y < bottom; y++) {
             Cancellation.check();
             for (int x = left; x < right; x++) {
-                pixel(raster, ink, null, mode, planes, y * width + x, alpha, clipped, soft);
+                brush.paint(y * width + x, 1);
             }
         }
     }
@@ -574,24 +515,44 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
     private void stencil(PDImage image, AffineTransform place, AffineTransform back)
             throws IOException {
         byte[] painted = new ImageReader(surfaces.peek().colors()).stencil(image);
-        PDColor color = getGraphicsState().getNonStrokingColor();
-        if (color.getColorSpace() instanceof PDPattern) {
-            return; // a stencil over a pattern is not painted
+        Shape square =
+                getGraphicsState()
+                        .getCurrentTransformationMatrix()
+                        .createAffineTransform()
+                        .createTransformedShape(UNIT);
+        PDGraphicsState state = getGraphicsState();
+        Optional<Colored> colored =
+                colored(square, state.getNonStrokingColor(), state.isNonStrokingOverprint());
+        if (colored.isEmpty()) {
+            return;
         }
-        double[] inked =
-                surfaces.peek().colors().of(color.getColorSpace(), color.getComponents()).planes();
+        Ink ink = colored.get().ink();
+        Coverage reach =
+                Coverage.of(toPixels.createTransformedShape(colored.get().shape()), width, height);
+        byte[] reached = colored.get().shape() == square ? null : reach.whole(width * height);
         int across = image.getWidth();
         int down = image.getHeight();
+        AffineTransform pixels = new AffineTransform(place);
+        Point2D.Double point = new Point2D.Double();
         unitSquare(
                 place,
                 back,
                 (u, v, planes) -> {
                     int column = Math.min(across - 1, (int) (u * across));
                     int row = Math.clamp((int) (v * down), 0, down - 1);
-                    System.arraycopy(inked, 0, planes, 0, planes.length);
-                    return (painted[row * across + column] & 0xff) / 255.0;
+                    double there = (painted[row * across + column] & 0xff) / 255.0;
+                    if (there == 0) {
+                        return 0;
+                    }
+                    point.setLocation(u, 1 - v);
+                    pixels.transform(point, point);
+                    int x = Math.clamp((long) Math.floor(point.x), 0, width - 1);
+                    int y = Math.clamp((long) Math.floor(point.y), 0, height - 1);
+                    double within = reached == null ? 1 : (reached[y * width + x] & 0xff) / 255.0;
+                    return there * within * Math.max(0, ink.at(x, y, planes));
                 },
-                getGraphicsState().getNonStrokeAlphaConstant());
+                colored.get().printed(),
+                false);
     }
 
     // shadings and patterns
@@ -599,19 +560,21 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
     @Override
     public void shadingFill(COSName name) throws IOException {
         PDShading shading = getResources().getShading(name);
-        if (shading == null || hidden > 0) {
+        if (shading == null || layers.isOff()) {
             return;
         }
         AffineTransform place =
                 getGraphicsState().getCurrentTransformationMatrix().createAffineTransform();
-        shade(EVERYWHERE, shading, place, false); // as far as the clip lets it
+        // as far as the clip lets it
+        double alpha = getGraphicsState().getNonStrokeAlphaConstant();
+        cover(shaded(EVERYWHERE, shading, place, false), alpha);
     }
 
     /**
      * @param shape that is filled, in the space of the page
      * @param place from the space of the shading to that of the page
      */
-    private void shade(Shape shape, PDShading shading, AffineTransform place, boolean ground)
+    private Colored shaded(Shape shape, PDShading shading, AffineTransform place, boolean ground)
             throws IOException {
         AffineTransform toShading = new AffineTransform(toPixels);
         toShading.concatenate(place);
@@ -624,7 +587,7 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
             within.intersect(new Area(shape));
             visible = within;
         }
-        cover(visible, planes::at, null, getGraphicsState().getNonStrokeAlphaConstant());
+        return new Colored(visible, planes::at, null);
     }
 
     private static Rectangle2D rectangle(PDRectangle box) {
@@ -632,31 +595,31 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
                 box.getLowerLeftX(), box.getLowerLeftY(), box.getWidth(), box.getHeight());
     }
 
-    private void pattern(Shape shape, PDColor color) throws IOException {
+    private Optional<Colored> pattern(Shape shape, PDColor color) throws IOException {
         PDAbstractPattern pattern =
                 color.getPatternName() == null
                         ? null
                         : getResources().getPattern(color.getPatternName());
-        switch (pattern) {
+        return switch (pattern) {
             case PDShadingPattern shading when shading.getShading() != null -> {
                 AffineTransform place =
                         Matrix.concatenate(getInitialMatrix(), shading.getMatrix())
                                 .createAffineTransform();
-                shade(shape, shading.getShading(), place, true);
+                yield Optional.of(shaded(shape, shading.getShading(), place, true));
             }
-            case PDTilingPattern tiling -> tiled(shape, tiling, color);
-            case null, default -> {
-                // a pattern that is missing paints nothing
-            }
-        }
+            case PDTilingPattern tiling ->
+                    cells(shape, tiling, color).map(cells -> new Colored(shape, cells, null));
+            case null, default -> Optional.empty();
+        };
     }
 
-    private void tiled(Shape shape, PDTilingPattern tiling, PDColor color) throws IOException {
+    private Optional<Ink> cells(Shape shape, PDTilingPattern tiling, PDColor color)
+            throws IOException {
         Matrix full = Matrix.concatenate(getInitialMatrix(), tiling.getMatrix());
         double stepX = tiling.getXStep();
         double stepY = tiling.getYStep();
         if (stepX == 0 || stepY == 0 || tiling.getBBox() == null) {
-            return;
+            return Optional.empty();
         }
         Rectangle2D box = rectangle(tiling.getBBox());
         Rectangle2D needed;
@@ -669,25 +632,20 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
                             .createTransformedShape(visible)
                             .getBounds2D();
         } catch (NoninvertibleTransformException flat) {
-            return;
+            return Optional.empty();
         }
         if (needed.isEmpty()) {
-            return;
+            return Optional.empty();
         }
         long left = (long) Math.floor((needed.getMinX() - box.getMaxX()) / Math.abs(stepX));
         long right = (long) Math.ceil((needed.getMaxX() - box.getMinX()) / Math.abs(stepX));
         long low = (long) Math.floor((needed.getMinY() - box.getMaxY()) / Math.abs(stepY));
         long high = (long) Math.ceil((needed.getMaxY() - box.getMinY()) / Math.abs(stepY));
-        Surface outer = surfaces.peek();
-        PDGraphicsState state = getGraphicsState();
-        double alpha = state.getNonStrokeAlphaConstant();
         PDColor own = tiling.getPaintType() == PDTilingPattern.PAINT_UNCOLORED ? color : null;
-        Ink cells =
+        return Optional.of(
                 (right - left + 1) * (high - low + 1) <= MOST_CELLS
                         ? eachCell(tiling, own, full, left, right, low, high)
-                        : oneCell(tiling, own, full, box);
-        cover(shape, cells, null, alpha);
-        assert surfaces.peek() == outer;
+                        : oneCell(tiling, own, full, box));
     }
 
     private Ink eachCell(
@@ -699,8 +657,9 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
             long low,
             long high)
             throws IOException {
-        PlaneRaster raster = new PlaneRaster(width, height, surfaces.peek().colors().count());
-        surfaces.push(new Surface(raster, surfaces.peek().colors()));
+        Surface all = Surface.of(width, height, surfaces.peek().colors());
+        PlaneRaster raster = all.raster();
+        surfaces.push(all);
         for (long row = low; row <= high; row++) {
             for (long column = left; column <= right; column++) {
                 Matrix cell = full.clone();
@@ -720,8 +679,7 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
     }
 
     private void cell(PDTilingPattern tiling, PDColor color, Matrix place) throws IOException {
-        Area outer = clipOf;
-        byte[] outerClip = clip;
+        Area outerText = textClip;
         processTilingPattern(
                 tiling,
                 color,
@@ -729,8 +687,7 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
                         ? null
                         : ((PDPattern) color.getColorSpace()).getUnderlyingColorSpace(),
                 place);
-        clipOf = outer;
-        clip = outerClip;
+        textClip = outerText;
     }
 
     /** One cell by itself, about as fine as it is on the page. */
@@ -768,7 +725,13 @@ public final class PagePlates extends PDFGraphicsStreamEngine {
                         down + box.getMinY() * down / stepY);
         PagePlates cell =
                 new PagePlates(
-                        getPage(), layers, surfaces.peek().colors(), images, toCell, across, down);
+                        getPage(),
+                        layers.properties(),
+                        surfaces.peek().colors(),
+                        images,
+                        toCell,
+                        across,
+                        down);
         cell.cell(tiling, color, new Matrix());
         PlaneRaster raster = cell.surfaces.peek().raster();
         AffineTransform back;

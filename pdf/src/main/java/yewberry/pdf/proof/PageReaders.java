@@ -1,0 +1,108 @@
+package yewberry.pdf.proof;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ThreadFactory;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicReference;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.io.IOUtils;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import yewberry.core.Cancellation;
+import yewberry.core.Progress;
+import yewberry.pdf.proof.ReadBackReport.PageReport;
+
+/**
+ * Reads the pages of a file on all processors. A document is for one thread only, so each of them
+ * opens the file for itself.
+ */
+final class PageReaders {
+    /** So many pages are worth a thread. */
+    private static final int PAGES = 4;
+
+    private static final ThreadFactory THREADS =
+            Thread.ofPlatform().name("read-back-", 0).daemon().factory();
+
+    private final Path file;
+    private final Opener opener;
+    private final Progress progress;
+    private final PageReport[] reports;
+    private final AtomicInteger next = new AtomicInteger();
+    private final AtomicReference<Throwable> failure = new AtomicReference<>();
+    private int done;
+
+    /** Makes a reader of pages of a document that stays open as long as it is in use. */
+    interface Opener {
+        ReadBack open(PDDocument document);
+    }
+
+    private PageReaders(Path file, Opener opener, int pages, Progress progress) {
+        this.file = file;
+        this.opener = opener;
+        this.progress = progress;
+        this.reports = new PageReport[pages];
+    }
+
+    /**
+     * @param progress told by one thread at a time
+     * @throws IOException if the file cannot be read
+     * @throws java.util.concurrent.CancellationException if {@code progress} says so
+     */
+    static List<PageReport> read(Path file, Opener opener, int pages, Progress progress)
+            throws IOException {
+        PageReaders readers = new PageReaders(file, opener, pages, progress);
+        int threads = Math.clamp(pages / PAGES, 1, Runtime.getRuntime().availableProcessors());
+        // closing it waits for all of them
+        try (ExecutorService pool = Executors.newFixedThreadPool(threads, THREADS)) {
+            for (int i = 0; i < threads; i++) {
+                pool.execute(readers::readUnlessFailed);
+            }
+        }
+        return readers.result();
+    }
+
+    /** Where one thread fails, the others have nothing to work for. */
+    private void readUnlessFailed() {
+        Cancellation.unless(
+                () -> failure.get() != null,
+                () -> {
+                    try {
+                        readPages();
+                    } catch (Throwable any) { // memory that runs out, too
+                        failure.compareAndSet(null, any);
+                    }
+                    return null;
+                });
+    }
+
+    private void readPages() throws IOException {
+        try (PDDocument document =
+                        Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
+                ReadBack readBack = opener.open(document)) {
+            for (int at = next.getAndIncrement();
+                    at < reports.length;
+                    at = next.getAndIncrement()) {
+                Cancellation.check();
+                reports[at] = readBack.page(at);
+                oneMore();
+            }
+        }
+    }
+
+    private synchronized void oneMore() {
+        progress.at(++done, reports.length);
+    }
+
+    private List<PageReport> result() throws IOException {
+        return switch (failure.get()) {
+            case null -> Arrays.asList(reports);
+            case RuntimeException unchecked -> throw unchecked;
+            case Error error -> throw error;
+            case Throwable other -> throw new IOException("A page could not be read back.", other);
+        };
+    }
+}

@@ -1,0 +1,54 @@
+package yewberry.pdf.read;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Optional;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.documentinterchange.markedcontent.PDPropertyList;
+import org.apache.pdfbox.pdmodel.graphics.PDXObject;
+import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentGroup;
+import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
+
+/** What of a page belongs to a layer that is switched off (ISO 32000-1, 8.11). */
+final class Layers {
+    private final Optional<PDOptionalContentProperties> properties;
+    private final Deque<Boolean> sequences = new ArrayDeque<>();
+    private int off;
+
+    Layers(Optional<PDOptionalContentProperties> properties) {
+        this.properties = properties;
+    }
+
+    Optional<PDOptionalContentProperties> properties() {
+        return properties;
+    }
+
+    /** Whether the operators that come now paint nothing. */
+    boolean isOff() {
+        return off > 0;
+    }
+
+    boolean isOff(PDXObject object) {
+        return object.getCOSObject().getDictionaryObject(COSName.OC) instanceof COSDictionary of
+                && isOff(of);
+    }
+
+    private boolean isOff(COSDictionary of) {
+        return properties.isPresent()
+                && PDPropertyList.create(of) instanceof PDOptionalContentGroup group
+                && !properties.get().isGroupEnabled(group);
+    }
+
+    void begin(COSName tag, COSDictionary of) {
+        boolean switched = COSName.OC.equals(tag) && of != null && isOff(of);
+        sequences.push(switched);
+        off += switched ? 1 : 0;
+    }
+
+    void end() {
+        if (!sequences.isEmpty() && sequences.pop()) {
+            off--;
+        }
+    }
+}

@@ -1,0 +1,116 @@
+package yewberry.pdf.read;
+
+import java.awt.geom.GeneralPath;
+import java.awt.geom.Point2D;
+import java.io.IOException;
+import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
+import org.apache.pdfbox.pdmodel.PDPage;
+
+/**
+ * Follows the operators of a page and puts its paths together (ISO 32000-1, 8.5); what is done with
+ * them is for those who extend it.
+ */
+public abstract class PathEngine extends PDFGraphicsStreamEngine {
+    private final GeneralPath path = new GeneralPath();
+    private int clipRule = -1;
+
+    protected PathEngine(PDPage page) {
+        super(page);
+    }
+
+    /** Takes a path that is filled, in the page's space, with its winding rule set. */
+    protected abstract void fill(GeneralPath path) throws IOException;
+
+    /** Takes a path that is stroked, in the page's space. */
+    protected abstract void stroke(GeneralPath path) throws IOException;
+
+    @Override
+    public final void appendRectangle(Point2D p0, Point2D p1, Point2D p2, Point2D p3) {
+        path.moveTo(p0.getX(), p0.getY());
+        path.lineTo(p1.getX(), p1.getY());
+        path.lineTo(p2.getX(), p2.getY());
+        path.lineTo(p3.getX(), p3.getY());
+        path.closePath();
+    }
+
+    @Override
+    public final void moveTo(float x, float y) {
+        path.moveTo(x, y);
+    }
+
+    @Override
+    public final void lineTo(float x, float y) {
+        path.lineTo(x, y);
+    }
+
+    @Override
+    public final void curveTo(float x1, float y1, float x2, float y2, float x3, float y3) {
+        path.curveTo(x1, y1, x2, y2, x3, y3);
+    }
+
+    @Override
+    public final Point2D getCurrentPoint() {
+        return path.getCurrentPoint();
+    }
+
+    @Override
+    public final void closePath() {
+        if (path.getCurrentPoint() != null) {
+            path.closePath();
+        }
+    }
+
+    /** 8.5.4: it clips once it has been painted. */
+    @Override
+    public final void clip(int windingRule) {
+        clipRule = windingRule;
+    }
+
+    @Override
+    public final void endPath() {
+        finish(taken());
+    }
+
+    @Override
+    public final void fillPath(int windingRule) throws IOException {
+        Taken taken = taken();
+        taken.path().setWindingRule(windingRule);
+        fill(taken.path());
+        finish(taken);
+    }
+
+    @Override
+    public final void strokePath() throws IOException {
+        Taken taken = taken();
+        stroke(taken.path());
+        finish(taken);
+    }
+
+    @Override
+    public final void fillAndStrokePath(int windingRule) throws IOException {
+        Taken taken = taken();
+        taken.path().setWindingRule(windingRule);
+        fill(taken.path());
+        stroke(taken.path());
+        finish(taken);
+    }
+
+    private record Taken(GeneralPath path, int clipRule) {}
+
+    /**
+     * Painting may follow other content first, a soft mask's or a pattern's, with its own paths.
+     */
+    private Taken taken() {
+        Taken taken = new Taken(new GeneralPath(path), clipRule);
+        path.reset();
+        clipRule = -1;
+        return taken;
+    }
+
+    private void finish(Taken taken) {
+        if (taken.clipRule() >= 0) {
+            taken.path().setWindingRule(taken.clipRule());
+            getGraphicsState().intersectClippingPath(taken.path());
+        }
+    }
+}
