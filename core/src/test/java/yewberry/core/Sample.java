@@ -11,7 +11,6 @@ import yewberry.core.color.Definition;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
-import yewberry.core.color.Swatch;
 import yewberry.core.color.View;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
@@ -29,6 +28,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 

@@ -26,7 +26,7 @@ import yewberry.core.color.Definition;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
-import yewberry.core.color.Swatch;
+import yewberry.core.publication.Swatch;
 import yewberry.core.scene.PageScene;
 
 /** The press PDF, held against qpdf, poppler and ghostscript. */

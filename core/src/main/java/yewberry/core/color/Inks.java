@@ -18,7 +18,7 @@ public record Inks(List<Spot> spots, Cmyk process) implements Color {
      * @param percent coverage
      */
     public record Spot(String name, Color equivalent, double percent) {
-        Spot times(double factor) {
+        public Spot times(double factor) {
             return new Spot(name, equivalent, percent * factor);
         }
     }

@@ -2,6 +2,8 @@ package yewberry.core.edit;
 
 import java.util.Optional;
 import java.util.UUID;
+import yewberry.core.publication.Element;
+import yewberry.core.publication.Owner;
 
 /**
  * One element before and after. At least one of the two is there.
@@ -10,12 +12,14 @@ import java.util.UUID;
  */
 public record Change(Optional<Placed> before, Optional<Placed> after, boolean placed) {
     /**
-     * An element at its place.
+     * An element at its place, without what lies on it.
      *
+     * @param owner what it lies on; nothing for what a publication holds itself
      * @param index position in its list, from 0
      * @param predecessor the element before it in its list, if it is not the first
      */
-    public record Placed(Element element, int index, Optional<UUID> predecessor) {}
+    public record Placed(
+            Element element, Optional<Owner> owner, int index, Optional<UUID> predecessor) {}
 
     public UUID id() {
         return element().id();
@@ -23,7 +27,16 @@ public record Change(Optional<Placed> before, Optional<Placed> after, boolean pl
 
     /** The element as it is now, or as it last was. */
     public Element element() {
-        return after.or(() -> before).orElseThrow().element();
+        return last().element();
+    }
+
+    /** What the element lies on. */
+    public Optional<Owner> owner() {
+        return last().owner();
+    }
+
+    private Placed last() {
+        return after.or(() -> before).orElseThrow();
     }
 
     public Change inverse() {

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Definition;
-import yewberry.core.color.Swatch;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
@@ -13,6 +12,7 @@ import yewberry.core.publication.Owner;
 import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 
 /**

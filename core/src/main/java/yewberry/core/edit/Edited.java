@@ -12,6 +12,7 @@ public record Edited(Publication publication, Patch patch) {
     static Edited checked(Publication before, Publication after) {
         Limits.check(before, after);
         Patch patch = Patch.between(before, after);
+        FreshIds.check(before, patch);
         Integrity.check(after, patch);
         return new Edited(after, patch);
     }

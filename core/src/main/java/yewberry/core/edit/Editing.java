@@ -2,12 +2,12 @@ package yewberry.core.edit;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
-import yewberry.core.color.Swatch;
 import yewberry.core.edit.Edit.*;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
@@ -18,6 +18,7 @@ import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 
 /** Applies edits. Everything here is a pure function of the publication and the edit. */
@@ -53,61 +54,63 @@ public final class Editing {
                     PageEdits.change(on, show.pages(), page -> page.withParentShown(show.shown()));
             case AddParent add ->
                     on.withParents(
-                            plus(
-                                    on.parents(),
-                                    Parent::id,
-                                    new Parent(add.parent(), add.name(), add.base(), Layer.EMPTY)));
+                            on.parents()
+                                    .plus(
+                                            new Parent(
+                                                    add.parent(),
+                                                    add.name(),
+                                                    add.base(),
+                                                    Layer.EMPTY)));
             case BaseParent change ->
                     on.withParents(
-                            replaced(
-                                    on.parents(),
-                                    on.parent(change.parent()),
-                                    parent -> parent.withBase(change.base())));
+                            on.parents()
+                                    .changed(
+                                            on.parent(change.parent()).id(),
+                                            parent -> parent.withBase(change.base())));
             case RenameParent rename ->
                     on.withParents(
-                            replaced(
-                                    on.parents(),
-                                    on.parent(rename.parent()),
-                                    parent -> parent.withName(rename.name())));
+                            on.parents()
+                                    .changed(
+                                            on.parent(rename.parent()).id(),
+                                            parent -> parent.withName(rename.name())));
             case RemoveParent remove -> Removing.parent(on, remove);
-            case AddSwatch(var swatch) ->
-                    on.withSwatches(plus(on.swatches(), each -> each.id(), swatch));
+            case AddSwatch(var swatch) -> on.withSwatches(on.swatches().plus(swatch));
             case ChangeSwatch change ->
                     on.withSwatches(
-                            replaced(
-                                    on.swatches(),
-                                    on.swatch(change.swatch()),
-                                    swatch -> swatch.withDefinition(change.definition())));
+                            on.swatches()
+                                    .changed(
+                                            on.swatch(change.swatch()).id(),
+                                            swatch -> swatch.withDefinition(change.definition())));
             case MoveSwatch move -> moveSwatch(on, move);
             case RenameSwatch rename ->
                     on.withSwatches(
-                            replaced(
-                                    on.swatches(),
-                                    on.swatch(rename.swatch()),
-                                    swatch -> swatch.withName(rename.name())));
+                            on.swatches()
+                                    .changed(
+                                            on.swatch(rename.swatch()).id(),
+                                            swatch -> swatch.withName(rename.name())));
             case RemoveSwatch remove -> Removing.swatch(on, remove);
-            case AddLook(var look) -> on.withLooks(plus(on.looks(), each -> each.id(), look));
+            case AddLook(var look) -> on.withLooks(on.looks().plus(look));
             case ChangeLook(var look) ->
-                    on.withLooks(replaced(on.looks(), on.look(look.id()), each -> look));
+                    on.withLooks(on.looks().changed(on.look(look.id()).id(), each -> look));
             case RemoveLook remove -> Removing.look(on, remove);
-            case AddAsset(var asset) -> on.withAssets(plus(on.assets(), each -> each.id(), asset));
+            case AddAsset(var asset) -> on.withAssets(on.assets().plus(asset));
             case RenameAsset rename ->
                     on.withAssets(
-                            replaced(
-                                    on.assets(),
-                                    on.asset(rename.asset()),
-                                    asset -> asset.withName(rename.name())));
+                            on.assets()
+                                    .changed(
+                                            on.asset(rename.asset()).id(),
+                                            asset -> asset.withName(rename.name())));
             case ReplaceAsset replace ->
                     on.withAssets(
-                            replaced(
-                                    on.assets(),
-                                    on.asset(replace.asset()),
-                                    asset ->
-                                            new Asset(
-                                                    asset.id(),
-                                                    asset.name(),
-                                                    replace.sha256(),
-                                                    replace.content())));
+                            on.assets()
+                                    .changed(
+                                            on.asset(replace.asset()).id(),
+                                            asset ->
+                                                    new Asset(
+                                                            asset.id(),
+                                                            asset.name(),
+                                                            replace.sha256(),
+                                                            replace.content())));
             case RemoveAsset remove -> Removing.asset(on, remove);
             case ClearBackgrounds(List<UUID> pages) ->
                     PageEdits.change(
@@ -117,14 +120,13 @@ public final class Editing {
             case NamePart part ->
                     PageEdits.change(on, List.of(part.page()), page -> page.withPart(part.name()));
             case SaveRecipe save -> Recipes.save(on, save);
-            case AddRecipe(var recipe) ->
-                    on.withRecipes(plus(on.recipes(), each -> each.id(), recipe));
+            case AddRecipe(var recipe) -> on.withRecipes(on.recipes().plus(recipe));
             case RenameRecipe rename ->
                     on.withRecipes(
-                            replaced(
-                                    on.recipes(),
-                                    on.recipe(rename.recipe()),
-                                    recipe -> recipe.withName(rename.name())));
+                            on.recipes()
+                                    .changed(
+                                            on.recipe(rename.recipe()).id(),
+                                            recipe -> recipe.withName(rename.name())));
             case ApplyRecipe apply -> Recipes.apply(on, apply);
             case TakeOffRecipe takeOff -> Recipes.takeOff(on, takeOff.recipe(), takeOff.owners());
             case RemoveRecipe remove -> Recipes.remove(on, remove);
@@ -134,7 +136,7 @@ public final class Editing {
                         on, add.owner(), stack -> plus(stack, each -> each.id(), add.background()));
             }
             case ChangeBackground(var background) -> {
-                Owner owner = Finder.ownerOfBackground(on, background.id());
+                Owner owner = OwnerLookup.ownerOfBackground(on, background.id());
                 sidesFit(owner, background.sides());
                 yield changeBackgrounds(
                         on,
@@ -149,14 +151,14 @@ public final class Editing {
             case RemoveBackground(UUID background) ->
                     changeBackgrounds(
                             on,
-                            Finder.ownerOfBackground(on, background),
+                            OwnerLookup.ownerOfBackground(on, background),
                             stack ->
                                     stack.stream()
                                             .filter(each -> !each.id().equals(background))
                                             .toList());
             case AddFrame add -> addFrame(on, add);
             case PlaceFrame place -> {
-                sidesFit(Finder.ownerOfFrame(on, place.frame()), place.sides());
+                sidesFit(OwnerLookup.ownerOfFrame(on, place.frame()), place.sides());
                 yield changeFrame(
                         on,
                         place.frame(),
@@ -170,7 +172,7 @@ public final class Editing {
             case RemoveFrame(UUID frame) ->
                     changeLayer(
                             on,
-                            Finder.ownerOfFrame(on, frame),
+                            OwnerLookup.ownerOfFrame(on, frame),
                             layer ->
                                     layer.withFrames(
                                             layer.frames().stream()
@@ -208,7 +210,7 @@ public final class Editing {
     private static Publication restack(Publication on, RestackBackground restack) {
         return changeBackgrounds(
                 on,
-                Finder.ownerOfBackground(on, restack.background()),
+                OwnerLookup.ownerOfBackground(on, restack.background()),
                 before -> {
                     var stack = new ArrayList<>(before);
                     int from = 0;
@@ -238,7 +240,7 @@ public final class Editing {
     private static Publication colorRun(Publication on, ColorRun color) {
         return changeFrame(
                 on,
-                Finder.frameOfRun(on, color.run()),
+                OwnerLookup.frameOfRun(on, color.run()),
                 frame ->
                         frame.withParagraphs(
                                 frame.paragraphs().stream()
@@ -266,34 +268,16 @@ public final class Editing {
             Publication on, UUID frame, UnaryOperator<TextFrame> change) {
         return changeLayer(
                 on,
-                Finder.ownerOfFrame(on, frame),
+                OwnerLookup.ownerOfFrame(on, frame),
                 layer ->
                         layer.withFrames(
                                 replacedWhere(
                                         layer.frames(), each -> each.id().equals(frame), change)));
     }
 
-    static Publication changeLayer(Publication on, Owner owner, UnaryOperator<Layer> change) {
-        return switch (owner) {
-            case Owner.OnPage(UUID id) ->
-                    on.withPages(
-                            replaced(
-                                    on.pages(),
-                                    on.page(id),
-                                    page -> page.withLayer(change.apply(page.layer()))));
-            case Owner.OnParent(UUID id) ->
-                    on.withParents(
-                            replaced(
-                                    on.parents(),
-                                    on.parent(id),
-                                    parent -> parent.withLayer(change.apply(parent.layer()))));
-            case Owner.OnRecipe(UUID id) ->
-                    on.withRecipes(
-                            replaced(
-                                    on.recipes(),
-                                    on.recipe(id),
-                                    recipe -> recipe.withLayer(change.apply(recipe.layer()))));
-        };
+    private static Publication changeLayer(
+            Publication on, Owner owner, UnaryOperator<Layer> change) {
+        return on.withLayers(Map.of(owner, change));
     }
 
     private static <T> List<T> plus(List<T> list, Function<T, UUID> id, T added) {
@@ -307,10 +291,6 @@ public final class Editing {
         if (list.stream().map(id).distinct().count() < list.size()) {
             throw new Refused("This was added already; reload to see it.");
         }
-    }
-
-    private static <T> List<T> replaced(List<T> list, T old, UnaryOperator<T> change) {
-        return replacedWhere(list, each -> each == old, change);
     }
 
     static <T> List<T> replacedWhere(

@@ -7,19 +7,22 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import yewberry.core.Refused;
 import yewberry.core.color.Definition;
-import yewberry.core.color.Palette;
-import yewberry.core.color.Swatch;
 import yewberry.core.edit.Element.*;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Element;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Heading;
 import yewberry.core.publication.Look;
-import yewberry.core.publication.Owner;
-import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Palette;
+import yewberry.core.publication.Parent;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recipe;
+import yewberry.core.publication.Reference;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
-import yewberry.core.publication.Tinted;
 import yewberry.core.publication.Uses;
 import yewberry.core.text.FontLibrary;
 
@@ -35,43 +38,52 @@ final class Integrity {
         Integrity integrity = new Integrity(after);
         if (patch.changes().stream()
                 .flatMap(change -> change.after().stream())
-                .anyMatch(placed -> placed.element() instanceof OneSwatch)) {
+                .anyMatch(placed -> placed.element() instanceof Swatch)) {
             Palette.refuseCycles(after.swatches());
         }
-        Set<UUID> bases = new HashSet<>();
+        Set<UUID> removed = new HashSet<>();
         for (Change change : patch.changes()) {
-            change.after().ifPresent(placed -> integrity.check(placed.element()));
-            if (change.after().isEmpty()) {
-                bases.add(change.id());
+            change.after().ifPresent(integrity::check);
+            if (change.after().isEmpty() && isReferredTo(change.element())) {
+                removed.add(change.id());
             }
         }
-        if (!bases.isEmpty()) {
-            integrity.checkUnused(bases);
+        if (!removed.isEmpty()) {
+            integrity.checkUnused(removed);
         }
     }
 
-    private void check(Element element) {
-        switch (element) {
-            case WholePublication whole -> {}
-            case OneSwatch(Swatch swatch) -> check(swatch);
-            case OneParent parent -> after.chain(Optional.of(parent.id()));
-            case OneAsset(Asset asset) -> placings(asset);
-            case OneRecipe recipe -> {}
-            case OneLook(Look look) -> {
-                FontLibrary.face(look.family(), look.weight());
-                after.swatch(look.color().swatch());
+    private static boolean isReferredTo(Element element) {
+        return switch (element) {
+            case Swatch swatch -> true;
+            case Look look -> true;
+            case Asset asset -> true;
+            case Parent parent -> true;
+            case Recipe recipe -> true;
+            case Page page -> false;
+            case Background background -> false;
+            case TextFrame frame -> false;
+            case Heading heading -> false;
+        };
+    }
+
+    private void check(Change.Placed placed) {
+        placed.owner().ifPresent(after::layer);
+        for (Reference each : placed.element().references()) {
+            if (!after.holds(each)) {
+                throw Publication.gone(each.kind().inWords());
             }
-            case OnePage page -> page.parent().ifPresent(after::parent);
-            case OneBackground(Owner owner, Background background) -> {
-                after.layer(owner);
-                background.fill().colors().forEach(color -> after.swatch(color.swatch()));
-                check(background.fill());
-                background.madeBy().ifPresent(made -> after.recipe(made.recipe()));
-            }
-            case OneFrame(Owner owner, TextFrame frame) -> {
-                after.layer(owner);
-                check(frame);
-            }
+        }
+        switch (placed.element()) {
+            case Swatch swatch -> check(swatch);
+            case Look look -> FontLibrary.face(look.family(), look.weight());
+            case Asset asset -> placings(asset);
+            case Parent parent -> after.chain(Optional.of(parent.id()));
+            case Background background -> check(background.fill());
+            case Recipe recipe -> {}
+            case Page page -> {}
+            case TextFrame frame -> {}
+            case Heading heading -> {}
         }
     }
 
@@ -114,7 +126,6 @@ final class Integrity {
     }
 
     private void check(Swatch swatch) {
-        swatch.definition().bases().forEach(after::swatch);
         boolean twice =
                 swatch.definition() instanceof Definition.SpotInk
                         && after.swatches().stream()
@@ -129,29 +140,9 @@ final class Integrity {
         }
     }
 
-    private void check(TextFrame frame) {
-        frame.paragraphs().stream().map(Paragraph::look).distinct().forEach(after::look);
-        frame.paragraphs().stream()
-                .flatMap(paragraph -> paragraph.runs().stream())
-                .map(run -> run.color())
-                .flatMap(Optional::stream)
-                .map(Tinted::swatch)
-                .distinct()
-                .forEach(after::swatch);
-    }
-
     private void checkUnused(Set<UUID> removed) {
         Uses uses = Uses.of(after);
-        Set<UUID> used =
-                removed.stream()
-                        .filter(id ->
-                                uses.swatch(id)
-                                                + uses.look(id)
-                                                + uses.parent(id)
-                                                + uses.asset(id)
-                                                + uses.recipe(id)
-                                        > 0)
-                        .collect(Collectors.toSet());
+        Set<UUID> used = removed.stream().filter(id -> uses.of(id) > 0).collect(Collectors.toSet());
         if (!used.isEmpty()) {
             throw new Refused(
                     "Something that this step would remove is in use by now; choose what takes its"

@@ -13,13 +13,13 @@ import java.util.stream.Collectors;
 import yewberry.core.Names;
 import yewberry.core.Refused;
 import yewberry.core.color.Definition;
-import yewberry.core.color.Swatch;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
+import yewberry.core.publication.Swatch;
 
 /**
  * A recipe with all that it needs, to be taken to another publication.
@@ -121,8 +121,8 @@ public record RecipeParts(Recipe recipe, List<Swatch> swatches, List<Asset> asse
     }
 
     private static Background background(Background from, Map<UUID, UUID> known, UUID id) {
-        Fill colored = Replacing.colors(from.fill(), swatch -> found(known, swatch));
-        Fill placed = Replacing.madeFrom(colored, asset -> found(known, asset));
+        Fill colored = from.fill().withSwatches(swatch -> found(known, swatch));
+        Fill placed = colored.withAsset(asset -> found(known, asset));
         return new Background(
                 id, from.sides(), from.area(), placed, from.opacity(), from.blend(), from.goesTo());
     }

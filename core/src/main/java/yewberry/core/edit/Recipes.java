@@ -5,17 +5,20 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
 import yewberry.core.edit.Edit.ApplyRecipe;
 import yewberry.core.edit.Edit.RemoveRecipe;
 import yewberry.core.edit.Edit.SaveRecipe;
 import yewberry.core.publication.Adapting;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Carrier;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
@@ -58,7 +61,7 @@ final class Recipes {
         if (apply.owners().isEmpty()) {
             throw new Refused("Choose at least one page or parent to put the recipe on.");
         }
-        Publication result = on;
+        Map<Owner, UnaryOperator<Layer>> layers = new LinkedHashMap<>();
         for (Owner owner : apply.owners()) {
             if (owner instanceof Owner.OnRecipe) {
                 throw new Refused("A recipe is put on pages and parents, not on another recipe.");
@@ -67,25 +70,25 @@ final class Recipes {
             for (Background part : recipe.layer().backgrounds()) {
                 use(on, recipe, part, owner).map(use -> set(use, apply)).ifPresent(uses::add);
             }
-            result =
-                    Editing.changeLayer(
-                            result,
-                            owner,
-                            layer -> {
-                                List<Background> stack = without(layer, recipe.id());
-                                stack.addAll(uses);
-                                return layer.withBackgrounds(stack);
-                            });
+            layers.put(
+                    owner,
+                    layer -> {
+                        List<Background> stack = without(layer, recipe.id());
+                        stack.addAll(uses);
+                        return layer.withBackgrounds(stack);
+                    });
         }
-        return result;
+        return on.withLayers(layers);
     }
 
-    /** With what is set anew where it is put, as the one value that it then has. */
+    /**
+     * Applies the overrides that this use of the recipe carries; each replaces the recipe's value.
+     */
     private static Background set(Background use, ApplyRecipe apply) {
         Background set = apply.opacity().map(use::withOpacity).orElse(use);
         Map<UUID, UUID> others = new HashMap<>();
         apply.colors().forEach(each -> others.put(each.swatch(), each.replacement()));
-        return set.withFill(Replacing.colors(set.fill(), is -> others.getOrDefault(is, is)));
+        return set.withFill(set.fill().withSwatches(is -> others.getOrDefault(is, is)));
     }
 
     /** Nothing where a background of one hand meets a page of the other. */
@@ -146,21 +149,20 @@ final class Recipes {
     }
 
     private static List<Owner> users(Publication on, UUID recipe) {
-        return on.owners().stream()
-                .filter(owner ->
-                        on.layer(owner).backgrounds().stream().anyMatch(each -> isOf(each, recipe)))
+        return on.carriers()
+                .filter(carrier ->
+                        carrier.layer().backgrounds().stream().anyMatch(each -> isOf(each, recipe)))
+                .map(Carrier::asOwner)
                 .toList();
     }
 
     static Publication takeOff(Publication on, UUID recipe, List<Owner> owners) {
         on.recipe(recipe);
-        Publication result = on;
+        Map<Owner, UnaryOperator<Layer>> layers = new LinkedHashMap<>();
         for (Owner owner : owners.isEmpty() ? users(on, recipe) : owners) {
-            result =
-                    Editing.changeLayer(
-                            result, owner, layer -> layer.withBackgrounds(without(layer, recipe)));
+            layers.put(owner, layer -> layer.withBackgrounds(without(layer, recipe)));
         }
-        return result;
+        return on.withLayers(layers);
     }
 
     static Publication remove(Publication on, RemoveRecipe remove) {
@@ -169,21 +171,17 @@ final class Recipes {
         if (remove.takeOff()) {
             result = takeOff(on, gone.id(), List.of());
         } else {
+            UnaryOperator<Background> free =
+                    each -> isOf(each, gone.id()) ? each.withMadeBy(Optional.empty()) : each;
+            Map<Owner, UnaryOperator<Layer>> layers = new LinkedHashMap<>();
             for (Owner owner : users(on, gone.id())) {
-                result =
-                        Editing.changeLayer(
-                                result,
-                                owner,
-                                layer ->
-                                        layer.withBackgrounds(
-                                                layer.backgrounds().stream()
-                                                        .map(each ->
-                                                                isOf(each, gone.id())
-                                                                        ? each.withMadeBy(
-                                                                                Optional.empty())
-                                                                        : each)
-                                                        .toList()));
+                layers.put(
+                        owner,
+                        layer ->
+                                layer.withBackgrounds(
+                                        layer.backgrounds().stream().map(free).toList()));
             }
+            result = on.withLayers(layers);
         }
         return result.withRecipes(
                 result.recipes().stream().filter(each -> !each.id().equals(gone.id())).toList());
@@ -197,13 +195,11 @@ final class Recipes {
         Map<UUID, Background> old = new HashMap<>();
         before.recipe(id).layer().backgrounds().forEach(each -> old.put(each.id(), each));
         Recipe recipe = after.recipe(id);
-        Publication result = after;
+        Map<Owner, UnaryOperator<Layer>> layers = new LinkedHashMap<>();
         for (Owner owner : users(before, id)) {
-            result =
-                    Editing.changeLayer(
-                            result, owner, layer -> followed(layer, recipe, old, after, owner));
+            layers.put(owner, layer -> followed(layer, recipe, old, after, owner));
         }
-        return result;
+        return after.withLayers(layers);
     }
 
     private static Layer followed(

@@ -40,7 +40,7 @@ final class Removing {
         refuseSame(remove.swatch(), remove.replacement());
         Publication without =
                 on.withSwatches(on.swatches().stream().filter(each -> each != gone).toList());
-        int uses = Uses.of(on).swatch(gone.id());
+        int uses = Uses.of(on).of(gone.id());
         if (uses == 0) {
             return without;
         }
@@ -50,7 +50,7 @@ final class Removing {
                         "“%s” is used in %s; choose the swatch that takes its place.",
                         gone.name(),
                         uses);
-        return Replacing.swatch(without, gone.id(), without.swatch(replacement).id());
+        return without.withReference(gone.id(), without.swatch(replacement).id());
     }
 
     static Publication look(Publication on, RemoveLook remove) {
@@ -58,7 +58,7 @@ final class Removing {
         refuseSame(remove.look(), remove.replacement());
         Publication without =
                 on.withLooks(on.looks().stream().filter(each -> each != gone).toList());
-        int uses = Uses.of(on).look(gone.id());
+        int uses = Uses.of(on).of(gone.id());
         if (uses == 0) {
             return without;
         }
@@ -68,7 +68,7 @@ final class Removing {
                         "The look “%s” is used in %s; choose the look that takes its place.",
                         gone.name(),
                         uses);
-        return Replacing.look(without, gone.id(), without.look(replacement).id());
+        return without.withReference(gone.id(), without.look(replacement).id());
     }
 
     static Publication asset(Publication on, RemoveAsset remove) {
@@ -76,7 +76,7 @@ final class Removing {
         refuseSame(remove.asset(), remove.replacement());
         Publication without =
                 on.withAssets(on.assets().stream().filter(each -> each != gone).toList());
-        int uses = Uses.of(on).asset(gone.id());
+        int uses = Uses.of(on).of(gone.id());
         if (uses == 0) {
             return without;
         }
@@ -86,7 +86,7 @@ final class Removing {
                         "“%s” is placed in %s; choose what takes its place.",
                         gone.name(),
                         uses);
-        return Replacing.asset(without, gone.id(), without.asset(replacement).id());
+        return without.withReference(gone.id(), without.asset(replacement).id());
     }
 
     /**

@@ -12,11 +12,11 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Medium;
-import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
-import yewberry.core.color.Swatch;
+import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 
 /**

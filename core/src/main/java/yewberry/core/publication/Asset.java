@@ -11,7 +11,7 @@ import yewberry.core.Names;
  *
  * @param sha256 of the file's bytes, in hexadecimal: what it is stored under
  */
-public record Asset(UUID id, String name, String sha256, Content content) {
+public record Asset(UUID id, String name, String sha256, Content content) implements Element {
     public Asset {
         name = Names.checked("picture", name);
     }
@@ -100,5 +100,15 @@ public record Asset(UUID id, String name, String sha256, Content content) {
                 yield new Extent(leaf.width(), leaf.height());
             }
         };
+    }
+
+    @Override
+    public List<Reference> references() {
+        return List.of();
+    }
+
+    @Override
+    public Asset withReference(UUID old, UUID replacement) {
+        return this;
     }
 }

@@ -1,7 +1,10 @@
 package yewberry.core.publication;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Definition;
 
@@ -20,7 +23,8 @@ public record Background(
         double opacity,
         BlendMode blend,
         GoesTo goesTo,
-        Optional<Made> madeBy) {
+        Optional<Made> madeBy)
+        implements Element {
     /** A background of a recipe. */
     public record Made(UUID recipe, UUID background) {}
 
@@ -72,5 +76,26 @@ public record Background(
 
     public Background withFill(Fill changed) {
         return new Background(id, sides, area, changed, opacity, blend, goesTo, madeBy);
+    }
+
+    @Override
+    public List<Reference> references() {
+        List<Reference> references = new ArrayList<>();
+        fill.colors().forEach(color -> references.add(Reference.swatch(color.swatch())));
+        fill.madeFrom().ifPresent(asset -> references.add(Reference.asset(asset)));
+        madeBy.ifPresent(made -> references.add(Reference.recipe(made.recipe())));
+        return references;
+    }
+
+    @Override
+    public Background withReference(UUID old, UUID replacement) {
+        if (references().stream().noneMatch(each -> each.id().equals(old))) {
+            return this;
+        }
+        UnaryOperator<UUID> exchange = id -> id.equals(old) ? replacement : id;
+        return withFill(fill.withSwatches(exchange).withAsset(exchange))
+                .withMadeBy(
+                        madeBy.map(made ->
+                                new Made(exchange.apply(made.recipe()), made.background())));
     }
 }

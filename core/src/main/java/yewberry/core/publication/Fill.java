@@ -3,6 +3,7 @@ package yewberry.core.publication;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Numbers;
@@ -37,6 +38,10 @@ public sealed interface Fill {
             public Stop {
                 Definition.checkPercent("A position", position);
                 Definition.checkPercent("An opacity", opacity);
+            }
+
+            Stop withSwatch(UUID changed) {
+                return new Stop(position, color.withSwatch(changed), opacity);
             }
         }
 
@@ -116,6 +121,39 @@ public sealed interface Fill {
             case PdfPage page -> List.of();
             case Solid(Tinted color) -> List.of(color);
             case Gradient gradient -> gradient.stops().stream().map(Gradient.Stop::color).toList();
+        };
+    }
+
+    /** With other swatches, all of them exchanged at once. */
+    default Fill withSwatches(UnaryOperator<UUID> exchange) {
+        return switch (this) {
+            case None none -> none;
+            case Picture picture -> picture;
+            case PdfPage page -> page;
+            case Solid(Tinted color) -> new Solid(color.withSwatch(exchange.apply(color.swatch())));
+            case Gradient gradient ->
+                    gradient.withStops(
+                            gradient.stops().stream()
+                                    .map(stop ->
+                                            stop.withSwatch(exchange.apply(stop.color().swatch())))
+                                    .toList());
+        };
+    }
+
+    /** Made from another asset, if it is made from any. */
+    default Fill withAsset(UnaryOperator<UUID> exchange) {
+        return switch (this) {
+            case None none -> none;
+            case Solid solid -> solid;
+            case Gradient gradient -> gradient;
+            case Picture picture ->
+                    new Picture(
+                            exchange.apply(picture.asset()),
+                            picture.placing(),
+                            picture.runOut(),
+                            picture.seeThrough());
+            case PdfPage page ->
+                    new PdfPage(exchange.apply(page.asset()), page.number(), page.placing());
         };
     }
 }

@@ -1,5 +1,6 @@
 package yewberry.core.publication;
 
+import java.util.List;
 import java.util.UUID;
 import yewberry.core.Names;
 import yewberry.core.Refused;
@@ -25,7 +26,8 @@ public record Look(
         Length before,
         Alignment alignment,
         Tinted color,
-        Overprint overprint) {
+        Overprint overprint)
+        implements Element {
     /** Whether text prints over what is below it. Light text never does, whatever is set. */
     public enum Overprint {
         /** Only plain black does, 100 % of the black ink. */
@@ -72,5 +74,15 @@ public record Look(
 
     public Look withOverprint(Overprint changed) {
         return new Look(id, name, family, weight, size, leading, before, alignment, color, changed);
+    }
+
+    @Override
+    public List<Reference> references() {
+        return List.of(Reference.swatch(color.swatch()));
+    }
+
+    @Override
+    public Look withReference(UUID old, UUID replacement) {
+        return color.swatch().equals(old) ? withColor(color.withSwatch(replacement)) : this;
     }
 }

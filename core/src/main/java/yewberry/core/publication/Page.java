@@ -1,5 +1,6 @@
 package yewberry.core.publication;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.Names;
@@ -11,7 +12,8 @@ import yewberry.core.Names;
  * @param part the name of the part of the publication that begins with it
  */
 public record Page(
-        UUID id, Optional<UUID> parent, boolean parentShown, Optional<String> part, Layer layer) {
+        UUID id, Optional<UUID> parent, boolean parentShown, Optional<String> part, Layer layer)
+        implements Carrier {
     public Page {
         part = part.map(name -> Names.checked("part", name));
     }
@@ -33,7 +35,24 @@ public record Page(
         return new Page(id, parent, parentShown, changed, layer);
     }
 
+    /** This very object where the layer is. */
+    @Override
     public Page withLayer(Layer changed) {
-        return new Page(id, parent, parentShown, part, changed);
+        return changed == layer ? this : new Page(id, parent, parentShown, part, changed);
+    }
+
+    @Override
+    public Owner asOwner() {
+        return new Owner.OnPage(id);
+    }
+
+    @Override
+    public List<Reference> references() {
+        return parent.map(Reference::parent).stream().toList();
+    }
+
+    @Override
+    public Page withReference(UUID old, UUID replacement) {
+        return parent.equals(Optional.of(old)) ? withParent(Optional.of(replacement)) : this;
     }
 }

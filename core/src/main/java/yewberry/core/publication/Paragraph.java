@@ -21,4 +21,19 @@ public record Paragraph(UUID id, UUID look, List<Run> runs) {
     public Paragraph withRuns(List<Run> changed) {
         return new Paragraph(id, look, changed);
     }
+
+    Paragraph withReference(UUID old, UUID replacement) {
+        return new Paragraph(
+                id,
+                look.equals(old) ? replacement : look,
+                runs.stream()
+                        .map(run ->
+                                run.withColor(
+                                        run.color()
+                                                .map(color ->
+                                                        color.swatch().equals(old)
+                                                                ? color.withSwatch(replacement)
+                                                                : color)))
+                        .toList());
+    }
 }

@@ -1,16 +1,16 @@
 package yewberry.core.publication;
 
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import yewberry.core.Names;
 import yewberry.core.Refused;
-import yewberry.core.color.Swatch;
 
 /**
  * A publication: everything the designer decided. Immutable; an edit makes another one that shares
@@ -20,20 +20,36 @@ public record Publication(
         UUID id,
         String name,
         Setup setup,
-        List<Swatch> swatches,
-        List<Look> looks,
-        List<Asset> assets,
-        List<Recipe> recipes,
-        List<Parent> parents,
-        List<Page> pages) {
+        Elements<Swatch> swatches,
+        Elements<Look> looks,
+        Elements<Asset> assets,
+        Elements<Recipe> recipes,
+        Elements<Parent> parents,
+        Elements<Page> pages) {
     public Publication {
         name = Names.checked("publication", name);
-        swatches = List.copyOf(swatches);
-        looks = List.copyOf(looks);
-        assets = List.copyOf(assets);
-        recipes = List.copyOf(recipes);
-        parents = List.copyOf(parents);
-        pages = List.copyOf(pages);
+    }
+
+    public Publication(
+            UUID id,
+            String name,
+            Setup setup,
+            List<Swatch> swatches,
+            List<Look> looks,
+            List<Asset> assets,
+            List<Recipe> recipes,
+            List<Parent> parents,
+            List<Page> pages) {
+        this(
+                id,
+                name,
+                setup,
+                Elements.of(swatches),
+                Elements.of(looks),
+                Elements.of(assets),
+                Elements.of(recipes),
+                Elements.of(parents),
+                Elements.of(pages));
     }
 
     /** One without pictures and recipes. */
@@ -58,43 +74,49 @@ public record Publication(
     }
 
     public Publication withSwatches(List<Swatch> changed) {
-        return new Publication(id, name, setup, changed, looks, assets, recipes, parents, pages);
+        return new Publication(
+                id, name, setup, Elements.of(changed), looks, assets, recipes, parents, pages);
     }
 
     public Publication withLooks(List<Look> changed) {
-        return new Publication(id, name, setup, swatches, changed, assets, recipes, parents, pages);
+        return new Publication(
+                id, name, setup, swatches, Elements.of(changed), assets, recipes, parents, pages);
     }
 
     public Publication withAssets(List<Asset> changed) {
-        return new Publication(id, name, setup, swatches, looks, changed, recipes, parents, pages);
+        return new Publication(
+                id, name, setup, swatches, looks, Elements.of(changed), recipes, parents, pages);
     }
 
     public Publication withRecipes(List<Recipe> changed) {
-        return new Publication(id, name, setup, swatches, looks, assets, changed, parents, pages);
+        return new Publication(
+                id, name, setup, swatches, looks, assets, Elements.of(changed), parents, pages);
     }
 
     public Publication withParents(List<Parent> changed) {
-        return new Publication(id, name, setup, swatches, looks, assets, recipes, changed, pages);
+        return new Publication(
+                id, name, setup, swatches, looks, assets, recipes, Elements.of(changed), pages);
     }
 
     public Publication withPages(List<Page> changed) {
-        return new Publication(id, name, setup, swatches, looks, assets, recipes, parents, changed);
+        return new Publication(
+                id, name, setup, swatches, looks, assets, recipes, parents, Elements.of(changed));
     }
 
     public Optional<Swatch> findSwatch(UUID swatch) {
-        return swatches.stream().filter(each -> each.id().equals(swatch)).findFirst();
+        return swatches.find(swatch);
     }
 
     public Optional<Look> findLook(UUID look) {
-        return looks.stream().filter(each -> each.id().equals(look)).findFirst();
+        return looks.find(look);
     }
 
     public Optional<Asset> findAsset(UUID asset) {
-        return assets.stream().filter(each -> each.id().equals(asset)).findFirst();
+        return assets.find(asset);
     }
 
     public Optional<Parent> findParent(UUID parent) {
-        return parents.stream().filter(each -> each.id().equals(parent)).findFirst();
+        return parents.find(parent);
     }
 
     /** The swatch of this id, or a {@link Refused} that a person understands. */
@@ -111,10 +133,7 @@ public record Publication(
     }
 
     public Recipe recipe(UUID recipe) {
-        return recipes.stream()
-                .filter(each -> each.id().equals(recipe))
-                .findFirst()
-                .orElseThrow(() -> gone("recipe"));
+        return recipes.find(recipe).orElseThrow(() -> gone("recipe"));
     }
 
     public Parent parent(UUID parent) {
@@ -127,10 +146,7 @@ public record Publication(
 
     /** Position of a page from 0; its number is one more. */
     public int indexOf(UUID page) {
-        return IntStream.range(0, pages.size())
-                .filter(index -> pages.get(index).id().equals(page))
-                .findFirst()
-                .orElseThrow(() -> gone("page"));
+        return pages.position(page).orElseThrow(() -> gone("page"));
     }
 
     public Layer layer(Owner owner) {
@@ -179,25 +195,101 @@ public record Publication(
                         .count();
     }
 
+    /** All that it is made of, but for what lies on pages, parents and recipes. */
+    public Stream<Element> elements() {
+        return Stream.of(
+                        Stream.of(heading()),
+                        swatches.stream(),
+                        looks.stream(),
+                        assets.stream(),
+                        carriers())
+                .flatMap(elements -> elements);
+    }
+
+    public Heading heading() {
+        return new Heading(id, name, setup);
+    }
+
     /** Everything that backgrounds lie on: parents, recipes and pages. */
-    public List<Owner> owners() {
-        List<Owner> owners = new ArrayList<>();
-        parents.forEach(parent -> owners.add(new Owner.OnParent(parent.id())));
-        recipes.forEach(recipe -> owners.add(new Owner.OnRecipe(recipe.id())));
-        pages.forEach(page -> owners.add(new Owner.OnPage(page.id())));
-        return owners;
+    public Stream<Carrier> carriers() {
+        return Stream.of(parents.stream(), recipes.stream(), pages.stream())
+                .flatMap(carriers -> carriers);
     }
 
     /** What lies on parents, on recipes and on pages. */
     public Stream<Layer> layers() {
-        return Stream.of(
-                        parents.stream().map(Parent::layer),
-                        recipes.stream().map(Recipe::layer),
-                        pages.stream().map(Page::layer))
-                .flatMap(layers -> layers);
+        return carriers().map(Carrier::layer);
     }
 
-    private static Refused gone(String what) {
+    /** Whether there is what a reference needs. */
+    public boolean holds(Reference reference) {
+        return switch (reference.kind()) {
+            case SWATCH -> swatches.holds(reference.id());
+            case LOOK -> looks.holds(reference.id());
+            case ASSET -> assets.holds(reference.id());
+            case PARENT -> parents.holds(reference.id());
+            case RECIPE -> recipes.holds(reference.id());
+        };
+    }
+
+    /** Everything that refers to one element refers to another; the rest stays the same object. */
+    public Publication withReference(UUID old, UUID replacement) {
+        return new Publication(
+                id,
+                name,
+                setup,
+                swatches.mapped(each -> each.withReference(old, replacement)),
+                looks.mapped(each -> each.withReference(old, replacement)),
+                assets,
+                recipes.mapped(
+                        each -> each.withLayer(each.layer().withReference(old, replacement))),
+                parents.mapped(each ->
+                        each.withReference(old, replacement)
+                                .withLayer(each.layer().withReference(old, replacement))),
+                pages.mapped(each ->
+                        each.withReference(old, replacement)
+                                .withLayer(each.layer().withReference(old, replacement))));
+    }
+
+    /**
+     * With what lies on some pages, parents or recipes changed.
+     *
+     * @throws Refused if one of them is not there
+     */
+    public Publication withLayers(Map<Owner, UnaryOperator<Layer>> changes) {
+        Map<UUID, UnaryOperator<Page>> onPages = new HashMap<>();
+        Map<UUID, UnaryOperator<Parent>> onParents = new HashMap<>();
+        Map<UUID, UnaryOperator<Recipe>> onRecipes = new HashMap<>();
+        changes.forEach((owner, change) -> {
+            switch (owner) {
+                case Owner.OnPage(UUID page) -> {
+                    page(page);
+                    onPages.put(page, each -> each.withLayer(change.apply(each.layer())));
+                }
+                case Owner.OnParent(UUID parent) -> {
+                    parent(parent);
+                    onParents.put(parent, each -> each.withLayer(change.apply(each.layer())));
+                }
+                case Owner.OnRecipe(UUID recipe) -> {
+                    recipe(recipe);
+                    onRecipes.put(recipe, each -> each.withLayer(change.apply(each.layer())));
+                }
+            }
+        });
+        return new Publication(
+                id,
+                name,
+                setup,
+                swatches,
+                looks,
+                assets,
+                onRecipes.isEmpty() ? recipes : recipes.changed(onRecipes),
+                onParents.isEmpty() ? parents : parents.changed(onParents),
+                onPages.isEmpty() ? pages : pages.changed(onPages));
+    }
+
+    /** That something is not there any more. */
+    public static Refused gone(String what) {
         return new Refused(
                 "There is no such %s in this publication any more; it may have been removed."
                                 .formatted(what)

@@ -1,5 +1,6 @@
 package yewberry.core.publication;
 
+import java.util.List;
 import java.util.UUID;
 import yewberry.core.Names;
 
@@ -9,7 +10,7 @@ import yewberry.core.Names;
  * @param trim the size of the pages they were made for
  * @param layer the backgrounds, from the lowest up; it has no text
  */
-public record Recipe(UUID id, String name, PageSize trim, Layer layer) {
+public record Recipe(UUID id, String name, PageSize trim, Layer layer) implements Carrier {
     public Recipe {
         name = Names.checked("recipe", name);
     }
@@ -18,7 +19,24 @@ public record Recipe(UUID id, String name, PageSize trim, Layer layer) {
         return new Recipe(id, changed, trim, layer);
     }
 
+    /** This very object where the layer is. */
+    @Override
     public Recipe withLayer(Layer changed) {
-        return new Recipe(id, name, trim, changed);
+        return changed == layer ? this : new Recipe(id, name, trim, changed);
+    }
+
+    @Override
+    public Owner asOwner() {
+        return new Owner.OnRecipe(id);
+    }
+
+    @Override
+    public List<Reference> references() {
+        return List.of();
+    }
+
+    @Override
+    public Recipe withReference(UUID old, UUID replacement) {
+        return this;
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /** How often each swatch, look and parent of a publication is used. */
 public final class Uses {
@@ -15,10 +16,7 @@ public final class Uses {
 
     public static Uses of(Publication publication) {
         Uses uses = new Uses();
-        publication.looks().forEach(look -> uses.count(look.color().swatch()));
-        publication.swatches().forEach(swatch -> swatch.definition().bases().forEach(uses::count));
-        publication.pages().forEach(page -> page.parent().ifPresent(uses::count));
-        publication.parents().forEach(parent -> parent.base().ifPresent(uses::count));
+        publication.elements().forEach(uses::count);
         publication.layers().forEach(uses::count);
         return uses;
     }
@@ -27,10 +25,10 @@ public final class Uses {
     public static List<String> where(Publication publication, UUID swatch) {
         Set<String> places = new LinkedHashSet<>();
         publication.swatches().stream()
-                .filter(each -> each.definition().bases().contains(swatch))
+                .filter(each -> refers(each, swatch))
                 .forEach(each -> places.add("swatch “%s”".formatted(each.name())));
         publication.looks().stream()
-                .filter(look -> look.color().swatch().equals(swatch))
+                .filter(look -> refers(look, swatch))
                 .forEach(look -> places.add("look “%s”".formatted(look.name())));
         publication.parents().stream()
                 .filter(parent -> uses(parent.layer(), swatch))
@@ -46,54 +44,26 @@ public final class Uses {
         return List.copyOf(places);
     }
 
+    private static boolean refers(Element element, UUID to) {
+        return element.references().stream().anyMatch(each -> each.id().equals(to));
+    }
+
     private static boolean uses(Layer layer, UUID swatch) {
-        Uses uses = new Uses();
-        uses.count(layer);
-        return uses.swatch(swatch) > 0;
+        return Stream.concat(layer.backgrounds().stream(), layer.frames().stream())
+                .anyMatch(each -> refers(each, swatch));
     }
 
     private void count(Layer layer) {
-        for (Background background : layer.backgrounds()) {
-            background.fill().colors().forEach(color -> count(color.swatch()));
-            background.fill().madeFrom().ifPresent(this::count);
-            background.madeBy().ifPresent(made -> count(made.recipe()));
-        }
-        for (TextFrame frame : layer.frames()) {
-            for (Paragraph paragraph : frame.paragraphs()) {
-                count(paragraph.look());
-                paragraph
-                        .runs()
-                        .forEach(run -> run.color().map(Tinted::swatch).ifPresent(this::count));
-            }
-        }
+        layer.backgrounds().forEach(this::count);
+        layer.frames().forEach(this::count);
     }
 
-    private void count(UUID used) {
-        counts.merge(used, 1, Integer::sum);
+    private void count(Element element) {
+        element.references().forEach(each -> counts.merge(each.id(), 1, Integer::sum));
     }
 
-    /** In backgrounds, looks, runs with a colour of their own, and swatches that derive from it. */
-    public int swatch(UUID swatch) {
-        return counts.getOrDefault(swatch, 0);
-    }
-
-    /** In backgrounds. */
-    public int asset(UUID asset) {
-        return counts.getOrDefault(asset, 0);
-    }
-
-    /** By backgrounds of pages and parents that are uses of one of its own. */
-    public int recipe(UUID recipe) {
-        return counts.getOrDefault(recipe, 0);
-    }
-
-    /** In paragraphs. */
-    public int look(UUID look) {
-        return counts.getOrDefault(look, 0);
-    }
-
-    /** On pages, and by parents that are based on it. */
-    public int parent(UUID parent) {
-        return counts.getOrDefault(parent, 0);
+    /** How often anything refers to an element. */
+    public int of(UUID element) {
+        return counts.getOrDefault(element, 0);
     }
 }

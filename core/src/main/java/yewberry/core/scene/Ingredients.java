@@ -5,12 +5,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Color;
-import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
-import yewberry.core.color.Swatch;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 
 /** Hands out swatches and looks, and notes which ones a page was made from. */

@@ -6,9 +6,9 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Medium;
 import yewberry.core.color.Numbers;
 import yewberry.core.color.Overprint;
-import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
-import yewberry.core.color.Swatch;
+import yewberry.core.publication.Palette;
+import yewberry.core.publication.Swatch;
 
 /**
  * The colour something is painted in, and the swatch that gave it.

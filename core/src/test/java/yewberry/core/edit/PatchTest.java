@@ -18,13 +18,13 @@ import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
-import yewberry.core.color.Swatch;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 
 class PatchTest {

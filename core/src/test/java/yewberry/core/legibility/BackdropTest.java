@@ -75,7 +75,7 @@ class BackdropTest {
                 fill);
     }
 
-    private static Fill solid(yewberry.core.color.Swatch swatch) {
+    private static Fill solid(yewberry.core.publication.Swatch swatch) {
         return new Fill.Solid(Tinted.full(swatch.id()));
     }
 

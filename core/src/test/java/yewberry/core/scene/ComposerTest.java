@@ -20,7 +20,6 @@ import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Definition;
 import yewberry.core.color.PressCondition;
-import yewberry.core.color.Swatch;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
 import yewberry.core.publication.Background;
@@ -30,6 +29,7 @@ import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 

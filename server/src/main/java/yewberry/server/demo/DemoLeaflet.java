@@ -9,7 +9,6 @@ import java.util.UUID;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Definition;
-import yewberry.core.color.Swatch;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
@@ -29,6 +28,7 @@ import yewberry.core.publication.Run;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 

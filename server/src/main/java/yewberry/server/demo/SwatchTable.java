@@ -14,10 +14,10 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Inks;
 import yewberry.core.color.Lab;
-import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
-import yewberry.core.color.Swatch;
+import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Swatch;
 
 /** Every swatch of a publication, resolved under its press condition, as CSV (RFC 4180). */
 final class SwatchTable {

@@ -9,6 +9,8 @@ import com.fasterxml.jackson.annotation.Nulls;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.jsontype.NamedType;
+import yewberry.core.edit.Change;
+import yewberry.core.publication.Element;
 import yewberry.core.publication.Length;
 
 /** How core's values look as JSON. Core itself knows nothing of it. */
@@ -17,6 +19,12 @@ public final class CoreJson {
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
     private interface ByType {}
+
+    /** In a patch an element says its kind; alone it is known by where it stands. */
+    private interface KindOfElement {
+        @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+        Element element();
+    }
 
     /** A length is text with its unit, {@code "3 mm"}. */
     private abstract static class LengthAsText {
@@ -38,7 +46,11 @@ public final class CoreJson {
                 builder.registerSubtypes(new NamedType(kind, Kinds.name(kind)));
             }
         }
+        for (Class<?> kind : Kinds.of(Element.class)) {
+            builder.registerSubtypes(new NamedType(kind, Kinds.name(kind)));
+        }
         return builder.addModule(Defaults.module())
+                .addMixIn(Change.Placed.class, KindOfElement.class)
                 .addMixIn(Length.class, LengthAsText.class)
                 .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)

@@ -1,12 +1,10 @@
 package yewberry.server.json;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
 import yewberry.core.edit.Edit;
-import yewberry.core.edit.Element;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Fill;
@@ -27,15 +25,20 @@ public final class Kinds {
                     Asset.Content.class,
                     Owner.class,
                     Origin.class,
-                    Element.class,
                     StratumView.class);
 
     private Kinds() {}
 
-    /** The alternatives of a root that stand for values: its records. */
+    /** The alternatives of a root that stand for values: its records, and those of its parts. */
     public static List<Class<?>> of(Class<?> root) {
         List<Class<?>> kinds = new ArrayList<>();
-        Arrays.stream(root.getPermittedSubclasses()).filter(Class::isRecord).forEach(kinds::add);
+        for (Class<?> each : root.getPermittedSubclasses()) {
+            if (each.isRecord()) {
+                kinds.add(each);
+            } else if (each.isSealed()) {
+                kinds.addAll(of(each));
+            }
+        }
         return kinds;
     }
 

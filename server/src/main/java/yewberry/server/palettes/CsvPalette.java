@@ -16,9 +16,9 @@ import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Rgb;
-import yewberry.core.color.Swatch;
 import yewberry.core.color.WrittenColor;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Swatch;
 import yewberry.server.palettes.PaletteEntry.Wanted;
 
 /**

@@ -16,12 +16,12 @@ import java.util.UUID;
 import java.util.function.Supplier;
 import yewberry.core.Refused;
 import yewberry.core.color.Definition;
-import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
-import yewberry.core.color.Swatch;
 import yewberry.core.edit.Edit;
 import yewberry.core.publication.Limits;
+import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Swatch;
 import yewberry.server.palettes.PaletteText.Unread;
 
 /**

@@ -17,12 +17,12 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Gray;
 import yewberry.core.color.Lab;
-import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
-import yewberry.core.color.Swatch;
 import yewberry.core.color.WrittenColor;
+import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Swatch;
 import yewberry.server.palettes.PaletteEntry.Wanted;
 
 /**

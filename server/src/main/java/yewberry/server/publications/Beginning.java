@@ -7,7 +7,6 @@ import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import yewberry.core.Refused;
 import yewberry.core.color.Cmyk;
-import yewberry.core.color.Swatch;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -15,6 +14,7 @@ import yewberry.core.publication.Page;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 
 /** What a new publication begins with: a small palette, two looks, one parent and its pages. */

@@ -14,14 +14,23 @@ import yewberry.core.color.Viewing;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Edited;
 import yewberry.core.edit.Editing;
-import yewberry.core.edit.Element;
 import yewberry.core.edit.Patch;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Findings;
 import yewberry.core.legibility.Legibility;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Background;
 import yewberry.core.publication.Destination;
+import yewberry.core.publication.Element;
+import yewberry.core.publication.Heading;
 import yewberry.core.publication.Level;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recipe;
+import yewberry.core.publication.Swatch;
+import yewberry.core.publication.TextFrame;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 import yewberry.server.store.PublicationStore;
@@ -254,15 +263,15 @@ public final class OpenPublication {
 
     private static String inWords(Element element) {
         return switch (element) {
-            case Element.WholePublication whole -> "the name or setup";
-            case Element.OneSwatch it -> "swatch “%s”".formatted(it.swatch().name());
-            case Element.OneLook it -> "look “%s”".formatted(it.look().name());
-            case Element.OneAsset it -> "picture “%s”".formatted(it.asset().name());
-            case Element.OneRecipe it -> "recipe “%s”".formatted(it.name());
-            case Element.OneParent it -> "parent “%s”".formatted(it.name());
-            case Element.OnePage it -> "a page";
-            case Element.OneBackground it -> "a background";
-            case Element.OneFrame it -> "a text frame";
+            case Heading heading -> "the name or setup";
+            case Swatch swatch -> "swatch “%s”".formatted(swatch.name());
+            case Look look -> "look “%s”".formatted(look.name());
+            case Asset asset -> "picture “%s”".formatted(asset.name());
+            case Recipe recipe -> "recipe “%s”".formatted(recipe.name());
+            case Parent parent -> "parent “%s”".formatted(parent.name());
+            case Page page -> "a page";
+            case Background background -> "a background";
+            case TextFrame frame -> "a text frame";
         };
     }
 

@@ -17,7 +17,6 @@ import yewberry.core.Refused;
 import yewberry.core.asset.FileReader;
 import yewberry.core.asset.Pictures;
 import yewberry.core.edit.Change;
-import yewberry.core.edit.Element;
 import yewberry.core.edit.Patch;
 import yewberry.core.publication.Asset;
 import yewberry.server.store.AssetStore;
@@ -127,8 +126,8 @@ public class PictureFiles {
         for (Change change : patch.changes()) {
             change.after()
                     .map(Change.Placed::element)
-                    .filter(Element.OneAsset.class::isInstance)
-                    .map(element -> ((Element.OneAsset) element).asset())
+                    .filter(Asset.class::isInstance)
+                    .map(Asset.class::cast)
                     .filter(asset ->
                             !store.content(asset.sha256()).equals(Optional.of(asset.content())))
                     .ifPresent(asset -> {

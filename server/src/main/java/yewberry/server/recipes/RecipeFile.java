@@ -16,10 +16,10 @@ import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Refused;
-import yewberry.core.color.Swatch;
 import yewberry.core.edit.RecipeParts;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Recipe;
+import yewberry.core.publication.Swatch;
 import yewberry.server.publications.PictureFiles;
 
 /**

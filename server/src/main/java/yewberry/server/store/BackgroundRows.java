@@ -3,21 +3,22 @@ package yewberry.server.store;
 import static yewberry.server.store.db.Tables.BACKGROUND;
 import static yewberry.server.store.db.Tables.GRADIENT_STOP;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jooq.DSLContext;
-import org.jooq.Query;
-import org.jooq.TableRecord;
+import org.jooq.impl.DSL;
 import yewberry.core.color.BlendMode;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Placing;
+import yewberry.core.publication.Publication;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.SeeThrough;
 import yewberry.core.publication.Sides;
@@ -26,15 +27,22 @@ import yewberry.server.store.db.tables.records.BackgroundRecord;
 import yewberry.server.store.db.tables.records.GradientStopRecord;
 
 /** A background and the stops of its gradient as rows, there and back. */
-final class BackgroundRows {
-    private final DSLContext db;
+final class BackgroundRows extends Rows<Background, BackgroundRecord> {
     private final Columns columns;
-    private final UUID publication;
 
-    BackgroundRows(DSLContext db, Columns columns, UUID publication) {
-        this.db = db;
+    BackgroundRows(Columns columns) {
+        super(
+                Background.class,
+                BACKGROUND,
+                BACKGROUND.PUBLICATION,
+                BACKGROUND.ID,
+                BACKGROUND.POSITION);
         this.columns = columns;
-        this.publication = publication;
+    }
+
+    @Override
+    List<Background> list(Publication in, Optional<Owner> owner) {
+        return in.layer(owner.orElseThrow()).backgrounds();
     }
 
     /** What a gradient is besides its stops. */
@@ -46,12 +54,9 @@ final class BackgroundRows {
     /** Which page of a PDF is placed, and how. */
     record PageShape(int number, Placing placing) {}
 
-    /** What writes it, in order. */
-    List<Query> save(Owner owner, Background background, int position) {
-        var row = db.newRecord(BACKGROUND);
-        row.setPublication(publication);
-        row.setId(background.id());
-        row.setPosition(position);
+    @Override
+    void fill(BackgroundRecord row, Background background, Optional<Owner> on) {
+        Owner owner = on.orElseThrow();
         row.setPage(owner instanceof Owner.OnPage(UUID page) ? page : null);
         row.setParent(owner instanceof Owner.OnParent(UUID parent) ? parent : null);
         row.setRecipe(owner instanceof Owner.OnRecipe(UUID recipe) ? recipe : null);
@@ -68,7 +73,6 @@ final class BackgroundRows {
         row.setGradient(null);
         row.setAsset(background.fill().madeFrom().orElse(null));
         row.setPlacing(null);
-        List<Fill.Gradient.Stop> stops = List.of();
         switch (background.fill()) {
             case Fill.None none -> row.setFill("none");
             case Fill.Solid(Tinted color) -> {
@@ -97,30 +101,31 @@ final class BackgroundRows {
                                 new GradientShape(
                                         gradient.kind(), gradient.angle(), gradient.reversed()),
                                 GradientShape.class));
-                stops = gradient.stops();
             }
         }
-        List<Query> queries = new ArrayList<>();
-        queries.add(upsert(row));
-        queries.add(
-                db.deleteFrom(GRADIENT_STOP)
-                        .where(
-                                GRADIENT_STOP
-                                        .PUBLICATION
-                                        .eq(publication)
-                                        .and(GRADIENT_STOP.BACKGROUND.eq(background.id()))));
-        for (int i = 0; i < stops.size(); i++) {
-            queries.add(insert(background.id(), i, stops.get(i)));
+    }
+
+    @Override
+    void fillParts(RowBatch batch, UUID in, Background background, Optional<Background> before) {
+        if (before.isPresent()) {
+            batch.clear(
+                    DSL.deleteFrom(GRADIENT_STOP)
+                            .where(
+                                    GRADIENT_STOP
+                                            .PUBLICATION
+                                            .eq(in)
+                                            .and(GRADIENT_STOP.BACKGROUND.eq(background.id()))));
         }
-        return queries;
+        if (background.fill() instanceof Fill.Gradient gradient) {
+            for (int i = 0; i < gradient.stops().size(); i++) {
+                batch.insert(stop(in, background.id(), i, gradient.stops().get(i)));
+            }
+        }
     }
 
-    private Query upsert(BackgroundRecord row) {
-        return db.insertInto(BACKGROUND).set(row).onDuplicateKeyUpdate().set(row);
-    }
-
-    private Query insert(UUID background, int position, Fill.Gradient.Stop stop) {
-        GradientStopRecord row = db.newRecord(GRADIENT_STOP);
+    private static GradientStopRecord stop(
+            UUID publication, UUID background, int position, Fill.Gradient.Stop stop) {
+        GradientStopRecord row = new GradientStopRecord();
         row.setPublication(publication);
         row.setBackground(background);
         row.setPosition(position);
@@ -128,11 +133,11 @@ final class BackgroundRows {
         row.setSwatch(stop.color().swatch());
         row.setTint(stop.color().tint());
         row.setOpacity(stop.opacity());
-        return db.insertInto(GRADIENT_STOP).set((TableRecord<?>) row);
+        return row;
     }
 
     /** The stops of all gradients, by their backgrounds, in order. */
-    Map<UUID, List<Fill.Gradient.Stop>> stops() {
+    private static Map<UUID, List<Fill.Gradient.Stop>> stops(DSLContext db, UUID publication) {
         return db.selectFrom(GRADIENT_STOP)
                 .where(GRADIENT_STOP.PUBLICATION.eq(publication))
                 .orderBy(GRADIENT_STOP.POSITION)
@@ -149,7 +154,25 @@ final class BackgroundRows {
                                         Collectors.toList())));
     }
 
-    Background read(BackgroundRecord row, Map<UUID, List<Fill.Gradient.Stop>> stops) {
+    /** All backgrounds of a publication in order, by the page, parent or recipe they lie on. */
+    Map<UUID, List<Background>> read(DSLContext db, UUID in) {
+        Map<UUID, List<Fill.Gradient.Stop>> stops = stops(db, in);
+        return fetch(db, in).stream()
+                .collect(
+                        Collectors.groupingBy(
+                                BackgroundRows::owner,
+                                Collectors.mapping(
+                                        row -> background(row, stops), Collectors.toList())));
+    }
+
+    private static UUID owner(BackgroundRecord row) {
+        return Stream.of(row.getPage(), row.getParent(), row.getRecipe())
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private Background background(BackgroundRecord row, Map<UUID, List<Fill.Gradient.Stop>> stops) {
         return new Background(
                 row.getId(),
                 Sides.valueOf(row.getSides()),

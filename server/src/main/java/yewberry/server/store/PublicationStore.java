@@ -19,7 +19,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.jooq.Batch;
+import org.jooq.BatchBindStep;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Component;
 import yewberry.core.edit.Patch;
@@ -34,13 +34,13 @@ import yewberry.core.publication.Setup;
 public class PublicationStore {
     private final DSLContext db;
     private final Columns columns;
-    private final PublicationReader reader;
+    private final AllRows rows;
     private final Clock clock;
 
-    PublicationStore(DSLContext db, Columns columns, PublicationReader reader, Clock clock) {
+    PublicationStore(DSLContext db, Columns columns, AllRows rows, Clock clock) {
         this.db = db;
         this.columns = columns;
-        this.reader = reader;
+        this.rows = rows;
         this.clock = clock;
     }
 
@@ -71,7 +71,8 @@ public class PublicationStore {
     }
 
     public Optional<Stored> read(UUID id) {
-        return reader.read(id);
+        return db.fetchOptional(PUBLICATION, PUBLICATION.ID.eq(id))
+                .map(row -> new Stored(rows.read(db, row), row.getRevision()));
     }
 
     /** Stores a new publication as its revision 0. */
@@ -94,7 +95,7 @@ public class PublicationStore {
             row.setRevision(0L);
             row.setChanged(now());
             row.insert();
-            new PatchWriter(within, columns, publication).write(Patch.between(empty, publication));
+            new PatchWriter(within, rows, publication).write(Patch.between(empty, publication));
         });
         toDisk();
     }
@@ -126,7 +127,7 @@ public class PublicationStore {
         long next = revision + 1;
         db.transaction(transaction -> {
             DSLContext within = transaction.dsl();
-            new PatchWriter(within, columns, after).write(patch);
+            new PatchWriter(within, rows, after).write(patch);
             within.update(PUBLICATION)
                     .set(PUBLICATION.REVISION, next)
                     .set(PUBLICATION.CHANGED, now())
@@ -141,18 +142,20 @@ public class PublicationStore {
             row.setPatch(columns.write(patch, Patch.class));
             row.setMade(now());
             row.insert();
-            touches(within, after.id(), next, patch.touched()).execute();
+            touch(within, after.id(), next, patch.touched());
         });
         toDisk();
         return next;
     }
 
-    private static Batch touches(DSLContext db, UUID publication, long number, Set<UUID> elements) {
-        return db.batch(
-                elements.stream()
-                        .map(element ->
-                                db.insertInto(REVISION_TOUCH).values(publication, number, element))
-                        .toList());
+    private static void touch(DSLContext db, UUID publication, long number, Set<UUID> elements) {
+        if (elements.isEmpty()) {
+            return;
+        }
+        BatchBindStep batch =
+                db.batch(db.insertInto(REVISION_TOUCH).values(publication, number, publication));
+        elements.forEach(element -> batch.bind(publication, number, element));
+        batch.execute();
     }
 
     /** All steps of one author, the oldest first, without their patches. */

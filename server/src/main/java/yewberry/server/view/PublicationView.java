@@ -8,19 +8,20 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Lab;
 import yewberry.core.color.Medium;
-import yewberry.core.color.Palette;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Printable;
 import yewberry.core.color.Rgb;
-import yewberry.core.color.Swatch;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Carrier;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Side;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Uses;
 import yewberry.core.scene.Spreads;
 
@@ -160,13 +161,13 @@ public record PublicationView(
                                         palette.color(swatch),
                                         publication.setup().destination().media().getFirst(),
                                         press,
-                                        uses.swatch(swatch.id())))
+                                        uses.of(swatch.id())))
                         .toList(),
                 publication.looks().stream()
-                        .map(look -> new LookView(look, uses.look(look.id())))
+                        .map(look -> new LookView(look, uses.of(look.id())))
                         .toList(),
                 publication.assets().stream()
-                        .map(asset -> new AssetView(asset, uses.asset(asset.id())))
+                        .map(asset -> new AssetView(asset, uses.of(asset.id())))
                         .toList(),
                 publication.recipes().stream()
                         .map(recipe -> new RecipeView(recipe, on(recipe, publication)))
@@ -178,7 +179,7 @@ public record PublicationView(
                                         parent.name(),
                                         parent.base(),
                                         parent.layer(),
-                                        uses.parent(parent.id()),
+                                        uses.of(parent.id()),
                                         publication.pagesWith(parent.id())))
                         .toList(),
                 pages(publication),
@@ -191,11 +192,13 @@ public record PublicationView(
     }
 
     private static List<Owner> on(Recipe recipe, Publication publication) {
-        return publication.owners().stream()
-                .filter(owner ->
-                        publication.layer(owner).backgrounds().stream()
+        return publication
+                .carriers()
+                .filter(carrier ->
+                        carrier.layer().backgrounds().stream()
                                 .flatMap(each -> each.madeBy().stream())
                                 .anyMatch(made -> made.recipe().equals(recipe.id())))
+                .map(Carrier::asOwner)
                 .toList();
     }
 

@@ -8,6 +8,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Clock;
 import java.util.UUID;
 import org.flywaydb.core.Flyway;
 import org.jooq.SQLDialect;
@@ -67,23 +68,24 @@ class MigrationTest {
         Flyway.configure().dataSource(url, "sa", "").load().migrate();
         try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
             Publication publication =
-                    new PublicationReader(
-                                    DSL.using(connection, SQLDialect.H2),
-                                    new Columns(CoreJson.mapper()))
-                            .read(PUBLICATION)
-                            .orElseThrow()
-                            .publication();
+                    store(connection).read(PUBLICATION).orElseThrow().publication();
             var background = publication.pages().getFirst().layer().backgrounds().getFirst();
             assertThat(background.opacity()).isEqualTo(60);
             assertThat(((Fill.Gradient) background.fill()).stops()).hasSize(2);
             assertThat(publication.recipes()).isEmpty();
             connection.createStatement().execute("update swatch set kind = 'shimmer'");
-            PublicationReader reader =
-                    new PublicationReader(
-                            DSL.using(connection, SQLDialect.H2), new Columns(CoreJson.mapper()));
-            assertThatThrownBy(() -> reader.read(PUBLICATION))
+            assertThatThrownBy(() -> store(connection).read(PUBLICATION))
                     .isInstanceOf(UnknownKind.class)
                     .hasMessageContaining("swatch of the kind “shimmer”");
         }
+    }
+
+    private static PublicationStore store(Connection connection) {
+        Columns columns = new Columns(CoreJson.mapper());
+        return new PublicationStore(
+                DSL.using(connection, SQLDialect.H2),
+                columns,
+                new AllRows(columns),
+                Clock.systemUTC());
     }
 }

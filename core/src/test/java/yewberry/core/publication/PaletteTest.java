@@ -1,4 +1,4 @@
-package yewberry.core.color;
+package yewberry.core.publication;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -12,6 +12,16 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
+import yewberry.core.color.Difference;
+import yewberry.core.color.Gray;
+import yewberry.core.color.Inks;
+import yewberry.core.color.Lab;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Printable;
+import yewberry.core.color.Rgb;
 
 class PaletteTest {
     private static final PressCondition COATED = PressCondition.coated();

@@ -3,14 +3,15 @@ package yewberry.core.edit;
 import java.util.UUID;
 import java.util.function.Predicate;
 import yewberry.core.Refused;
+import yewberry.core.publication.Carrier;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.TextFrame;
 
 /** Finds what something lies on. */
-final class Finder {
-    private Finder() {}
+final class OwnerLookup {
+    private OwnerLookup() {}
 
     static Owner ownerOfBackground(Publication in, UUID background) {
         return owner(
@@ -40,9 +41,10 @@ final class Finder {
     }
 
     private static Owner owner(Publication in, Predicate<Layer> holds, String what) {
-        return in.owners().stream()
-                .filter(owner -> holds.test(in.layer(owner)))
+        return in.carriers()
+                .filter(carrier -> holds.test(carrier.layer()))
                 .findFirst()
+                .map(Carrier::asOwner)
                 .orElseThrow(() -> gone(what));
     }
 

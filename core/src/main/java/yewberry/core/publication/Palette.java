@@ -1,4 +1,4 @@
-package yewberry.core.color;
+package yewberry.core.publication;
 
 import java.util.ArrayList;
 import java.util.Collection;
@@ -10,6 +10,14 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import yewberry.core.Refused;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
+import yewberry.core.color.Gray;
+import yewberry.core.color.Inks;
+import yewberry.core.color.Lab;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
 
 /**
  * What swatches come to under a press condition: tints and mixes are worked out from what they

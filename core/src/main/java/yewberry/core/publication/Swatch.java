@@ -1,17 +1,20 @@
-package yewberry.core.color;
+package yewberry.core.publication;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
 import yewberry.core.Names;
 import yewberry.core.Refused;
+import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
 
 /**
  * A named colour of a publication. Everything that is coloured refers to one by id.
  *
  * @throws Refused if a spot ink has the name of a process ink
  */
-public record Swatch(UUID id, String name, Definition definition) {
+public record Swatch(UUID id, String name, Definition definition) implements Element {
     /** ISO 32000-1, 8.6.6.4: names with a meaning of their own. */
     private static final Set<String> RESERVED =
             Set.of("cyan", "magenta", "yellow", "black", "all", "none");
@@ -36,5 +39,17 @@ public record Swatch(UUID id, String name, Definition definition) {
 
     public Swatch withDefinition(Definition changed) {
         return new Swatch(id, name, changed);
+    }
+
+    @Override
+    public List<Reference> references() {
+        return definition.bases().stream().map(Reference::swatch).toList();
+    }
+
+    @Override
+    public Swatch withReference(UUID old, UUID replacement) {
+        return definition.bases().contains(old)
+                ? withDefinition(definition.with(old, replacement))
+                : this;
     }
 }

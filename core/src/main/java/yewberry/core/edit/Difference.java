@@ -1,0 +1,171 @@
+package yewberry.core.edit;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import yewberry.core.edit.Change.Placed;
+import yewberry.core.publication.Carrier;
+import yewberry.core.publication.Element;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Publication;
+
+/**
+ * Finds what differs between two publications. What is the same object in both is passed over, so
+ * that it costs by what differs.
+ */
+final class Difference {
+    private final List<Change> changes = new ArrayList<>();
+
+    private Difference() {}
+
+    static List<Change> between(Publication before, Publication after) {
+        Difference difference = new Difference();
+        Element was = before.heading();
+        Element is = after.heading();
+        if (!was.equals(is)) {
+            difference.changes.add(
+                    new Change(
+                            Optional.of(new Placed(was, Optional.empty(), 0, Optional.empty())),
+                            Optional.of(new Placed(is, Optional.empty(), 0, Optional.empty())),
+                            false));
+        }
+        for (Kind<Publication, ?> kind : Kind.OF_PUBLICATIONS) {
+            difference.compare(kind, before, after, Optional.empty());
+        }
+        difference.layers(before.recipes(), after.recipes());
+        difference.layers(before.parents(), after.parents());
+        difference.layers(before.pages(), after.pages());
+        return difference.changes;
+    }
+
+    private <T extends Carrier> void layers(List<T> before, List<T> after) {
+        Range range = Range.of(before, after);
+        Map<UUID, T> old = new HashMap<>();
+        range.of(before).forEach(each -> old.put(each.id(), each));
+        for (T each : range.of(after)) {
+            T was = old.remove(each.id());
+            if (was != each) {
+                layer(was == null ? Layer.EMPTY : was.layer(), each.layer(), each.asOwner());
+            }
+        }
+        for (T each : range.of(before)) {
+            if (old.containsKey(each.id())) {
+                layer(each.layer(), Layer.EMPTY, each.asOwner());
+            }
+        }
+    }
+
+    private void layer(Layer was, Layer is, Owner owner) {
+        if (was != is) {
+            for (Kind<Layer, ?> kind : Kind.OF_LAYERS) {
+                compare(kind, was, is, Optional.of(owner));
+            }
+        }
+    }
+
+    private <H, T extends Element> void compare(
+            Kind<H, T> kind, H before, H after, Optional<Owner> owner) {
+        compare(kind, kind.read().apply(before), kind.read().apply(after), owner);
+    }
+
+    private <T extends Element> void compare(
+            Kind<?, T> kind, List<T> before, List<T> after, Optional<Owner> owner) {
+        if (before == after) {
+            return;
+        }
+        Range range = Range.of(before, after);
+        Map<UUID, Integer> old = range.positions(before);
+        Map<UUID, Integer> now = range.positions(after);
+        Set<UUID> moved = moved(range.of(before), range.of(after), old, now);
+        for (int i = range.from(); i < range.to(after); i++) {
+            T each = after.get(i);
+            Integer at = old.get(each.id());
+            boolean placed = at == null || moved.contains(each.id());
+            if (placed || each != before.get(at) && !isSame(kind, each, before.get(at))) {
+                changes.add(
+                        new Change(
+                                Optional.ofNullable(at).map(j -> placed(kind, before, j, owner)),
+                                Optional.of(placed(kind, after, i, owner)),
+                                placed));
+            }
+        }
+        for (int i = range.from(); i < range.to(before); i++) {
+            if (!now.containsKey(before.get(i).id())) {
+                changes.add(
+                        new Change(
+                                Optional.of(placed(kind, before, i, owner)),
+                                Optional.empty(),
+                                true));
+            }
+        }
+    }
+
+    private static <T extends Element> boolean isSame(Kind<?, T> kind, T one, T other) {
+        return kind.alone().apply(one).equals(kind.alone().apply(other));
+    }
+
+    private static <T extends Element> Placed placed(
+            Kind<?, T> kind, List<T> list, int index, Optional<Owner> owner) {
+        Optional<UUID> predecessor =
+                index == 0 ? Optional.empty() : Optional.of(list.get(index - 1).id());
+        return new Placed(kind.alone().apply(list.get(index)), owner, index, predecessor);
+    }
+
+    /** Of what is in both lists, the fewest that have to move: all but a longest ascending row. */
+    private static <T extends Element> Set<UUID> moved(
+            List<T> before, List<T> after, Map<UUID, Integer> old, Map<UUID, Integer> now) {
+        List<UUID> common = after.stream().map(T::id).filter(old::containsKey).toList();
+        List<UUID> were = before.stream().map(T::id).filter(now::containsKey).toList();
+        if (common.equals(were)) {
+            return Set.of();
+        }
+        Set<UUID> moved = new HashSet<>(common);
+        LongestAscending.of(common.stream().mapToInt(old::get).toArray())
+                .forEach(index -> moved.remove(common.get(index)));
+        return moved;
+    }
+
+    /**
+     * The part of two lists between what both begin and what both end with, object by object.
+     *
+     * @param behind how many elements both end with
+     */
+    private record Range(int from, int behind) {
+        static <T> Range of(List<T> before, List<T> after) {
+            int shorter = Math.min(before.size(), after.size());
+            int from = 0;
+            while (from < shorter && before.get(from) == after.get(from)) {
+                from++;
+            }
+            int behind = 0;
+            while (behind < shorter - from
+                    && before.get(before.size() - 1 - behind)
+                            == after.get(after.size() - 1 - behind)) {
+                behind++;
+            }
+            return new Range(from, behind);
+        }
+
+        int to(List<?> list) {
+            return list.size() - behind;
+        }
+
+        <T> List<T> of(List<T> list) {
+            return list.subList(from, to(list));
+        }
+
+        <T extends Element> Map<UUID, Integer> positions(List<T> list) {
+            Map<UUID, Integer> positions = HashMap.newHashMap(to(list) - from);
+            for (int i = from; i < to(list); i++) {
+                positions.put(list.get(i).id(), i);
+            }
+            return positions;
+        }
+    }
+}

@@ -1,0 +1,79 @@
+package yewberry.core.edit;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Stream;
+import yewberry.core.Refused;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Element;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.TextFrame;
+
+/**
+ * Holds ids that come in against those that are there: each stands for one thing, wherever it lies.
+ */
+final class FreshIds {
+    private FreshIds() {}
+
+    /**
+     * @throws Refused if something that is added has the id of something else
+     */
+    static void check(Publication before, Patch patch) {
+        Set<UUID> fresh = new HashSet<>();
+        for (Change change : patch.changes()) {
+            List<UUID> were =
+                    change.before().map(placed -> ids(placed.element())).orElse(List.of());
+            Set<UUID> known = new HashSet<>(were);
+            Stream<UUID> added =
+                    change.after().stream()
+                            .flatMap(placed -> ids(placed.element()).stream())
+                            .filter(id -> !known.contains(id));
+            if (!added.allMatch(fresh::add)) {
+                throw twice();
+            }
+        }
+        if (fresh.isEmpty()) {
+            return;
+        }
+        before.layers()
+                .flatMap(FreshIds::ids)
+                .filter(fresh::contains)
+                .findAny()
+                .ifPresent(id -> {
+                    throw twice();
+                });
+    }
+
+    private static Stream<UUID> ids(Layer layer) {
+        return Stream.concat(
+                layer.backgrounds().stream().map(Background::id),
+                layer.frames().stream().flatMap(frame -> ids(frame).stream()));
+    }
+
+    /** Those of what lies on something; the others are held against their own list. */
+    private static List<UUID> ids(Element element) {
+        return switch (element) {
+            case Background background -> List.of(background.id());
+            case TextFrame frame -> ids(frame);
+            default -> List.of();
+        };
+    }
+
+    private static List<UUID> ids(TextFrame frame) {
+        return Stream.concat(
+                        Stream.of(frame.id()),
+                        frame.paragraphs().stream()
+                                .flatMap(paragraph ->
+                                        Stream.concat(
+                                                Stream.of(paragraph.id()),
+                                                paragraph.runs().stream().map(run -> run.id()))))
+                .toList();
+    }
+
+    private static Refused twice() {
+        return new Refused("This was added already; reload to see it.");
+    }
+}

@@ -1,0 +1,167 @@
+package yewberry.core.edit;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import yewberry.core.edit.Change.Placed;
+import yewberry.core.publication.Carrier;
+import yewberry.core.publication.Element;
+import yewberry.core.publication.Heading;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Publication;
+
+/** Puts the elements of a patch into a publication, each at its place. */
+final class PatchApplication {
+    private final List<Change> changes;
+
+    PatchApplication(List<Change> changes) {
+        this.changes = changes;
+    }
+
+    Publication to(Publication publication) {
+        Publication result = publication;
+        for (Change change : changes) {
+            if (change.element() instanceof Heading heading) {
+                result = result.withName(heading.name()).withSetup(heading.setup());
+            }
+        }
+        for (Kind<Publication, ?> kind : Kind.OF_PUBLICATIONS) {
+            result = merged(kind, result, changes);
+        }
+        Map<Owner, List<Change>> byOwner =
+                changes.stream()
+                        .filter(change -> change.owner().isPresent())
+                        .collect(Collectors.groupingBy(change -> change.owner().orElseThrow()));
+        // what has gone took with it what lay on it
+        byOwner.keySet().retainAll(owners(result, byOwner));
+        Map<Owner, UnaryOperator<Layer>> layers = new HashMap<>();
+        byOwner.forEach((owner, on) -> layers.put(owner, layer -> merged(layer, on)));
+        return layers.isEmpty() ? result : result.withLayers(layers);
+    }
+
+    private static List<Owner> owners(Publication in, Map<Owner, List<Change>> byOwner) {
+        return byOwner.keySet().stream()
+                .filter(owner ->
+                        switch (owner) {
+                            case Owner.OnPage(UUID page) -> in.pages().holds(page);
+                            case Owner.OnParent(UUID parent) -> in.parents().holds(parent);
+                            case Owner.OnRecipe(UUID recipe) -> in.recipes().holds(recipe);
+                        })
+                .toList();
+    }
+
+    private static Layer merged(Layer layer, List<Change> changes) {
+        Layer result = layer;
+        for (Kind<Layer, ?> kind : Kind.OF_LAYERS) {
+            result = merged(kind, result, changes);
+        }
+        return result;
+    }
+
+    private static <H, T extends Element> H merged(Kind<H, T> kind, H into, List<Change> changes) {
+        List<Change> ofKind =
+                changes.stream()
+                        .filter(change -> kind.type().isInstance(change.element()))
+                        .toList();
+        return ofKind.isEmpty()
+                ? into
+                : kind.write().apply(into, merged(kind, kind.read().apply(into), ofKind));
+    }
+
+    /**
+     * The list without what is removed or moved, with what changed, and then with what comes in.
+     */
+    private static <T extends Element> List<T> merged(
+            Kind<?, T> kind, List<T> list, List<Change> changes) {
+        Map<UUID, T> known = new HashMap<>();
+        list.forEach(each -> known.put(each.id(), each));
+        Map<UUID, Change> byId = new HashMap<>();
+        changes.forEach(change -> byId.put(change.id(), change));
+        List<T> result = new ArrayList<>();
+        for (T each : list) {
+            Change change = byId.get(each.id());
+            if (change == null) {
+                result.add(each);
+            } else if (!change.placed()) {
+                result.add(rebuilt(kind, change, each));
+            }
+        }
+        List<Placed> coming =
+                changes.stream()
+                        .filter(Change::placed)
+                        .flatMap(change -> change.after().stream())
+                        .sorted(Comparator.comparingInt(Placed::index))
+                        .toList();
+        return inserted(
+                result,
+                coming,
+                placed -> {
+                    UUID id = placed.element().id();
+                    return rebuilt(kind, byId.get(id), known.get(id));
+                });
+    }
+
+    /**
+     * A list with more elements in it, in one pass: each behind the one that came before it, or, if
+     * that has gone, at the position it had.
+     */
+    private static <T extends Element> List<T> inserted(
+            List<T> list, List<Placed> coming, Function<Placed, T> element) {
+        Set<UUID> there = new HashSet<>();
+        list.forEach(each -> there.add(each.id()));
+        coming.forEach(each -> there.add(each.element().id()));
+        Map<Optional<UUID>, Placed> behind = new HashMap<>();
+        List<Placed> alone = new ArrayList<>();
+        for (Placed each : coming) {
+            if (each.predecessor().isEmpty() || there.contains(each.predecessor().get())) {
+                behind.put(each.predecessor(), each);
+            } else {
+                alone.add(each);
+            }
+        }
+        List<T> result = new ArrayList<>(list.size() + coming.size());
+        follow(Optional.empty(), behind, element, result);
+        for (T each : list) {
+            result.add(each);
+            follow(Optional.of(each.id()), behind, element, result);
+        }
+        for (Placed each : alone) {
+            List<T> row = new ArrayList<>(List.of(element.apply(each)));
+            follow(Optional.of(each.element().id()), behind, element, row);
+            result.addAll(Math.min(each.index(), result.size()), row);
+        }
+        return result;
+    }
+
+    /** Adds what stands behind an element, and what stands behind that. */
+    private static <T extends Element> void follow(
+            Optional<UUID> predecessor,
+            Map<Optional<UUID>, Placed> behind,
+            Function<Placed, T> element,
+            List<T> result) {
+        Placed next = behind.remove(predecessor);
+        while (next != null) {
+            result.add(element.apply(next));
+            next = behind.remove(Optional.of(next.element().id()));
+        }
+    }
+
+    /** The element as it is after the change, with what lies on it as it was. */
+    private static <T extends Element> T rebuilt(Kind<?, T> kind, Change change, T was) {
+        Element element = change.element();
+        if (element instanceof Carrier carrier && was instanceof Carrier before) {
+            element = carrier.withLayer(before.layer());
+        }
+        return kind.type().cast(element);
+    }
+}

@@ -1,0 +1,68 @@
+package yewberry.server.store;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Component;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Element;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.TextFrame;
+import yewberry.server.store.db.tables.records.PublicationRecord;
+
+/** How elements of all kinds are stored: what is referred to comes before what refers to it. */
+@Component
+class AllRows {
+    private final Columns columns;
+    private final SwatchRows swatches;
+    private final LookRows looks = new LookRows();
+    private final AssetRows assets;
+    private final RecipeRows recipes;
+    private final ParentRows parents = new ParentRows();
+    private final PageRows pages = new PageRows();
+    private final BackgroundRows backgrounds;
+    private final FrameRows frames;
+
+    AllRows(Columns columns) {
+        this.columns = columns;
+        this.swatches = new SwatchRows(columns);
+        this.assets = new AssetRows(columns);
+        this.recipes = new RecipeRows(columns);
+        this.backgrounds = new BackgroundRows(columns);
+        this.frames = new FrameRows(columns);
+    }
+
+    Columns columns() {
+        return columns;
+    }
+
+    List<Rows<? extends Element, ?>> inOrder() {
+        return List.of(swatches, looks, assets, recipes, parents, pages, backgrounds, frames);
+    }
+
+    /** A publication from its rows. */
+    Publication read(DSLContext db, PublicationRecord row) {
+        UUID id = row.getId();
+        Map<UUID, List<Background>> grounds = backgrounds.read(db, id);
+        Map<UUID, List<TextFrame>> text = frames.read(db, id);
+        Function<UUID, Layer> layers =
+                owner ->
+                        new Layer(
+                                grounds.getOrDefault(owner, List.of()),
+                                text.getOrDefault(owner, List.of()));
+        return new Publication(
+                id,
+                row.getName(),
+                columns.read(row.getSetup(), Setup.class),
+                swatches.read(db, id),
+                looks.read(db, id),
+                assets.read(db, id),
+                recipes.read(db, id, layers),
+                parents.read(db, id, layers),
+                pages.read(db, id, layers));
+    }
+}

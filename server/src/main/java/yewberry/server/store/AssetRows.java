@@ -1,0 +1,49 @@
+package yewberry.server.store;
+
+import static yewberry.server.store.db.Tables.ASSET;
+import static yewberry.server.store.db.Tables.ASSET_FILE;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Publication;
+import yewberry.server.store.db.tables.records.AssetRecord;
+
+/** What is placed, as rows; what a file holds is stored with the file. */
+final class AssetRows extends Rows<Asset, AssetRecord> {
+    private final Columns columns;
+
+    AssetRows(Columns columns) {
+        super(Asset.class, ASSET, ASSET.PUBLICATION, ASSET.ID, ASSET.POSITION);
+        this.columns = columns;
+    }
+
+    @Override
+    List<Asset> list(Publication in, Optional<Owner> owner) {
+        return in.assets();
+    }
+
+    @Override
+    void fill(AssetRecord row, Asset asset, Optional<Owner> owner) {
+        row.setName(asset.name());
+        row.setSha256(asset.sha256());
+    }
+
+    List<Asset> read(DSLContext db, UUID in) {
+        return db.select(ASSET.ID, ASSET.NAME, ASSET.SHA256, ASSET_FILE.CONTENT)
+                .from(ASSET)
+                .join(ASSET_FILE)
+                .on(ASSET_FILE.SHA256.eq(ASSET.SHA256))
+                .where(ASSET.PUBLICATION.eq(in))
+                .orderBy(ASSET.POSITION)
+                .fetch(row ->
+                        new Asset(
+                                row.value1(),
+                                row.value2(),
+                                row.value3(),
+                                columns.read(row.value4(), Asset.Content.class)));
+    }
+}

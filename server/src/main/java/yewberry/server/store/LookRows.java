@@ -1,0 +1,57 @@
+package yewberry.server.store;
+
+import static yewberry.server.store.db.Tables.LOOK;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Tinted;
+import yewberry.server.store.db.tables.records.LookRecord;
+
+/** Looks as rows. */
+final class LookRows extends Rows<Look, LookRecord> {
+    LookRows() {
+        super(Look.class, LOOK, LOOK.PUBLICATION, LOOK.ID, LOOK.POSITION);
+    }
+
+    @Override
+    List<Look> list(Publication in, Optional<Owner> owner) {
+        return in.looks();
+    }
+
+    @Override
+    void fill(LookRecord row, Look look, Optional<Owner> owner) {
+        row.setName(look.name());
+        row.setFamily(look.family());
+        row.setWeight(look.weight());
+        row.setSize(look.size().toString());
+        row.setLeading(look.leading().toString());
+        row.setSpaceBefore(look.before().toString());
+        row.setAlignment(look.alignment().name());
+        row.setOverprint(look.overprint().name());
+        row.setSwatch(look.color().swatch());
+        row.setTint(look.color().tint());
+    }
+
+    List<Look> read(DSLContext db, UUID in) {
+        return fetch(db, in).stream()
+                .map(row ->
+                        new Look(
+                                row.getId(),
+                                row.getName(),
+                                row.getFamily(),
+                                row.getWeight(),
+                                Length.parse(row.getSize()),
+                                Length.parse(row.getLeading()),
+                                Length.parse(row.getSpaceBefore()),
+                                Look.Alignment.valueOf(row.getAlignment()),
+                                new Tinted(row.getSwatch(), row.getTint()),
+                                Look.Overprint.valueOf(row.getOverprint())))
+                .toList();
+    }
+}

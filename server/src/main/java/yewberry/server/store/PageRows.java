@@ -1,0 +1,45 @@
+package yewberry.server.store;
+
+import static yewberry.server.store.db.Tables.PAGE;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import org.jooq.DSLContext;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Publication;
+import yewberry.server.store.db.tables.records.PageRecord;
+
+/** Pages as rows; what lies on them has rows of its own. */
+final class PageRows extends Rows<Page, PageRecord> {
+    PageRows() {
+        super(Page.class, PAGE, PAGE.PUBLICATION, PAGE.ID, PAGE.POSITION);
+    }
+
+    @Override
+    List<Page> list(Publication in, Optional<Owner> owner) {
+        return in.pages();
+    }
+
+    @Override
+    void fill(PageRecord row, Page page, Optional<Owner> owner) {
+        row.setParent(page.parent().orElse(null));
+        row.setParentShown(page.parentShown());
+        row.setPart(page.part().orElse(null));
+    }
+
+    List<Page> read(DSLContext db, UUID in, Function<UUID, Layer> layers) {
+        return fetch(db, in).stream()
+                .map(row ->
+                        new Page(
+                                row.getId(),
+                                Optional.ofNullable(row.getParent()),
+                                row.getParentShown(),
+                                Optional.ofNullable(row.getPart()),
+                                layers.apply(row.getId())))
+                .toList();
+    }
+}

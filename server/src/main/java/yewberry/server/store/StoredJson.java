@@ -1,0 +1,115 @@
+package yewberry.server.store;
+
+import java.util.List;
+import java.util.Set;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+import yewberry.core.edit.Patch;
+
+/**
+ * JSON as it is stored, with the version that it was written by. What an older version wrote is
+ * brought up to date as it is read, from each version to the next.
+ */
+final class StoredJson {
+    /** What is written now. The first version was written without saying so. */
+    static final int VERSION = 2;
+
+    private static final String VERSION_KEY = "version";
+    private static final String VALUE = "value";
+    private static final Set<String> KEYS = Set.of(VERSION_KEY, VALUE);
+
+    /** Brings a value from one version to the next; in order, the first from version 1. */
+    interface Upgrade {
+        /**
+         * @param as the declared type of the value
+         */
+        JsonNode of(JsonNode value, Class<?> as);
+    }
+
+    private static final List<Upgrade> UPGRADES = List.of(StoredJson::flatElements);
+
+    private StoredJson() {}
+
+    /**
+     * @param value as JSON
+     */
+    static String wrapped(String value) {
+        return "{\"%s\":%d,\"%s\":%s}".formatted(VERSION_KEY, VERSION, VALUE, value);
+    }
+
+    /**
+     * @param as the declared type of the value
+     * @throws UnknownKind if a later version wrote it
+     */
+    static JsonNode current(JsonNode stored, Class<?> as) {
+        boolean says = stored.isObject() && Set.copyOf(stored.propertyNames()).equals(KEYS);
+        int version = says ? stored.path(VERSION_KEY).asInt() : 1;
+        JsonNode value = says ? stored.path(VALUE) : stored;
+        if (version > VERSION) {
+            throw new UnknownKind("stored value", "version " + version);
+        }
+        for (Upgrade upgrade : UPGRADES.subList(version - 1, UPGRADES.size())) {
+            value = upgrade.of(value, as);
+        }
+        return value;
+    }
+
+    /**
+     * From 1 to 2: the elements of a patch were wrapped, {@code oneBackground} with its owner
+     * within; now an element is what it is, and its owner stands beside it.
+     */
+    private static JsonNode flatElements(JsonNode value, Class<?> as) {
+        if (as != Patch.class) {
+            return value;
+        }
+        ObjectNode patch = (ObjectNode) value.deepCopy();
+        for (JsonNode change : patch.path("changes")) {
+            for (String side : List.of("before", "after")) {
+                if (change.path(side) instanceof ObjectNode placed) {
+                    flatElement(placed);
+                }
+            }
+        }
+        return patch;
+    }
+
+    private static void flatElement(ObjectNode placed) {
+        ObjectNode old = (ObjectNode) placed.path("element");
+        String type = old.path("type").asString();
+        ObjectNode element =
+                switch (type) {
+                    case "wholePublication" -> named(old, "heading");
+                    case "oneSwatch" -> named(inner(old, "swatch"), "swatch");
+                    case "oneLook" -> named(inner(old, "look"), "look");
+                    case "oneAsset" -> named(inner(old, "asset"), "asset");
+                    case "oneParent" -> empty(named(old, "parent"));
+                    case "onePage" -> empty(named(old, "page"));
+                    case "oneRecipe" -> empty(named(old, "recipe"));
+                    case "oneBackground" -> named(inner(old, "background"), "background");
+                    case "oneFrame" -> named(inner(old, "frame"), "textFrame");
+                    default -> throw new UnknownKind("element", type);
+                };
+        placed.set("element", element);
+        if (old.has("owner")) {
+            placed.set("owner", old.path("owner"));
+        }
+    }
+
+    private static ObjectNode inner(ObjectNode wrapped, String name) {
+        return (ObjectNode) wrapped.path(name);
+    }
+
+    private static ObjectNode named(ObjectNode element, String type) {
+        ObjectNode named = element.deepCopy();
+        named.put("type", type);
+        return named;
+    }
+
+    /** Nothing lies on an element of a patch. */
+    private static ObjectNode empty(ObjectNode carrier) {
+        ObjectNode layer = carrier.putObject("layer");
+        layer.putArray("backgrounds");
+        layer.putArray("frames");
+        return carrier;
+    }
+}
