@@ -7,6 +7,7 @@ import {
 } from "@tanstack/react-query";
 import { useStatus } from "../ui/Status";
 import { answered, author, client } from "./client";
+import { readPublication } from "./publication";
 import type { Edit, PaletteImport, Publication, Viewing } from "./types";
 
 export function useShelf() {
@@ -59,9 +60,43 @@ export function readPalette(
 }
 
 export function usePublication(id: string) {
+  const queries = useQueryClient();
+  const queryKey = ["publication", id];
   return useQuery({
-    queryKey: ["publication", id],
-    queryFn: () => answered(client.GET("/api/publications/{id}", { params: { path: { id } } })),
+    queryKey,
+    queryFn: () => readPublication(id, queries.getQueryData<Publication>(queryKey)),
+  });
+}
+
+/** Of so many pages in a row the stamps are read at once. */
+const STAMPS = 40;
+
+/**
+ * What stands for the pictures of the pages around one; it changes only when a picture does.
+ *
+ * @param index of the page, from 0
+ */
+export function useStamps(
+  publication: Publication,
+  index: number,
+  viewing: Viewing,
+  wanted: boolean,
+) {
+  const from = index - (index % STAMPS);
+  return useQuery({
+    queryKey: ["stamps", publication.id, publication.revision, viewing, from],
+    queryFn: wanted
+      ? () =>
+          answered(
+            client.GET("/api/publications/{id}/stamps", {
+              params: {
+                path: { id: publication.id },
+                query: { from, to: from + STAMPS, viewing },
+              },
+            }),
+          )
+      : skipToken,
+    staleTime: Infinity,
   });
 }
 
@@ -158,7 +193,13 @@ export function useItems(publication: Publication, page: string | undefined) {
   });
 }
 
-/** What is wrong; text as designed, which is the verdict, or as it is seen under a viewing. */
+/** So soon the next part of the findings is asked for, in milliseconds. */
+const NEXT_PART = 50;
+
+/**
+ * What is wrong; text as designed, which is the verdict, or as it is seen under a viewing. Of many
+ * pages it comes in parts, until as many are checked as there are.
+ */
 export function useFindings(publication: Publication, viewing: Viewing = "AS_DESIGNED") {
   return useQuery({
     queryKey: ["findings", publication.id, publication.revision, viewing],
@@ -172,6 +213,8 @@ export function useFindings(publication: Publication, viewing: Viewing = "AS_DES
         }),
       ),
     placeholderData: keepPreviousData,
+    refetchInterval: ({ state }) =>
+      state.data && state.data.checked < state.data.pages ? NEXT_PART : false,
   });
 }
 

@@ -1,6 +1,6 @@
 import type { components } from "./schema";
 
-type Schemas = components["schemas"];
+export type Schemas = components["schemas"];
 
 export type Area = Schemas["Area"];
 export type Asset = Schemas["Asset"];
@@ -25,12 +25,23 @@ export type PairCell = Schemas["PairCell"];
 export type PairMatrix = Schemas["PairMatrix"];
 export type PaletteImport = Schemas["PaletteImport"];
 export type Owner = Schemas["Owner"];
-export type PageEntry = Schemas["PageEntry"];
+/** A page with what follows from its place. */
+export type PageEntry = Schemas["PageEntry"] & {
+  /** From 1. */
+  number: number;
+  side: Schemas["PlacedPage"]["side"];
+  /** Index of its spread, from 0. */
+  spread: number;
+};
 export type PageReport = Schemas["PageReport"];
 export type ParentEntry = Schemas["ParentView"];
 export type PlacedPage = Schemas["PlacedPage"];
 export type Placing = Schemas["Placing"];
-export type Publication = Schemas["PublicationView"];
+/** A publication with all its pages, and their ids spread by spread. */
+export type Publication = Omit<Schemas["PublicationView"], "pages"> & {
+  pages: PageEntry[];
+  spreads: string[][];
+};
 export type RecipeEntry = Schemas["RecipeView"];
 export type RunOutEntry = Schemas["RunOutView"];
 export type Setup = Schemas["Setup"];

@@ -2,6 +2,7 @@ import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import type { PageEntry, Publication, Viewing } from "../api/types";
 import { theme } from "../theme";
+import { SmallPage } from "../ui/SmallPage";
 import { counted } from "../ui/words";
 
 /** Of a page in the concertina, in pixels. */
@@ -133,12 +134,12 @@ export function Concertina({
           textValue={label(page, publication, findings.get(page.id) ?? 0)}
           $gap={index > 0 && publication.pages[index - 1]?.spread !== page.spread}
         >
-          <img
-            loading="lazy"
-            alt=""
+          <SmallPage
+            publication={publication}
+            page={page}
+            viewing={viewing}
             width={width}
             height={HEIGHT}
-            src={`/api/publications/${publication.id}/pages/${page.id}/small?viewing=${viewing}&r=${publication.revision}`}
           />
           <Caption $right={publication.setup.facing && page.side === "RIGHT"}>
             {(findings.get(page.id) ?? 0) > 0 && (

@@ -74,7 +74,7 @@ export function ParentEditor({
           onChange={(base) =>
             steps.make(
               {
-                type: "baseParent",
+                type: "setParentBase",
                 parent: parent.id,
                 ...(base === nothing ? {} : { base }),
               },

@@ -164,8 +164,8 @@ function SamplingNote() {
   return (
     <Sampler role="status">
       <p>
-        Taking a colour for <strong>{bench.sampling.naming}</strong>. Go to a point of a page, then
-        take what is painted there.
+        AssetIntake a colour for <strong>{bench.sampling.naming}</strong>. Go to a point of a page,
+        then take what is painted there.
       </p>
       <Button onPress={() => bench.sample(undefined)}>Leave it as it is</Button>
     </Sampler>

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
 import { useFindings, useSteps } from "../api/queries";
+import { checkedInWords } from "./counted";
 import type { Finding, Publication } from "../api/types";
 import { MendList } from "../bench/MendList";
 import { StockAnswers } from "./StockAnswers";
@@ -138,10 +139,15 @@ export function Findings() {
             />
           )}
         </Head>
+        {findings.data.checked < findings.data.pages && (
+          <p role="status">{checkedInWords(findings.data)}</p>
+        )}
         <p>
-          {all.length === 0
-            ? `Nothing found. Every run of text was held against what is really behind it, at WCAG 2.2 ${findings.data.level}.`
-            : `${counted(all.length, "finding", "findings")} on ${counted(new Set(all.map((each) => each.page)).size, "page", "pages")}. Text is held to WCAG 2.2 ${findings.data.level}, seen as designed: where there is no fill, the stock counts as white.`}
+          {all.length === 0 && findings.data.checked < findings.data.pages
+            ? "Nothing found by now."
+            : all.length === 0
+              ? `Nothing found. Every run of text was held against what is really behind it, at WCAG 2.2 ${findings.data.level}.`
+              : `${counted(all.length, "finding", "findings")} on ${counted(new Set(all.map((each) => each.page)).size, "page", "pages")}. Text is held to WCAG 2.2 ${findings.data.level}, seen as designed: where there is no fill, the stock counts as white.`}
         </p>
         {pages.map((page) => (
           <PageGroup key={page} aria-label={`Page ${page}`}>

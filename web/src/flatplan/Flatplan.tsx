@@ -9,6 +9,7 @@ import { PageActions } from "../bench/PageActions";
 import { countedByPage } from "../findings/counted";
 import { useOpened } from "../publication/PublicationScreen";
 import { theme } from "../theme";
+import { SmallPage } from "../ui/SmallPage";
 import { VisuallyHidden } from "../ui/Notice";
 import { MoreActions } from "./MoreActions";
 import { useWidth } from "./useWidth";
@@ -287,13 +288,12 @@ function PlaceCell({
         {part}
       </span>
       <div className={`tile ${at}`}>
-        <img
-          decoding="async"
-          alt=""
+        <SmallPage
+          publication={publication}
+          page={page}
+          viewing={viewing}
           width={width}
           height={HEIGHT}
-          draggable={false}
-          src={`/api/publications/${publication.id}/pages/${page.id}/small?viewing=${viewing}&r=${publication.revision}`}
         />
         <div className="line" style={{ width }}>
           <strong>{page.number}</strong>

@@ -4,6 +4,7 @@ import { NavLink, Outlet, useOutletContext, useParams } from "react-router";
 import styled from "styled-components";
 import { useFindings, useHistory, usePublication, useSteps } from "../api/queries";
 import type { Publication, Viewing } from "../api/types";
+import { checkedInWords } from "../findings/counted";
 import { theme } from "../theme";
 import { Button, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
@@ -141,7 +142,8 @@ function Opened({ publication }: { publication: Publication }) {
   const offered = viewings(publication);
   const viewing = offered.some((each) => each.id === chosen) ? chosen : "AS_DESIGNED";
   const count = findings.data?.findings.length;
-  const counting = findings.isFetching || count === undefined;
+  const partial = findings.data !== undefined && findings.data.checked < findings.data.pages;
+  const counting = findings.isFetching || partial || count === undefined;
 
   useEffect(() => {
     document.title = `${publication.name}, Yewberry`;
@@ -182,7 +184,12 @@ function Opened({ publication }: { publication: Publication }) {
           <NavLink to={`${path}/pairings`}>Pairings</NavLink>
           <NavLink to={`${path}/findings`}>
             Findings
-            <Tally $some={(count ?? 0) > 0}>{counting ? "…" : count}</Tally>
+            <Tally
+              $some={(count ?? 0) > 0}
+              title={partial ? checkedInWords(findings.data) : undefined}
+            >
+              {counting ? "…" : count}
+            </Tally>
           </NavLink>
           <NavLink to={`${path}/output`}>Output</NavLink>
         </Screens>

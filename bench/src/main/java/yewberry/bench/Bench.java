@@ -15,6 +15,7 @@ public final class Bench {
     private static final List<Named> ALL =
             List.of(
                     new Named("edit-parent", new EditParent()),
+                    new Named("any-size", new AnySize()),
                     new Named("switch-press", new SwitchPress()),
                     new Named("ink-to-screen", new InkToScreen()),
                     new Named("picture-behind-pages", new PictureBehindPages()),

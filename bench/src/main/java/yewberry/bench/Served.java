@@ -50,6 +50,7 @@ final class Served implements AutoCloseable {
         private final String background = UUID.randomUUID().toString();
         private final String picture = UUID.randomUUID().toString();
         private final String[] swatches;
+        private final List<String> pages = new ArrayList<>();
         private final String setup;
         private final String parent;
         private final String asset;
@@ -77,7 +78,8 @@ final class Served implements AutoCloseable {
                         publication.path("swatches").get(3).path("id").asString()
                     };
             List<String> edits = new ArrayList<>();
-            for (JsonNode page : publication.path("pages")) {
+            for (JsonNode page : pagesOf(pages)) {
+                this.pages.add(page.path("id").asString());
                 edits.addAll(textOn(page.path("id").asString(), look));
                 if (edits.size() >= 60) {
                     edit(several(edits));
@@ -90,6 +92,16 @@ final class Served implements AutoCloseable {
             edits.add(onParent(parent, ground(0)));
             edit(several(edits));
             this.parent = parent;
+        }
+
+        private List<JsonNode> pagesOf(int count) throws IOException, InterruptedException {
+            List<JsonNode> all = new ArrayList<>();
+            while (all.size() < count) {
+                String path =
+                        "/api/publications/%s/pages?from=%d&to=%d".formatted(id, all.size(), count);
+                json.readTree(get(path)).path("pages").forEach(all::add);
+            }
+            return all;
         }
 
         private List<String> textOn(String page, String look) {
@@ -172,8 +184,50 @@ final class Served implements AutoCloseable {
         /** From sending an edit to having the picture of a spread, in nanoseconds. */
         long turn(String edit) throws IOException, InterruptedException {
             long start = System.nanoTime();
+            long before = revision;
             edit(edit);
+            see(before);
+            return System.nanoTime() - start;
+        }
+
+        /** Renames the publication again and again. */
+        void rename(int times) throws IOException, InterruptedException {
+            for (int i = 0; i < times; i++) {
+                edit(
+                        "{\"type\": \"renamePublication\", \"name\": \"Bench, edit %d\"}"
+                                .formatted(i));
+            }
+        }
+
+        /** A page as it was counted when the publication was new, from 0. */
+        String page(int index) {
+            return pages.get(index);
+        }
+
+        /** An edit that gives the swatch of all grounds another value. */
+        String recolored(int turn) {
+            return """
+            {"type": "changeSwatch", "swatch": "%s", "definition":
+              {"type": "plain", "color": {"type": "cmyk", "cyan": %d, "magenta": 60, "yellow": 20, "black": 10}}}
+            """
+                    .formatted(swatches[0], 20 + Math.floorMod(turn, 60));
+        }
+
+        /** What the interface reads after a step: what changed, and the picture of a spread. */
+        private void see(long before) throws IOException, InterruptedException {
+            get("/api/publications/" + id + "/changes?since=" + before);
             get("/api/publications/" + id + "/spreads/1/picture?guides=true");
+        }
+
+        /** From undoing the last step to having the picture of a spread, in nanoseconds. */
+        long undoTurn() throws IOException, InterruptedException {
+            long start = System.nanoTime();
+            long before = revision;
+            revision =
+                    post("/api/publications/" + id + "/undo", "{\"author\": \"bench\"}")
+                            .path("revision")
+                            .asLong();
+            see(before);
             return System.nanoTime() - start;
         }
 

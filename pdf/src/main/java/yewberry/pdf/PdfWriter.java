@@ -25,13 +25,13 @@ import yewberry.core.color.Inks;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageBoxes;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Shade;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
 
@@ -166,23 +166,23 @@ public final class PdfWriter {
         double x = rect.x() - bleed.x();
         double y = bleed.bottom() - rect.bottom();
         boolean mixes = Shadings.mixes(fill);
-        boolean own = mixes || !(fill.shade() instanceof Shade.Solid);
+        boolean own = mixes || !(fill.paint() instanceof AreaPaint.Solid);
         if (own) {
             content.save();
         }
         if (mixes) {
             content.graphicsState(shadings.state(fill));
         }
-        switch (fill.shade()) {
-            case Shade.Solid(Paint paint) -> {
+        switch (fill.paint()) {
+            case AreaPaint.Solid(Paint paint) -> {
                 fillColor(content, resources, paint.color());
                 content.fillRectangle(x, y, rect.width(), rect.height());
             }
-            case Shade.Gradient gradient -> {
+            case AreaPaint.Gradient gradient -> {
                 content.clipRectangle(x, y, rect.width(), rect.height());
                 content.shading(shadings.shading(gradient, fill.frame()));
             }
-            case Shade.Picture picture ->
+            case AreaPaint.Picture picture ->
                     placed.paint(content, resources, picture, rect, bleed, !mixes);
         }
         if (own) {

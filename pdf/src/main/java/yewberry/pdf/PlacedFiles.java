@@ -31,10 +31,10 @@ import yewberry.core.color.Rgb;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.SeeThrough;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.EdgeColor;
 import yewberry.core.scene.PicturePlace;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Shade;
 
 /**
  * The pictures and PDF pages that are placed in a document, each of them in it once however often
@@ -51,7 +51,7 @@ final class PlacedFiles implements Closeable {
 
     private final PDDocument document;
     private final PressCondition condition;
-    private final Map<Key, Placed> known = new HashMap<>();
+    private final Map<Key, PlacedFile> known = new HashMap<>();
     private final Map<String, PDDocument> sources = new HashMap<>();
 
     /**
@@ -68,7 +68,7 @@ final class PlacedFiles implements Closeable {
      * @param unit what turns the space it is drawn in into a square of one unit
      * @param edges the colours along its left, right, top and bottom edge
      */
-    private record Placed(String name, COSStream object, double[] unit, List<Color> edges) {}
+    private record PlacedFile(String name, COSStream object, double[] unit, List<Color> edges) {}
 
     /**
      * Paints a picture on a rectangle of a page; the caller saves and restores the state.
@@ -78,12 +78,12 @@ final class PlacedFiles implements Closeable {
     void paint(
             ContentWriter content,
             PDResources resources,
-            Shade.Picture picture,
+            AreaPaint.Picture picture,
             Rect rect,
             Rect bleed,
             boolean covers)
             throws IOException {
-        Placed placed = placed(picture);
+        PlacedFile placed = placed(picture);
         double x = rect.x() - bleed.x();
         double y = bleed.bottom() - rect.bottom();
         PicturePlace place = picture.place();
@@ -117,8 +117,8 @@ final class PlacedFiles implements Closeable {
     private void withEdges(
             ContentWriter content,
             PDResources resources,
-            Shade.Picture picture,
-            Placed placed,
+            AreaPaint.Picture picture,
+            PlacedFile placed,
             Rect rect,
             Rect bleed,
             boolean covers)
@@ -236,7 +236,11 @@ final class PlacedFiles implements Closeable {
     }
 
     private static void copies(
-            ContentWriter content, Placed placed, Copies copies, boolean tiled, double[] matrix) {
+            ContentWriter content,
+            PlacedFile placed,
+            Copies copies,
+            boolean tiled,
+            double[] matrix) {
         for (int row = copies.top(); row <= copies.bottom(); row++) {
             for (int column = copies.left(); column <= copies.right(); column++) {
                 boolean turnedX = !tiled && column % 2 != 0;
@@ -275,7 +279,7 @@ final class PlacedFiles implements Closeable {
      * the top and bottom cut out of those at the sides.
      */
     private static void edges(
-            ContentWriter content, Placed placed, PicturePlace place, Rect rect, Rect bleed) {
+            ContentWriter content, PlacedFile placed, PicturePlace place, Rect rect, Rect bleed) {
         double far = Math.hypot(rect.width(), rect.height()) + place.width() + place.height();
         double u = far / place.width();
         double v = far / place.height();
@@ -309,7 +313,7 @@ final class PlacedFiles implements Closeable {
      *
      * @return its name among the resources
      */
-    private String pattern(PDResources resources, Placed placed, boolean tiled, double[] matrix)
+    private String pattern(PDResources resources, PlacedFile placed, boolean tiled, double[] matrix)
             throws IOException {
         double side = tiled ? 1 : 2;
         ContentWriter cell = new ContentWriter();
@@ -360,9 +364,9 @@ final class PlacedFiles implements Closeable {
         of.setItem(COSName.getPDFName(name), object);
     }
 
-    private Placed placed(Shade.Picture picture) throws IOException {
+    private PlacedFile placed(AreaPaint.Picture picture) throws IOException {
         Key key = new Key(picture.asset().sha256(), picture.page(), picture.seeThrough());
-        Placed placed = known.get(key);
+        PlacedFile placed = known.get(key);
         if (placed == null) {
             String name = "X" + (known.size() + 1);
             placed =
@@ -374,7 +378,7 @@ final class PlacedFiles implements Closeable {
         return placed;
     }
 
-    private Placed image(String name, Shade.Picture picture) throws IOException {
+    private PlacedFile image(String name, AreaPaint.Picture picture) throws IOException {
         PlaneImage image = picture.pixels().whole(PlacedImages.width(picture));
         COSStream stream =
                 image.planes() == 4
@@ -393,7 +397,7 @@ final class PlacedFiles implements Closeable {
         for (EdgeColor.Edge edge : EdgeColor.Edge.values()) {
             edges.add(EdgeColor.color(EdgeColor.of(image, edge)));
         }
-        return new Placed(name, stream, new double[] {1, 0, 0, 1, 0, 0}, edges);
+        return new PlacedFile(name, stream, new double[] {1, 0, 0, 1, 0, 0}, edges);
     }
 
     private static byte[] light(byte[] taken) {
@@ -419,7 +423,7 @@ final class PlacedFiles implements Closeable {
         return stream;
     }
 
-    private Placed page(String name, Shade.Picture picture) throws IOException {
+    private PlacedFile page(String name, AreaPaint.Picture picture) throws IOException {
         PDDocument source = sources.get(picture.asset().sha256());
         if (source == null) {
             source = Loader.loadPDF(picture.pixels().file());
@@ -436,7 +440,7 @@ final class PlacedFiles implements Closeable {
         // a page that is turned comes turned, but on the sides that it has unturned
         PDRectangle box = form.getBBox();
         double[] unit = {1 / box.getWidth(), 0, 0, 1 / box.getHeight(), 0, 0};
-        return new Placed(name, form.getCOSObject(), unit, List.of());
+        return new PlacedFile(name, form.getCOSObject(), unit, List.of());
     }
 
     private static COSArray numbers(double... values) {

@@ -1,6 +1,6 @@
 package yewberry.pdf;
 
-import yewberry.core.scene.Shade;
+import yewberry.core.scene.AreaPaint;
 
 /** How fine pictures are in a file. */
 public final class PlacedImages {
@@ -12,7 +12,7 @@ public final class PlacedImages {
     private PlacedImages() {}
 
     /** The pixels across that a drawing is in the file in, where it lies like this first. */
-    public static int width(Shade.Picture picture) {
+    public static int width(AreaPaint.Picture picture) {
         double wanted = picture.place().width() / 72 * DRAWING_PPI;
         return (int) Math.ceil(Math.min(WIDEST_DRAWING, wanted));
     }

@@ -17,9 +17,9 @@ import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDResources;
 import yewberry.core.color.BlendMode;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Shade;
 
 /**
  * The gradients of a page as shadings, and the graphics states of areas that let through what is
@@ -57,7 +57,7 @@ final class Shadings {
     }
 
     /** The name of a shading, made when it is first asked for. */
-    String shading(Shade.Gradient gradient, Rect frame) throws IOException {
+    String shading(AreaPaint.Gradient gradient, Rect frame) throws IOException {
         List<Object> key = List.of(gradient, frame);
         String known = names.get(key);
         if (known != null) {
@@ -70,7 +70,7 @@ final class Shadings {
     }
 
     private COSDictionary shading(
-            Shade.Gradient gradient, Rect frame, COSBase space, List<double[]> values) {
+            AreaPaint.Gradient gradient, Rect frame, COSBase space, List<double[]> values) {
         double x = frame.x() + frame.width() / 2 - bleed.x();
         double y = bleed.bottom() - frame.y() - frame.height() / 2;
         COSDictionary shading = new COSDictionary();
@@ -97,7 +97,8 @@ final class Shadings {
     }
 
     /** Straight from stop to stop, stitched together: 7.10.3 and 7.10.4. */
-    private static COSDictionary function(List<Shade.Gradient.Stop> stops, List<double[]> values) {
+    private static COSDictionary function(
+            List<AreaPaint.Gradient.Stop> stops, List<double[]> values) {
         COSArray pieces = new COSArray();
         COSArray bounds = new COSArray();
         COSArray encode = new COSArray();
@@ -137,10 +138,10 @@ final class Shadings {
 
     /** The name of the graphics state of an area. */
     String state(Item.AreaFill fill) throws IOException {
-        boolean masked = fill.shade() instanceof Shade.Gradient gradient && !gradient.covers();
+        boolean masked = fill.paint() instanceof AreaPaint.Gradient gradient && !gradient.covers();
         List<Object> key =
                 masked
-                        ? List.of(fill.shade(), fill.frame(), fill.opacity(), fill.blend())
+                        ? List.of(fill.paint(), fill.frame(), fill.opacity(), fill.blend())
                         : List.of(fill.opacity(), fill.blend());
         String known = names.get(key);
         if (known != null) {
@@ -152,13 +153,13 @@ final class Shadings {
             state.setItem(COSName.BM, COSName.getPDFName(fill.blend().standardName()));
         }
         if (masked) {
-            state.setItem(COSName.SMASK, mask((Shade.Gradient) fill.shade(), fill.frame()));
+            state.setItem(COSName.SMASK, mask((AreaPaint.Gradient) fill.paint(), fill.frame()));
         }
         return added(COSName.EXT_G_STATE, "T", key, state);
     }
 
     /** A soft mask of the stops' opacities: 11.6.5.3. */
-    private COSDictionary mask(Shade.Gradient gradient, Rect frame) throws IOException {
+    private COSDictionary mask(AreaPaint.Gradient gradient, Rect frame) throws IOException {
         List<double[]> opacities =
                 gradient.stops().stream().map(stop -> new double[] {stop.opacity()}).toList();
         COSStream form = document.getDocument().createCOSStream();

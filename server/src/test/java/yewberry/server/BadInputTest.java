@@ -50,8 +50,8 @@ class BadInputTest {
                 "148 mm | 99999 mm | 3 mm | 4 | high",
                 "148 mm | 210 mm | -3 mm | 4 | negative",
                 "148 mm | 210 mm | 100 mm | 4 | wider than the page allows",
-                "148 mm | 210 mm | 3 mm | 0 | 1 to 5000",
-                "148 mm | 210 mm | 3 mm | 100000 | 1 to 5000",
+                "148 mm | 210 mm | 3 mm | 0 | 1 to 10000",
+                "148 mm | 210 mm | 3 mm | 100000 | 1 to 10000",
                 "148 parsecs | 210 mm | 3 mm | 4 | not a length",
             })
     void an_impossible_publication_is_refused(

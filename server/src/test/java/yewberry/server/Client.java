@@ -10,6 +10,7 @@ import java.net.http.HttpResponse;
 import java.time.Duration;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Speaks to a server as a program would: JSON there and back. */
@@ -108,8 +109,19 @@ public final class Client {
         return answer.json().path("id").asString();
     }
 
+    /** A publication, with its pages in the place of how many there are. */
     public JsonNode read(String publication) {
-        return get("/api/publications/" + publication).json();
+        ObjectNode whole = (ObjectNode) get("/api/publications/" + publication).json();
+        ArrayNode pages = JSON.createArrayNode();
+        int count = whole.path("pages").asInt();
+        while (pages.size() < count) {
+            String path =
+                    "/api/publications/%s/pages?from=%d&to=%d"
+                            .formatted(publication, pages.size(), count);
+            get(path).json().path("pages").forEach(pages::add);
+        }
+        whole.set("pages", pages);
+        return whole;
     }
 
     public Answer edit(String publication, long revision, String author, String edit) {

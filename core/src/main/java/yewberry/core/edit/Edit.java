@@ -50,7 +50,7 @@ public sealed interface Edit {
     /**
      * @param base what it is based on; nothing means that it stands by itself
      */
-    record BaseParent(UUID parent, Optional<UUID> base) implements Edit {}
+    record SetParentBase(UUID parent, Optional<UUID> base) implements Edit {}
 
     record RenameParent(UUID parent, String name) implements Edit {}
 
@@ -159,10 +159,10 @@ public sealed interface Edit {
     record RemoveFrame(UUID frame) implements Edit {}
 
     /** Gives a frame this text; paragraphs and runs that were there keep their ids and colours. */
-    record WriteText(UUID frame, List<Written> paragraphs) implements Edit {}
+    record WriteText(UUID frame, List<WrittenParagraph> paragraphs) implements Edit {}
 
     /** A paragraph as typed. */
-    record Written(UUID paragraph, UUID look, String text) {}
+    record WrittenParagraph(UUID paragraph, UUID look, String text) {}
 
     /**
      * @param color nothing means the colour of its look again

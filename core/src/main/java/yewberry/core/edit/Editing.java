@@ -61,7 +61,7 @@ public final class Editing {
                                                     add.name(),
                                                     add.base(),
                                                     Layer.EMPTY)));
-            case BaseParent change ->
+            case SetParentBase change ->
                     on.withParents(
                             on.parents()
                                     .changed(

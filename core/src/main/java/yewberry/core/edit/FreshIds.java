@@ -6,10 +6,17 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import yewberry.core.Refused;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Heading;
 import yewberry.core.publication.Layer;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recipe;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 
 /**
@@ -58,7 +65,7 @@ final class FreshIds {
         return switch (element) {
             case Background background -> List.of(background.id());
             case TextFrame frame -> ids(frame);
-            default -> List.of();
+            case Heading _, Swatch _, Look _, Asset _, Page _, Parent _, Recipe _ -> List.of();
         };
     }
 

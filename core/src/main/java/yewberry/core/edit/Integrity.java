@@ -7,7 +7,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import yewberry.core.Refused;
 import yewberry.core.color.Definition;
-import yewberry.core.edit.Element.*;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Element;

@@ -16,15 +16,11 @@ import yewberry.core.publication.Publication;
 
 /** Adds, moves, removes and changes pages, one or many at once. */
 final class PageEdits {
-    private static final int MOST = 5000;
-
     private PageEdits() {}
 
     static Publication add(Publication on, AddPages add) {
-        if (add.pages().isEmpty() || on.pages().size() + add.pages().size() > MOST) {
-            throw new Refused(
-                    "A publication has 1 to %d pages; it has %d and %d were to be added."
-                            .formatted(MOST, on.pages().size(), add.pages().size()));
+        if (add.pages().isEmpty()) {
+            throw new Refused("Add one page or more.");
         }
         int at = add.after().map(page -> on.indexOf(page) + 1).orElse(0);
         List<Page> added =

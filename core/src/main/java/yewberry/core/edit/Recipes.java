@@ -99,7 +99,7 @@ final class Recipes {
                 copy(
                         fitted,
                         derived(recipe.id(), owner.id(), part.id()),
-                        Optional.of(new Background.Made(recipe.id(), part.id())));
+                        Optional.of(new Background.RecipeUse(recipe.id(), part.id())));
         if (owner instanceof Owner.OnPage(UUID page)) {
             Side side = on.setup().sideOf(on.indexOf(page));
             return part.sides().include(side)
@@ -110,7 +110,7 @@ final class Recipes {
     }
 
     private static Background copy(
-            Background background, UUID id, Optional<Background.Made> madeBy) {
+            Background background, UUID id, Optional<Background.RecipeUse> madeBy) {
         return new Background(
                 id,
                 background.sides(),

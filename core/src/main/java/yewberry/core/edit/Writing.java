@@ -11,7 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import yewberry.core.Refused;
 import yewberry.core.edit.Edit.WriteText;
-import yewberry.core.edit.Edit.Written;
+import yewberry.core.edit.Edit.WrittenParagraph;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.TextFrame;
@@ -28,7 +28,7 @@ final class Writing {
         frame.paragraphs().forEach(paragraph -> known.put(paragraph.id(), paragraph));
         Set<UUID> seen = new HashSet<>();
         List<Paragraph> paragraphs = new ArrayList<>();
-        for (Written written : write.paragraphs()) {
+        for (WrittenParagraph written : write.paragraphs()) {
             if (!seen.add(written.paragraph())) {
                 throw new Refused("The same paragraph came twice; reload and type it again.");
             }
@@ -46,12 +46,12 @@ final class Writing {
                 ("first run of " + paragraph).getBytes(StandardCharsets.UTF_8));
     }
 
-    private static Paragraph begun(Written written) {
+    private static Paragraph begun(WrittenParagraph written) {
         Run run = new Run(firstRun(written.paragraph()), written.text(), Optional.empty());
         return new Paragraph(written.paragraph(), written.look(), List.of(run));
     }
 
-    private static Paragraph rewritten(Paragraph old, Written written) {
+    private static Paragraph rewritten(Paragraph old, WrittenParagraph written) {
         Paragraph looked = old.look().equals(written.look()) ? old : old.withLook(written.look());
         return old.text().equals(written.text())
                 ? looked

@@ -10,9 +10,9 @@ import yewberry.core.color.Inks;
 import yewberry.core.color.Medium;
 import yewberry.core.press.FlatBox;
 import yewberry.core.publication.Asset;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
-import yewberry.core.scene.Shade;
 
 /** Looks at the pictures of a scene, and at what areas do to spot inks. */
 final class PictureChecker {
@@ -25,7 +25,7 @@ final class PictureChecker {
 
     List<Finding> check() {
         for (Item.AreaFill fill : scene.areas()) {
-            if (fill.shade() instanceof Shade.Picture picture) {
+            if (fill.paint() instanceof AreaPaint.Picture picture) {
                 Optional<String> problem = picture.pixels().problem();
                 if (problem.isPresent()) {
                     findings.add(new PictureFinding.Unreadable(scene.page(), fill, problem.get()));
@@ -41,7 +41,7 @@ final class PictureChecker {
         return findings;
     }
 
-    private void printed(Item.AreaFill fill, Shade.Picture picture) {
+    private void printed(Item.AreaFill fill, AreaPaint.Picture picture) {
         picture.ppi()
                 .ifPresent(ppi -> {
                     if (ppi < PictureFinding.WANTED_PPI - 0.5) {
@@ -56,7 +56,7 @@ final class PictureChecker {
         }
     }
 
-    private void boxed(Item.AreaFill fill, Shade.Picture picture) {
+    private void boxed(Item.AreaFill fill, AreaPaint.Picture picture) {
         if (!(picture.asset().content() instanceof Asset.Document)) {
             FlatBox.of(scene, fill, picture)
                     .ifPresent(

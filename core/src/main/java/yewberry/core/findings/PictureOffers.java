@@ -17,9 +17,9 @@ import yewberry.core.publication.RunOut;
 import yewberry.core.publication.SeeThrough;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.EdgeColor;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.Shade;
 
 /** What would mend findings of pictures. */
 final class PictureOffers {
@@ -73,7 +73,7 @@ final class PictureOffers {
     /** The ways in which a picture could go on to the bleed, the best first. */
     static List<Offer> runOuts(
             Item.AreaFill fill, Background background, PressCondition condition) {
-        if (!(fill.shade() instanceof Shade.Picture shown)
+        if (!(fill.paint() instanceof AreaPaint.Picture shown)
                 || !(background.fill() instanceof Fill.Picture picture)) {
             return List.of();
         }
@@ -92,7 +92,7 @@ final class PictureOffers {
     }
 
     /** All of the page below the picture, in the mean colour of its edges. */
-    private static Offer flood(Item.AreaFill fill, Shade.Picture shown, Background background) {
+    private static Offer flood(Item.AreaFill fill, AreaPaint.Picture shown, Background background) {
         Swatch swatch =
                 new Swatch(
                         id("flood swatch", background),

@@ -11,12 +11,12 @@ import java.util.SequencedSet;
 import java.util.TreeSet;
 import java.util.function.Function;
 import yewberry.core.color.View;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Paint;
 import yewberry.core.scene.Painted;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Shade;
 import yewberry.core.text.Segment;
 
 /**
@@ -168,12 +168,12 @@ final class Backdrop {
     }
 
     private static boolean isPlain(Item.AreaFill fill) {
-        return fill.shade() instanceof Shade.Solid;
+        return fill.paint() instanceof AreaPaint.Solid;
     }
 
     private static boolean oneGradient(List<Item.AreaFill> stack) {
         return stack.stream().filter(fill -> !isPlain(fill)).count() == 1
-                && stack.stream().noneMatch(fill -> fill.shade() instanceof Shade.Picture);
+                && stack.stream().noneMatch(fill -> fill.paint() instanceof AreaPaint.Picture);
     }
 
     private static Item.AreaFill topmost(List<Item.AreaFill> stack) {
@@ -199,7 +199,7 @@ final class Backdrop {
     /** All colours that the one gradient of a stack goes through below the ink. */
     private void gradient(List<Item.AreaFill> stack, Area ink) {
         Item.AreaFill fill = topmost(stack);
-        GradientReach.of((Shade.Gradient) fill.shade(), fill.frame(), ink).stream()
+        GradientReach.of((AreaPaint.Gradient) fill.paint(), fill.frame(), ink).stream()
                 .map(point -> painted.of(stack, point.getX(), point.getY()))
                 .distinct()
                 .map(color -> Optional.of(Paint.sampled(color, fill)))

@@ -7,8 +7,8 @@ import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Shade;
 
 /**
  * How far a gradient goes below some ink: points that have its colour at both ends of that reach,
@@ -31,7 +31,7 @@ final class GradientReach {
      * @param frame that the gradient is spread over
      * @param ink that is looked at; where it is empty there are no points
      */
-    static List<Point2D> of(Shade.Gradient gradient, Rect frame, Area ink) {
+    static List<Point2D> of(AreaPaint.Gradient gradient, Rect frame, Area ink) {
         if (ink.isEmpty()) {
             return List.of();
         }
@@ -41,7 +41,7 @@ final class GradientReach {
                     case RADIAL -> radial(frame, gradient.radius(frame), ink);
                 };
         TreeSet<Double> ways = new TreeSet<>(List.of(reach[0], reach[1]));
-        for (Shade.Gradient.Stop stop : gradient.stops()) {
+        for (AreaPaint.Gradient.Stop stop : gradient.stops()) {
             for (double way :
                     new double[] {
                         stop.position() - HAIR, stop.position(), stop.position() + HAIR
@@ -61,7 +61,7 @@ final class GradientReach {
     }
 
     /** The extremes of a straight way lie at corners of the outline. */
-    private static double[] linear(Shade.Gradient.Way way, Area ink) {
+    private static double[] linear(AreaPaint.Gradient.Way way, Area ink) {
         double least = 1;
         double most = 0;
         for (Point2D[] edge : edges(ink)) {
@@ -114,7 +114,7 @@ final class GradientReach {
     }
 
     /** A point that lies so far along. */
-    private static Point2D point(Shade.Gradient gradient, Rect frame, double way) {
+    private static Point2D point(AreaPaint.Gradient gradient, Rect frame, double way) {
         double x = frame.x() + frame.width() / 2;
         double y = frame.y() + frame.height() / 2;
         return switch (gradient.kind()) {

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Planes;
-import yewberry.core.scene.Shade;
 
 /**
  * A gradient of inks as one of screen colours: a browser goes straight from stop to stop on the
@@ -32,9 +32,9 @@ final class GradientStops {
         this.planes = scene.planes();
     }
 
-    static List<Stop> of(MediumScene scene, Shade.Gradient gradient, View view) {
+    static List<Stop> of(MediumScene scene, AreaPaint.Gradient gradient, View view) {
         GradientStops result = new GradientStops(scene, view);
-        List<Shade.Gradient.Stop> given = gradient.stops();
+        List<AreaPaint.Gradient.Stop> given = gradient.stops();
         for (int i = 1; i < given.size(); i++) {
             double[] from = result.planes.of(given.get(i - 1).paint().color());
             double[] to = result.planes.of(given.get(i).paint().color());

@@ -20,11 +20,11 @@ final class PaintedAreas {
     private static final int PART = 16;
 
     /** By the very scene; those made last first. */
-    private static final Cache<PageScene, List<Known>> MEMO =
+    private static final Cache<PageScene, List<CachedAreas>> MEMO =
             Caffeine.newBuilder()
                     .weakKeys()
                     .maximumWeight(Runtime.getRuntime().maxMemory() / PART)
-                    .weigher((PageScene scene, List<Known> known) ->
+                    .weigher((PageScene scene, List<CachedAreas> known) ->
                             known.stream().mapToInt(each -> each.picture().base64().length()).sum())
                     .executor(Runnable::run)
                     .build();
@@ -37,27 +37,28 @@ final class PaintedAreas {
      */
     record Picture(int width, int height, String base64) {}
 
-    private record Known(View view, Rect region, int ppi, Picture picture) {}
+    private record CachedAreas(View view, Rect region, int ppi, Picture picture) {}
 
     private PaintedAreas() {}
 
     static Picture of(PageScene scene, View view, Rect region, int ppi) {
-        List<Known> before = known(scene);
-        for (Known known : before) {
+        List<CachedAreas> before = known(scene);
+        for (CachedAreas known : before) {
             if (known.view().equals(view) && known.region().equals(region) && known.ppi() == ppi) {
                 return known.picture();
             }
         }
-        Known made =
-                new Known(view, region, ppi, picture(PageRaster.areas(scene, view, region, ppi)));
+        CachedAreas made =
+                new CachedAreas(
+                        view, region, ppi, picture(PageRaster.areas(scene, view, region, ppi)));
         MEMO.put(
                 scene,
                 Stream.concat(Stream.of(made), known(scene).stream()).limit(VARIANTS).toList());
         return made.picture();
     }
 
-    private static List<Known> known(PageScene scene) {
-        List<Known> known = MEMO.getIfPresent(scene);
+    private static List<CachedAreas> known(PageScene scene) {
+        List<CachedAreas> known = MEMO.getIfPresent(scene);
         return known == null ? List.of() : known;
     }
 

@@ -12,26 +12,26 @@ public final class SmallPicture {
     private static final int PART = 32;
 
     /** By the very scene. */
-    private static final Cache<PageScene, Known> MEMO =
+    private static final Cache<PageScene, CachedPicture> MEMO =
             Caffeine.newBuilder()
                     .weakKeys()
                     .maximumWeight(Runtime.getRuntime().maxMemory() / PART)
-                    .weigher((PageScene scene, Known known) -> known.file().length)
+                    .weigher((PageScene scene, CachedPicture known) -> known.file().length)
                     .executor(Runnable::run)
                     .build();
 
-    private record Known(View view, int ppi, byte[] file) {}
+    private record CachedPicture(View view, int ppi, byte[] file) {}
 
     private SmallPicture() {}
 
     /** A page out to its bleed. */
     public static byte[] of(PageScene scene, View view, int ppi) {
-        Known known = MEMO.getIfPresent(scene);
+        CachedPicture known = MEMO.getIfPresent(scene);
         if (known != null && known.ppi() == ppi && known.view().equals(view)) {
             return known.file();
         }
         byte[] file = Png.quick(PageRaster.page(scene, view, scene.boxes().bleed(), ppi));
-        MEMO.put(scene, new Known(view, ppi, file));
+        MEMO.put(scene, new CachedPicture(view, ppi, file));
         return file;
     }
 }

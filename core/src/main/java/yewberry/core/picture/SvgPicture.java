@@ -10,12 +10,12 @@ import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.publication.Side;
 import yewberry.core.raster.PageRaster;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Overlay;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Shade;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
 
@@ -33,7 +33,7 @@ public final class SvgPicture {
     private final StringBuilder clips = new StringBuilder();
     private final StringBuilder body = new StringBuilder();
     private int parts;
-    private int shades;
+    private int gradients;
 
     private SvgPicture(View view, boolean guides) {
         this.view = view;
@@ -61,7 +61,7 @@ public final class SvgPicture {
     /**
      * Where a page stands in a spread: its trim begins at {@code x}; {@code visible} is its part.
      */
-    public record Placed(PageScene scene, double x, Rect visible) {}
+    public record PlacedScene(PageScene scene, double x, Rect visible) {}
 
     /**
      * One page or two that face each other, meeting at the spine: neither goes beyond it.
@@ -71,7 +71,7 @@ public final class SvgPicture {
     public static String spread(List<PageScene> scenes, View view, boolean guides) {
         SvgPicture picture = new SvgPicture(view, guides);
         Optional<Rect> whole = Optional.empty();
-        for (Placed placed : arrange(scenes)) {
+        for (PlacedScene placed : arrange(scenes)) {
             picture.draw(placed.scene(), placed.x(), placed.visible());
             Rect moved = placed.visible().movedBy(placed.x(), 0);
             whole = Optional.of(whole.map(moved::union).orElse(moved));
@@ -80,16 +80,16 @@ public final class SvgPicture {
     }
 
     /** The places of a spread's pages: x from the left edge of the leftmost trim, in points. */
-    public static List<Placed> arrange(List<PageScene> scenes) {
+    public static List<PlacedScene> arrange(List<PageScene> scenes) {
         if (scenes.size() == 1) {
             PageScene only = scenes.getFirst();
-            return List.of(new Placed(only, 0, only.boxes().bleed()));
+            return List.of(new PlacedScene(only, 0, only.boxes().bleed()));
         }
         PageScene left = scenes.getFirst();
         PageScene right = scenes.getLast();
         return List.of(
-                new Placed(left, 0, upToSpine(left)),
-                new Placed(right, left.boxes().trim().width(), upToSpine(right)));
+                new PlacedScene(left, 0, upToSpine(left)),
+                new PlacedScene(right, left.boxes().trim().width(), upToSpine(right)));
     }
 
     private static Rect upToSpine(PageScene scene) {
@@ -129,7 +129,7 @@ public final class SvgPicture {
         MediumScene shown = scene.on(view);
         if (shown.areas().stream().allMatch(SvgPicture::isPlain)) {
             for (Item.AreaFill fill : shown.areas()) {
-                if (fill.shade() instanceof Shade.Gradient gradient) {
+                if (fill.paint() instanceof AreaPaint.Gradient gradient) {
                     gradient(shown, fill, gradient);
                 } else {
                     fill.solid().ifPresent(paint -> rect(fill.rect(), view.see(paint.color())));
@@ -155,11 +155,11 @@ public final class SvgPicture {
     }
 
     private static boolean isPlain(Item.AreaFill fill) {
-        return fill.covers() && !(fill.shade() instanceof Shade.Picture);
+        return fill.covers() && !(fill.paint() instanceof AreaPaint.Picture);
     }
 
-    private void gradient(MediumScene scene, Item.AreaFill fill, Shade.Gradient gradient) {
-        String id = "shade-" + ++shades;
+    private void gradient(MediumScene scene, Item.AreaFill fill, AreaPaint.Gradient gradient) {
+        String id = "gradient-" + ++gradients;
         Rect frame = fill.frame();
         double x = frame.x() + frame.width() / 2;
         double y = frame.y() + frame.height() / 2;

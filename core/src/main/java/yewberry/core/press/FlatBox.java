@@ -9,12 +9,12 @@ import yewberry.core.color.Difference;
 import yewberry.core.color.Lab;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.EdgeColor;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Painted;
 import yewberry.core.scene.PicturePlace;
-import yewberry.core.scene.Shade;
 
 /**
  * The flat box of one colour that a picture brings along, such as the white around a logo, where it
@@ -52,7 +52,7 @@ public record FlatBox(Rgb color, double tolerance, double remains) {
      * @return nothing where there is no box, or none that is seen
      */
     public static Optional<FlatBox> of(
-            MediumScene scene, Item.AreaFill fill, Shade.Picture picture) {
+            MediumScene scene, Item.AreaFill fill, AreaPaint.Picture picture) {
         if (picture.tiled()
                 || picture.seeThrough().isPresent()
                 || picture.place().covers(scene.boxes().trim())) {
@@ -104,7 +104,7 @@ public record FlatBox(Rgb color, double tolerance, double remains) {
 
     /** Whether it stands out from what is below at the middle of one of its edges. */
     private static boolean isSeen(
-            FlatBox box, MediumScene scene, Item.AreaFill fill, Shade.Picture picture) {
+            FlatBox box, MediumScene scene, Item.AreaFill fill, AreaPaint.Picture picture) {
         PressCondition condition = scene.condition();
         List<Item> below = scene.below(fill);
         Painted painted = new Painted(scene, below);

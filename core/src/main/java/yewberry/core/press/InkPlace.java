@@ -9,13 +9,13 @@ import java.util.Optional;
 import yewberry.core.color.Color;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Overlay;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Painted;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Shade;
 
 /**
  * A place of a page that is printed in one colour, with all the ink that lies there.
@@ -91,7 +91,7 @@ public record InkPlace(
         }
         Painted painted = new Painted(scene, scene.upTo(fill));
         List<Color> colors = new ArrayList<>();
-        int grid = fill.shade() instanceof Shade.Picture ? PICTURE_GRID : GRID;
+        int grid = fill.paint() instanceof AreaPaint.Picture ? PICTURE_GRID : GRID;
         for (Rect rect : visible) {
             for (int column = 0; column <= grid; column++) {
                 for (int row = 0; row <= grid; row++) {

@@ -9,11 +9,11 @@ import java.util.Set;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.RunOut;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.EdgeColor;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PicturePlace;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Shade;
 
 /** The ways in which a picture that is too small for its area could go on to its edges. */
 public final class RunOuts {
@@ -47,7 +47,7 @@ public final class RunOuts {
 
     /** All three, the best first; none where the picture reaches everywhere by itself. */
     public static List<Option> of(
-            Item.AreaFill fill, Shade.Picture picture, PressCondition condition) {
+            Item.AreaFill fill, AreaPaint.Picture picture, PressCondition condition) {
         PicturePlace place = picture.place();
         if (picture.tiled() || place.covers(fill.rect())) {
             return List.of();

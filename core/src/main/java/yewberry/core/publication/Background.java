@@ -23,10 +23,10 @@ public record Background(
         double opacity,
         BlendMode blend,
         GoesTo goesTo,
-        Optional<Made> madeBy)
+        Optional<RecipeUse> madeBy)
         implements Element {
     /** A background of a recipe. */
-    public record Made(UUID recipe, UUID background) {}
+    public record RecipeUse(UUID recipe, UUID background) {}
 
     /** Two independent switches. */
     public record GoesTo(boolean screen, boolean paper) {
@@ -54,7 +54,7 @@ public record Background(
         this(id, sides, area, fill, opacity, blend, goesTo, Optional.empty());
     }
 
-    public Background withMadeBy(Optional<Made> changed) {
+    public Background withMadeBy(Optional<RecipeUse> changed) {
         return new Background(id, sides, area, fill, opacity, blend, goesTo, changed);
     }
 
@@ -96,6 +96,6 @@ public record Background(
         return withFill(fill.withSwatches(exchange).withAsset(exchange))
                 .withMadeBy(
                         madeBy.map(made ->
-                                new Made(exchange.apply(made.recipe()), made.background())));
+                                new RecipeUse(exchange.apply(made.recipe()), made.background())));
     }
 }

@@ -5,13 +5,13 @@ import java.util.BitSet;
 import yewberry.core.Cancellation;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.View;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 import yewberry.core.scene.Painted;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Shade;
 import yewberry.core.text.Segment;
 
 /**
@@ -57,7 +57,7 @@ public final class PageRaster {
     @FunctionalInterface
     public interface Sources {
         /** What a picture is in another way than from its asset, as fine as is fit for a page. */
-        Painted.Source of(Item.AreaFill fill, Shade.Picture picture);
+        Painted.Source of(Item.AreaFill fill, AreaPaint.Picture picture);
     }
 
     /**
@@ -70,7 +70,7 @@ public final class PageRaster {
         for (Item.AreaFill fill : scene.areas()) {
             page.area(
                     fill,
-                    fill.shade() instanceof Shade.Picture picture
+                    fill.paint() instanceof AreaPaint.Picture picture
                             ? pictures.of(fill, picture)
                             : Painted.source(fill, scene.planes(), ppi));
         }
@@ -121,7 +121,7 @@ public final class PageRaster {
         Rect rect = fill.rect().intersection(scene.boxes().bleed());
         double[] columns = coverage(rect.x() - region.x(), rect.width(), raster.width());
         double[] rows = coverage(rect.y() - region.y(), rect.height(), raster.height());
-        boolean picture = fill.shade() instanceof Shade.Picture;
+        boolean picture = fill.paint() instanceof AreaPaint.Picture;
         for (int row = 0; row < rows.length; row++) {
             if (rows[row] == 0) {
                 continue;

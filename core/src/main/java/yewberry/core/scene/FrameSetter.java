@@ -13,19 +13,19 @@ final class FrameSetter {
     /** More than the frames of any publication at hand. */
     private static final int REMEMBERED = 20_000;
 
-    private record Known(TextFrame frame, Ingredients looks, SetText text) {}
+    private record CachedText(TextFrame frame, Ingredients looks, SetText text) {}
 
-    private final Cache<UUID, Known> memo =
+    private final Cache<UUID, CachedText> memo =
             Caffeine.newBuilder().maximumSize(REMEMBERED).executor(Runnable::run).build();
 
     SetText set(TextFrame frame, Publication publication) {
-        Known known = memo.getIfPresent(frame.id());
+        CachedText known = memo.getIfPresent(frame.id());
         if (known != null && known.frame() == frame && known.looks().unchangedIn(publication)) {
             return known.text();
         }
         Ingredients looks = new Ingredients(publication);
         SetText text = Typesetter.set(frame, looks::look);
-        memo.put(frame.id(), new Known(frame, looks.sealed(), text));
+        memo.put(frame.id(), new CachedText(frame, looks.sealed(), text));
         return text;
     }
 }

@@ -36,7 +36,7 @@ public sealed interface Item {
     record AreaFill(
             Origin origin,
             UUID background,
-            Shade shade,
+            AreaPaint paint,
             Rect rect,
             Rect frame,
             double opacity,
@@ -47,44 +47,44 @@ public sealed interface Item {
         public boolean covers() {
             return opacity == 1
                     && blend == BlendMode.NORMAL
-                    && switch (shade) {
-                        case Shade.Solid solid -> true;
-                        case Shade.Gradient gradient -> gradient.covers();
-                        case Shade.Picture picture -> picture.covers(rect);
+                    && switch (paint) {
+                        case AreaPaint.Solid solid -> true;
+                        case AreaPaint.Gradient gradient -> gradient.covers();
+                        case AreaPaint.Picture picture -> picture.covers(rect);
                     };
         }
 
         /** Whether it paints anything at a point; what is transparent in a picture counts, too. */
         public boolean isAt(double x, double y) {
             return rect.contains(x, y)
-                    && (!(shade instanceof Shade.Picture picture)
+                    && (!(paint instanceof AreaPaint.Picture picture)
                             || picture.reaches(new Rect(x, y, 0, 0)));
         }
 
         /** The rectangle that it really paints: a picture may be smaller than its area. */
         public Rect painted() {
-            return shade instanceof Shade.Picture picture && !picture.reaches(rect)
+            return paint instanceof AreaPaint.Picture picture && !picture.reaches(rect)
                     ? rect.intersection(picture.place().bounds())
                     : rect;
         }
 
         /** Its one colour, where it covers with one. */
         public Optional<Paint> solid() {
-            return covers() && shade instanceof Shade.Solid(Paint paint)
+            return covers() && paint instanceof AreaPaint.Solid(Paint paint)
                     ? Optional.of(paint)
                     : Optional.empty();
         }
 
         @Override
         public List<Paint> paints() {
-            return shade.paints();
+            return paint.paints();
         }
 
         /** What it is painted with, for people. */
         public String inWords() {
             return opacity == 1
-                    ? shade.inWords()
-                    : "%s at %s %%".formatted(shade.inWords(), Numbers.plain(opacity * 100));
+                    ? paint.inWords()
+                    : "%s at %s %%".formatted(paint.inWords(), Numbers.plain(opacity * 100));
         }
 
         @Override
@@ -97,7 +97,7 @@ public sealed interface Item {
             return new AreaFill(
                     origin,
                     background,
-                    shade.on(medium, condition),
+                    paint.on(medium, condition),
                     rect,
                     frame,
                     opacity,

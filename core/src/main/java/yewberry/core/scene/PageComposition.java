@@ -77,13 +77,13 @@ final class PageComposition {
     private void backgrounds(List<Background> backgrounds, Origin origin) {
         for (Background background : backgrounds) {
             if (background.sides().include(boxes.side())) {
-                shade(background)
-                        .ifPresent(shade ->
+                paint(background)
+                        .ifPresent(paint ->
                                 items.add(
                                         new Item.AreaFill(
                                                 origin,
                                                 background.id(),
-                                                shade,
+                                                paint,
                                                 boxes.place(background.area()),
                                                 boxes.frame(background.area(), paired),
                                                 background.opacity() / 100,
@@ -93,13 +93,13 @@ final class PageComposition {
         }
     }
 
-    private Optional<Shade> shade(Background background) {
+    private Optional<AreaPaint> paint(Background background) {
         return switch (background.fill()) {
             case Fill.None none -> Optional.empty();
             case Fill.Solid(Tinted color) ->
-                    Optional.of(new Shade.Solid(ingredients.paint(color, condition)));
-            case Fill.Gradient gradient -> Optional.of(shade(gradient));
-            case Fill.Picture picture -> Optional.of(shade(picture, background.area()));
+                    Optional.of(new AreaPaint.Solid(ingredients.paint(color, condition)));
+            case Fill.Gradient gradient -> Optional.of(paint(gradient));
+            case Fill.Picture picture -> Optional.of(paint(picture, background.area()));
             case Fill.PdfPage(UUID asset, int number, Placing placing) ->
                     Optional.of(
                             placed(
@@ -112,7 +112,7 @@ final class PageComposition {
         };
     }
 
-    private Shade shade(Fill.Picture picture, Area area) {
+    private AreaPaint paint(Fill.Picture picture, Area area) {
         return placed(
                 ingredients.asset(picture.asset()),
                 1,
@@ -122,7 +122,7 @@ final class PageComposition {
                 area);
     }
 
-    private Shade placed(
+    private AreaPaint placed(
             Asset asset,
             int page,
             Placing placing,
@@ -131,7 +131,7 @@ final class PageComposition {
             Area area) {
         Rect frame = boxes.frame(area, paired);
         PicturePlace place = PicturePlace.of(placing, asset.extent(page), frame, boxes);
-        return new Shade.Picture(
+        return new AreaPaint.Picture(
                 asset,
                 page,
                 pictures.of(asset, page, seeThrough, condition, Medium.PAPER),
@@ -141,17 +141,17 @@ final class PageComposition {
                 seeThrough);
     }
 
-    private Shade shade(Fill.Gradient gradient) {
-        List<Shade.Gradient.Stop> stops = new ArrayList<>();
+    private AreaPaint paint(Fill.Gradient gradient) {
+        List<AreaPaint.Gradient.Stop> stops = new ArrayList<>();
         for (Fill.Gradient.Stop stop : gradient.stops()) {
             double position = stop.position() / 100;
             stops.add(
-                    new Shade.Gradient.Stop(
+                    new AreaPaint.Gradient.Stop(
                             gradient.reversed() ? 1 - position : position,
                             ingredients.paint(stop.color(), condition),
                             stop.opacity() / 100));
         }
-        return new Shade.Gradient(
+        return new AreaPaint.Gradient(
                 gradient.kind(), gradient.angle(), gradient.reversed() ? stops.reversed() : stops);
     }
 

@@ -77,8 +77,8 @@ public final class Painted {
      * @param ppi how fine a picture is wanted
      */
     public static Source source(Item.AreaFill fill, Planes planes, double ppi) {
-        return switch (fill.shade()) {
-            case Shade.Solid(Paint paint) -> {
+        return switch (fill.paint()) {
+            case AreaPaint.Solid(Paint paint) -> {
                 double[] ink = planes.of(paint.color());
                 yield new Source() {
                     @Override
@@ -92,8 +92,8 @@ public final class Painted {
                     }
                 };
             }
-            case Shade.Gradient gradient -> new GradientSource(fill, gradient, planes);
-            case Shade.Picture picture -> {
+            case AreaPaint.Gradient gradient -> new GradientSource(fill, gradient, planes);
+            case AreaPaint.Picture picture -> {
                 int wanted = PlaneImage.wanted(picture.place().width() / 72 * ppi);
                 yield picture(fill, picture, picture.pixels().about(wanted), planes);
             }
@@ -106,22 +106,22 @@ public final class Painted {
      * @param image of the picture, in whatever fineness
      */
     public static Source picture(
-            Item.AreaFill fill, Shade.Picture picture, PlaneImage image, Planes planes) {
+            Item.AreaFill fill, AreaPaint.Picture picture, PlaneImage image, Planes planes) {
         return new PictureSource(fill, picture, image, planes.count());
     }
 
     private static final class GradientSource implements Source {
         private final Item.AreaFill fill;
-        private final Shade.Gradient gradient;
+        private final AreaPaint.Gradient gradient;
         private final double[][] inks;
         private final double[] mixed;
-        private final Shade.Gradient.Way way;
+        private final AreaPaint.Gradient.Way way;
         private double atX = Double.NaN;
         private double atY = Double.NaN;
         private int next;
         private double part;
 
-        GradientSource(Item.AreaFill fill, Shade.Gradient gradient, Planes planes) {
+        GradientSource(Item.AreaFill fill, AreaPaint.Gradient gradient, Planes planes) {
             this.fill = fill;
             this.gradient = gradient;
             this.inks =

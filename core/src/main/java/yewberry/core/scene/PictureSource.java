@@ -6,7 +6,7 @@ import yewberry.core.publication.RunOut;
 
 /** The planes of a picture at a point of the page, between its pixels as a mean of the nearest. */
 final class PictureSource implements Painted.Source {
-    private final Shade.Picture picture;
+    private final AreaPaint.Picture picture;
     private final double opacity;
     private final int planes;
     private final PlaneSampler sampler;
@@ -20,7 +20,7 @@ final class PictureSource implements Painted.Source {
      * @param image of the picture, as fine as it is wanted
      * @param count of the planes that are mixed in
      */
-    PictureSource(Item.AreaFill fill, Shade.Picture picture, PlaneImage image, int count) {
+    PictureSource(Item.AreaFill fill, AreaPaint.Picture picture, PlaneImage image, int count) {
         this.picture = picture;
         this.opacity = fill.opacity();
         this.planes = image.planes();

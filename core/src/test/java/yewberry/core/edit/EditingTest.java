@@ -133,10 +133,10 @@ class EditingTest {
                 .containsExactly("Dark", "Light");
         refused(
                 two,
-                new Edit.BaseParent(PARENT, Optional.of(other)),
+                new Edit.SetParentBase(PARENT, Optional.of(other)),
                 "cannot be based on itself",
                 "“Dark”");
-        refused(two, new Edit.BaseParent(other, Optional.of(id("nobody"))), "no such parent");
+        refused(two, new Edit.SetParentBase(other, Optional.of(id("nobody"))), "no such parent");
     }
 
     @Test

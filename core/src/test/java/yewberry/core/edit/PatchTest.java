@@ -131,7 +131,7 @@ class PatchTest {
                         : new Edit.WriteText(
                                 any(random, frames).id(),
                                 List.of(
-                                        new Edit.Written(
+                                        new Edit.WrittenParagraph(
                                                 id(name + "w"), BODY.id(), "Words " + name)));
             }
             case 10 -> {

@@ -13,7 +13,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.edit.Edit.WriteText;
-import yewberry.core.edit.Edit.Written;
+import yewberry.core.edit.Edit.WrittenParagraph;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.TextFrame;
@@ -38,7 +38,8 @@ class WritingTest {
     }
 
     private static List<Run> typed(TextFrame frame, String text) {
-        Written written = new Written(frame.paragraphs().getFirst().id(), BODY.id(), text);
+        WrittenParagraph written =
+                new WrittenParagraph(frame.paragraphs().getFirst().id(), BODY.id(), text);
         return Writing.write(frame, new WriteText(frame.id(), List.of(written)))
                 .paragraphs()
                 .getFirst()
@@ -76,8 +77,9 @@ class WritingTest {
 
     @Test
     void a_new_look_leaves_the_runs_alone() {
-        Written written =
-                new Written(colored().paragraphs().getFirst().id(), HEADING.id(), "One two three");
+        WrittenParagraph written =
+                new WrittenParagraph(
+                        colored().paragraphs().getFirst().id(), HEADING.id(), "One two three");
         Paragraph paragraph =
                 Writing.write(colored(), new WriteText(PLAIN.id(), List.of(written)))
                         .paragraphs()
@@ -90,7 +92,7 @@ class WritingTest {
     void a_frame_keeps_at_least_one_paragraph_and_none_twice() {
         assertThatThrownBy(() -> Writing.write(PLAIN, new WriteText(PLAIN.id(), List.of())))
                 .isInstanceOf(Refused.class);
-        Written same = new Written(id("p"), BODY.id(), "x");
+        WrittenParagraph same = new WrittenParagraph(id("p"), BODY.id(), "x");
         assertThatThrownBy(
                         () -> Writing.write(PLAIN, new WriteText(PLAIN.id(), List.of(same, same))))
                 .isInstanceOf(Refused.class)

@@ -39,10 +39,10 @@ import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
-import yewberry.core.scene.Shade;
 
 class PictureFindingsTest {
     private static final PressCondition COATED = PressCondition.coated();
@@ -247,7 +247,7 @@ class PictureFindingsTest {
     private RunOut best(byte[] file) {
         Publication publication = publication(file, placed(sized(101)));
         Item.AreaFill fill = scene(publication, file).areas().getFirst();
-        List<RunOuts.Option> options = RunOuts.of(fill, (Shade.Picture) fill.shade(), COATED);
+        List<RunOuts.Option> options = RunOuts.of(fill, (AreaPaint.Picture) fill.paint(), COATED);
         assertThat(options).hasSize(3);
         return options.getFirst().kind();
     }

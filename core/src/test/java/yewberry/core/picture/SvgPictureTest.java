@@ -126,7 +126,7 @@ class SvgPictureTest {
                 List.of(
                         composer.compose(Sample.publication(), 1),
                         composer.compose(Sample.publication(), 2));
-        List<SvgPicture.Placed> placed = SvgPicture.arrange(facing);
+        List<SvgPicture.PlacedScene> placed = SvgPicture.arrange(facing);
         double leftEnds = placed.get(0).x() + placed.get(0).visible().right();
         double rightBegins = placed.get(1).x() + placed.get(1).visible().x();
         assertThat(leftEnds).isCloseTo(rightBegins, within(1e-9));

@@ -18,12 +18,12 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.SeeThrough;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.raster.PlaneRaster;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Painted;
 import yewberry.core.scene.PicturePlace;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Shade;
 import yewberry.pdf.PlacedImages;
 import yewberry.pdf.read.DeviceColors;
 import yewberry.pdf.read.ImageCache;
@@ -57,7 +57,11 @@ final class OwnDrawing implements Closeable {
     }
 
     private Painted.Source source(
-            MediumScene scene, Item.AreaFill fill, Shade.Picture picture, Rect region, int ppi) {
+            MediumScene scene,
+            Item.AreaFill fill,
+            AreaPaint.Picture picture,
+            Rect region,
+            int ppi) {
         if (picture.asset().content() instanceof Asset.Document && !picture.tiled()) {
             return page(scene, fill, picture, region, ppi);
         }
@@ -68,7 +72,7 @@ final class OwnDrawing implements Closeable {
         return Painted.picture(fill, picture, image(picture, wanted), scene.planes());
     }
 
-    private PlaneImage image(Shade.Picture picture, int wanted) {
+    private PlaneImage image(AreaPaint.Picture picture, int wanted) {
         // a drawing is in the file as fine as it was wanted first
         PictureUse any =
                 new PictureUse(picture.asset().sha256(), picture.page(), picture.seeThrough(), 0);
@@ -91,7 +95,11 @@ final class OwnDrawing implements Closeable {
 
     /** A page of a PDF, painted on the very pixels it is wanted on. */
     private Painted.Source page(
-            MediumScene scene, Item.AreaFill fill, Shade.Picture picture, Rect region, int ppi) {
+            MediumScene scene,
+            Item.AreaFill fill,
+            AreaPaint.Picture picture,
+            Rect region,
+            int ppi) {
         double scale = ppi / 72.0;
         int width = (int) Math.ceil(region.width() * scale - 1e-6);
         int height = (int) Math.ceil(region.height() * scale - 1e-6);
@@ -141,7 +149,7 @@ final class OwnDrawing implements Closeable {
         };
     }
 
-    private PDDocument document(Shade.Picture picture) throws IOException {
+    private PDDocument document(AreaPaint.Picture picture) throws IOException {
         PDDocument known = documents.get(picture.asset().sha256());
         if (known == null) {
             known = Loader.loadPDF(picture.pixels().file());

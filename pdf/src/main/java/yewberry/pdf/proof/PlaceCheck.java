@@ -6,11 +6,11 @@ import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 import yewberry.core.publication.RunOut;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PicturePlace;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Shade;
 import yewberry.pdf.proof.PaintedPage.PaintedFile;
 
 /** Holds the edges of areas and the places of pictures and pages against those in the file. */
@@ -29,7 +29,7 @@ final class PlaceCheck {
     static List<String> check(MediumScene scene, Rect shown, PaintedPage painted) {
         List<String> problems = new ArrayList<>();
         for (Item.AreaFill fill : scene.areas()) {
-            if (fill.shade() instanceof Shade.Picture picture) {
+            if (fill.paint() instanceof AreaPaint.Picture picture) {
                 AffineTransform place = place(picture.place(), scene.boxes().bleed());
                 if (fill.rect().intersection(shown).isEmpty()) {
                     continue;
@@ -62,7 +62,7 @@ final class PlaceCheck {
         return Math.abs(one - other) <= EDGE_TOLERANCE;
     }
 
-    private static boolean repeats(Shade.Picture picture) {
+    private static boolean repeats(AreaPaint.Picture picture) {
         return picture.tiled() || picture.runOut() == RunOut.MIRROR;
     }
 
@@ -78,7 +78,8 @@ final class PlaceCheck {
     }
 
     /** Copies of a picture that repeats are whole steps away and may be turned over. */
-    private static boolean isAt(PaintedFile file, AffineTransform place, Shade.Picture picture) {
+    private static boolean isAt(
+            PaintedFile file, AffineTransform place, AreaPaint.Picture picture) {
         AffineTransform off = file.matrix().createAffineTransform();
         try {
             off.preConcatenate(place.createInverse());

@@ -14,19 +14,24 @@ import yewberry.core.Refused;
 import yewberry.core.color.Viewing;
 import yewberry.core.edit.Edit;
 import yewberry.core.picture.SvgPicture;
+import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Spreads;
-import yewberry.server.publications.History;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
+import yewberry.server.store.History;
 import yewberry.server.view.FindingView;
+import yewberry.server.view.PageEntry;
+import yewberry.server.view.PublicationChanges;
 import yewberry.server.view.PublicationView;
 
 /** Reading a publication and changing it. */
 @RestController
 @RequestMapping("/api/publications/{id}")
 class EditApi {
+    private static final int MOST_PAGES = 2_000;
+
     private final Publications publications;
 
     EditApi(Publications publications) {
@@ -41,7 +46,12 @@ class EditApi {
 
     record StepRequest(String author) {}
 
-    record Stored(long revision, boolean canUndo, boolean canRedo) {}
+    /**
+     * @param count of all pages
+     */
+    record PageList(long revision, int count, List<PageEntry> pages) {}
+
+    record StepResult(long revision, boolean canUndo, boolean canRedo) {}
 
     /**
      * @param page whose spread is to be drawn
@@ -64,34 +74,69 @@ class EditApi {
                 state.publication(), state.revision(), open.press(state.publication()));
     }
 
-    @GetMapping("/history")
-    Stored history(@PathVariable UUID id, @RequestParam String author) {
+    /**
+     * What became of it since a revision, at the cost of what changed.
+     *
+     * @param since a revision that was read before
+     */
+    @GetMapping("/changes")
+    PublicationChanges changes(@PathVariable UUID id, @RequestParam long since) {
         OpenPublication open = publications.get(id);
-        return stored(open, open.state(), author);
+        OpenPublication.State state = open.state();
+        return PublicationChanges.of(
+                open.at(since),
+                state.publication(),
+                state.revision(),
+                open.press(state.publication()));
+    }
+
+    /**
+     * Some pages in their order.
+     *
+     * @param from the position of the first, from 0
+     * @param to the position behind the last; at most 2,000 are given
+     */
+    @GetMapping("/pages")
+    PageList pages(@PathVariable UUID id, @RequestParam int from, @RequestParam int to) {
+        OpenPublication.State state = publications.get(id).state();
+        List<Page> pages = state.publication().pages();
+        if (from < 0 || to < from) {
+            throw new Refused("Pages are asked for from a position of 0 or more to a later one.");
+        }
+        int first = Math.min(from, pages.size());
+        int last = Math.clamp(to, first, Math.min(pages.size(), first + MOST_PAGES));
+        return new PageList(
+                state.revision(), pages.size(), PageEntry.of(pages.subList(first, last)));
+    }
+
+    @GetMapping("/history")
+    StepResult history(@PathVariable UUID id, @RequestParam String author) {
+        OpenPublication open = publications.get(id);
+        return result(open, open.state(), author);
     }
 
     @PostMapping("/edits")
-    Stored edit(@PathVariable UUID id, @RequestBody EditRequest request) {
+    StepResult edit(@PathVariable UUID id, @RequestBody EditRequest request) {
         checkAuthor(request.author());
         OpenPublication open = publications.get(id);
-        return stored(
+        return result(
                 open,
                 open.edit(request.edit(), request.revision(), request.author()),
                 request.author());
     }
 
     @PostMapping("/undo")
-    Stored undo(@PathVariable UUID id, @RequestBody StepRequest request) {
+    StepResult undo(@PathVariable UUID id, @RequestBody StepRequest request) {
         checkAuthor(request.author());
         OpenPublication open = publications.get(id);
-        return stored(open, open.undo(request.author()), request.author());
+        return result(open, open.undo(request.author()), request.author());
     }
 
     @PostMapping("/redo")
-    Stored redo(@PathVariable UUID id, @RequestBody StepRequest request) {
+    StepResult redo(@PathVariable UUID id, @RequestBody StepRequest request) {
         checkAuthor(request.author());
         OpenPublication open = publications.get(id);
-        return stored(open, open.redo(request.author()), request.author());
+        return result(open, open.redo(request.author()), request.author());
     }
 
     @PostMapping("/previews")
@@ -126,9 +171,10 @@ class EditApi {
         return viewing == Viewing.AS_DESIGNED ? Optional.empty() : Optional.of(viewing);
     }
 
-    private static Stored stored(OpenPublication open, OpenPublication.State state, String author) {
+    private static StepResult result(
+            OpenPublication open, OpenPublication.State state, String author) {
         History history = open.history(author);
-        return new Stored(
+        return new StepResult(
                 state.revision(), history.undoable().isPresent(), history.redoable().isPresent());
     }
 

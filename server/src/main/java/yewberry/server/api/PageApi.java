@@ -2,9 +2,13 @@ package yewberry.server.api;
 
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.springframework.http.CacheControl;
@@ -20,7 +24,9 @@ import yewberry.core.color.Contrast;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
 import yewberry.core.edit.Edit;
+import yewberry.core.findings.Finding;
 import yewberry.core.legibility.Mend;
+import yewberry.core.picture.SceneStamp;
 import yewberry.core.picture.SmallPicture;
 import yewberry.core.picture.SvgPicture;
 import yewberry.core.publication.Layer;
@@ -44,6 +50,12 @@ import yewberry.server.view.StratumView;
 class PageApi {
     private static final MediaType SVG = MediaType.parseMediaType("image/svg+xml");
 
+    private static final Duration KEPT = Duration.ofDays(365);
+    private static final int MOST_STAMPS = 200;
+
+    /** A request checks pages for so long, then it answers with what it has. */
+    private static final Duration CHECKING = Duration.ofMillis(1500);
+
     private final Publications publications;
 
     PageApi(Publications publications) {
@@ -52,8 +64,11 @@ class PageApi {
 
     /**
      * @param level that text is held to
+     * @param checked how many pages were; the others come with the next request
+     * @param pages how many there are
      */
-    record FindingList(long revision, String level, List<FindingView> findings) {}
+    record FindingList(
+            long revision, String level, List<FindingView> findings, int checked, int pages) {}
 
     /** A mend as it is offered; {@code edit} applies it. */
     record MendView(
@@ -108,20 +123,58 @@ class PageApi {
      * A page out to its bleed as a small PNG file, for overviews of many.
      *
      * @param ppi pixels per inch, 9 to 144
+     * @param stamp of {@code stamps}; with the newest one the picture may be kept for good
      */
     @GetMapping(path = "/pages/{page}/small", produces = MediaType.IMAGE_PNG_VALUE)
     ResponseEntity<byte[]> small(
             @PathVariable UUID id,
             @PathVariable UUID page,
             @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing,
-            @RequestParam(defaultValue = "54") int ppi) {
+            @RequestParam(defaultValue = "54") int ppi,
+            @RequestParam(defaultValue = "") String stamp) {
         if (ppi < 9 || ppi > 144) {
             throw new Refused("A small picture of a page has 9 to 144 pixels per inch.");
         }
         PageScene scene = scene(id, page);
+        View view = view(id, viewing);
+        CacheControl kept =
+                stamp.equals(SceneStamp.of(scene, view))
+                        ? CacheControl.maxAge(KEPT).immutable()
+                        : CacheControl.maxAge(0, TimeUnit.SECONDS);
         return ResponseEntity.ok()
-                .cacheControl(CacheControl.maxAge(0, TimeUnit.SECONDS).cachePrivate())
-                .body(SmallPicture.of(scene, view(id, viewing), ppi));
+                .cacheControl(kept.cachePrivate())
+                .body(SmallPicture.of(scene, view, ppi));
+    }
+
+    /**
+     * What stands for the pictures of some pages: it changes only when a picture does.
+     *
+     * @param stamps by page
+     */
+    record Stamps(Map<UUID, String> stamps) {}
+
+    /**
+     * @param from the position of the first page, from 0
+     * @param to the position behind the last; at most 200 are given
+     */
+    @GetMapping("/stamps")
+    Stamps stamps(
+            @PathVariable UUID id,
+            @RequestParam int from,
+            @RequestParam int to,
+            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
+        if (from < 0 || to < from || to - from > MOST_STAMPS) {
+            throw new Refused("Stamps are given of up to 200 pages at once, from a position of 0.");
+        }
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        View view = open.view(publication, viewing);
+        Map<UUID, String> stamps = new LinkedHashMap<>();
+        for (int at = from; at < Math.min(to, publication.pages().size()); at++) {
+            PageScene scene = open.composer(publication).compose(publication, at);
+            stamps.put(scene.page(), SceneStamp.of(scene, view));
+        }
+        return new Stamps(stamps);
     }
 
     /**
@@ -146,7 +199,7 @@ class PageApi {
 
     /** Everything painted through a point, in millimetres from the top left corner of the trim. */
     @GetMapping("/pages/{page}/strata")
-    StratumView.Through strata(
+    StratumView.PointStrata strata(
             @PathVariable UUID id,
             @PathVariable UUID page,
             @RequestParam double x,
@@ -155,7 +208,7 @@ class PageApi {
         Publication publication = publications.get(id).state().publication();
         PageScene scene = scene(id, page);
         View view = view(id, viewing);
-        return StratumView.Through.of(
+        return StratumView.PointStrata.of(
                 page,
                 x,
                 y,
@@ -171,24 +224,42 @@ class PageApi {
     }
 
     /**
-     * What is wrong, page by page.
+     * What is wrong, page by page. What was found is remembered; where it takes long to check the
+     * other pages, it comes in parts: ask again until all are checked.
      *
      * @param viewing that text is judged under; without it the verdict is as designed, on all that
      *     the publication goes to
+     * @param first the position of the page that is checked first, from 0
      */
     @GetMapping("/findings")
-    FindingList findings(@PathVariable UUID id, @RequestParam Optional<Viewing> viewing) {
+    FindingList findings(
+            @PathVariable UUID id,
+            @RequestParam Optional<Viewing> viewing,
+            @RequestParam(defaultValue = "0") int first) {
         OpenPublication open = publications.get(id);
         OpenPublication.State state = open.state();
         Publication publication = state.publication();
-        List<PageScene> scenes = open.composer(publication).composeAll(publication);
-        List<FindingView> findings = new ArrayList<>();
-        for (int i = 0; i < scenes.size(); i++) {
-            for (var finding : open.findings(scenes.get(i), publication, viewing)) {
-                findings.add(FindingView.of(finding, i + 1, publication, open.press(publication)));
-            }
+        int pages = publication.pages().size();
+        long until = System.nanoTime() + CHECKING.toNanos();
+        Map<Integer, List<Finding>> found = new TreeMap<>();
+        for (int i = 0; i < pages; i++) {
+            int at = Math.floorMod(first + i, pages);
+            PageScene scene = open.composer(publication).compose(publication, at);
+            boolean inTime = found.isEmpty() || System.nanoTime() < until;
+            Optional<List<Finding>> here =
+                    inTime
+                            ? Optional.of(open.findings(scene, publication, viewing))
+                            : open.knownFindings(scene, viewing);
+            here.ifPresent(findings -> found.put(at, findings));
         }
-        return new FindingList(state.revision(), publication.setup().level().name(), findings);
+        List<FindingView> views = new ArrayList<>();
+        found.forEach((at, findings) ->
+                findings.forEach(finding ->
+                        views.add(
+                                FindingView.of(
+                                        finding, at + 1, publication, open.press(publication)))));
+        return new FindingList(
+                state.revision(), publication.setup().level().name(), views, found.size(), pages);
     }
 
     /** What would make a run legible; an empty list where no colour of its hue would. */
@@ -232,12 +303,7 @@ class PageApi {
     }
 
     private static int indexOf(Publication publication, UUID page) {
-        for (int i = 0; i < publication.pages().size(); i++) {
-            if (publication.pages().get(i).id().equals(page)) {
-                return i;
-            }
-        }
-        throw new Missing("page");
+        return publication.pages().position(page).orElseThrow(() -> new Missing("page"));
     }
 
     private static List<PageScene> scenes(

@@ -34,9 +34,9 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.PageRange;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.RunOut;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
-import yewberry.core.scene.Shade;
 import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.PictureFiles;
@@ -146,7 +146,7 @@ class PictureApi {
                         .filter(each -> each.background().equals(background))
                         .findFirst()
                         .orElseThrow(() -> new Missing("background"));
-        if (!(fill.shade() instanceof Shade.Picture picture)) {
+        if (!(fill.paint() instanceof AreaPaint.Picture picture)) {
             throw new Refused("Only pictures run out; this background is a colour.");
         }
         List<RunOuts.Option> options = RunOuts.of(fill, picture, press);

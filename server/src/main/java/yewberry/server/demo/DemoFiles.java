@@ -55,7 +55,7 @@ public final class DemoFiles {
         Map<String, byte[]> files = new HashMap<>();
         Intake intake = new Intake(new PdfDocuments());
         Pictures pictures = new Pictures(files::get, new PdfDocuments());
-        Taking taking =
+        AssetIntake taking =
                 (id, name, file) -> {
                     files.put(name, file);
                     String title = name.substring(0, name.lastIndexOf('.'));

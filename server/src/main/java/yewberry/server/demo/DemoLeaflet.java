@@ -68,7 +68,7 @@ final class DemoLeaflet {
                 Look.Overprint.BLACK);
     }
 
-    static Publication publication(Taking files) {
+    static Publication publication(AssetIntake files) {
         Asset mark =
                 files.take(
                         id("picture Observatory mark"),

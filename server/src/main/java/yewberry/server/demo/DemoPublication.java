@@ -85,7 +85,7 @@ public final class DemoPublication {
 
     private final Asset milkyWay;
 
-    private DemoPublication(Taking files) {
+    private DemoPublication(AssetIntake files) {
         // as large as its area at 300 pixels per inch
         this.milkyWay =
                 files.take(
@@ -94,7 +94,7 @@ public final class DemoPublication {
                         DemoPictures.milkyWay(1819, 1996));
     }
 
-    static Publication seasonGuide(Taking files) {
+    static Publication seasonGuide(AssetIntake files) {
         return new DemoPublication(files).build();
     }
 

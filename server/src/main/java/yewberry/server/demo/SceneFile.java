@@ -12,11 +12,11 @@ import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.color.Color;
 import yewberry.core.color.Medium;
 import yewberry.core.press.Plate;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Shade;
 
 /** Scenes as a file that anyone can check an output against; docs/formats.md describes it. */
 final class SceneFile {
@@ -75,7 +75,7 @@ final class SceneFile {
         return switch (item) {
             case Item.AreaFill fill ->
                     new ItemOf(
-                            kind(fill.shade()),
+                            kind(fill.paint()),
                             fill.origin().inWords(),
                             corners(fill.rect()),
                             colors(fill, scene),
@@ -85,7 +85,7 @@ final class SceneFile {
                             medium(fill),
                             Optional.empty(),
                             Optional.empty(),
-                            fill.shade() instanceof Shade.Picture picture
+                            fill.paint() instanceof AreaPaint.Picture picture
                                     ? Optional.of(picture.inWords())
                                     : Optional.empty());
             case Item.GlyphRun run ->
@@ -109,11 +109,11 @@ final class SceneFile {
         };
     }
 
-    private static String kind(Shade shade) {
-        return switch (shade) {
-            case Shade.Solid solid -> "area";
-            case Shade.Gradient gradient -> "gradient";
-            case Shade.Picture picture -> "picture";
+    private static String kind(AreaPaint paint) {
+        return switch (paint) {
+            case AreaPaint.Solid solid -> "area";
+            case AreaPaint.Gradient gradient -> "gradient";
+            case AreaPaint.Picture picture -> "picture";
         };
     }
 

@@ -9,6 +9,7 @@ import yewberry.core.Refused;
 import yewberry.core.color.Cmyk;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.Limits;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Parent;
@@ -23,13 +24,13 @@ public final class Beginning {
 
     /**
      * @param ids where new ids come from
-     * @throws Refused if the number of pages is not within 1 to 5000
+     * @throws Refused if the number of pages is not within what one holds
      */
     public static Publication of(UUID id, String name, Setup setup, int pages, Supplier<UUID> ids) {
-        if (pages < 1 || pages > 5000) {
+        if (pages < 1 || pages > Limits.PAGES) {
             throw new Refused(
-                    "A publication of %d pages is not possible; begin with 1 to 5000."
-                            .formatted(pages));
+                    "A publication of %d pages is not possible; begin with 1 to %d."
+                            .formatted(pages, Limits.PAGES));
         }
         Swatch ink = new Swatch(ids.get(), "Ink", new Cmyk(0, 0, 0, 100));
         Swatch white = new Swatch(ids.get(), "White", new Cmyk(0, 0, 0, 0));

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
@@ -15,6 +17,7 @@ import yewberry.core.edit.Edit;
 import yewberry.core.edit.Edited;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.Patch;
+import yewberry.core.findings.CheckedPages;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Findings;
 import yewberry.core.legibility.Legibility;
@@ -33,6 +36,7 @@ import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
+import yewberry.server.store.History;
 import yewberry.server.store.PublicationStore;
 import yewberry.server.store.Step;
 import yewberry.server.store.Step.Kind;
@@ -42,10 +46,18 @@ import yewberry.server.store.Step.Kind;
  * made one at a time; reading never waits for them.
  */
 public final class OpenPublication {
+    /** So many states are kept for those who ask what changed. */
+    private static final int RECENT = 64;
+
     private final PublicationStore store;
     private final PressConditions conditions;
     private final PictureFiles files;
+    private final CheckedPages checked = new CheckedPages();
     private final Map<PressCondition, Readers> readers = new ConcurrentHashMap<>();
+
+    /** The states before this one, which share nearly all with it, by revision. */
+    private final SortedMap<Long, Publication> recent = new TreeMap<>();
+
     private volatile State state;
     private boolean deleted;
 
@@ -62,7 +74,7 @@ public final class OpenPublication {
     private record Criterion(Level level, Destination destination) {}
 
     OpenPublication(
-            PublicationStore.Stored stored,
+            PublicationStore.StoredPublication stored,
             PublicationStore store,
             PressConditions conditions,
             PictureFiles files) {
@@ -74,6 +86,27 @@ public final class OpenPublication {
 
     public State state() {
         return state;
+    }
+
+    /** As it was at a revision, if that was one of the last. */
+    public Optional<Publication> at(long revision) {
+        State now = state;
+        if (now.revision() == revision) {
+            return Optional.of(now.publication());
+        }
+        synchronized (recent) {
+            return Optional.ofNullable(recent.get(revision));
+        }
+    }
+
+    private void become(State next) {
+        synchronized (recent) {
+            recent.put(state.revision(), state.publication());
+            if (recent.size() > RECENT) {
+                recent.remove(recent.firstKey());
+            }
+        }
+        state = next;
     }
 
     /** The press condition that a state of this publication is printed under. */
@@ -101,6 +134,16 @@ public final class OpenPublication {
      * @param viewing that text is judged under; nothing for the verdict
      */
     public List<Finding> findings(
+            PageScene scene, Publication publication, Optional<Viewing> viewing) {
+        return checked.of(scene, viewing, () -> check(scene, publication, viewing));
+    }
+
+    /** The same, if the page was checked before. */
+    public Optional<List<Finding>> knownFindings(PageScene scene, Optional<Viewing> viewing) {
+        return checked.known(scene, viewing);
+    }
+
+    private List<Finding> check(
             PageScene scene, Publication publication, Optional<Viewing> viewing) {
         Legibility legibility = legibility(publication);
         PressCondition press = press(publication);
@@ -192,7 +235,7 @@ public final class OpenPublication {
     }
 
     public History history(String author) {
-        return History.of(store.steps(state.publication().id(), author));
+        return store.history(state.publication().id(), author);
     }
 
     private void refuseDeleted() {
@@ -205,10 +248,10 @@ public final class OpenPublication {
     private void settle() {
         refuseDeleted();
         if (uncertain) {
-            PublicationStore.Stored stored =
+            PublicationStore.StoredPublication stored =
                     store.read(state.publication().id())
                             .orElseThrow(() -> new Missing("publication"));
-            state = new State(stored.publication(), stored.revision());
+            become(new State(stored.publication(), stored.revision()));
             uncertain = false;
         }
     }
@@ -238,7 +281,7 @@ public final class OpenPublication {
         } catch (Refused refused) {
             throw new Conflict("This step cannot be taken back: " + refused.getMessage());
         }
-        return store(edited, new Step(0, author, kind, Optional.of(entry.edit())));
+        return store(edited, new Step(author, kind, Optional.of(entry.edit())));
     }
 
     private State store(Edited edited, Step step) {
@@ -249,7 +292,7 @@ public final class OpenPublication {
             uncertain = true;
             throw failed;
         }
-        state = new State(edited.publication(), revision);
+        become(new State(edited.publication(), revision));
         return state;
     }
 

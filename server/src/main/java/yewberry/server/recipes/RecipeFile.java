@@ -59,7 +59,7 @@ public class RecipeFile {
      * @param version 1
      * @param swatches those that others derive from first
      */
-    record Written(
+    record RecipeContent(
             String format,
             int version,
             Recipe recipe,
@@ -89,7 +89,7 @@ public class RecipeFile {
         byte[] file =
                 mapper.writerWithDefaultPrettyPrinter()
                         .writeValueAsBytes(
-                                new Written(
+                                new RecipeContent(
                                         FORMAT,
                                         VERSION,
                                         parts.recipe(),
@@ -132,7 +132,7 @@ public class RecipeFile {
     }
 
     private RecipeParts read(Path file) {
-        Written written;
+        RecipeContent written;
         try (JsonParser parser = longStrings.createParser(ObjectReadContext.empty(), file)) {
             JsonNode tree = mapper.readTree(parser);
             if (!FORMAT.equals(tree.path("format").asString(""))) {
@@ -143,7 +143,7 @@ public class RecipeFile {
                         "This recipe is of version %s, and only version 1 is known here."
                                 .formatted(tree.path("version").asString("?")));
             }
-            written = mapper.treeToValue(tree, Written.class);
+            written = mapper.treeToValue(tree, RecipeContent.class);
         } catch (JacksonException broken) {
             throw broken.getCause() instanceof Refused refused
                     ? refused

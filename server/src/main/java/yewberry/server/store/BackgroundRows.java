@@ -60,8 +60,8 @@ final class BackgroundRows extends Rows<Background, BackgroundRecord> {
         row.setPage(owner instanceof Owner.OnPage(UUID page) ? page : null);
         row.setParent(owner instanceof Owner.OnParent(UUID parent) ? parent : null);
         row.setRecipe(owner instanceof Owner.OnRecipe(UUID recipe) ? recipe : null);
-        row.setMadeBy(background.madeBy().map(Background.Made::recipe).orElse(null));
-        row.setMadeFrom(background.madeBy().map(Background.Made::background).orElse(null));
+        row.setMadeBy(background.madeBy().map(Background.RecipeUse::recipe).orElse(null));
+        row.setMadeFrom(background.madeBy().map(Background.RecipeUse::background).orElse(null));
         row.setSides(background.sides().name());
         row.setArea(columns.write(background.area(), Area.class));
         row.setOpacity(background.opacity());
@@ -182,7 +182,7 @@ final class BackgroundRows extends Rows<Background, BackgroundRecord> {
                 BlendMode.valueOf(row.getBlend()),
                 new Background.GoesTo(row.getOnScreen(), row.getOnPaper()),
                 Optional.ofNullable(row.getMadeBy())
-                        .map(recipe -> new Background.Made(recipe, row.getMadeFrom())));
+                        .map(recipe -> new Background.RecipeUse(recipe, row.getMadeFrom())));
     }
 
     private Fill fill(BackgroundRecord row, Map<UUID, List<Fill.Gradient.Stop>> stops) {

@@ -48,7 +48,7 @@ public class PublicationStore {
     public record Listed(UUID id, String name, Setup setup, int pages, OffsetDateTime changed) {}
 
     /** A publication and its newest revision. */
-    public record Stored(Publication publication, long revision) {}
+    public record StoredPublication(Publication publication, long revision) {}
 
     /** The newest first. */
     public List<Listed> list() {
@@ -70,9 +70,9 @@ public class PublicationStore {
                                 row.get(PUBLICATION.CHANGED)));
     }
 
-    public Optional<Stored> read(UUID id) {
+    public Optional<StoredPublication> read(UUID id) {
         return db.fetchOptional(PUBLICATION, PUBLICATION.ID.eq(id))
-                .map(row -> new Stored(rows.read(db, row), row.getRevision()));
+                .map(row -> new StoredPublication(rows.read(db, row), row.getRevision()));
     }
 
     /** Stores a new publication as its revision 0. */
@@ -141,6 +141,7 @@ public class PublicationStore {
             row.setReverses(step.reverses().orElse(null));
             row.setPatch(columns.write(patch, Patch.class));
             row.setMade(now());
+            History.of(within, after.id(), step.author()).note(row, step.kind());
             row.insert();
             touch(within, after.id(), next, patch.touched());
         });
@@ -158,18 +159,9 @@ public class PublicationStore {
         batch.execute();
     }
 
-    /** All steps of one author, the oldest first, without their patches. */
-    public List<Step> steps(UUID publication, String author) {
-        return db.select(REVISION.NUMBER, REVISION.KIND, REVISION.REVERSES)
-                .from(REVISION)
-                .where(REVISION.PUBLICATION.eq(publication).and(REVISION.AUTHOR.eq(author)))
-                .orderBy(REVISION.NUMBER)
-                .fetch(row ->
-                        new Step(
-                                row.value1(),
-                                author,
-                                Step.Kind.valueOf(row.value2()),
-                                Optional.ofNullable(row.value3())));
+    /** What an author can undo and redo. */
+    public History history(UUID publication, String author) {
+        return History.of(db, publication, author);
     }
 
     public Patch patch(UUID publication, long number) {

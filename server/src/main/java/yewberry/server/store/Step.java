@@ -5,11 +5,10 @@ import java.util.Optional;
 /**
  * One revision of a publication.
  *
- * @param number 0 while it is not stored
  * @param author who made it: a random name that a browser gave itself
  * @param reverses the edit that an undo takes back or a redo brings back
  */
-public record Step(long number, String author, Kind kind, Optional<Long> reverses) {
+public record Step(String author, Kind kind, Optional<Long> reverses) {
     public enum Kind {
         EDIT,
         UNDO,
@@ -17,6 +16,6 @@ public record Step(long number, String author, Kind kind, Optional<Long> reverse
     }
 
     public static Step edit(String author) {
-        return new Step(0, author, Kind.EDIT, Optional.empty());
+        return new Step(author, Kind.EDIT, Optional.empty());
     }
 }

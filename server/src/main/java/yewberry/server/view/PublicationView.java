@@ -1,6 +1,9 @@
 package yewberry.server.view;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Cmyk;
@@ -12,20 +15,19 @@ import yewberry.core.color.PressCondition;
 import yewberry.core.color.Printable;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Asset;
-import yewberry.core.publication.Carrier;
+import yewberry.core.publication.Background;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Palette;
+import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Setup;
-import yewberry.core.publication.Side;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Uses;
-import yewberry.core.scene.Spreads;
 
-/** A publication as the interface shows it; what lies on its pages is read page by page. */
+/** A publication as the interface shows it, but for its pages, which are read in parts. */
 public record PublicationView(
         UUID id,
         String name,
@@ -38,8 +40,7 @@ public record PublicationView(
         List<AssetView> assets,
         List<RecipeView> recipes,
         List<ParentView> parents,
-        List<PageEntry> pages,
-        List<List<UUID>> spreads) {
+        int pages) {
     /**
      * @param values what it comes to under the press condition, in words
      * @param rgb its value in sRGB
@@ -128,24 +129,9 @@ public record PublicationView(
     public record ParentView(
             UUID id, String name, Optional<UUID> base, Layer layer, int uses, int pages) {}
 
-    /**
-     * @param number from 1
-     * @param spread index of its spread, from 0
-     * @param part the name of the part that begins with it
-     * @param backgrounds how many it has of its own
-     */
-    public record PageEntry(
-            UUID id,
-            int number,
-            Side side,
-            int spread,
-            Optional<UUID> parent,
-            boolean parentShown,
-            Optional<String> part,
-            int backgrounds) {}
-
     public static PublicationView of(Publication publication, long revision, PressCondition press) {
         Uses uses = Uses.of(publication);
+        Map<UUID, List<Owner>> on = on(publication);
         Palette palette = new Palette(publication::swatch, press);
         return new PublicationView(
                 publication.id(),
@@ -170,52 +156,52 @@ public record PublicationView(
                         .map(asset -> new AssetView(asset, uses.of(asset.id())))
                         .toList(),
                 publication.recipes().stream()
-                        .map(recipe -> new RecipeView(recipe, on(recipe, publication)))
+                        .map(recipe ->
+                                new RecipeView(recipe, on.getOrDefault(recipe.id(), List.of())))
                         .toList(),
-                publication.parents().stream()
-                        .map(parent ->
-                                new ParentView(
-                                        parent.id(),
-                                        parent.name(),
-                                        parent.base(),
-                                        parent.layer(),
-                                        uses.of(parent.id()),
-                                        publication.pagesWith(parent.id())))
-                        .toList(),
-                pages(publication),
-                Spreads.of(publication).stream()
-                        .map(spread ->
-                                spread.stream()
-                                        .map(index -> publication.pages().get(index).id())
-                                        .toList())
-                        .toList());
+                parents(publication, uses),
+                publication.pages().size());
     }
 
-    private static List<Owner> on(Recipe recipe, Publication publication) {
-        return publication
+    private static List<ParentView> parents(Publication publication, Uses uses) {
+        Map<UUID, Integer> shown = new HashMap<>();
+        publication
+                .pages()
+                .forEach(page -> page.parent().ifPresent(id -> shown.merge(id, 1, Integer::sum)));
+        Map<UUID, Integer> below = new HashMap<>();
+        for (Parent parent : publication.parents()) {
+            for (Parent each : publication.chain(Optional.of(parent.id()))) {
+                below.merge(each.id(), shown.getOrDefault(parent.id(), 0), Integer::sum);
+            }
+        }
+        return publication.parents().stream()
+                .map(parent ->
+                        new ParentView(
+                                parent.id(),
+                                parent.name(),
+                                parent.base(),
+                                parent.layer(),
+                                uses.of(parent.id()),
+                                below.get(parent.id())))
+                .toList();
+    }
+
+    /** By recipe, what it was put on. */
+    private static Map<UUID, List<Owner>> on(Publication publication) {
+        Map<UUID, List<Owner>> on = new HashMap<>();
+        if (publication.recipes().isEmpty()) {
+            return on;
+        }
+        publication
                 .carriers()
-                .filter(carrier ->
+                .forEach(carrier ->
                         carrier.layer().backgrounds().stream()
                                 .flatMap(each -> each.madeBy().stream())
-                                .anyMatch(made -> made.recipe().equals(recipe.id())))
-                .map(Carrier::asOwner)
-                .toList();
-    }
-
-    private static List<PageEntry> pages(Publication publication) {
-        return java.util.stream.IntStream.range(0, publication.pages().size())
-                .mapToObj(index -> {
-                    var page = publication.pages().get(index);
-                    return new PageEntry(
-                            page.id(),
-                            index + 1,
-                            publication.setup().sideOf(index),
-                            Spreads.indexOf(publication, index),
-                            page.parent(),
-                            page.parentShown(),
-                            page.part(),
-                            page.layer().backgrounds().size());
-                })
-                .toList();
+                                .map(Background.RecipeUse::recipe)
+                                .distinct()
+                                .forEach(recipe ->
+                                        on.computeIfAbsent(recipe, key -> new ArrayList<>())
+                                                .add(carrier.asOwner())));
+        return on;
     }
 }

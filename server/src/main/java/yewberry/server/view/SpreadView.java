@@ -30,7 +30,7 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
             String text) {}
 
     public static SpreadView of(int index, List<PageScene> scenes, Publication publication) {
-        List<SvgPicture.Placed> arranged = SvgPicture.arrange(scenes);
+        List<SvgPicture.PlacedScene> arranged = SvgPicture.arrange(scenes);
         Rect view =
                 arranged.stream()
                         .map(placed -> placed.visible().movedBy(placed.x(), 0))
@@ -42,7 +42,7 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
                 arranged.stream().map(placed -> placed(placed, publication)).toList());
     }
 
-    private static PlacedPage placed(SvgPicture.Placed placed, Publication publication) {
+    private static PlacedPage placed(SvgPicture.PlacedScene placed, Publication publication) {
         PageScene scene = placed.scene();
         return new PlacedPage(
                 scene.page(),

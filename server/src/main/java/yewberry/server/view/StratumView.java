@@ -15,10 +15,10 @@ import yewberry.core.publication.Edge;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.Paint;
-import yewberry.core.scene.Shade;
 import yewberry.core.strata.Stratum;
 
 /** One stratum as the interface shows it, from the top text down to the stock. */
@@ -79,7 +79,7 @@ public sealed interface StratumView {
      * @param totalInk what the press would put there, all inks together, in percent
      * @param inkLimit of the press condition, in percent
      */
-    record Through(
+    record PointStrata(
             UUID page,
             int number,
             double x,
@@ -88,7 +88,7 @@ public sealed interface StratumView {
             double totalInk,
             double inkLimit) {
         /** What is found through a point of a page. */
-        public static Through of(
+        public static PointStrata of(
                 UUID page,
                 double x,
                 double y,
@@ -96,7 +96,7 @@ public sealed interface StratumView {
                 Publication publication,
                 PressCondition press) {
             double total = strata.getFirst().inked().map(press::totalInk).orElse(0.0);
-            return new Through(
+            return new PointStrata(
                     page,
                     publication.indexOf(page) + 1,
                     x,
@@ -121,8 +121,8 @@ public sealed interface StratumView {
     private static StratumView fill(Stratum.Fill stratum, Publication publication) {
         Item.AreaFill fill = stratum.fill();
         Optional<Paint> first = fill.paints().stream().findFirst();
-        Optional<Shade.Picture> picture =
-                fill.shade() instanceof Shade.Picture placed
+        Optional<AreaPaint.Picture> picture =
+                fill.paint() instanceof AreaPaint.Picture placed
                         ? Optional.of(placed)
                         : Optional.empty();
         String values =

@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
+import java.util.concurrent.Semaphore;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -44,11 +45,19 @@ class Computing extends OncePerRequestFilter implements DisposableBean {
     private static final int WAITING = 500;
     private static final long LONGEST_MILLIS = 30_000;
 
+    /** What bodies that are worked on take together, in kilobytes; others wait to be read. */
+    private static final int BODIES = 256 << 10;
+
+    /** Of a body that does not say how large it is, in bytes. */
+    private static final int LARGEST = 16 << 20;
+
     /** How often it is looked whether somebody still waits. */
     private static final long LOOK_MILLIS = 250;
 
     private static final Set<String> LIGHT =
             Set.of("/api/publications", "/api/options", "/api/openapi");
+
+    private final Semaphore bodies = new Semaphore(BODIES, true);
 
     private final ThreadPoolExecutor pool =
             new ThreadPoolExecutor(
@@ -74,6 +83,19 @@ class Computing extends OncePerRequestFilter implements DisposableBean {
 
     @Override
     protected void doFilterInternal(
+            HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        int size = request.getContentLength() < 0 ? LARGEST : request.getContentLength();
+        int taken = Math.min(BODIES, size / 1024 + 1);
+        bodies.acquireUninterruptibly(taken);
+        try {
+            compute(request, response, chain);
+        } finally {
+            bodies.release(taken);
+        }
+    }
+
+    private void compute(
             HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         HttpServletRequest whole = new Whole(request, request.getInputStream().readAllBytes());

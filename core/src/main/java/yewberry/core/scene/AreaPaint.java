@@ -13,14 +13,14 @@ import yewberry.core.publication.RunOut;
 import yewberry.core.publication.SeeThrough;
 
 /** What an area is painted with, in device colour. */
-public sealed interface Shade {
-    record Solid(Paint paint) implements Shade {}
+public sealed interface AreaPaint {
+    record Solid(Paint paint) implements AreaPaint {}
 
     /**
      * @param angle of a linear one, in degrees: 0 from left to right, 90 from the bottom up
      * @param stops in order of their positions
      */
-    record Gradient(Fill.Gradient.Kind kind, double angle, List<Stop> stops) implements Shade {
+    record Gradient(Fill.Gradient.Kind kind, double angle, List<Stop> stops) implements AreaPaint {
         /**
          * @param position 0 to 1
          * @param opacity 0 to 1
@@ -89,7 +89,7 @@ public sealed interface Shade {
             boolean tiled,
             RunOut runOut,
             Optional<SeeThrough> seeThrough)
-            implements Shade {
+            implements AreaPaint {
         /** Whether nothing of a rectangle is left free, and nothing shows through. */
         public boolean covers(Rect rect) {
             return asset.content() instanceof Asset.Pixels pixels
@@ -119,7 +119,7 @@ public sealed interface Shade {
     }
 
     /** In the colours that its own become on a medium. */
-    default Shade on(Medium medium, PressCondition condition) {
+    default AreaPaint on(Medium medium, PressCondition condition) {
         return switch (this) {
             case Solid(Paint paint) -> new Solid(paint.on(medium, condition));
             case Gradient gradient ->

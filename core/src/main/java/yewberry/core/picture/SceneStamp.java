@@ -1,0 +1,109 @@
+package yewberry.core.picture;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import yewberry.core.color.View;
+import yewberry.core.scene.AreaPaint;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.PageScene;
+import yewberry.core.text.Segment;
+
+/**
+ * A short text for all that is seen of a page: as long as it stays the same, so does the picture.
+ * What things are called, and where they come from, is not in it.
+ */
+public final class SceneStamp {
+    /** Hexadecimal digits: of so many, two of ten thousand pages are never the same by chance. */
+    private static final int LENGTH = 24;
+
+    /** By the very scene. */
+    private static final Cache<PageScene, String> MEMO =
+            Caffeine.newBuilder().weakKeys().maximumSize(20_000).executor(Runnable::run).build();
+
+    private final StringBuilder seen = new StringBuilder();
+
+    private SceneStamp() {}
+
+    /** The stamp of a page under a viewing. */
+    public static String of(PageScene scene, View view) {
+        String painted = MEMO.get(scene, each -> digest(new SceneStamp().painted(each)));
+        return digest(
+                "%s %s %s %s %s"
+                        .formatted(
+                                painted,
+                                view.viewing(),
+                                view.medium(),
+                                view.stock(),
+                                view.condition().registeredName()));
+    }
+
+    private static String digest(String text) {
+        try {
+            byte[] hash =
+                    MessageDigest.getInstance("SHA-256")
+                            .digest(text.getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(hash).substring(0, LENGTH);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private String painted(PageScene scene) {
+        add(scene.boxes().bleed(), scene.boxes().trim());
+        for (Item item : scene.items()) {
+            switch (item) {
+                case Item.AreaFill fill -> {
+                    add(fill.rect(), fill.frame(), fill.opacity(), fill.blend(), fill.goesTo());
+                    add(fill.paint());
+                }
+                case Item.GlyphRun run -> add(run);
+            }
+        }
+        return seen.toString();
+    }
+
+    private void add(AreaPaint paint) {
+        switch (paint) {
+            case AreaPaint.Solid solid -> add(solid.paint().color());
+            case AreaPaint.Gradient gradient -> {
+                add(gradient.kind(), gradient.angle());
+                gradient.stops()
+                        .forEach(
+                                stop -> add(stop.position(), stop.paint().color(), stop.opacity()));
+            }
+            case AreaPaint.Picture picture ->
+                    add(
+                            picture.asset().sha256(),
+                            picture.page(),
+                            picture.place(),
+                            picture.tiled(),
+                            picture.runOut(),
+                            picture.seeThrough());
+        }
+    }
+
+    private void add(Item.GlyphRun run) {
+        add(
+                run.look().family(),
+                run.look().weight(),
+                run.size(),
+                run.paint().color(),
+                run.paint().overprints());
+        for (Item.Line line : run.lines()) {
+            add(line.x(), line.baseline());
+            for (Segment.Glyph glyph : line.glyphs()) {
+                add(glyph.id(), glyph.x(), glyph.y());
+            }
+        }
+    }
+
+    private void add(Object... values) {
+        for (Object value : values) {
+            seen.append(value).append(' ');
+        }
+    }
+}

@@ -1,0 +1,32 @@
+package yewberry.server.view;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.publication.Page;
+
+/**
+ * A page in the order of pages. Its number, its side and its spread follow from its place there.
+ *
+ * @param part the name of the part that begins with it
+ * @param backgrounds how many it has of its own
+ */
+public record PageEntry(
+        UUID id,
+        Optional<UUID> parent,
+        boolean parentShown,
+        Optional<String> part,
+        int backgrounds) {
+    static PageEntry of(Page page) {
+        return new PageEntry(
+                page.id(),
+                page.parent(),
+                page.parentShown(),
+                page.part(),
+                page.layer().backgrounds().size());
+    }
+
+    public static List<PageEntry> of(List<Page> pages) {
+        return pages.stream().map(PageEntry::of).toList();
+    }
+}

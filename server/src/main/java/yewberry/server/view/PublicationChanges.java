@@ -1,0 +1,58 @@
+package yewberry.server.view;
+
+import java.util.List;
+import java.util.Optional;
+import yewberry.core.color.PressCondition;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Publication;
+
+/**
+ * What became of a publication since a revision.
+ *
+ * @param pages what took the place of some pages; nothing where all are as they were
+ * @param known whether that revision is still known; if not, the pages are to be read anew
+ */
+public record PublicationChanges(
+        PublicationView publication, Optional<PageSplice> pages, boolean known) {
+    /**
+     * Pages that took the place of others.
+     *
+     * @param from the position of the first of them, from 0
+     * @param removed how many stood there before
+     * @param entries those that stand there now
+     */
+    public record PageSplice(int from, int removed, List<PageEntry> entries) {}
+
+    /**
+     * @param before as it was at that revision; nothing if that is not known any more
+     */
+    public static PublicationChanges of(
+            Optional<Publication> before, Publication now, long revision, PressCondition press) {
+        return new PublicationChanges(
+                PublicationView.of(now, revision, press),
+                before.flatMap(was -> splice(was.pages(), now.pages())),
+                before.isPresent());
+    }
+
+    /** All between what both begin with and what both end with. */
+    private static Optional<PageSplice> splice(List<Page> before, List<Page> now) {
+        int shorter = Math.min(before.size(), now.size());
+        int from = 0;
+        while (from < shorter && before.get(from) == now.get(from)) {
+            from++;
+        }
+        if (from == before.size() && from == now.size()) {
+            return Optional.empty();
+        }
+        int behind = 0;
+        while (behind < shorter - from
+                && before.get(before.size() - 1 - behind) == now.get(now.size() - 1 - behind)) {
+            behind++;
+        }
+        return Optional.of(
+                new PageSplice(
+                        from,
+                        before.size() - behind - from,
+                        PageEntry.of(now.subList(from, now.size() - behind))));
+    }
+}

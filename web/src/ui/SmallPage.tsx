@@ -1,0 +1,69 @@
+import { useEffect, useRef, useState } from "react";
+import { useStamps } from "../api/queries";
+import type { PageEntry, Publication, Viewing } from "../api/types";
+
+/** So near to what is seen an image is read already. */
+const NEAR = "400px";
+
+/** Whether an element has come near to what is seen of the window. */
+function useNear() {
+  const element = useRef<HTMLImageElement>(null);
+  const [near, setNear] = useState(false);
+  useEffect(() => {
+    const observed = element.current;
+    if (!observed) {
+      return;
+    }
+    const observer = new IntersectionObserver(
+      ([entry]) => setNear(entry?.isIntersecting ?? false),
+      { rootMargin: NEAR },
+    );
+    observer.observe(observed);
+    return () => observer.disconnect();
+  }, []);
+  return { element, near };
+}
+
+/** Nothing: one see-through pixel. */
+const EMPTY = "data:image/gif;base64,R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7";
+
+/**
+ * A small picture of a page, read when it comes near; its address changes only when the picture
+ * does, so that an edit reads only what it changed.
+ */
+export function SmallPage({
+  publication,
+  page,
+  viewing,
+  width,
+  height,
+}: {
+  publication: Publication;
+  page: PageEntry;
+  viewing: Viewing;
+  width: number;
+  height: number;
+}) {
+  const { element, near } = useNear();
+  const stamps = useStamps(publication, page.number - 1, viewing, near);
+  const [shown, setShown] = useState<string>();
+  const stamp = stamps.data?.stamps[page.id] ?? shown;
+  if (stamp !== undefined && stamp !== shown) {
+    setShown(stamp);
+  }
+  return (
+    <img
+      ref={element}
+      decoding="async"
+      alt=""
+      width={width}
+      height={height}
+      draggable={false}
+      src={
+        stamp === undefined
+          ? EMPTY
+          : `/api/publications/${publication.id}/pages/${page.id}/small?viewing=${viewing}&stamp=${stamp}`
+      }
+    />
+  );
+}
