@@ -1,6 +1,8 @@
+import { useMemo } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import type { PageEntry, Publication, Viewing } from "../api/types";
+import { overviewSizes } from "../publication/sizes";
 import { theme } from "../theme";
 import { SmallPage } from "../ui/SmallPage";
 import { counted } from "../ui/words";
@@ -41,11 +43,17 @@ const Leaf = styled(Aria.ListBoxItem)<{ $gap: boolean; $open: boolean }>`
   }
   & img {
     display: block;
-    height: ${HEIGHT}px;
-    width: auto;
-    align-self: center;
     background: ${theme.color.paper};
   }
+`;
+
+/** Pages hang from one line, and those that face each other meet. */
+const Room = styled.span<{ $side: PageEntry["side"] | undefined }>`
+  display: flex;
+  align-items: flex-start;
+  height: ${HEIGHT}px;
+  justify-content: ${({ $side }) =>
+    $side === undefined ? "center" : $side === "LEFT" ? "flex-end" : "flex-start"};
 `;
 
 const Caption = styled.span<{ $right: boolean }>`
@@ -100,19 +108,18 @@ export function Concertina({
   viewing: Viewing;
   onSelection: (selection: Aria.Selection) => void;
 }) {
-  const aspect =
-    Number.parseFloat(publication.setup.trim.width) /
-    Number.parseFloat(publication.setup.trim.height);
-  const width = Math.round(HEIGHT * (Number.isFinite(aspect) ? aspect : 0.7));
   const { pages } = publication;
+  const sizeOf = useMemo(() => overviewSizes(publication, HEIGHT), [publication]);
   /** Whether another parent begins here than the page before has. */
   const begins = (index: number) =>
     index === 0 || index >= pages.length || pages[index]?.parent !== pages[index - 1]?.parent;
   /** How wide the pages with this parent are together. */
   const stretch = (from: number) => {
-    let room = width;
-    for (let index = from + 1; !begins(index); index++) {
-      room += width + (pages[index]?.spread === pages[index - 1]?.spread ? 0 : GAP);
+    let room = 0;
+    for (let index = from; index === from || !begins(index); index++) {
+      const page = pages[index];
+      room += page ? sizeOf(page).width : 0;
+      room += index === from || page?.spread === pages[index - 1]?.spread ? 0 : GAP;
     }
     return room - 6;
   };
@@ -134,13 +141,9 @@ export function Concertina({
           textValue={label(page, publication, findings.get(page.id) ?? 0)}
           $gap={index > 0 && publication.pages[index - 1]?.spread !== page.spread}
         >
-          <SmallPage
-            publication={publication}
-            page={page}
-            viewing={viewing}
-            width={width}
-            height={HEIGHT}
-          />
+          <Room $side={publication.setup.facing ? page.side : undefined}>
+            <SmallPage publication={publication} page={page} viewing={viewing} {...sizeOf(page)} />
+          </Room>
           <Caption $right={publication.setup.facing && page.side === "RIGHT"}>
             {(findings.get(page.id) ?? 0) > 0 && (
               <span className="wrong">✕ {findings.get(page.id)}</span>

@@ -3,6 +3,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import { pagesIn, useSteps } from "../api/queries";
 import type { PageEntry, Publication } from "../api/types";
+import { PageSizeDialog } from "../publication/PageSizeDialog";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Choice, ChoiceMenu } from "../ui/Choice";
@@ -39,6 +40,7 @@ export function PageActions({
 }) {
   const steps = useSteps(publication);
   const status = useStatus();
+  const [sizing, setSizing] = useState(false);
   const [adding, setAdding] = useState(false);
   const [moving, setMoving] = useState(false);
   const [removing, setRemoving] = useState(false);
@@ -104,6 +106,9 @@ export function PageActions({
         <Plus size={15} aria-hidden />
         Add pages…
       </Button>
+      <Button isDisabled={chosen.length === 0} onPress={() => setSizing(true)}>
+        Size…
+      </Button>
       <Button
         isDisabled={chosen.length === 0}
         onPress={() => {
@@ -117,6 +122,13 @@ export function PageActions({
         <Trash2 size={15} aria-hidden />
         Remove…
       </Button>
+      {sizing && (
+        <PageSizeDialog
+          publication={publication}
+          chosen={chosen}
+          onClose={() => setSizing(false)}
+        />
+      )}
       <Modal title="Add pages" isOpen={adding} onClose={() => setAdding(false)}>
         <Row>
           <DraftField label="How many" value={count} onChange={setCount} />

@@ -2,6 +2,7 @@ import { usePageDetail, useSteps } from "../api/queries";
 import type { PageEntry, Publication } from "../api/types";
 import { Choice } from "../ui/Choice";
 import { Stack } from "../ui/Field";
+import { shownLength } from "../ui/length";
 import { Failed } from "../ui/Notice";
 import { Section } from "../ui/Section";
 import { Tick } from "../ui/Tick";
@@ -19,8 +20,16 @@ export function PagePanel({ publication, page }: { publication: Publication; pag
       : "right-hand page"
     : "";
 
+  const { unit } = publication.setup;
+  const own = page.size
+    ? `${shownLength(page.size.width, unit)} × ${shownLength(page.size.height, unit)}`
+    : "";
+
   return (
-    <Section title={`Page ${page.number}`} note={side}>
+    <Section
+      title={`Page ${page.number}`}
+      note={[side, own].filter((each) => each !== "").join(", ")}
+    >
       <Stack>
         <Choice
           label="Parent"

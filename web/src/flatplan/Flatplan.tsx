@@ -8,6 +8,7 @@ import { differs, label, parentName } from "../bench/Concertina";
 import { PageActions } from "../bench/PageActions";
 import { countedByPage } from "../findings/counted";
 import { useOpened } from "../publication/PublicationScreen";
+import { overviewSizes } from "../publication/sizes";
 import { theme } from "../theme";
 import { SmallPage } from "../ui/SmallPage";
 import { VisuallyHidden } from "../ui/Notice";
@@ -137,6 +138,8 @@ const Cell = styled(Aria.ListBoxItem)`
 const nothing: Finding[] = [];
 const before = "before the first page";
 const HEIGHT = 160;
+/** Of a page that folds out. */
+const WIDEST = 240;
 /** Beside the pages and their scroll bar, in pixels. */
 const ROOM_AROUND = 52;
 
@@ -155,10 +158,13 @@ export function Flatplan() {
   const [selection, setSelection] = useState<Aria.Selection>(new Set());
   const frame = useRef<HTMLDivElement>(null);
   const room = useWidth(frame);
-  const { facing, trim } = publication.setup;
+  const { facing } = publication.setup;
   const counts = useMemo(() => countedByPage(findings.data?.findings ?? nothing), [findings.data]);
-  const aspect = Number.parseFloat(trim.width) / Number.parseFloat(trim.height);
-  const width = Math.round(HEIGHT * (Number.isFinite(aspect) ? aspect : 0.7));
+  const sizeOf = useMemo(() => overviewSizes(publication, HEIGHT, WIDEST), [publication]);
+  const width = useMemo(
+    () => Math.max(...publication.pages.map((page) => sizeOf(page).width)),
+    [publication.pages, sizeOf],
+  );
   const places: Place[] = useMemo(
     () => [
       ...(facing ? [{ id: before }] : []),
@@ -243,7 +249,7 @@ export function Flatplan() {
                   publication={publication}
                   place={place}
                   viewing={viewing}
-                  width={width}
+                  size={place.page ? sizeOf(place.page) : { width, height: HEIGHT }}
                   findings={counts.get(place.id) ?? 0}
                 />
               )}
@@ -265,16 +271,17 @@ function PlaceCell({
   publication,
   place,
   viewing,
-  width,
+  size,
   findings,
 }: {
   publication: Publication;
   place: Place;
   viewing: Viewing;
-  width: number;
+  size: { width: number; height: number };
   findings: number;
 }) {
   const { page } = place;
+  const { width } = size;
   if (!page) {
     const none = "No page: the first one is on the right";
     return <Cell id={place.id} textValue={none} aria-label={none} />;
@@ -288,13 +295,9 @@ function PlaceCell({
         {part}
       </span>
       <div className={`tile ${at}`}>
-        <SmallPage
-          publication={publication}
-          page={page}
-          viewing={viewing}
-          width={width}
-          height={HEIGHT}
-        />
+        <div style={{ height: HEIGHT }}>
+          <SmallPage publication={publication} page={page} viewing={viewing} {...size} />
+        </div>
         <div className="line" style={{ width }}>
           <strong>{page.number}</strong>
           <span className="parent">{parentName(page, publication) ?? "no parent"}</span>

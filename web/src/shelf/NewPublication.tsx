@@ -2,7 +2,6 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { answered, client } from "../api/client";
-import { useOptions } from "../api/queries";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { DraftField, Row } from "../ui/Field";
@@ -10,20 +9,16 @@ import { typedLength } from "../ui/length";
 import { destinations } from "../publication/viewings";
 import { Actions, Modal } from "../ui/Modal";
 import { Failed } from "../ui/Notice";
+import { SizeFields } from "../ui/SizeFields";
 import { Tick } from "../ui/Tick";
 
 type NewDestination = (typeof destinations)[number]["id"];
 
-const custom = "Custom";
-
 export function NewPublication({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
-  const options = useOptions();
   const navigate = useNavigate();
   const queries = useQueryClient();
   const [name, setName] = useState("");
-  const [size, setSize] = useState("A5");
-  const [width, setWidth] = useState("148 mm");
-  const [height, setHeight] = useState("210 mm");
+  const [trim, setTrim] = useState({ width: "148 mm", height: "210 mm" });
   const [bleed, setBleed] = useState("3 mm");
   const [pages, setPages] = useState("8");
   const [facing, setFacing] = useState(true);
@@ -39,7 +34,10 @@ export function NewPublication({ isOpen, onClose }: { isOpen: boolean; onClose: 
             destination: destination as NewDestination,
             pages: Number.parseInt(pages, 10) || 0,
             bleed: typedLength(bleed, "MM"),
-            trim: { width: typedLength(width, "MM"), height: typedLength(height, "MM") },
+            trim: {
+              width: typedLength(trim.width, "MM"),
+              height: typedLength(trim.height, "MM"),
+            },
           },
         }),
       ),
@@ -49,7 +47,6 @@ export function NewPublication({ isOpen, onClose }: { isOpen: boolean; onClose: 
     },
   });
 
-  const sizes = options.data?.sizes ?? [];
   return (
     <Modal title="New publication" isOpen={isOpen} onClose={onClose}>
       <DraftField label="Name" value={name} onChange={setName} />
@@ -59,37 +56,7 @@ export function NewPublication({ isOpen, onClose }: { isOpen: boolean; onClose: 
         options={destinations}
         onChange={setDestination}
       />
-      <Row $columns="repeat(auto-fit, minmax(120px, 1fr))">
-        <Choice
-          label="Trim size"
-          value={size}
-          options={[...sizes.map((each) => each.name), custom].map((id) => ({ id, label: id }))}
-          onChange={(chosen) => {
-            setSize(chosen);
-            const known = sizes.find((each) => each.name === chosen);
-            if (known) {
-              setWidth(known.size.width);
-              setHeight(known.size.height);
-            }
-          }}
-        />
-        <DraftField
-          label="Width"
-          value={width}
-          onChange={(text) => {
-            setWidth(text);
-            setSize(custom);
-          }}
-        />
-        <DraftField
-          label="Height"
-          value={height}
-          onChange={(text) => {
-            setHeight(text);
-            setSize(custom);
-          }}
-        />
-      </Row>
+      <SizeFields size={trim} onChange={setTrim} />
       <Row $columns="repeat(auto-fit, minmax(120px, 1fr))">
         <DraftField label="Pages" value={pages} onChange={setPages} />
         <DraftField label="Bleed" value={bleed} onChange={setBleed} />

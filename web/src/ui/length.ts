@@ -5,6 +5,12 @@ type Unit = Setup["unit"];
 const millimetres: Record<string, number> = { mm: 1, pt: 25.4 / 72, in: 25.4 };
 const symbols: Record<Unit, string> = { MM: "mm", PT: "pt", IN: "in" };
 
+/** A length with its unit, as the server gives it. */
+export function inMillimetres(length: string): number {
+  const [number = "0", given = "mm"] = length.split(" ");
+  return Number(number) * (millimetres[given] ?? 1);
+}
+
 /** A length as the publication's unit shows it: at most three decimals. */
 export function shownLength(length: string, unit: Unit): string {
   const [number = "0", given = "mm"] = length.split(" ");

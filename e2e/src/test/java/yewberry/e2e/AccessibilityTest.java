@@ -20,7 +20,7 @@ import yewberry.core.color.Rgb;
 /** WCAG 2.2 AA: what axe-core finds, and what has to be tried by keys. */
 @ExtendWith(Browser.class)
 class AccessibilityTest {
-    private static void passesAxe(Page page) {
+    static void passesAxe(Page page) {
         var violations =
                 new AxeBuilder(page)
                         .withTags(

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
@@ -45,6 +46,7 @@ import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
@@ -492,5 +494,40 @@ class ReadBackTest {
                                     throw new CancellationException();
                                 }))
                 .isInstanceOf(CancellationException.class);
+    }
+
+    @Test
+    void pages_of_five_sizes_are_written_and_read_back_each_as_large_as_it_is() throws IOException {
+        Publication sized = Leaflet.publication();
+        List<Page> pages = new ArrayList<>(sized.pages());
+        double[][] sizes = {{210, 148}, {60, 148}, {105, 105}, {106, 150}};
+        for (double[] size : sizes) {
+            pages.add(
+                    new Page(
+                                    UUID.randomUUID(),
+                                    Optional.empty(),
+                                    true,
+                                    new Layer(
+                                            List.of(
+                                                    new Background(
+                                                            UUID.randomUUID(),
+                                                            Sides.BOTH,
+                                                            new Area.WholeSpread(Length.mm(1)),
+                                                            gradient(100))),
+                                            List.of()))
+                            .withSize(
+                                    Optional.of(
+                                            new PageSize(Length.mm(size[0]), Length.mm(size[1])))));
+        }
+        List<PageScene> five = new Composer(COATED).composeAll(sized.withPages(pages));
+        Path file = folder.resolve("sizes.pdf");
+        PdfWriter.write("Sizes", five, Medium.PAPER, COATED, Instant.EPOCH, file, Progress.NONE);
+        ReadBackReport report = ReadBack.check(file, five, Medium.PAPER, COATED, Progress.NONE);
+        assertThat(report.matches()).as(report.problems().toString()).isTrue();
+        // poppler says the sizes, in points
+        String info = Programs.run("pdfinfo", "-box", "-l", "7", file.toString()).output();
+        assertThat(info)
+                .contains("Page    4 size:     603.78 x 436.535 pts")
+                .contains("Page    5 size:     178.583 x 436.535 pts");
     }
 }

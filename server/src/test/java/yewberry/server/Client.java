@@ -124,6 +124,16 @@ public final class Client {
         return whole;
     }
 
+    /** The findings of all pages, which come in parts. */
+    public JsonNode findings(String publication, String query) {
+        while (true) {
+            JsonNode found = get("/api/publications/" + publication + "/findings" + query).json();
+            if (found.path("checked").asInt() == found.path("pages").asInt()) {
+                return found;
+            }
+        }
+    }
+
     public Answer edit(String publication, long revision, String author, String edit) {
         ObjectNode request = JSON.createObjectNode();
         request.set("edit", JSON.readTree(edit));

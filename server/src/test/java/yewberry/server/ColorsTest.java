@@ -204,14 +204,12 @@ class ColorsTest {
                         "\"stock\":{\"type\":\"lab\",\"lightness\":80,\"a\":15,\"b\":5},\"stockIsReal\":false");
         assertThat(edit("{\"type\": \"changeSetup\", \"setup\": " + pink + "}").status())
                 .isEqualTo(200);
-        JsonNode findings =
-                client.get("/api/publications/" + id + "/findings").json().path("findings");
+        JsonNode findings = client.findings(id, "").path("findings");
         assertThat(findings).hasSize(2);
         assertThat(findings.get(0).path("kind").asString()).isEqualTo("stock-not-printed");
         String answered = pink.replace("\"stockIsReal\":false", "\"stockIsReal\":true");
         edit("{\"type\": \"changeSetup\", \"setup\": " + answered + "}");
-        assertThat(client.get("/api/publications/" + id + "/findings").json().path("findings"))
-                .isEmpty();
+        assertThat(client.findings(id, "").path("findings")).isEmpty();
     }
 
     @Test

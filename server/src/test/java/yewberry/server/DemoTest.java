@@ -75,7 +75,7 @@ class DemoTest {
                             ? each.path("id").asString()
                             : id;
         }
-        JsonNode findings = client.get("/api/publications/" + id + "/findings").json();
+        JsonNode findings = client.findings(id, "");
         JsonNode dark = null;
         for (JsonNode finding : findings.path("findings")) {
             dark = finding.path("page").asInt() == 7 && dark == null ? finding : dark;
@@ -90,7 +90,7 @@ class DemoTest {
         long revision = client.read(id).path("revision").asLong();
         assertThat(client.edit(id, revision, "demo-test", mend.path("edit").toString()).status())
                 .isEqualTo(200);
-        JsonNode after = client.get("/api/publications/" + id + "/findings").json();
+        JsonNode after = client.findings(id, "");
         assertThat(after.path("findings").size()).isEqualTo(findings.path("findings").size() - 1);
         assertThat(
                         client.post(

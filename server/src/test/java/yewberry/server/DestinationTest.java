@@ -82,9 +82,8 @@ class DestinationTest {
                             ? each.path("id").asString()
                             : id;
         }
-        JsonNode designed = client.get("/api/publications/" + id + "/findings").json();
-        JsonNode without =
-                client.get("/api/publications/" + id + "/findings?viewing=BACKGROUNDS_OFF").json();
+        JsonNode designed = client.findings(id, "");
+        JsonNode without = client.findings(id, "?viewing=BACKGROUNDS_OFF");
         assertThat(contrasts(without)).isGreaterThan(contrasts(designed));
         assertThat(without.path("findings").get(0).path("message").asString())
                 .startsWith("With backgrounds off, ");

@@ -143,7 +143,7 @@ class PartsTest {
 
     @Test
     void findings_say_how_many_pages_are_checked() {
-        JsonNode findings = client.get(path("/findings?first=5")).json();
+        JsonNode findings = client.findings(id, "?first=5");
         assertThat(findings.path("checked").asInt()).isEqualTo(12);
         assertThat(findings.path("pages").asInt()).isEqualTo(12);
     }

@@ -187,7 +187,7 @@ class PicturesTest {
         try {
             String picture = "/api/publications/%s/pages/%s/picture".formatted(id, page(1));
             assertThat(client.get(picture).status()).isEqualTo(200);
-            assertThat(client.get("/api/publications/%s/findings".formatted(id)).text())
+            assertThat(client.findings(id, "").toString())
                     .contains("picture-unreadable")
                     .contains("damaged or ends too early");
             String job =

@@ -9,6 +9,7 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
@@ -32,6 +33,11 @@ public sealed interface Edit {
      */
     record AddPages(List<UUID> pages, Optional<UUID> after, Optional<UUID> parent)
             implements Edit {}
+
+    /**
+     * @param size nothing means that of the publication
+     */
+    record SizePages(List<UUID> pages, Optional<PageSize> size) implements Edit {}
 
     /**
      * @param after the page they come after; nothing means at the front

@@ -46,6 +46,8 @@ public final class Editing {
             case RenamePublication(String name) -> on.withName(name);
             case ChangeSetup change -> on.withSetup(change.setup());
             case AddPages add -> PageEdits.add(on, add);
+            case SizePages size ->
+                    PageEdits.change(on, size.pages(), page -> page.withSize(size.size()));
             case MovePages move -> PageEdits.move(on, move);
             case RemovePages(List<UUID> pages) -> PageEdits.remove(on, pages);
             case AssignParent assign ->

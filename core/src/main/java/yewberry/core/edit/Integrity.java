@@ -80,9 +80,9 @@ final class Integrity {
             case Parent parent -> after.chain(Optional.of(parent.id()));
             case Background background -> check(background.fill());
             case Recipe recipe -> {}
-            case Page page -> {}
+            case Page page -> after.setup(page);
+            case Heading heading -> after.pages().forEach(after::setup);
             case TextFrame frame -> {}
-            case Heading heading -> {}
         }
     }
 

@@ -51,7 +51,7 @@ final class Recipes {
                 new Recipe(
                         save.recipe(),
                         save.name(),
-                        on.setup().trim(),
+                        on.trim(save.from()),
                         new Layer(backgrounds, List.of())));
         return on.withRecipes(recipes);
     }
@@ -94,7 +94,7 @@ final class Recipes {
     /** Nothing where a background of one hand meets a page of the other. */
     private static Optional<Background> use(
             Publication on, Recipe recipe, Background part, Owner owner) {
-        Background fitted = Adapting.fit(part, recipe.trim(), on.setup().trim());
+        Background fitted = Adapting.fit(part, recipe.trim(), on.trim(owner));
         Background use =
                 copy(
                         fitted,

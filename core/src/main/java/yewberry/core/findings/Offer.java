@@ -101,7 +101,7 @@ public record Offer(String label, Edit edit) {
     /** The frame goes as far inwards as its text needs; on a parent both hands change alike. */
     private static List<Offer> inwards(PressFinding.TextNearTrim near, Publication publication) {
         Side side = publication.setup().sideOf(publication.indexOf(near.page()));
-        Rect safe = PageBoxes.of(publication.setup(), side).safe();
+        Rect safe = PageBoxes.of(publication.setup(publication.page(near.page())), side).safe();
         Rect text = near.run().bounds();
         if (text.width() > safe.width() || text.height() > safe.height()) {
             return List.of();

@@ -144,6 +144,26 @@ public record Publication(
         return pages.get(indexOf(page));
     }
 
+    /**
+     * What holds on a page: the setup, with the size that the page has.
+     *
+     * @throws Refused if margins or bleed leave no room on it
+     */
+    public Setup setup(Page page) {
+        return page.size().map(setup::withTrim).orElse(setup);
+    }
+
+    /**
+     * What the pages measure that something lies on; those of a parent are as the publication's.
+     */
+    public PageSize trim(Owner owner) {
+        return switch (owner) {
+            case Owner.OnPage(UUID page) -> page(page).size().orElse(setup.trim());
+            case Owner.OnParent parent -> setup.trim();
+            case Owner.OnRecipe(UUID recipe) -> recipe(recipe).trim();
+        };
+    }
+
     /** Position of a page from 0; its number is one more. */
     public int indexOf(UUID page) {
         return pages.position(page).orElseThrow(() -> gone("page"));

@@ -85,6 +85,25 @@ public record Setup(
                 destination, trim, facing, bleed, safe, margins, unit, level, press, changed);
     }
 
+    /**
+     * @throws Refused if margins or bleed leave no room on pages of this size
+     */
+    public Setup withTrim(PageSize changed) {
+        return changed.equals(trim)
+                ? this
+                : new Setup(
+                        destination,
+                        changed,
+                        facing,
+                        bleed,
+                        safe,
+                        margins,
+                        unit,
+                        level,
+                        press,
+                        checks);
+    }
+
     public Setup withDestination(Destination changed) {
         return new Setup(changed, trim, facing, bleed, safe, margins, unit, level, press, checks);
     }

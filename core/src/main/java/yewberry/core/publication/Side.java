@@ -3,5 +3,9 @@ package yewberry.core.publication;
 /** The hand a page is on: on a right-hand page the spine is at its left. */
 public enum Side {
     LEFT,
-    RIGHT
+    RIGHT;
+
+    public Side opposite() {
+        return this == LEFT ? RIGHT : LEFT;
+    }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
@@ -11,6 +12,7 @@ import yewberry.core.Cancellation;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
@@ -50,13 +52,14 @@ public final class Composer {
             List<Parent> parents,
             Setup setup,
             Side side,
-            boolean paired,
+            Optional<PageSize> beside,
             Ingredients ingredients,
             PageScene scene) {
-        boolean holds(Publication in, Page wanted, Side wantedSide, boolean wantedPaired) {
+        boolean holds(
+                Publication in, Page wanted, Side wantedSide, Optional<PageSize> wantedBeside) {
             return page == wanted
                     && side == wantedSide
-                    && paired == wantedPaired
+                    && beside.equals(wantedBeside)
                     && setup == in.setup()
                     && isSame(parents, in.chain(wanted.parent()))
                     && ingredients.unchangedIn(in);
@@ -74,16 +77,18 @@ public final class Composer {
         Cancellation.check();
         Page page = publication.pages().get(index);
         Side side = publication.setup().sideOf(index);
-        boolean paired = Spreads.isPaired(publication, index);
+        Optional<PageSize> beside =
+                Spreads.beside(publication, index)
+                        .map(other -> publication.setup(publication.pages().get(other)).trim());
         Deque<Composed> variants =
                 memo.computeIfAbsent(page.id(), id -> new ArrayDeque<>(VARIANTS));
         synchronized (variants) {
             for (Composed each : variants) {
-                if (each.holds(publication, page, side, paired)) {
+                if (each.holds(publication, page, side, beside)) {
                     return each.scene();
                 }
             }
-            Composed fresh = fresh(publication, page, side, paired);
+            Composed fresh = fresh(publication, page, side, beside);
             if (variants.size() == VARIANTS) {
                 variants.removeLast();
             }
@@ -108,14 +113,24 @@ public final class Composer {
         }
     }
 
-    private Composed fresh(Publication publication, Page page, Side side, boolean paired) {
+    private Composed fresh(
+            Publication publication, Page page, Side side, Optional<PageSize> beside) {
         Ingredients ingredients = new Ingredients(publication);
         List<Parent> parents = publication.chain(page.parent());
         PageScene scene =
                 new PageComposition(
-                                publication, condition, pictures, side, paired, ingredients, setter)
+                                publication,
+                                condition,
+                                pictures,
+                                PageBoxes.of(publication.setup(page), side),
+                                beside.map(size ->
+                                        PageBoxes.of(
+                                                publication.setup().withTrim(size),
+                                                side.opposite())),
+                                ingredients,
+                                setter)
                         .compose(page, parents);
         return new Composed(
-                page, parents, publication.setup(), side, paired, ingredients.sealed(), scene);
+                page, parents, publication.setup(), side, beside, ingredients.sealed(), scene);
     }
 }

@@ -1,5 +1,6 @@
 package yewberry.core.scene;
 
+import java.util.Optional;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Length;
@@ -44,19 +45,28 @@ public record PageBoxes(Side side, Rect trim, Rect bleed, Rect safe, Rect type) 
 
     /**
      * What a fill of an area is spread over: the area itself or, across two pages that face each
-     * other, both of them; what the binding swallows is left out of the middle.
+     * other, both of them, which stand at the same height; what the binding swallows is left out of
+     * the middle.
      *
-     * @param paired whether the page has another one beside it
+     * @param beside the page beside this one, if there is one
      */
-    public Rect frame(Area area, boolean paired) {
-        if (area instanceof Area.WholeSpread(Length loss) && paired) {
+    public Rect frame(Area area, Optional<PageBoxes> beside) {
+        if (area instanceof Area.WholeSpread(Length loss) && beside.isPresent()) {
+            PageBoxes other = beside.get();
             double swallowed = loss.points();
-            boolean left = side == Side.LEFT;
-            double middle = left ? trim.width() - swallowed : swallowed;
-            double half = left ? middle - bleed.x() : bleed.right() - middle;
-            return new Rect(middle - half, bleed.y(), 2 * half, bleed.height());
+            double middle = side == Side.LEFT ? trim.width() - swallowed : swallowed;
+            double left = side == Side.LEFT ? half(swallowed) : other.half(swallowed);
+            double right = side == Side.LEFT ? other.half(swallowed) : half(swallowed);
+            double top = Math.min(bleed.y(), other.bleed.y());
+            double bottom = Math.max(bleed.bottom(), other.bleed.bottom());
+            return new Rect(middle - left, top, left + right, bottom - top);
         }
         return place(area);
+    }
+
+    /** From where the binding swallows it, out to the bleed. */
+    private double half(double swallowed) {
+        return side == Side.LEFT ? trim.width() - swallowed - bleed.x() : bleed.right() - swallowed;
     }
 
     /** Where an area lies on this page; at each edge it means to bleed off, out to the bleed. */

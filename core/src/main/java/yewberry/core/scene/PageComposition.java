@@ -32,7 +32,7 @@ final class PageComposition {
     private final Publication publication;
     private final PressCondition condition;
     private final Pictures pictures;
-    private final boolean paired;
+    private final Optional<PageBoxes> beside;
     private final PageBoxes boxes;
     private final Ingredients ingredients;
     private final FrameSetter setter;
@@ -43,15 +43,15 @@ final class PageComposition {
             Publication publication,
             PressCondition condition,
             Pictures pictures,
-            Side side,
-            boolean paired,
+            PageBoxes boxes,
+            Optional<PageBoxes> beside,
             Ingredients ingredients,
             FrameSetter setter) {
         this.condition = condition;
         this.pictures = pictures;
-        this.paired = paired;
+        this.beside = beside;
         this.publication = publication;
-        this.boxes = PageBoxes.of(publication.setup(), side);
+        this.boxes = boxes;
         this.ingredients = ingredients;
         this.setter = setter;
     }
@@ -85,7 +85,7 @@ final class PageComposition {
                                                 background.id(),
                                                 paint,
                                                 boxes.place(background.area()),
-                                                boxes.frame(background.area(), paired),
+                                                boxes.frame(background.area(), beside),
                                                 background.opacity() / 100,
                                                 background.blend(),
                                                 background.goesTo())));
@@ -129,7 +129,7 @@ final class PageComposition {
             RunOut runOut,
             Optional<SeeThrough> seeThrough,
             Area area) {
-        Rect frame = boxes.frame(area, paired);
+        Rect frame = boxes.frame(area, beside);
         PicturePlace place = PicturePlace.of(placing, asset.extent(page), frame, boxes);
         return new AreaPaint.Picture(
                 asset,

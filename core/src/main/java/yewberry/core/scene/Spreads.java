@@ -2,6 +2,7 @@ package yewberry.core.scene;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import yewberry.core.publication.Publication;
 
 /** Which pages are seen together: with facing pages 1, then 2 and 3, and so on; else each alone. */
@@ -26,9 +27,11 @@ public final class Spreads {
         return publication.setup().facing() ? (page + 1) / 2 : page;
     }
 
-    /** Whether the page at this position has another one beside it. */
-    public static boolean isPaired(Publication publication, int page) {
-        return at(publication, indexOf(publication, page)).size() == 2;
+    /** The position of the page beside the one at this position, if there is one. */
+    public static Optional<Integer> beside(Publication publication, int page) {
+        return at(publication, indexOf(publication, page)).stream()
+                .filter(each -> each != page)
+                .findFirst();
     }
 
     /** The pages of one spread, as positions from 0. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -127,14 +128,14 @@ class AreaPlacingTest {
         Area spread = new Area.WholeSpread(Length.ZERO);
         PageBoxes left = PageBoxes.of(each.setup(), Side.LEFT);
         PageBoxes right = PageBoxes.of(each.setup(), Side.RIGHT);
-        Rect onLeft = left.frame(spread, true);
-        Rect onRight = right.frame(spread, true);
+        Rect onLeft = left.frame(spread, Optional.of(right));
+        Rect onRight = right.frame(spread, Optional.of(left));
         // seen from the left page, the right one begins where the left one ends
         assertThat(onLeft.x()).isCloseTo(onRight.x() + left.trim().width(), within(1e-6));
         assertThat(onLeft.width()).isCloseTo(onRight.width(), within(1e-6));
         assertThat(onLeft.x()).isCloseTo(left.bleed().x(), within(1e-9));
         assertThat(onRight.right()).isCloseTo(right.bleed().right(), within(1e-6));
-        assertThat(left.frame(spread, false)).isEqualTo(left.bleed());
+        assertThat(left.frame(spread, Optional.empty())).isEqualTo(left.bleed());
     }
 
     @Test
@@ -142,8 +143,8 @@ class AreaPlacingTest {
         Area spread = new Area.WholeSpread(Length.mm(4));
         PageBoxes left = PageBoxes.of(Sample.a5(), Side.LEFT);
         PageBoxes right = PageBoxes.of(Sample.a5(), Side.RIGHT);
-        Rect onLeft = left.frame(spread, true);
-        Rect onRight = right.frame(spread, true);
+        Rect onLeft = left.frame(spread, Optional.of(right));
+        Rect onRight = right.frame(spread, Optional.of(left));
         assertThat(onLeft.x() + onLeft.width() / 2).isCloseTo((148 - 4) * MM, within(1e-6));
         assertThat(onRight.x() + onRight.width() / 2).isCloseTo(4 * MM, within(1e-6));
         assertThat(onLeft.width()).isCloseTo(2 * (148 - 4 + 3) * MM, within(1e-6));

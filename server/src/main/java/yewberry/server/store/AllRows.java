@@ -23,7 +23,7 @@ class AllRows {
     private final AssetRows assets;
     private final RecipeRows recipes;
     private final ParentRows parents = new ParentRows();
-    private final PageRows pages = new PageRows();
+    private final PageRows pages;
     private final BackgroundRows backgrounds;
     private final FrameRows frames;
 
@@ -32,6 +32,7 @@ class AllRows {
         this.swatches = new SwatchRows(columns);
         this.assets = new AssetRows(columns);
         this.recipes = new RecipeRows(columns);
+        this.pages = new PageRows(columns);
         this.backgrounds = new BackgroundRows(columns);
         this.frames = new FrameRows(columns);
     }

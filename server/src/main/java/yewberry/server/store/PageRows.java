@@ -10,13 +10,17 @@ import org.jooq.DSLContext;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Publication;
 import yewberry.server.store.db.tables.records.PageRecord;
 
 /** Pages as rows; what lies on them has rows of its own. */
 final class PageRows extends Rows<Page, PageRecord> {
-    PageRows() {
+    private final Columns columns;
+
+    PageRows(Columns columns) {
         super(Page.class, PAGE, PAGE.PUBLICATION, PAGE.ID, PAGE.POSITION);
+        this.columns = columns;
     }
 
     @Override
@@ -29,6 +33,7 @@ final class PageRows extends Rows<Page, PageRecord> {
         row.setParent(page.parent().orElse(null));
         row.setParentShown(page.parentShown());
         row.setPart(page.part().orElse(null));
+        row.setTrim(page.size().map(size -> columns.write(size, PageSize.class)).orElse(null));
     }
 
     List<Page> read(DSLContext db, UUID in, Function<UUID, Layer> layers) {
@@ -39,6 +44,8 @@ final class PageRows extends Rows<Page, PageRecord> {
                                 Optional.ofNullable(row.getParent()),
                                 row.getParentShown(),
                                 Optional.ofNullable(row.getPart()),
+                                Optional.ofNullable(row.getTrim())
+                                        .map(size -> columns.read(size, PageSize.class)),
                                 layers.apply(row.getId())))
                 .toList();
     }

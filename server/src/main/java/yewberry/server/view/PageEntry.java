@@ -4,11 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
 
 /**
  * A page in the order of pages. Its number, its side and its spread follow from its place there.
  *
  * @param part the name of the part that begins with it
+ * @param size its own, where it is not that of the publication
  * @param backgrounds how many it has of its own
  */
 public record PageEntry(
@@ -16,6 +18,7 @@ public record PageEntry(
         Optional<UUID> parent,
         boolean parentShown,
         Optional<String> part,
+        Optional<PageSize> size,
         int backgrounds) {
     static PageEntry of(Page page) {
         return new PageEntry(
@@ -23,6 +26,7 @@ public record PageEntry(
                 page.parent(),
                 page.parentShown(),
                 page.part(),
+                page.size(),
                 page.layer().backgrounds().size());
     }
 

@@ -1,0 +1,2 @@
+-- a page may have a size of its own
+alter table page add column trim json;
