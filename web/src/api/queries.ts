@@ -131,12 +131,12 @@ export function usePicture(publication: Publication, index: number, viewing: Vie
   return useQuery({
     queryKey: ["picture", publication.id, publication.revision, index, viewing],
     queryFn: () =>
-      answered(
+      answered<string>(
         client.GET("/api/publications/{id}/spreads/{index}/picture", {
           params: { path: { id: publication.id, index }, query: { guides: true, viewing } },
           parseAs: "text",
         }),
-      ) as Promise<string>,
+      ),
     placeholderData: keepPreviousData,
   });
 }

@@ -9,6 +9,7 @@ import java.lang.foreign.ValueLayout;
 import java.lang.invoke.MethodHandle;
 
 /** The system's Little CMS, called where it lies (lcms2.h of version 2). */
+@SuppressWarnings("restricted") // the run allows native access
 final class LittleCms implements AutoCloseable {
     /** COLORSPACE_SH(PT_CMYK) | CHANNELS_SH(4) | BYTES_SH(1). */
     private static final int TYPE_CMYK_8 = 6 << 16 | 4 << 3 | 1;

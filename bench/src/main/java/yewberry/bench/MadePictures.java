@@ -76,6 +76,6 @@ final class MadePictures {
     }
 
     private static int level(double value) {
-        return (int) Math.clamp(Math.round(value), 0, 255);
+        return Math.clamp(Math.round(value), 0, 255);
     }
 }

@@ -242,14 +242,10 @@ class RecipesTest {
                     return given.getLast();
                 };
         assertThat(((Edit.Several) parts.into(bare, ids)).edits())
-                .extracting(Edit::getClass)
-                .asList()
-                .containsExactly(Edit.AddSwatch.class, Edit.AddRecipe.class);
+                .hasExactlyElementsOfTypes(Edit.AddSwatch.class, Edit.AddRecipe.class);
         assertThat(((Edit.Several) parts.into(sample, ids)).edits())
                 .as("what is there is used")
-                .extracting(Edit::getClass)
-                .asList()
-                .containsExactly(Edit.AddRecipe.class);
+                .hasExactlyElementsOfTypes(Edit.AddRecipe.class);
     }
 
     @Test

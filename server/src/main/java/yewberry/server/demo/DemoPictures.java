@@ -72,7 +72,7 @@ final class DemoPictures {
     }
 
     private static int level(double value) {
-        return (int) Math.clamp(Math.round(value), 0, 255);
+        return Math.clamp(Math.round(value), 0, 255);
     }
 
     /** Five octaves of smoothed noise, 0 to 1. */
