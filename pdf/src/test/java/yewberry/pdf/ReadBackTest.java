@@ -264,9 +264,9 @@ class ReadBackTest {
                         document ->
                                 put(
                                         document.getDocumentCatalog()
-                                                        .getOutputIntents()
-                                                        .getFirst()
-                                                        .getDestOutputIntent(),
+                                                .getOutputIntents()
+                                                .getFirst()
+                                                .getDestOutputIntent(),
                                         PressCondition.shipped().get(1).profile())),
                 harm(
                         "another condition's name",

@@ -3,16 +3,22 @@ package yewberry.core.publication;
 import java.util.List;
 import java.util.UUID;
 import yewberry.core.Names;
+import yewberry.core.Refused;
 
 /**
  * Backgrounds that are saved under a name, to be used again.
  *
  * @param trim the size of the pages they were made for
- * @param layer the backgrounds, from the lowest up; it has no text
+ * @param layer the backgrounds, from the lowest up
+ * @throws Refused if there is text on the layer
  */
 public record Recipe(UUID id, String name, PageSize trim, Layer layer) implements Carrier {
     public Recipe {
         name = Names.checked("recipe", name);
+        if (!layer.frames().isEmpty()) {
+            throw new Refused(
+                    "A recipe holds backgrounds only; put the text on a page or a parent.");
+        }
     }
 
     public Recipe withName(String changed) {

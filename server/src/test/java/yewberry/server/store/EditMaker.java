@@ -1,0 +1,366 @@
+package yewberry.server.store;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import yewberry.core.color.BlendMode;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Definition;
+import yewberry.core.color.Lab;
+import yewberry.core.color.Rgb;
+import yewberry.core.edit.Edit;
+import yewberry.core.publication.Anchor;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Carrier;
+import yewberry.core.publication.Edge;
+import yewberry.core.publication.Element;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.PageSize;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Placing;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recipe;
+import yewberry.core.publication.RunOut;
+import yewberry.core.publication.SeeThrough;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.Swatch;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
+
+/**
+ * Makes an edit of any kind on any elements of a publication out of one number, so that a sequence
+ * of numbers is a sequence of edits that can be cut short.
+ */
+final class EditMaker {
+    static final Asset.Content PIXELS =
+            new Asset.Pixels(
+                    Asset.Format.PNG, 40, 30, 72, Asset.Colors.RGB, Optional.empty(), true);
+    static final Asset.Content PAGES =
+            new Asset.Document(List.of(new Asset.Leaf(200, 100, false, List.of("Any"))));
+    static final List<String> FILES = List.of("a".repeat(64), "b".repeat(64));
+    static final String DOCUMENT = "c".repeat(64);
+
+    private static final List<Function<EditMaker, Edit>> KINDS =
+            List.of(
+                    EditMaker::rename,
+                    EditMaker::setup,
+                    EditMaker::addPages,
+                    maker -> new Edit.SizePages(maker.pages(), maker.maybe(maker.size())),
+                    maker -> new Edit.MovePages(maker.pages(), maker.maybe(maker.page())),
+                    maker -> new Edit.RemovePages(maker.pages()),
+                    maker -> new Edit.AssignParent(maker.pages(), maker.maybe(maker.parent())),
+                    maker -> new Edit.ShowParent(maker.pages(), maker.coin()),
+                    maker ->
+                            new Edit.AddParent(
+                                    maker.fresh(), maker.name(), maker.maybe(maker.parent())),
+                    maker -> new Edit.SetParentBase(maker.parent(), maker.maybe(maker.parent())),
+                    maker -> new Edit.RenameParent(maker.parent(), maker.name()),
+                    maker -> new Edit.RemoveParent(maker.parent(), maker.maybe(maker.parent())),
+                    maker ->
+                            new Edit.AddSwatch(
+                                    new Swatch(maker.fresh(), maker.name(), maker.definition())),
+                    maker -> new Edit.ChangeSwatch(maker.swatch(), maker.definition()),
+                    maker -> new Edit.MoveSwatch(maker.swatch(), maker.maybe(maker.swatch())),
+                    maker -> new Edit.RenameSwatch(maker.swatch(), maker.name()),
+                    maker -> new Edit.RemoveSwatch(maker.swatch(), maker.maybe(maker.swatch())),
+                    maker -> new Edit.AddLook(maker.look(maker.fresh())),
+                    maker -> new Edit.ChangeLook(maker.look(maker.look())),
+                    maker -> new Edit.RemoveLook(maker.look(), maker.maybe(maker.look())),
+                    maker -> new Edit.AddAsset(maker.asset()),
+                    maker -> new Edit.RenameAsset(maker.anyAsset(), maker.name()),
+                    maker -> new Edit.ReplaceAsset(maker.anyAsset(), maker.file(), PIXELS),
+                    maker -> new Edit.RemoveAsset(maker.anyAsset(), maker.maybe(maker.anyAsset())),
+                    maker -> new Edit.NamePart(maker.page(), maker.maybe(maker.name())),
+                    maker -> new Edit.SaveRecipe(maker.fresh(), maker.name(), maker.owner()),
+                    maker -> new Edit.AddRecipe(maker.newRecipe()),
+                    maker -> new Edit.RenameRecipe(maker.recipe(), maker.name()),
+                    maker ->
+                            new Edit.ApplyRecipe(
+                                    maker.recipe(),
+                                    List.of(maker.owner()),
+                                    maker.maybe(40.0),
+                                    List.of(new Edit.Instead(maker.swatch(), maker.swatch()))),
+                    maker -> new Edit.TakeOffRecipe(maker.recipe(), List.of()),
+                    maker -> new Edit.RemoveRecipe(maker.recipe(), maker.coin()),
+                    maker -> new Edit.ClearBackgrounds(maker.pages()),
+                    maker -> new Edit.AddBackground(maker.owner(), maker.background(maker.fresh())),
+                    maker -> new Edit.ChangeBackground(maker.background(maker.background())),
+                    maker -> new Edit.RestackBackground(maker.background(), maker.upTo(5) - 2),
+                    maker -> new Edit.RemoveBackground(maker.background()),
+                    maker ->
+                            new Edit.AddFrame(
+                                    maker.owner(),
+                                    maker.fresh(),
+                                    Sides.BOTH,
+                                    maker.box(),
+                                    maker.fresh(),
+                                    maker.look()),
+                    maker -> new Edit.PlaceFrame(maker.frame(), Sides.BOTH, maker.box()),
+                    maker -> new Edit.RemoveFrame(maker.frame()),
+                    EditMaker::write,
+                    maker -> new Edit.ColorRun(maker.run(), maker.maybe(maker.tinted())),
+                    maker ->
+                            new Edit.Several(
+                                    List.of(
+                                            new Edit.RenamePublication(maker.name()),
+                                            new Edit.AddBackground(
+                                                    maker.owner(),
+                                                    maker.background(maker.fresh())))));
+
+    private final Publication on;
+    private final String seed;
+    private int drawn;
+
+    private EditMaker(Publication on, int choice) {
+        this.on = on;
+        this.seed = choice + " ";
+    }
+
+    /** How many kinds of edits there are. */
+    static int kinds() {
+        return KINDS.size();
+    }
+
+    /**
+     * @param choice the kind is its rest by {@link #kinds}; the rest of it decides everything else
+     */
+    static Edit make(Publication on, int choice) {
+        return KINDS.get(choice % KINDS.size()).apply(new EditMaker(on, choice));
+    }
+
+    private UUID fresh() {
+        return UUID.nameUUIDFromBytes((seed + drawn++).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private int upTo(int bound) {
+        return Math.floorMod(fresh().hashCode(), bound);
+    }
+
+    private boolean coin() {
+        return upTo(2) == 0;
+    }
+
+    private <T> Optional<T> maybe(T value) {
+        return coin() ? Optional.of(value) : Optional.empty();
+    }
+
+    private <T> T any(List<T> list) {
+        return list.get(upTo(list.size()));
+    }
+
+    /** Any of them, or one that is not there. */
+    private UUID id(Stream<? extends Element> elements) {
+        List<UUID> ids = elements.map(Element::id).toList();
+        return ids.isEmpty() ? fresh() : any(ids);
+    }
+
+    private String name() {
+        return "Name " + upTo(1000);
+    }
+
+    private Edit rename() {
+        return new Edit.RenamePublication(name());
+    }
+
+    private Edit setup() {
+        return new Edit.ChangeSetup(on.setup().withTrim(size()));
+    }
+
+    private Edit addPages() {
+        return new Edit.AddPages(
+                Stream.generate(this::fresh).limit(1 + upTo(3)).toList(),
+                maybe(page()),
+                maybe(parent()));
+    }
+
+    private PageSize size() {
+        return new PageSize(Length.mm(100 + upTo(200)), Length.mm(120 + upTo(200)));
+    }
+
+    private UUID page() {
+        return id(on.pages().stream());
+    }
+
+    private List<UUID> pages() {
+        return Stream.of(page(), page()).distinct().toList();
+    }
+
+    private UUID parent() {
+        return id(on.parents().stream());
+    }
+
+    private UUID swatch() {
+        return id(on.swatches().stream());
+    }
+
+    private UUID look() {
+        return id(on.looks().stream());
+    }
+
+    private UUID recipe() {
+        return id(on.recipes().stream());
+    }
+
+    private UUID anyAsset() {
+        return id(on.assets().stream());
+    }
+
+    private UUID background() {
+        return id(on.layers().flatMap(layer -> layer.backgrounds().stream()));
+    }
+
+    private UUID frame() {
+        return id(on.layers().flatMap(layer -> layer.frames().stream()));
+    }
+
+    private UUID run() {
+        List<UUID> runs =
+                on.layers()
+                        .flatMap(layer -> layer.frames().stream())
+                        .flatMap(frame -> frame.paragraphs().stream())
+                        .flatMap(paragraph -> paragraph.runs().stream())
+                        .map(run -> run.id())
+                        .toList();
+        return runs.isEmpty() ? fresh() : any(runs);
+    }
+
+    private Owner owner() {
+        return any(on.carriers().map(Carrier::asOwner).toList());
+    }
+
+    private Tinted tinted() {
+        return new Tinted(swatch(), upTo(101));
+    }
+
+    private Definition definition() {
+        return switch (upTo(6)) {
+            case 0 -> new Definition.SpotInk(new Lab(upTo(100), 20, -20));
+            case 1 -> new Definition.Tint(swatch(), upTo(101));
+            case 2 -> new Definition.Mix(swatch(), swatch(), upTo(101));
+            case 3 -> new Definition.Lighter(swatch(), upTo(101));
+            case 4 -> new Definition.Plain(new Rgb(upTo(256), 20, 30));
+            default -> new Definition.Plain(new Cmyk(upTo(101), 10, 20, 30));
+        };
+    }
+
+    private Look look(UUID id) {
+        return new Look(
+                id,
+                name(),
+                "Source Serif 4",
+                coin() ? 400 : 700,
+                Length.pt(8 + upTo(20)),
+                Length.pt(12 + upTo(20)),
+                Length.mm(upTo(4)),
+                any(List.of(Look.Alignment.values())),
+                tinted(),
+                any(List.of(Look.Overprint.values())));
+    }
+
+    private String file() {
+        return any(FILES);
+    }
+
+    private Asset asset() {
+        return coin()
+                ? new Asset(fresh(), name(), DOCUMENT, PAGES)
+                : new Asset(fresh(), name(), file(), PIXELS);
+    }
+
+    private Recipe newRecipe() {
+        return new Recipe(
+                fresh(), name(), size(), new Layer(List.of(background(fresh())), List.of()));
+    }
+
+    private Background background(UUID id) {
+        return new Background(
+                id,
+                Sides.BOTH,
+                area(),
+                fill(),
+                upTo(101),
+                any(List.of(BlendMode.values())),
+                new Background.GoesTo(coin(), coin()));
+    }
+
+    private Area area() {
+        return switch (upTo(5)) {
+            case 0 -> new Area.WholePage();
+            case 1 -> new Area.WholeSpread(Length.mm(upTo(5)));
+            case 2 -> new Area.SafeArea();
+            case 3 -> new Area.Band(any(List.of(Edge.values())), Length.mm(5 + upTo(40)));
+            default ->
+                    new Area.Rectangle(
+                            new Anchor(
+                                    any(List.of(Anchor.Across.values())),
+                                    any(List.of(Anchor.Down.values()))),
+                            Length.mm(upTo(50)),
+                            Length.pt(upTo(50)),
+                            Length.mm(10 + upTo(80)),
+                            Length.mm(10 + upTo(80)),
+                            coin() ? Set.of(Edge.TOP) : Set.of());
+        };
+    }
+
+    private Fill fill() {
+        return switch (upTo(5)) {
+            case 0 -> new Fill.None();
+            case 1 -> new Fill.Solid(tinted());
+            case 2 ->
+                    new Fill.Gradient(
+                            coin() ? Fill.Gradient.Kind.LINEAR : Fill.Gradient.Kind.RADIAL,
+                            upTo(360),
+                            coin(),
+                            List.of(
+                                    new Fill.Gradient.Stop(0, tinted(), upTo(101)),
+                                    new Fill.Gradient.Stop(40, tinted(), 100),
+                                    new Fill.Gradient.Stop(100, tinted(), 100)));
+            case 3 ->
+                    new Fill.Picture(
+                            anyAsset(),
+                            Placing.COVER.withFit(any(List.of(Placing.Fit.values()))),
+                            any(List.of(RunOut.values())),
+                            maybe(new SeeThrough(new Rgb(255, 255, 255), 10, coin())));
+            default -> new Fill.PdfPage(anyAsset(), 1, Placing.COVER);
+        };
+    }
+
+    private Box box() {
+        return new Box(
+                Length.mm(upTo(40)), Length.mm(upTo(40)), Length.mm(20 + upTo(80)), Length.pt(90));
+    }
+
+    /** Some paragraphs stay, some are written anew, some come in. */
+    private Edit write() {
+        UUID frame = frame();
+        List<Paragraph> there =
+                on.layers()
+                        .flatMap(layer -> layer.frames().stream())
+                        .filter(each -> each.id().equals(frame))
+                        .map(TextFrame::paragraphs)
+                        .findFirst()
+                        .orElse(List.of());
+        Stream<Edit.WrittenParagraph> kept =
+                there.stream()
+                        .filter(each -> coin())
+                        .map(each ->
+                                new Edit.WrittenParagraph(
+                                        each.id(),
+                                        coin() ? each.look() : look(),
+                                        coin() ? each.text() : "Words " + upTo(100)));
+        Stream<Edit.WrittenParagraph> more =
+                Stream.of(new Edit.WrittenParagraph(fresh(), look(), "More " + upTo(100)));
+        return new Edit.WriteText(frame, Stream.concat(kept, more).toList());
+    }
+}

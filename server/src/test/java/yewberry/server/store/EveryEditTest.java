@@ -1,0 +1,232 @@
+package yewberry.server.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import net.jqwik.api.Example;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.Size;
+import net.jqwik.api.lifecycle.AfterContainer;
+import net.jqwik.api.lifecycle.BeforeContainer;
+import net.jqwik.api.statistics.Statistics;
+import org.flywaydb.core.Flyway;
+import org.jooq.DSLContext;
+import org.jooq.SQLDialect;
+import org.jooq.impl.DSL;
+import yewberry.core.Refused;
+import yewberry.core.edit.Change;
+import yewberry.core.edit.Edit;
+import yewberry.core.edit.Edited;
+import yewberry.core.edit.Editing;
+import yewberry.core.edit.Patch;
+import yewberry.core.publication.Element;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.PageSize;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Setup;
+import yewberry.server.json.CoreJson;
+import yewberry.server.publications.Beginning;
+
+/** What holds for edits of every kind, on elements of every kind, in any order. */
+class EveryEditTest {
+    private static Connection connection;
+    private static PublicationStore store;
+
+    @BeforeContainer
+    static void open() throws SQLException {
+        String url = "jdbc:h2:mem:every-edit;DB_CLOSE_DELAY=-1";
+        Flyway.configure().dataSource(url, "sa", "").load().migrate();
+        connection = DriverManager.getConnection(url, "sa", "");
+        DSLContext db = DSL.using(connection, SQLDialect.H2);
+        Columns columns = new Columns(CoreJson.mapper());
+        store = new PublicationStore(db, columns, new AllRows(columns), Clock.systemUTC());
+        AssetStore files = new AssetStore(db, columns);
+        EditMaker.FILES.forEach(file -> files.add(file, EditMaker.PIXELS, new byte[1]));
+        files.add(EditMaker.DOCUMENT, EditMaker.PAGES, new byte[1]);
+    }
+
+    @AfterContainer
+    static void close() throws SQLException {
+        connection.close();
+    }
+
+    private static Publication begin() {
+        return Beginning.of(
+                UUID.randomUUID(),
+                "Any",
+                Setup.of(new PageSize(Length.mm(148), Length.mm(210)), true),
+                5,
+                UUID::randomUUID);
+    }
+
+    /** Nothing for an edit that is refused here. */
+    private static Optional<Edited> edited(Publication on, int choice) {
+        try {
+            return Optional.of(Editing.edit(on, EditMaker.make(on, choice)))
+                    .filter(edited -> !edited.patch().isEmpty());
+        } catch (Refused refused) {
+            return Optional.empty();
+        }
+    }
+
+    @Property
+    void what_was_done_stored_read_undone_and_redone_is_the_same(
+            @ForAll @Size(min = 10, max = 60) List<@IntRange(max = 1_000_000) Integer> choices) {
+        Publication now = begin();
+        store.create(now);
+        List<Publication> states = new ArrayList<>(List.of(now));
+        List<Long> steps = new ArrayList<>();
+        long revision = 0;
+        for (int choice : choices) {
+            Optional<Edited> edited = edited(now, choice);
+            if (edited.isPresent()) {
+                now = edited.get().publication();
+                revision = store.append(now, edited.get().patch(), revision, Step.edit("property"));
+                assertThat(stored(now)).isEqualTo(now);
+                states.add(now);
+                steps.add(revision);
+            }
+        }
+        for (int i = steps.size() - 1; i >= 0; i--) {
+            assertThat(store.history(now.id(), "property").undoable().orElseThrow().edit())
+                    .isEqualTo(steps.get(i));
+            Edited undone = Edited.by(patch(now, steps.get(i)).inverse(), now);
+            now = undone.publication();
+            revision = store.append(now, undone.patch(), revision, back(steps.get(i), false));
+            assertThat(now).isEqualTo(states.get(i));
+            assertThat(stored(now)).isEqualTo(now);
+        }
+        for (int i = 0; i < steps.size(); i++) {
+            assertThat(store.history(now.id(), "property").redoable().orElseThrow().edit())
+                    .isEqualTo(steps.get(i));
+            Edited redone = Edited.by(patch(now, steps.get(i)), now);
+            now = redone.publication();
+            revision = store.append(now, redone.patch(), revision, back(steps.get(i), true));
+            assertThat(now).isEqualTo(states.get(i + 1));
+        }
+        assertThat(stored(now)).isEqualTo(now);
+        store.delete(now.id());
+    }
+
+    private static Publication stored(Publication of) {
+        return store.read(of.id()).orElseThrow().publication();
+    }
+
+    private static Patch patch(Publication of, long number) {
+        return store.patch(of.id(), number);
+    }
+
+    private static Step back(long edit, boolean again) {
+        return new Step("property", again ? Step.Kind.REDO : Step.Kind.UNDO, Optional.of(edit));
+    }
+
+    /**
+     * Whoever comes first: what two people do to different elements comes to the same. Where both
+     * put something into the same list, who came first decides about the order there.
+     */
+    @Property
+    void independent_edits_of_two_people_commute(
+            @ForAll @Size(max = 25) List<@IntRange(max = 1_000_000) Integer> before,
+            @ForAll @IntRange(max = 1_000_000) int one,
+            @ForAll @IntRange(max = 1_000_000) int other) {
+        Publication start = begin();
+        for (int choice : before) {
+            start = edited(start, choice).map(Edited::publication).orElse(start);
+        }
+        Edit first = EditMaker.make(start, one);
+        Edit second = EditMaker.make(start, other);
+        Optional<Edited> firstAlone = edited(start, one);
+        Optional<Edited> secondAlone = edited(start, other);
+        Statistics.coverage(coverage -> coverage.check("compared").percentage(part -> part > 10));
+        if (firstAlone.isEmpty() || secondAlone.isEmpty()) {
+            Statistics.collect("not possible alone");
+            return;
+        }
+        Optional<Edited> firstThenSecond = then(firstAlone.get(), second);
+        Optional<Edited> secondThenFirst = then(secondAlone.get(), first);
+        if (firstThenSecond.isEmpty() || secondThenFirst.isEmpty()) {
+            Statistics.collect("refused");
+            return; // one needs what the other takes away, and is told so
+        }
+        Set<UUID> touched = new HashSet<>(firstAlone.get().patch().touched());
+        touched.retainAll(firstThenSecond.get().patch().touched());
+        Set<UUID> turned = new HashSet<>(secondAlone.get().patch().touched());
+        turned.retainAll(secondThenFirst.get().patch().touched());
+        if (!touched.isEmpty() || !turned.isEmpty()) {
+            Statistics.collect("conflict");
+            return; // a conflict, which is told
+        }
+        Statistics.collect("compared");
+        boolean sameList = placesInOneList(firstAlone.get(), secondAlone.get());
+        assertThat(inComparableOrder(firstThenSecond.get().publication(), sameList))
+                .as("%s and %s", first, second)
+                .isEqualTo(inComparableOrder(secondThenFirst.get().publication(), sameList));
+    }
+
+    private static Optional<Edited> then(Edited before, Edit edit) {
+        try {
+            return Optional.of(Editing.edit(before.publication(), edit));
+        } catch (Refused refused) {
+            return Optional.empty();
+        }
+    }
+
+    private static boolean placesInOneList(Edited one, Edited other) {
+        Set<Object> lists = lists(one);
+        lists.retainAll(lists(other));
+        return !lists.isEmpty();
+    }
+
+    private static Set<Object> lists(Edited edited) {
+        return edited.patch().changes().stream()
+                .filter(Change::placed)
+                .map(change -> List.of(change.element().getClass(), change.owner()))
+                .collect(Collectors.toSet());
+    }
+
+    /** Every element in words, in its order or in one that does not depend on it. */
+    private static List<String> inComparableOrder(Publication publication, boolean orderless) {
+        List<String> elements = new ArrayList<>();
+        publication.elements().map(Element::toString).forEach(elements::add);
+        if (orderless) {
+            List<String> parts = new ArrayList<>();
+            Patch.between(empty(publication), publication)
+                    .changes()
+                    .forEach(change -> parts.add(change.owner() + " " + change.element()));
+            parts.sort(Comparator.naturalOrder());
+            return parts;
+        }
+        return elements;
+    }
+
+    private static Publication empty(Publication like) {
+        return new Publication(
+                like.id(), "Empty", like.setup(), List.of(), List.of(), List.of(), List.of());
+    }
+
+    /** None is left out of the two properties above. */
+    @Example
+    void edits_of_every_kind_are_made() {
+        Set<Class<?>> made = new HashSet<>();
+        for (int choice = 0; choice < EditMaker.kinds(); choice++) {
+            made.add(EditMaker.make(begin(), choice).getClass());
+        }
+        Set<Class<?>> all =
+                Arrays.stream(Edit.class.getPermittedSubclasses()).collect(Collectors.toSet());
+        assertThat(made).isEqualTo(all);
+    }
+}
