@@ -13,6 +13,7 @@ import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Length;
@@ -267,5 +268,25 @@ class RecipesTest {
         assertThatThrownBy(() -> after(sample, new Edit.SaveRecipe(RECIPE, "Empty", second)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("no background to save");
+    }
+
+    @Test
+    void a_recipe_takes_no_text() {
+        assertThatThrownBy(() ->
+                        Editing.edit(
+                                applied(),
+                                new Edit.AddFrame(
+                                        new Owner.OnRecipe(RECIPE),
+                                        Sample.id("frame"),
+                                        Sides.BOTH,
+                                        new Box(
+                                                Length.mm(1),
+                                                Length.mm(1),
+                                                Length.mm(50),
+                                                Length.mm(50)),
+                                        Sample.id("paragraph"),
+                                        Sample.BODY.id())))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("backgrounds only");
     }
 }
