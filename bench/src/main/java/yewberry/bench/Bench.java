@@ -16,6 +16,7 @@ public final class Bench {
             List.of(
                     new Named("edit-parent", new EditParent()),
                     new Named("any-size", new AnySize()),
+                    new Named("start", new Start()),
                     new Named("switch-press", new SwitchPress()),
                     new Named("ink-to-screen", new InkToScreen()),
                     new Named("picture-behind-pages", new PictureBehindPages()),

@@ -199,6 +199,16 @@ final class Served implements AutoCloseable {
             }
         }
 
+        /** From asking for all findings to having them, in nanoseconds. */
+        long findings() throws IOException, InterruptedException {
+            long start = System.nanoTime();
+            JsonNode found;
+            do {
+                found = json.readTree(get("/api/publications/" + id + "/findings"));
+            } while (found.path("checked").asInt() < found.path("pages").asInt());
+            return System.nanoTime() - start;
+        }
+
         /** A page as it was counted when the publication was new, from 0. */
         String page(int index) {
             return pages.get(index);

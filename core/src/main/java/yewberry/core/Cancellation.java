@@ -34,6 +34,12 @@ public final class Cancellation {
         }
     }
 
+    /** The same work for another thread, as long as it is wanted by whom this thread works for. */
+    public static <T> Supplier<T> carried(Supplier<T> work) {
+        BooleanSupplier unwanted = UNWANTED.get();
+        return unwanted == null ? work : () -> unless(unwanted, work);
+    }
+
     /**
      * @throws CancellationException if the work of this thread is not wanted any more
      */

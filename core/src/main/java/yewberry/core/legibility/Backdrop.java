@@ -62,6 +62,13 @@ final class Backdrop {
     }
 
     private void line(Item.Line line) {
+        // ink does not go farther beyond its line than its size; mostly that is all there is to
+        // know
+        double size = run.size();
+        Rect roomy = run.box(line).inset(-size, -size, -size, -size);
+        if (!line.text().isBlank() && oneBackground(roomy)) {
+            return;
+        }
         List<GlyphInk> inks =
                 line.glyphs().stream()
                         .map(glyph -> GlyphInk.of(run, line, glyph))

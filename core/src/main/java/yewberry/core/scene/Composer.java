@@ -46,22 +46,34 @@ public final class Composer {
         this(condition, Pictures.NONE);
     }
 
+    /**
+     * A page where it stands.
+     *
+     * @param beside the size of the page beside it, if there is one
+     */
+    private record Wanted(Page page, Side side, Optional<PageSize> beside) {
+        static Wanted of(Publication publication, int index) {
+            Optional<PageSize> beside =
+                    Spreads.beside(publication, index)
+                            .map(other -> publication.setup(publication.pages().get(other)).trim());
+            return new Wanted(
+                    publication.pages().get(index), publication.setup().sideOf(index), beside);
+        }
+    }
+
     /** A scene and exactly what it was made from. */
     private record Composed(
-            Page page,
+            Wanted wanted,
             List<Parent> parents,
             Setup setup,
-            Side side,
-            Optional<PageSize> beside,
             Ingredients ingredients,
             PageScene scene) {
-        boolean holds(
-                Publication in, Page wanted, Side wantedSide, Optional<PageSize> wantedBeside) {
-            return page == wanted
-                    && side == wantedSide
-                    && beside.equals(wantedBeside)
+        boolean holds(Publication in, Wanted now) {
+            return wanted.page() == now.page()
+                    && wanted.side() == now.side()
+                    && wanted.beside().equals(now.beside())
                     && setup == in.setup()
-                    && isSame(parents, in.chain(wanted.parent()))
+                    && isSame(parents, in.chain(now.page().parent()))
                     && ingredients.unchangedIn(in);
         }
     }
@@ -75,26 +87,41 @@ public final class Composer {
     /** The scene of the page at this position, from 0. */
     public PageScene compose(Publication publication, int index) {
         Cancellation.check();
-        Page page = publication.pages().get(index);
-        Side side = publication.setup().sideOf(index);
-        Optional<PageSize> beside =
-                Spreads.beside(publication, index)
-                        .map(other -> publication.setup(publication.pages().get(other)).trim());
+        Wanted wanted = Wanted.of(publication, index);
         Deque<Composed> variants =
-                memo.computeIfAbsent(page.id(), id -> new ArrayDeque<>(VARIANTS));
+                memo.computeIfAbsent(wanted.page().id(), id -> new ArrayDeque<>(VARIANTS));
         synchronized (variants) {
-            for (Composed each : variants) {
-                if (each.holds(publication, page, side, beside)) {
-                    return each.scene();
-                }
+            Optional<PageScene> known = known(variants, publication, wanted);
+            if (known.isPresent()) {
+                return known.get();
             }
-            Composed fresh = fresh(publication, page, side, beside);
+            Composed fresh = fresh(publication, wanted);
             if (variants.size() == VARIANTS) {
                 variants.removeLast();
             }
             variants.addFirst(fresh);
             return fresh.scene();
         }
+    }
+
+    /** The scene of the page at this position, if it was composed before. */
+    public Optional<PageScene> known(Publication publication, int index) {
+        Wanted wanted = Wanted.of(publication, index);
+        Deque<Composed> variants = memo.get(wanted.page().id());
+        if (variants == null) {
+            return Optional.empty();
+        }
+        synchronized (variants) {
+            return known(variants, publication, wanted);
+        }
+    }
+
+    private static Optional<PageScene> known(
+            Deque<Composed> variants, Publication publication, Wanted wanted) {
+        return variants.stream()
+                .filter(each -> each.holds(publication, wanted))
+                .findFirst()
+                .map(Composed::scene);
     }
 
     /** All pages, in order. */
@@ -113,24 +140,23 @@ public final class Composer {
         }
     }
 
-    private Composed fresh(
-            Publication publication, Page page, Side side, Optional<PageSize> beside) {
+    private Composed fresh(Publication publication, Wanted wanted) {
         Ingredients ingredients = new Ingredients(publication);
-        List<Parent> parents = publication.chain(page.parent());
+        List<Parent> parents = publication.chain(wanted.page().parent());
+        Setup setup = publication.setup();
+        Optional<PageBoxes> beside =
+                wanted.beside()
+                        .map(size -> PageBoxes.of(setup.withTrim(size), wanted.side().opposite()));
         PageScene scene =
                 new PageComposition(
                                 publication,
                                 condition,
                                 pictures,
-                                PageBoxes.of(publication.setup(page), side),
-                                beside.map(size ->
-                                        PageBoxes.of(
-                                                publication.setup().withTrim(size),
-                                                side.opposite())),
+                                PageBoxes.of(publication.setup(wanted.page()), wanted.side()),
+                                beside,
                                 ingredients,
                                 setter)
-                        .compose(page, parents);
-        return new Composed(
-                page, parents, publication.setup(), side, beside, ingredients.sealed(), scene);
+                        .compose(wanted.page(), parents);
+        return new Composed(wanted, parents, setup, ingredients.sealed(), scene);
     }
 }

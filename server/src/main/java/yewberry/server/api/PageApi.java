@@ -8,7 +8,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.springframework.http.CacheControl;
@@ -38,6 +37,7 @@ import yewberry.core.scene.Spreads;
 import yewberry.core.strata.Strata;
 import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
+import yewberry.server.publications.PageCheck;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.FindingView;
 import yewberry.server.view.ItemView;
@@ -57,9 +57,11 @@ class PageApi {
     private static final Duration CHECKING = Duration.ofMillis(1500);
 
     private final Publications publications;
+    private final PageCheck check;
 
-    PageApi(Publications publications) {
+    PageApi(Publications publications, PageCheck check) {
         this.publications = publications;
+        this.check = check;
     }
 
     /**
@@ -239,19 +241,8 @@ class PageApi {
         OpenPublication open = publications.get(id);
         OpenPublication.State state = open.state();
         Publication publication = state.publication();
-        int pages = publication.pages().size();
-        long until = System.nanoTime() + CHECKING.toNanos();
-        Map<Integer, List<Finding>> found = new TreeMap<>();
-        for (int i = 0; i < pages; i++) {
-            int at = Math.floorMod(first + i, pages);
-            PageScene scene = open.composer(publication).compose(publication, at);
-            boolean inTime = found.isEmpty() || System.nanoTime() < until;
-            Optional<List<Finding>> here =
-                    inTime
-                            ? Optional.of(open.findings(scene, publication, viewing))
-                            : open.knownFindings(scene, viewing);
-            here.ifPresent(findings -> found.put(at, findings));
-        }
+        Map<Integer, List<Finding>> found =
+                check.check(open, publication, viewing, first, CHECKING.toNanos());
         List<FindingView> views = new ArrayList<>();
         found.forEach((at, findings) ->
                 findings.forEach(finding ->
@@ -259,7 +250,11 @@ class PageApi {
                                 FindingView.of(
                                         finding, at + 1, publication, open.press(publication)))));
         return new FindingList(
-                state.revision(), publication.setup().level().name(), views, found.size(), pages);
+                state.revision(),
+                publication.setup().level().name(),
+                views,
+                found.size(),
+                publication.pages().size());
     }
 
     /** What would make a run legible; an empty list where no colour of its hue would. */
