@@ -4,7 +4,9 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import yewberry.core.edit.Change.Placed;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Uses;
 
 /**
  * The difference of two publications, element by element: what storage writes, what conflicts are
@@ -23,6 +25,13 @@ public record Patch(List<Change> changes) {
     /** Ids of all elements it touches. */
     public Set<UUID> touched() {
         return changes.stream().map(Change::id).collect(Collectors.toSet());
+    }
+
+    /** How often elements are used after it, given how often they were before. */
+    public Uses applyTo(Uses uses) {
+        return uses.after(
+                changes.stream().flatMap(change -> change.before().stream()).map(Placed::element),
+                changes.stream().flatMap(change -> change.after().stream()).map(Placed::element));
     }
 
     public boolean isEmpty() {

@@ -62,6 +62,16 @@ public final class Uses {
         element.references().forEach(each -> counts.merge(each.id(), 1, Integer::sum));
     }
 
+    /** The same after some elements were changed, added or removed. */
+    public Uses after(Stream<Element> before, Stream<Element> after) {
+        Uses uses = new Uses();
+        uses.counts.putAll(counts);
+        before.flatMap(each -> each.references().stream())
+                .forEach(each -> uses.counts.merge(each.id(), -1, Integer::sum));
+        after.forEach(uses::count);
+        return uses;
+    }
+
     /** How often anything refers to an element. */
     public int of(UUID element) {
         return counts.getOrDefault(element, 0);

@@ -71,7 +71,10 @@ class EditApi {
         OpenPublication open = publications.get(id);
         OpenPublication.State state = open.state();
         return PublicationView.of(
-                state.publication(), state.revision(), open.press(state.publication()));
+                state.publication(),
+                state.revision(),
+                state.uses(),
+                open.press(state.publication()));
     }
 
     /**
@@ -87,6 +90,7 @@ class EditApi {
                 open.at(since),
                 state.publication(),
                 state.revision(),
+                state.uses(),
                 open.press(state.publication()));
     }
 

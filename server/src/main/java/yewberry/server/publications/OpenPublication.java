@@ -34,6 +34,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Uses;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 import yewberry.server.store.History;
@@ -64,8 +65,17 @@ public final class OpenPublication {
     /** Whether the last step may be stored or not: its storing failed half-way. */
     private boolean uncertain;
 
-    /** A publication at a revision. */
-    public record State(Publication publication, long revision) {}
+    /**
+     * A publication at a revision.
+     *
+     * @param uses how often its elements are used
+     */
+    public record State(Publication publication, long revision, Uses uses) {
+        static State of(PublicationStore.StoredPublication stored) {
+            return new State(
+                    stored.publication(), stored.revision(), Uses.of(stored.publication()));
+        }
+    }
 
     /** What remembers scenes and contrasts, for one press condition. */
     private record Readers(Composer composer, Map<Criterion, Legibility> legibility) {}
@@ -81,7 +91,7 @@ public final class OpenPublication {
         this.store = store;
         this.conditions = conditions;
         this.files = files;
-        this.state = new State(stored.publication(), stored.revision());
+        this.state = State.of(stored);
     }
 
     public State state() {
@@ -251,7 +261,7 @@ public final class OpenPublication {
             PublicationStore.StoredPublication stored =
                     store.read(state.publication().id())
                             .orElseThrow(() -> new Missing("publication"));
-            become(new State(stored.publication(), stored.revision()));
+            become(State.of(stored));
             uncertain = false;
         }
     }
@@ -292,7 +302,7 @@ public final class OpenPublication {
             uncertain = true;
             throw failed;
         }
-        become(new State(edited.publication(), revision));
+        become(new State(edited.publication(), revision, edited.patch().applyTo(state.uses())));
         return state;
     }
 

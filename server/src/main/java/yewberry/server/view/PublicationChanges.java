@@ -5,6 +5,7 @@ import java.util.Optional;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Uses;
 
 /**
  * What became of a publication since a revision.
@@ -27,9 +28,13 @@ public record PublicationChanges(
      * @param before as it was at that revision; nothing if that is not known any more
      */
     public static PublicationChanges of(
-            Optional<Publication> before, Publication now, long revision, PressCondition press) {
+            Optional<Publication> before,
+            Publication now,
+            long revision,
+            Uses uses,
+            PressCondition press) {
         return new PublicationChanges(
-                PublicationView.of(now, revision, press),
+                PublicationView.of(now, revision, uses, press),
                 before.flatMap(was -> splice(was.pages(), now.pages())),
                 before.isPresent());
     }

@@ -129,8 +129,11 @@ public record PublicationView(
     public record ParentView(
             UUID id, String name, Optional<UUID> base, Layer layer, int uses, int pages) {}
 
-    public static PublicationView of(Publication publication, long revision, PressCondition press) {
-        Uses uses = Uses.of(publication);
+    /**
+     * @param uses how often its elements are used
+     */
+    public static PublicationView of(
+            Publication publication, long revision, Uses uses, PressCondition press) {
         Map<UUID, List<Owner>> on = on(publication);
         Palette palette = new Palette(publication::swatch, press);
         return new PublicationView(
@@ -164,14 +167,15 @@ public record PublicationView(
     }
 
     private static List<ParentView> parents(Publication publication, Uses uses) {
-        Map<UUID, Integer> shown = new HashMap<>();
-        publication
-                .pages()
-                .forEach(page -> page.parent().ifPresent(id -> shown.merge(id, 1, Integer::sum)));
+        Map<UUID, Integer> based = new HashMap<>();
+        for (Parent parent : publication.parents()) {
+            parent.base().ifPresent(base -> based.merge(base, 1, Integer::sum));
+        }
         Map<UUID, Integer> below = new HashMap<>();
         for (Parent parent : publication.parents()) {
+            int pages = uses.of(parent.id()) - based.getOrDefault(parent.id(), 0);
             for (Parent each : publication.chain(Optional.of(parent.id()))) {
-                below.merge(each.id(), shown.getOrDefault(parent.id(), 0), Integer::sum);
+                below.merge(each.id(), pages, Integer::sum);
             }
         }
         return publication.parents().stream()

@@ -38,6 +38,7 @@ import yewberry.core.publication.Length;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
+import yewberry.core.publication.Uses;
 import yewberry.server.json.CoreJson;
 import yewberry.server.publications.Beginning;
 
@@ -90,6 +91,7 @@ class EveryEditTest {
         store.create(now);
         List<Publication> states = new ArrayList<>(List.of(now));
         List<Long> steps = new ArrayList<>();
+        Uses uses = Uses.of(now);
         long revision = 0;
         for (int choice : choices) {
             Optional<Edited> edited = edited(now, choice);
@@ -97,6 +99,8 @@ class EveryEditTest {
                 now = edited.get().publication();
                 revision = store.append(now, edited.get().patch(), revision, Step.edit("property"));
                 assertThat(stored(now)).isEqualTo(now);
+                uses = edited.get().patch().applyTo(uses);
+                assertThat(counts(uses, now)).isEqualTo(counts(Uses.of(now), now));
                 states.add(now);
                 steps.add(revision);
             }
@@ -120,6 +124,11 @@ class EveryEditTest {
         }
         assertThat(stored(now)).isEqualTo(now);
         store.delete(now.id());
+    }
+
+    /** How often each element is used. */
+    private static List<Integer> counts(Uses uses, Publication of) {
+        return of.elements().map(each -> uses.of(each.id())).toList();
     }
 
     private static Publication stored(Publication of) {
