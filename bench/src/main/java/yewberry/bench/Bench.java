@@ -17,6 +17,7 @@ public final class Bench {
                     new Named("edit-parent", new EditParent()),
                     new Named("any-size", new AnySize()),
                     new Named("start", new Start()),
+                    new Named("move-picture", new MovePicture()),
                     new Named("switch-press", new SwitchPress()),
                     new Named("ink-to-screen", new InkToScreen()),
                     new Named("picture-behind-pages", new PictureBehindPages()),

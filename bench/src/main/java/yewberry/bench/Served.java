@@ -54,6 +54,8 @@ final class Served implements AutoCloseable {
         private final String setup;
         private final String parent;
         private final String asset;
+        private final String moving = UUID.randomUUID().toString();
+        private String large = "";
         private boolean pictured;
         private long revision;
 
@@ -207,6 +209,33 @@ final class Served implements AutoCloseable {
                 found = json.readTree(get("/api/publications/" + id + "/findings"));
             } while (found.path("checked").asInt() < found.path("pages").asInt());
             return System.nanoTime() - start;
+        }
+
+        /**
+         * Places an opaque picture of 24 megapixels on the first spread's page, or moves it there.
+         *
+         * @param focus the part across that stays in view, in percent
+         */
+        String moved(int focus) throws IOException, InterruptedException {
+            boolean first = large.isEmpty();
+            if (first) {
+                JsonNode asset = bring(MadePictures.rgb(6000, 4000, 2));
+                edit("{\"type\": \"addAsset\", \"asset\": " + asset + "}");
+                large = asset.path("id").asString();
+            }
+            String background =
+                    """
+                    {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
+                     "fill": {"type": "picture", "asset": "%s", "runOut": "NONE",
+                     "placing": {"fit": "COVER", "percent": 100, "base": "OWN", "rotation": 0,
+                       "anchor": {"across": "MIDDLE", "down": "MIDDLE"}, "across": "0 mm",
+                       "down": "0 mm", "focus": {"x": %d, "y": 50}}}}
+                    """
+                            .formatted(moving, large, focus);
+            return first
+                    ? "{\"type\": \"addBackground\", \"owner\": {\"type\": \"onPage\", \"id\": \"%s\"}, \"background\": %s}"
+                            .formatted(page(1), background)
+                    : "{\"type\": \"changeBackground\", \"background\": %s}".formatted(background);
         }
 
         /** A page as it was counted when the publication was new, from 0. */

@@ -1,18 +1,23 @@
 package yewberry.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static yewberry.server.store.db.Tables.ASSET_FILE;
 
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.URLEncoder;
 import java.net.http.HttpRequest;
 import java.nio.charset.StandardCharsets;
+import java.util.Base64;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
@@ -294,5 +299,64 @@ class PicturesTest {
         Client.Answer answer = send("/recipes/imports", file.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.detail()).contains(why);
+    }
+
+    /** What is drawn where the picture stands, as the page that holds its own pixels shows it. */
+    @Test
+    void an_opaque_picture_is_moved_without_new_pixels() throws IOException {
+        JsonNode asset = placed();
+        String spread = "/api/publications/%s/spreads/0/picture".formatted(id);
+        String before = client.get(spread).text();
+        assertThat(before).contains("/seen?").doesNotContain("data:image");
+        String address = address(before);
+        Client.Answer pixels = client.get(address);
+        assertThat(pixels.headers().firstValue("Cache-Control").orElse("")).contains("immutable");
+
+        BufferedImage seen = ImageIO.read(new ByteArrayInputStream(pixels.bytes()));
+        Matcher own =
+                Pattern.compile("base64,([^\"]+)")
+                        .matcher(
+                                client.get(
+                                                "/api/publications/%s/pages/%s/picture"
+                                                        .formatted(id, page(1)))
+                                        .text());
+        assertThat(own.find()).isTrue();
+        BufferedImage painted =
+                ImageIO.read(new ByteArrayInputStream(Base64.getDecoder().decode(own.group(1))));
+        int one = seen.getRGB(seen.getWidth() / 2, seen.getHeight() / 2);
+        int other = painted.getRGB(painted.getWidth() / 2, painted.getHeight() / 2);
+        for (int shift = 0; shift <= 16; shift += 8) {
+            assertThat(one >> shift & 0xff).isCloseTo(other >> shift & 0xff, within(4));
+        }
+
+        JsonNode ground =
+                client.get("/api/publications/%s/pages/%s".formatted(id, page(1)))
+                        .json()
+                        .path("layer")
+                        .path("backgrounds")
+                        .get(0);
+        String moved = ground.toString().replace("\"x\":50.0", "\"x\":20.0");
+        assertThat(edit("{\"type\": \"changeBackground\", \"background\": " + moved + "}").status())
+                .isEqualTo(200);
+        String after = client.get(spread).text();
+        assertThat(address(after)).isEqualTo(address);
+        assertThat(after).isNotEqualTo(before);
+
+        // one that lets through what is below is mixed in ink, by the server
+        String veiled = moved.replace("\"opacity\":100.0", "\"opacity\":60.0");
+        edit("{\"type\": \"changeBackground\", \"background\": " + veiled + "}");
+        assertThat(client.get(spread).text()).contains("data:image").doesNotContain("/seen?");
+        assertThat(
+                        client.get(
+                                        "/api/publications/%s/pictures/%s/seen?factor=3"
+                                                .formatted(id, asset.path("id").asString()))
+                                .status())
+                .isEqualTo(422);
+    }
+
+    private static String address(String svg) {
+        Matcher found = Pattern.compile("href=\"(/api[^\"]+)\"").matcher(svg);
+        assertThat(found.find()).as(svg).isTrue();
+        return found.group(1).replace("&amp;", "&");
     }
 }

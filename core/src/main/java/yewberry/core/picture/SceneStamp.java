@@ -30,7 +30,15 @@ public final class SceneStamp {
 
     /** The stamp of a page under a viewing. */
     public static String of(PageScene scene, View view) {
-        String painted = MEMO.get(scene, each -> digest(new SceneStamp().painted(each)));
+        return of(MEMO.get(scene, each -> digest(new SceneStamp().painted(each))), view);
+    }
+
+    /**
+     * The stamp of anything under a viewing.
+     *
+     * @param painted what stands for it
+     */
+    public static String of(String painted, View view) {
         return digest(
                 "%s %s %s %s %s"
                         .formatted(

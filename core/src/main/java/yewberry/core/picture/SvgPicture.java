@@ -5,9 +5,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Color;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Side;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.AreaPaint;
@@ -15,6 +19,8 @@ import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Overlay;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Paint;
+import yewberry.core.scene.PicturePlace;
 import yewberry.core.scene.Rect;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
@@ -29,20 +35,23 @@ public final class SvgPicture {
 
     private final View view;
     private final boolean guides;
+    private final PictureLinks links;
     private final Map<String, Face.Outline> glyphs = new LinkedHashMap<>();
     private final StringBuilder clips = new StringBuilder();
     private final StringBuilder body = new StringBuilder();
     private int parts;
     private int gradients;
+    private int pictures;
 
-    private SvgPicture(View view, boolean guides) {
+    private SvgPicture(View view, boolean guides, PictureLinks links) {
         this.view = view;
         this.guides = guides;
+        this.links = links;
     }
 
     /** A page alone, out to its bleed on every side. */
     public static String page(PageScene scene, View view, boolean guides) {
-        SvgPicture picture = new SvgPicture(view, guides);
+        SvgPicture picture = new SvgPicture(view, guides, PictureLinks.NONE);
         picture.draw(scene, 0, scene.boxes().bleed());
         return picture.document(scene.boxes().bleed());
     }
@@ -53,7 +62,7 @@ public final class SvgPicture {
      * @param region in the space of the page; what lies beyond the bleed stays empty
      */
     public static String region(PageScene scene, Rect region, View view) {
-        SvgPicture picture = new SvgPicture(view, false);
+        SvgPicture picture = new SvgPicture(view, false, PictureLinks.NONE);
         picture.draw(scene, 0, scene.boxes().bleed().intersection(region));
         return picture.document(region);
     }
@@ -69,7 +78,16 @@ public final class SvgPicture {
      * @param scenes from left to right
      */
     public static String spread(List<PageScene> scenes, View view, boolean guides) {
-        SvgPicture picture = new SvgPicture(view, guides);
+        return spread(scenes, view, guides, PictureLinks.NONE);
+    }
+
+    /**
+     * The same for a document that can read pixels from elsewhere: a picture that covers, and that
+     * nothing is mixed with, is read from there, so that moving it makes no new pixels.
+     */
+    public static String spread(
+            List<PageScene> scenes, View view, boolean guides, PictureLinks links) {
+        SvgPicture picture = new SvgPicture(view, guides, links);
         Optional<Rect> whole = Optional.empty();
         for (PlacedScene placed : arrange(scenes)) {
             picture.draw(placed.scene(), placed.x(), placed.visible());
@@ -127,12 +145,13 @@ public final class SvgPicture {
      */
     private void areas(PageScene scene, Rect visible) {
         MediumScene shown = scene.on(view);
-        if (shown.areas().stream().allMatch(SvgPicture::isPlain)) {
+        if (shown.areas().stream().allMatch(fill -> isPlain(fill) || link(fill).isPresent())) {
             for (Item.AreaFill fill : shown.areas()) {
-                if (fill.paint() instanceof AreaPaint.Gradient gradient) {
-                    gradient(shown, fill, gradient);
-                } else {
-                    fill.solid().ifPresent(paint -> rect(fill.rect(), view.see(paint.color())));
+                switch (fill.paint()) {
+                    case AreaPaint.Gradient gradient -> gradient(shown, fill, gradient);
+                    case AreaPaint.Solid(Paint paint) -> rect(fill.rect(), view.see(paint.color()));
+                    case AreaPaint.Picture picture ->
+                            placed(fill.rect(), picture.place(), link(fill).orElseThrow());
                 }
             }
             return;
@@ -152,6 +171,40 @@ public final class SvgPicture {
                         region.x(), region.y(), painted.width() * pixel, painted.height() * pixel));
         body.append(" preserveAspectRatio=\"none\" href=\"data:image/png;base64,");
         body.append(painted.base64()).append("\"/>");
+    }
+
+    /** Where the pixels of an area are that is all covered by a part of one picture. */
+    private Optional<String> link(Item.AreaFill fill) {
+        if (!(fill.paint() instanceof AreaPaint.Picture picture)
+                || !(picture.asset().content() instanceof Asset.Pixels pixels)
+                || !fill.covers()
+                || picture.tiled()
+                || !picture.place().covers(fill.rect())) {
+            return Optional.empty();
+        }
+        int wanted = PlaneImage.wanted(picture.place().width() / 72 * AREAS_PPI);
+        return links.of(picture, PlaneImage.factor(pixels.width(), wanted));
+    }
+
+    private void placed(Rect rect, PicturePlace place, String link) {
+        String id = "picture-" + ++pictures;
+        clips.append("<clipPath id=\"").append(id).append("\"><rect");
+        box(clips, rect);
+        clips.append("/></clipPath>");
+        body.append("<g clip-path=\"url(#").append(id).append(")\">");
+        body.append(
+                "<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" transform=\"matrix(");
+        body.append(
+                Stream.of(
+                                place.acrossX(),
+                                place.acrossY(),
+                                place.downX(),
+                                place.downY(),
+                                place.x(),
+                                place.y())
+                        .map(SvgPicture::number)
+                        .collect(Collectors.joining(" ")));
+        body.append(")\" href=\"").append(link).append("\"/></g>");
     }
 
     private static boolean isPlain(Item.AreaFill fill) {

@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Refused;
+import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
 import yewberry.core.edit.Edit;
 import yewberry.core.picture.SvgPicture;
@@ -23,6 +24,7 @@ import yewberry.server.publications.Publications;
 import yewberry.server.store.History;
 import yewberry.server.view.FindingView;
 import yewberry.server.view.PageEntry;
+import yewberry.server.view.PictureAddresses;
 import yewberry.server.view.PublicationChanges;
 import yewberry.server.view.PublicationView;
 
@@ -164,8 +166,9 @@ class EditApi {
                                                         after,
                                                         open.press(after))))
                         .toList();
+        View view = open.view(after, request.viewing());
         return new Preview(
-                SvgPicture.spread(scenes, open.view(after, request.viewing()), true),
+                SvgPicture.spread(scenes, view, true, PictureAddresses.of(before, view)),
                 findings,
                 open.pagesTouched(before, after));
     }

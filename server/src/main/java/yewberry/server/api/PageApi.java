@@ -41,6 +41,7 @@ import yewberry.server.publications.PageCheck;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.FindingView;
 import yewberry.server.view.ItemView;
+import yewberry.server.view.PictureAddresses;
 import yewberry.server.view.SpreadView;
 import yewberry.server.view.StratumView;
 
@@ -107,9 +108,13 @@ class PageApi {
             @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
+        View view = open.view(publication, viewing);
         return picture(
                 SvgPicture.spread(
-                        scenes(open, publication, index), open.view(publication, viewing), guides));
+                        scenes(open, publication, index),
+                        view,
+                        guides,
+                        PictureAddresses.of(publication, view)));
     }
 
     @GetMapping(path = "/pages/{page}/picture", produces = "image/svg+xml")

@@ -6,6 +6,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.parameters.RequestBody;
 import java.io.IOException;
 import java.io.InputStream;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,6 +24,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Refused;
+import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
@@ -41,6 +43,7 @@ import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.PictureFiles;
 import yewberry.server.publications.Publications;
+import yewberry.server.view.PictureAddresses;
 
 /**
  * Pictures and PDFs that are brought along to be placed, and the pages of a publication by range.
@@ -108,6 +111,43 @@ class PictureApi {
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.maxAge(0, TimeUnit.SECONDS).cachePrivate())
                 .body(Png.of(PlacedPicture.of(image, view)));
+    }
+
+    /**
+     * The pixels of a picture as they are seen, as a PNG file, for a spread that moves them itself.
+     *
+     * @param factor by which it is smaller than its file, a power of two
+     * @param stamp of what is seen; with the newest one the pixels may be kept for good
+     */
+    @GetMapping(path = "/pictures/{asset}/seen", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> seen(
+            @PathVariable UUID id,
+            @PathVariable UUID asset,
+            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing,
+            @RequestParam(defaultValue = "1") int factor,
+            @RequestParam(defaultValue = "") String stamp) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        View view = open.view(publication, viewing);
+        Asset found = publication.asset(asset);
+        if (!(found.content() instanceof Asset.Pixels pixels)
+                || factor < 1
+                || factor > pixels.width()
+                || Integer.bitCount(factor) != 1) {
+            throw new Refused(
+                    "Pixels are read of a picture, 1, 2, 4, 8 … times smaller than its file.");
+        }
+        PlaneImage image =
+                files.pictures()
+                        .of(found, 1, Optional.empty(), view.condition(), view.medium())
+                        .about(Math.max(1, pixels.width() / factor));
+        CacheControl kept =
+                stamp.equals(PictureAddresses.stamp(found, view))
+                        ? CacheControl.maxAge(Duration.ofDays(365)).immutable()
+                        : CacheControl.maxAge(0, TimeUnit.SECONDS);
+        return ResponseEntity.ok()
+                .cacheControl(kept.cachePrivate())
+                .body(Png.quick(PlacedPicture.of(image, view)));
     }
 
     /**
