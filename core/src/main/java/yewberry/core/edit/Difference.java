@@ -45,7 +45,7 @@ final class Difference {
     }
 
     private <T extends Carrier> void layers(List<T> before, List<T> after) {
-        Range range = Range.of(before, after);
+        DifferingRange range = DifferingRange.of(before, after);
         Map<UUID, T> old = new HashMap<>();
         range.of(before).forEach(each -> old.put(each.id(), each));
         for (T each : range.of(after)) {
@@ -79,7 +79,7 @@ final class Difference {
         if (before == after) {
             return;
         }
-        Range range = Range.of(before, after);
+        DifferingRange range = DifferingRange.of(before, after);
         Map<UUID, Integer> old = range.positions(before);
         Map<UUID, Integer> now = range.positions(after);
         Set<UUID> moved = moved(range.of(before), range.of(after), old, now);
@@ -129,43 +129,5 @@ final class Difference {
         LongestAscending.of(common.stream().mapToInt(old::get).toArray())
                 .forEach(index -> moved.remove(common.get(index)));
         return moved;
-    }
-
-    /**
-     * The part of two lists between what both begin and what both end with, object by object.
-     *
-     * @param behind how many elements both end with
-     */
-    private record Range(int from, int behind) {
-        static <T> Range of(List<T> before, List<T> after) {
-            int shorter = Math.min(before.size(), after.size());
-            int from = 0;
-            while (from < shorter && before.get(from) == after.get(from)) {
-                from++;
-            }
-            int behind = 0;
-            while (behind < shorter - from
-                    && before.get(before.size() - 1 - behind)
-                            == after.get(after.size() - 1 - behind)) {
-                behind++;
-            }
-            return new Range(from, behind);
-        }
-
-        int to(List<?> list) {
-            return list.size() - behind;
-        }
-
-        <T> List<T> of(List<T> list) {
-            return list.subList(from, to(list));
-        }
-
-        <T extends Element> Map<UUID, Integer> positions(List<T> list) {
-            Map<UUID, Integer> positions = HashMap.newHashMap(to(list) - from);
-            for (int i = from; i < to(list); i++) {
-                positions.put(list.get(i).id(), i);
-            }
-            return positions;
-        }
     }
 }

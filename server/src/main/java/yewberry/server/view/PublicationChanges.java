@@ -3,6 +3,7 @@ package yewberry.server.view;
 import java.util.List;
 import java.util.Optional;
 import yewberry.core.color.PressCondition;
+import yewberry.core.edit.DifferingRange;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Uses;
@@ -41,23 +42,11 @@ public record PublicationChanges(
 
     /** All between what both begin with and what both end with. */
     private static Optional<PageSplice> splice(List<Page> before, List<Page> now) {
-        int shorter = Math.min(before.size(), now.size());
-        int from = 0;
-        while (from < shorter && before.get(from) == now.get(from)) {
-            from++;
-        }
-        if (from == before.size() && from == now.size()) {
-            return Optional.empty();
-        }
-        int behind = 0;
-        while (behind < shorter - from
-                && before.get(before.size() - 1 - behind) == now.get(now.size() - 1 - behind)) {
-            behind++;
-        }
-        return Optional.of(
-                new PageSplice(
-                        from,
-                        before.size() - behind - from,
-                        PageEntry.of(now.subList(from, now.size() - behind))));
+        DifferingRange range = DifferingRange.of(before, now);
+        List<Page> gone = range.of(before);
+        List<Page> come = range.of(now);
+        return gone.isEmpty() && come.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new PageSplice(range.from(), gone.size(), PageEntry.of(come)));
     }
 }
