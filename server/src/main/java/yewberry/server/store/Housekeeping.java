@@ -70,15 +70,16 @@ public class Housekeeping implements DisposableBean {
     }
 
     @EventListener(ApplicationReadyEvent.class)
-    void begin() {
+    void begin() throws IOException {
+        ownerOnly();
         worker.scheduleWithFixedDelay(this::keep, 1, every.toSeconds(), TimeUnit.SECONDS);
     }
 
     private void keep() {
         try {
+            ownerOnly();
             backUp();
             tidy();
-            ownerOnly();
         } catch (Exception failure) {
             log.warn("Housekeeping did not get through; it is tried again", failure);
         }
