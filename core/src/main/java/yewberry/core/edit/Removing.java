@@ -38,8 +38,7 @@ final class Removing {
     static Publication swatch(Publication on, RemoveSwatch remove) {
         var gone = on.swatch(remove.swatch());
         refuseSame(remove.swatch(), remove.replacement());
-        Publication without =
-                on.withSwatches(on.swatches().stream().filter(each -> each != gone).toList());
+        Publication without = on.withSwatches(on.swatches().without(gone.id()));
         int uses = Uses.of(on).of(gone.id());
         if (uses == 0) {
             return without;
@@ -56,8 +55,7 @@ final class Removing {
     static Publication look(Publication on, RemoveLook remove) {
         var gone = on.look(remove.look());
         refuseSame(remove.look(), remove.replacement());
-        Publication without =
-                on.withLooks(on.looks().stream().filter(each -> each != gone).toList());
+        Publication without = on.withLooks(on.looks().without(gone.id()));
         int uses = Uses.of(on).of(gone.id());
         if (uses == 0) {
             return without;
@@ -74,8 +72,7 @@ final class Removing {
     static Publication asset(Publication on, RemoveAsset remove) {
         var gone = on.asset(remove.asset());
         refuseSame(remove.asset(), remove.replacement());
-        Publication without =
-                on.withAssets(on.assets().stream().filter(each -> each != gone).toList());
+        Publication without = on.withAssets(on.assets().without(gone.id()));
         int uses = Uses.of(on).of(gone.id());
         if (uses == 0) {
             return without;

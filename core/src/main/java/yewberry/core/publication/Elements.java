@@ -1,6 +1,7 @@
 package yewberry.core.publication;
 
 import java.util.AbstractList;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -82,7 +83,7 @@ public final class Elements<T extends Element> extends AbstractList<T> implement
         if (holds(added.id())) {
             throw new Refused("This was added already; reload to see it.");
         }
-        List<T> longer = new java.util.ArrayList<>(inOrder);
+        List<T> longer = new ArrayList<>(inOrder);
         longer.add(added);
         return of(longer);
     }

@@ -169,7 +169,10 @@ public final class ReadBack implements AutoCloseable {
         problems.addAll(text.problems());
         problems.addAll(PlaceCheck.check(scene, shown, painted));
         PlaneRaster wanted = own.draw(scene, shown, PPI);
-        if (witness.isPresent() && page.getRotation() == 0 && SecondDrawing.isOfUse(scene)) {
+        if (witness.isPresent()
+                && page.getResources() != null
+                && page.getRotation() == 0
+                && SecondDrawing.isOfUse(scene)) {
             witness.get()
                     .differs(index, wanted, PPI)
                     .ifPresent(place ->
