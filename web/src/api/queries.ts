@@ -4,11 +4,12 @@ import {
   useMutation,
   useQuery,
   useQueryClient,
+  type QueryClient,
 } from "@tanstack/react-query";
 import { useStatus } from "../ui/Status";
 import { answered, author, client } from "./client";
 import { readPublication } from "./publication";
-import type { Edit, PaletteImport, Publication, Viewing } from "./types";
+import type { Edit, PaletteImport, Publication, Setup, Viewing } from "./types";
 
 export function useShelf() {
   return useQuery({
@@ -38,6 +39,17 @@ export function readColor(publication: Publication, text: string) {
     client.GET("/api/publications/{id}/colors", {
       params: { path: { id: publication.id }, query: { text } },
     }),
+  );
+}
+
+/**
+ * A length as it was typed, which may be a calculation.
+ *
+ * @param of what percentages are of
+ */
+export function readLength(text: string, unit: Setup["unit"], of: string | undefined) {
+  return answered(
+    client.GET("/api/lengths", { params: { query: { text, unit, ...(of ? { of } : {}) } } }),
   );
 }
 
@@ -289,8 +301,8 @@ export function usePairMends(
   pair: {
     text: string;
     textTint: number;
-    ground?: string;
-    groundTint?: number;
+    backdrop?: string;
+    backdropTint?: number;
     required: number;
   },
 ) {
@@ -309,17 +321,17 @@ export function usePairMends(
 export function useTypedPair(
   publication: Publication,
   text: string,
-  ground: string,
+  backdrop: string,
   viewing: Viewing,
 ) {
   return useQuery({
-    queryKey: ["typed-pair", publication.id, publication.setup, text, ground, viewing],
+    queryKey: ["typed-pair", publication.id, publication.setup, text, backdrop, viewing],
     queryFn:
-      text.trim() && ground.trim()
+      text.trim() && backdrop.trim()
         ? () =>
             answered(
               client.GET("/api/publications/{id}/pairings/typed", {
-                params: { path: { id: publication.id }, query: { text, ground, viewing } },
+                params: { path: { id: publication.id }, query: { text, backdrop, viewing } },
               }),
             )
         : skipToken,
@@ -351,6 +363,24 @@ export function pagesIn(publication: Publication, text: string) {
   );
 }
 
+/** As long as this a change waits for the pages that show it, in milliseconds. */
+const MOST_WAITING = 10_000;
+
+/** Waits until the pages that are shown are read again. */
+async function pagesRead(queries: QueryClient, publication: string) {
+  const until = Date.now() + MOST_WAITING;
+  do {
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  } while (queries.isFetching({ queryKey: ["page", publication] }) > 0 && Date.now() < until);
+}
+
+/** An edit on its way, made when its turn has come. */
+interface Sent {
+  edit: () => Edit;
+  done?: string;
+  onKept?: () => void;
+}
+
 /** Steps are sent one after the other, each against the revision the one before it made. */
 export function useSteps(publication: Publication) {
   const queries = useQueryClient();
@@ -366,16 +396,17 @@ export function useSteps(publication: Publication) {
 
   const edit = useMutation({
     scope,
-    mutationFn: ({ edit }: { edit: Edit; done?: string }) => {
+    mutationFn: ({ edit }: Sent) => {
       const revision = queries.getQueryData<Publication>(key)?.revision ?? publication.revision;
       return answered(
         client.POST("/api/publications/{id}/edits", {
           params: { path },
-          body: { edit, revision, author: author() },
+          body: { edit: edit(), revision, author: author() },
         }),
       );
     },
-    onSuccess: (_, { done }) => {
+    onSuccess: (_, { done, onKept }) => {
+      onKept?.();
       if (done) {
         status.say(done);
       }
@@ -414,7 +445,26 @@ export function useSteps(publication: Publication) {
 
   return {
     /** Makes an edit; `done` is announced when it is stored. */
-    make: (made: Edit, done?: string) => edit.mutate(done ? { edit: made, done } : { edit: made }),
+    make: (made: Edit, done?: string) =>
+      edit.mutate(done ? { edit: () => made, done } : { edit: () => made }),
+    /** The same; the promise is kept when what is shown follows, with false where it was refused. */
+    stored: async (
+      made: Edit | (() => Edit),
+      done?: string,
+      onKept?: () => void,
+    ): Promise<boolean> => {
+      try {
+        await edit.mutateAsync({
+          edit: typeof made === "function" ? made : () => made,
+          ...(done ? { done } : {}),
+          ...(onKept ? { onKept } : {}),
+        });
+      } catch {
+        return false; // its message is shown
+      }
+      await pagesRead(queries, publication.id);
+      return true;
+    },
     undo: () => undo.mutate(),
     redo: () => redo.mutate(),
     busy: edit.isPending || undo.isPending || redo.isPending,

@@ -29,13 +29,16 @@ const down: { id: Anchor["down"]; label: string }[] = [
 export function AnchorFields({
   label,
   unit,
+  trim,
   value,
   onChange,
 }: {
   label: string;
   unit: Setup["unit"];
+  /** The page that percentages are of. */
+  trim: Setup["trim"];
   value: Anchored;
-  onChange: (changed: Partial<Anchored>) => void;
+  onChange: (changed: Partial<Anchored>) => unknown;
 }) {
   const { anchor } = value;
   return (
@@ -55,12 +58,14 @@ export function AnchorFields({
       <LengthField
         label={anchor.across === "MIDDLE" ? "To the right" : "Inwards"}
         unit={unit}
+        of={trim.width}
         value={value.across}
         onCommit={(length) => onChange({ across: length })}
       />
       <LengthField
         label={anchor.down === "BOTTOM" ? "Upwards" : "Downwards"}
         unit={unit}
+        of={trim.height}
         value={value.down}
         onCommit={(length) => onChange({ down: length })}
       />

@@ -64,14 +64,17 @@ function areaAs(id: string, area: Area): Area {
 /** Where a background lies, and the measures of that. */
 export function AreaFields({
   unit,
+  trim,
   facing,
   area,
   onChange,
 }: {
   unit: Setup["unit"];
+  /** The page that percentages are of. */
+  trim: Setup["trim"];
   facing: boolean;
   area: Area;
-  onChange: (area: Area) => void;
+  onChange: (area: Area) => unknown;
 }) {
   return (
     <>
@@ -94,31 +97,36 @@ export function AreaFields({
         <LengthField
           label="Depth, from the trim"
           unit={unit}
+          of={area.edge === "TOP" || area.edge === "BOTTOM" ? trim.height : trim.width}
           value={area.depth}
           onCommit={(depth) => onChange({ ...area, depth })}
         />
       )}
       {area.type === "wholeSpread" && (
         <LengthField
-          label="Swallowed by the binding, each page"
+          label="Lost in the binding, each page"
           unit={unit}
           value={area.spineLoss}
           onCommit={(spineLoss) => onChange({ ...area, spineLoss })}
         />
       )}
-      {area.type === "rectangle" && <RectangleFields unit={unit} area={area} onChange={onChange} />}
+      {area.type === "rectangle" && (
+        <RectangleFields unit={unit} trim={trim} area={area} onChange={onChange} />
+      )}
     </>
   );
 }
 
 function RectangleFields({
   unit,
+  trim,
   area,
   onChange,
 }: {
   unit: Setup["unit"];
+  trim: Setup["trim"];
   area: Rectangle;
-  onChange: (area: Area) => void;
+  onChange: (area: Area) => unknown;
 }) {
   return (
     <>
@@ -126,18 +134,21 @@ function RectangleFields({
         <AnchorFields
           label="Measured from"
           unit={unit}
+          trim={trim}
           value={area}
           onChange={(changed) => onChange({ ...area, ...changed })}
         />
         <LengthField
           label="Width"
           unit={unit}
+          of={trim.width}
           value={area.width}
           onCommit={(width) => onChange({ ...area, width })}
         />
         <LengthField
           label="Height"
           unit={unit}
+          of={trim.height}
           value={area.height}
           onCommit={(height) => onChange({ ...area, height })}
         />

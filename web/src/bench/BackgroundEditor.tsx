@@ -1,11 +1,13 @@
 import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
 import { useSteps } from "../api/queries";
-import type { Background, Fill, Owner, Publication } from "../api/types";
+import { useChanges } from "../api/useChanges";
+import type { Background, Edit, Fill, Owner, Publication } from "../api/types";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Row, Stack } from "../ui/Field";
 import { NumberField } from "../ui/NumberField";
 import { Tick } from "../ui/Tick";
+import { trimOf } from "../publication/sizes";
 import { AreaFields, areaInWords } from "./AreaFields";
 import { GradientFields } from "./GradientFields";
 import { SwatchChoice } from "./SwatchChoice";
@@ -132,24 +134,33 @@ function isPossible(kind: string, publication: Publication): boolean {
 export function BackgroundEditor({
   publication,
   owner,
-  background,
+  background: stored,
 }: {
   publication: Publication;
   owner: Owner;
   background: Background;
 }) {
   const steps = useSteps(publication);
-  const change = (changed: Partial<Background>) =>
-    steps.make(
-      { type: "changeBackground", background: { ...background, ...changed } },
-      "Background changed",
-    );
+  const [background, become] = useChanges(
+    publication,
+    stored.id,
+    stored,
+    ({ was, made }) => ({ type: "changeBackground", background: made, was }),
+    "Background changed",
+  );
+  const change = (changes: Partial<Background>) => become({ ...background, ...changes });
+  /** The same change as an edit that is tried out. */
+  const changed = (changes: Partial<Background>): Edit => ({
+    type: "changeBackground",
+    background: { ...background, ...changes },
+    was: background,
+  });
   const { area, fill, goesTo } = background;
 
   return (
     <Stack>
       <Choice
-        label="Filled with"
+        label="Fill type"
         value={fill.type}
         options={kinds.filter((kind) => kind.id === fill.type || isPossible(kind.id, publication))}
         onChange={(kind) => change({ fill: filledAs(kind, fill, publication) })}
@@ -162,13 +173,11 @@ export function BackgroundEditor({
             naming={`the fill of this ${area.type === "band" ? "band" : "page background"}`}
             value={fill.color.swatch}
             begin={fill.color.swatch}
-            giving={(swatch, tint) => ({
-              type: "changeBackground",
-              background: {
-                ...background,
+            giving={(swatch, tint) =>
+              changed({
                 fill: { type: "solid", color: { swatch, tint: tint ?? fill.color.tint } },
-              },
-            })}
+              })
+            }
           />
           <TintField
             tint={fill.color.tint}
@@ -180,10 +189,7 @@ export function BackgroundEditor({
         <GradientFields
           publication={publication}
           gradient={fill}
-          giving={(gradient) => ({
-            type: "changeBackground",
-            background: { ...background, fill: gradient },
-          })}
+          giving={(gradient) => changed({ fill: gradient })}
           onChange={(gradient) => change({ fill: gradient })}
         />
       )}
@@ -193,14 +199,15 @@ export function BackgroundEditor({
           owner={owner}
           background={background}
           fill={fill}
-          onChange={(changed) => change({ fill: changed })}
+          onChange={(made) => change({ fill: made })}
         />
       )}
       <AreaFields
         unit={publication.setup.unit}
+        trim={trimOf(publication, owner)}
         facing={publication.setup.facing}
         area={area}
-        onChange={(changed) => change({ area: changed })}
+        onChange={(made) => change({ area: made })}
       />
       {owner.type === "onParent" && publication.setup.facing && (
         <Choice
@@ -223,7 +230,7 @@ export function BackgroundEditor({
           onChange={(id) => change({ blend: id as Background["blend"] })}
         />
       </Row>
-      <Row $columns="auto auto 1fr" role="group" aria-label="Goes to">
+      <Row $columns="auto auto 1fr" role="group" aria-label="Output">
         <Tick
           label="Screen"
           checked={goesTo.screen}

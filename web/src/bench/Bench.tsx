@@ -1,4 +1,4 @@
-import { useCallback, useId, useMemo, useRef, useState, type KeyboardEvent } from "react";
+import { useCallback, useEffect, useId, useMemo, useState, type KeyboardEvent } from "react";
 import type { Selection } from "react-aria-components";
 import { useSearchParams } from "react-router";
 import styled from "styled-components";
@@ -18,12 +18,14 @@ import { Button } from "../ui/Button";
 import { Failed, Notice, VisuallyHidden } from "../ui/Notice";
 import { counted, ratio } from "../ui/words";
 import { mm } from "../ui/length";
+import { keep, readKept, useKept } from "../ui/kept";
 import { BenchProvider, type Sampling } from "./BenchState";
 import { Catalogue } from "./Catalogue";
 import { Concertina } from "./Concertina";
 import { Legend } from "./Legend";
 import { PageActions } from "./PageActions";
 import { countedByPage } from "../findings/counted";
+import { allOpen, toggled, toggledAll, type Panels } from "./panels";
 import { PagePanel } from "./PagePanel";
 import { SpreadView, type Focus } from "./SpreadView";
 import { StrataPanel } from "./StrataPanel";
@@ -31,14 +33,24 @@ import { WalkBar, type Walk } from "./WalkBar";
 import { nextPercent, type Zoom } from "./zoom";
 import { ZoomBar } from "./ZoomBar";
 
-const Layout = styled.main`
+const Layout = styled.main<{ $left: boolean; $right: boolean }>`
   flex: 1;
   min-height: 0;
   display: grid;
-  grid-template: minmax(0, 1fr) auto / 248px minmax(0, 1fr) 300px;
+  grid-template:
+    minmax(0, 1fr) auto /
+    ${({ $left }) => ($left ? "248px" : "0")} minmax(0, 1fr)
+    ${({ $right }) => ($right ? "300px" : "0")};
+  /* each in its column, also where the one before it is folded away */
+  & > :nth-child(3) {
+    grid-column: 2;
+  }
+  & > :nth-child(4) {
+    grid-column: 3;
+  }
   @media ${theme.narrow} {
     grid-template: none / minmax(0, 1fr);
-    & > * {
+    & > :nth-child(n) {
       grid-column: 1;
     }
   }
@@ -77,22 +89,41 @@ const Foot = styled.section`
 
 const nothing: Finding[] = [];
 
+/** Where one was last, in this window. */
+interface Place {
+  page: number;
+  zoom: Zoom;
+  point?: Point;
+}
+
+/** How far the arrow keys have gone ahead of a spread that is still on its way. */
+const still = { items: 0, x: 0, y: 0 };
+
+const startingPlace: Place = { page: 1, zoom: { kind: "spread" } };
+
 /** One spread, large, with what is painted under the point and the whole publication below. */
 export function Bench() {
   const { publication, viewing } = useOpened();
   const [address, setAddress] = useSearchParams();
-  const number = Number(address.get("page") ?? 1);
+  const placeKey = `yewberry-place ${publication.id}`;
+  const [place] = useState(() => readKept(sessionStorage, placeKey, startingPlace));
+  // the address follows: it comes too late for somebody who turns pages fast
+  const [number, setNumber] = useState(() => Number(address.get("page") ?? place.page));
   const page = publication.pages[number - 1] ?? publication.pages[0];
   const [selection, setSelection] = useState<Selection>(new Set());
-  const [point, setPoint] = useState<Point | undefined>(() => pointIn(address, page?.id));
+  const [point, setPoint] = useState<Point | undefined>(
+    () => pointIn(address, page?.id) ?? (place.point?.page === page?.id ? place.point : undefined),
+  );
   const [focus, setFocus] = useState<Focus>();
-  const [zoom, setZoom] = useState<Zoom>({ kind: "spread" });
+  const [zoom, setZoom] = useState<Zoom>(place.zoom);
   const [percent, setPercent] = useState(100);
   const [walk, setWalk] = useState<Walk>("items");
   const [marks, setMarks] = useState(true);
+  const [panels, setPanels] = useKept<Panels>(localStorage, "yewberry-panels", allOpen);
   const [trial, setTrial] = useState<Edit>();
   const [sampling, setSampling] = useState<Sampling>();
-  const item = useRef(-1);
+  const [item, setItem] = useState(-1);
+  const [ahead, setAhead] = useState(still);
   const keysId = useId();
 
   const spread = useSpread(publication, page?.spread ?? 0);
@@ -109,9 +140,11 @@ export function Bench() {
     (id: string) => {
       const to = publication.pages.find((each) => each.id === id);
       if (to) {
+        setNumber(to.number);
         setAddress({ page: String(to.number) }, { replace: true });
         setSelection(new Set());
-        item.current = -1;
+        setItem(-1);
+        setAhead(still);
       }
     },
     [publication.pages, setAddress],
@@ -130,6 +163,11 @@ export function Bench() {
     () => ({ tryOut: setTrial, look, sampling, sample: setSampling }),
     [look, sampling],
   );
+
+  const open = page?.number ?? 1;
+  useEffect(() => {
+    keep(sessionStorage, placeKey, { page: open, zoom, ...(point ? { point } : {}) });
+  }, [placeKey, open, zoom, point]);
 
   if (!page) {
     return null;
@@ -155,33 +193,36 @@ export function Bench() {
       : 800;
     setZoom({ kind: "percent", percent: Math.round(wanted) });
   };
-  const step = (direction: 1 | -1) => {
-    const stops = items.data ?? [];
-    if (stops.length > 0) {
-      item.current = (item.current + direction + stops.length) % stops.length;
-      const stop = stops[item.current];
-      if (stop) {
-        setPoint({ page: page.id, x: stop.x, y: stop.y });
-        setFocus({ page: page.id, where: stop.where, label: stop.label });
-      }
+  const step = (direction: 1 | -1) =>
+    setAhead((last) => ({ ...last, items: last.items + direction }));
+  const moved = (dx: number, dy: number) =>
+    setAhead((last) => ({ ...last, x: last.x + dx, y: last.y + dy }));
+  const stops = items.data;
+  const placed = spread.data?.pages.find((each) => each.page === page.id);
+  if (ahead.items !== 0 && stops) {
+    setAhead({ ...ahead, items: 0 });
+    const from = item < 0 && ahead.items < 0 ? 0 : item;
+    const to = (((from + ahead.items) % stops.length) + stops.length) % stops.length;
+    const stop = stops[to];
+    if (stop) {
+      setItem(to);
+      setPoint({ page: page.id, x: stop.x, y: stop.y });
+      setFocus({ page: page.id, where: stop.where, label: stop.label });
     }
-  };
-  const moved = (dx: number, dy: number) => {
-    const placed = spread.data?.pages.find((each) => each.page === page.id);
-    if (placed) {
-      const from =
-        point?.page === page.id
-          ? point
-          : { x: Math.round(placed.trim.width / 2), y: Math.round(placed.trim.height / 2) };
-      const { visible } = placed;
-      setFocus(undefined);
-      setPoint({
-        page: page.id,
-        x: tidy(Math.min(visible.x + visible.width - 0.1, Math.max(visible.x, from.x + dx))),
-        y: tidy(Math.min(visible.y + visible.height - 0.1, Math.max(visible.y, from.y + dy))),
-      });
-    }
-  };
+  } else if ((ahead.x !== 0 || ahead.y !== 0) && placed) {
+    setAhead({ ...ahead, x: 0, y: 0 });
+    const from =
+      point?.page === page.id
+        ? point
+        : { x: Math.round(placed.trim.width / 2), y: Math.round(placed.trim.height / 2) };
+    const { visible } = placed;
+    setFocus(undefined);
+    setPoint({
+      page: page.id,
+      x: tidy(Math.min(visible.x + visible.width - 0.1, Math.max(visible.x, from.x + ahead.x))),
+      y: tidy(Math.min(visible.y + visible.height - 0.1, Math.max(visible.y, from.y + ahead.y))),
+    });
+  }
   const onKey = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey) {
       return;
@@ -202,6 +243,10 @@ export function Bench() {
       s: () => setZoom({ kind: "spread" }),
       a: () => setZoom({ kind: "percent", percent: 100 }),
       e: () => point && toSelection(),
+      c: () => setPanels((last) => toggled(last, "catalogue")),
+      d: () => setPanels((last) => toggled(last, "strata")),
+      t: () => setPanels((last) => toggled(last, "pages")),
+      f: () => setPanels(toggledAll),
     };
     const act = keys[event.key];
     if (act) {
@@ -214,17 +259,24 @@ export function Bench() {
     const latest = [...(keys === "all" ? [] : keys)].at(-1);
     const to = publication.pages.find((each) => each.id === latest);
     if (to) {
+      setNumber(to.number);
       setAddress({ page: String(to.number) }, { replace: true });
     }
     setSelection(keys);
-    item.current = -1;
+    setItem(-1);
+    setAhead(still);
   };
 
   return (
     <BenchProvider value={shared}>
-      <Layout>
+      <Layout $left={panels.catalogue} $right={panels.strata}>
         <VisuallyHidden as="h1">{publication.name}, bench</VisuallyHidden>
-        <Catalogue publication={publication} page={page} chosen={chosenOrOpen} />
+        <Catalogue
+          publication={publication}
+          page={page}
+          chosen={chosenOrOpen}
+          hidden={!panels.catalogue}
+        />
         <Middle aria-label="Spread">
           <ZoomBar
             zoom={zoom}
@@ -236,6 +288,8 @@ export function Bench() {
             onZoom={setZoom}
             onSelection={toSelection}
             onSpread={toSpread}
+            panels={panels}
+            onPanel={(panel) => setPanels((last) => toggled(last, panel))}
           />
           {(spread.isError || picture.isError) && (
             <Notice role="alert">
@@ -280,12 +334,12 @@ export function Bench() {
             }
           />
         </Middle>
-        <Right aria-label="What is painted">
+        <Right aria-label="What is painted" hidden={!panels.strata}>
           <WalkBar id={keysId} walk={walk} onWalk={setWalk} />
           <StrataPanel publication={publication} point={point} viewing={viewing} />
           <PagePanel publication={publication} page={page} />
         </Right>
-        <Foot aria-label="All pages">
+        <Foot aria-label="All pages" hidden={!panels.pages}>
           <PageActions
             publication={publication}
             chosen={chosenOrOpen}

@@ -3,7 +3,7 @@ import type { Point } from "../api/queries";
 import type { Edit } from "../api/types";
 import type { Taken } from "./sampler";
 
-/** AssetIntake a colour from the page: for what, and what is done with it. */
+/** A colour that is to be taken from the page: for what, and what is done with it. */
 export interface Sampling {
   /** What gets the colour, in words. */
   naming: string;

@@ -9,7 +9,7 @@ import { Chip } from "../ui/Chip";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { Section } from "../ui/Section";
 import { counted, freeName } from "../ui/words";
-import { GroundPanel } from "./GroundPanel";
+import { BackgroundPanel } from "./BackgroundPanel";
 import { LookEditor } from "./LookEditor";
 import { ParentEditor } from "./ParentEditor";
 import { newSwatch } from "./newSwatch";
@@ -78,10 +78,12 @@ export function Catalogue({
   publication,
   page,
   chosen,
+  hidden,
 }: {
   publication: Publication;
   page: PageEntry;
   chosen: PageEntry[];
+  hidden: boolean;
 }) {
   const steps = useSteps(publication);
   const [search, setSearch] = useState("");
@@ -100,8 +102,8 @@ export function Catalogue({
   const found = swatches.length + parents.length + looks.length + pictures.length + recipes.length;
 
   return (
-    <Column aria-label="Catalogue">
-      <GroundPanel publication={publication} page={page} chosen={chosen} />
+    <Column aria-label="Catalogue" hidden={hidden}>
+      <BackgroundPanel publication={publication} page={page} chosen={chosen} />
       <Finder>
         <Search size={15} aria-hidden />
         <input

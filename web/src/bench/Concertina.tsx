@@ -1,10 +1,10 @@
-import { useMemo } from "react";
+import { useEffect, useMemo, useRef } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import type { PageEntry, Publication, Viewing } from "../api/types";
 import { overviewSizes } from "../publication/sizes";
 import { theme } from "../theme";
-import { SmallPage } from "../ui/SmallPage";
+import { edges, SmallPage } from "../ui/SmallPage";
 import { counted } from "../ui/words";
 
 /** Of a page in the concertina, in pixels. */
@@ -54,6 +54,9 @@ const Room = styled.span<{ $side: PageEntry["side"] | undefined }>`
   height: ${HEIGHT}px;
   justify-content: ${({ $side }) =>
     $side === undefined ? "center" : $side === "LEFT" ? "flex-end" : "flex-start"};
+  & img {
+    box-shadow: ${({ $side }) => edges($side ?? "NONE")};
+  }
 `;
 
 const Caption = styled.span<{ $right: boolean }>`
@@ -124,8 +127,15 @@ export function Concertina({
     return room - 6;
   };
 
+  const strip = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const leaf = strip.current?.querySelector(`[data-key="${open}"]`);
+    leaf?.scrollIntoView({ block: "nearest", inline: "nearest" });
+  }, [open]);
+
   return (
     <Strip
+      ref={strip}
       aria-label="Concertina: all pages"
       orientation="horizontal"
       selectionMode="multiple"

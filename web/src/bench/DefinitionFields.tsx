@@ -104,7 +104,7 @@ function ValueFields({
   swatch: SwatchEntry;
   color: Color;
   onTry: (color: Color | undefined) => void;
-  onChange: (color: Color) => void;
+  onChange: (color: Color) => unknown;
 }) {
   if (color.type === "inks") {
     return null;
@@ -147,7 +147,7 @@ function ShareField({
   label: string;
   percent: number;
   onTry: (percent: number | undefined) => void;
-  onCommit: (percent: number) => void;
+  onCommit: (percent: number) => unknown;
 }) {
   return (
     <SlideField
@@ -168,15 +168,17 @@ function ShareField({
 export function DefinitionFields({
   publication,
   swatch,
+  definition,
   onTry,
   onChange,
 }: {
   publication: Publication;
   swatch: SwatchEntry;
+  /** As it is now, what was just changed included. */
+  definition: Definition;
   onTry: (definition: Definition | undefined) => void;
-  onChange: (definition: Definition) => void;
+  onChange: (definition: Definition) => unknown;
 }) {
-  const { definition } = swatch;
   const others = swatchOptions(publication).filter((option) => option.id !== swatch.id);
   const shared = { publication, swatch };
   switch (definition.type) {
@@ -229,14 +231,14 @@ export function DefinitionFields({
             onChange={(one) => onChange({ ...definition, one })}
           />
           <Choice
-            label="The rest is"
+            label="With"
             value={definition.other}
             options={others}
             onChange={(other) => onChange({ ...definition, other })}
           />
           <ShareField
             {...shared}
-            label="First %"
+            label="Share of the first %"
             percent={definition.percent}
             onTry={(percent) =>
               onTry(percent === undefined ? undefined : { ...definition, percent })

@@ -1,12 +1,14 @@
 import { Plus, Trash2 } from "lucide-react";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
+import { useChanges } from "../api/useChanges";
 import type { Owner, Publication, TextFrame } from "../api/types";
 import { theme } from "../theme";
 import { Button, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Field, Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
+import { trimOf } from "../publication/sizes";
 import { sideOptions } from "./BackgroundEditor";
 
 const ParagraphBox = styled.fieldset`
@@ -42,26 +44,36 @@ export function FrameEditor({
 }) {
   const steps = useSteps(publication);
   const { unit } = publication.setup;
+  const trim = trimOf(publication, owner);
   const looks = publication.looks.map(({ look }) => ({ id: look.id, label: look.name }));
 
-  const place = (box: Partial<TextFrame["box"]>, sides = frame.sides) =>
-    steps.make(
-      { type: "placeFrame", frame: frame.id, sides, box: { ...frame.box, ...box } },
-      "Frame placed",
-    );
-  const write = (paragraphs: { paragraph: string; look: string; text: string }[]) =>
-    steps.make({ type: "writeText", frame: frame.id, paragraphs }, "Text stored");
-  const written = frame.paragraphs.map((paragraph) => ({
-    paragraph: paragraph.id,
-    look: paragraph.look,
-    text: textOf(paragraph),
-  }));
+  const [placed, become] = useChanges(
+    publication,
+    frame.id,
+    { sides: frame.sides, box: frame.box },
+    ({ was, made }) => ({ type: "placeFrame", frame: frame.id, ...made, was }),
+    "Frame placed",
+  );
+  const { box } = placed;
+  const place = (changes: Partial<TextFrame["box"]>, sides = placed.sides) =>
+    become({ sides, box: { ...box, ...changes } });
+  const [written, write] = useChanges(
+    publication,
+    frame.id,
+    frame.paragraphs.map((paragraph) => ({
+      paragraph: paragraph.id,
+      look: paragraph.look,
+      text: textOf(paragraph),
+    })),
+    ({ was, made }) => ({ type: "writeText", frame: frame.id, paragraphs: made, was }),
+    "Text stored",
+  );
 
   const typed = (index: number, text: string) => {
     const old = written[index];
     if (old) {
       const [first = "", ...more] = text.split(/\r?\n/);
-      write([
+      return write([
         ...written.slice(0, index),
         { ...old, text: first },
         ...more.map((line) => ({
@@ -72,6 +84,7 @@ export function FrameEditor({
         ...written.slice(index + 1),
       ]);
     }
+    return undefined;
   };
 
   return (
@@ -80,38 +93,42 @@ export function FrameEditor({
         <LengthField
           label="From the left"
           unit={unit}
-          value={frame.box.x}
+          of={trim.width}
+          value={box.x}
           onCommit={(x) => place({ x })}
         />
         <LengthField
           label="From the top"
           unit={unit}
-          value={frame.box.y}
+          of={trim.height}
+          value={box.y}
           onCommit={(y) => place({ y })}
         />
         <LengthField
           label="Width"
           unit={unit}
-          value={frame.box.width}
+          of={trim.width}
+          value={box.width}
           onCommit={(width) => place({ width })}
         />
         <LengthField
           label="Height"
           unit={unit}
-          value={frame.box.height}
+          of={trim.height}
+          value={box.height}
           onCommit={(height) => place({ height })}
         />
       </Row>
       {owner.type === "onParent" && publication.setup.facing && (
         <Choice
           label="Shows on"
-          value={frame.sides}
+          value={placed.sides}
           options={sideOptions}
           onChange={(id) => place({}, id as TextFrame["sides"])}
         />
       )}
-      {frame.paragraphs.map((paragraph, index) => (
-        <ParagraphBox key={paragraph.id}>
+      {written.map((paragraph, index) => (
+        <ParagraphBox key={paragraph.paragraph}>
           <legend>Paragraph {index + 1}</legend>
           <Row $columns="minmax(0, 1fr) auto">
             <Choice
@@ -126,7 +143,7 @@ export function FrameEditor({
             <QuietButton
               aria-label={`Remove paragraph ${index + 1}`}
               isDisabled={written.length === 1}
-              onPress={() => write(written.filter((_, i) => i !== index))}
+              onPress={() => void write(written.filter((_, i) => i !== index))}
             >
               <Trash2 size={15} aria-hidden />
             </QuietButton>
@@ -135,8 +152,8 @@ export function FrameEditor({
             label={`Text of paragraph ${index + 1}`}
             hiddenLabel
             multiline
-            rows={textOf(paragraph).length > 80 ? 6 : 2}
-            value={textOf(paragraph)}
+            rows={paragraph.text.length > 80 ? 6 : 2}
+            value={paragraph.text}
             onCommit={(text) => typed(index, text)}
           />
         </ParagraphBox>
@@ -144,7 +161,7 @@ export function FrameEditor({
       <Row $columns="auto auto 1fr">
         <Button
           onPress={() =>
-            write([
+            void write([
               ...written,
               {
                 paragraph: crypto.randomUUID(),

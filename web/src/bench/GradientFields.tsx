@@ -31,7 +31,7 @@ export function GradientFields({
   gradient: Gradient;
   /** The edit that gives the background a gradient. */
   giving: (gradient: Gradient) => Edit;
-  onChange: (gradient: Gradient) => void;
+  onChange: (gradient: Gradient) => unknown;
 }) {
   const { stops } = gradient;
   const changed = (index: number, part: Partial<Stop>): Gradient => ({
@@ -60,11 +60,11 @@ export function GradientFields({
     <>
       <Row $columns="minmax(0, 1fr) 84px">
         <Choice
-          label="Runs"
+          label="Type"
           value={gradient.kind}
           options={[
-            { id: "LINEAR", label: "In one direction" },
-            { id: "RADIAL", label: "From the middle" },
+            { id: "LINEAR", label: "Linear" },
+            { id: "RADIAL", label: "Radial" },
           ]}
           onChange={(kind) => onChange({ ...gradient, kind: kind as Gradient["kind"] })}
         />
@@ -77,7 +77,7 @@ export function GradientFields({
         )}
       </Row>
       <Tick
-        label="Read from its end"
+        label="Reverse"
         checked={gradient.reversed}
         onChange={(reversed) => onChange({ ...gradient, reversed })}
       />
@@ -108,7 +108,7 @@ export function GradientFields({
           </Row>
           <Row $columns="repeat(3, minmax(0, 1fr))">
             <NumberField
-              label="At %"
+              label="Position %"
               value={stop.position}
               onCommit={(position) => set(index, { position })}
             />

@@ -1,6 +1,7 @@
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { useOptions, useSteps } from "../api/queries";
+import { useChanges } from "../api/useChanges";
 import type { Look, LookEntry, Publication } from "../api/types";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
@@ -28,9 +29,14 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
   const options = useOptions();
   const [removing, setRemoving] = useState(false);
   const [replacement, setReplacement] = useState<string>();
-  const { look } = entry;
-  const change = (changed: Partial<Look>) =>
-    steps.make({ type: "changeLook", look: { ...look, ...changed } }, "Look changed");
+  const [look, become] = useChanges(
+    publication,
+    entry.look.id,
+    entry.look,
+    ({ was, made }) => ({ type: "changeLook", look: made, was }),
+    "Look changed",
+  );
+  const change = (changed: Partial<Look>) => become({ ...look, ...changed });
   const families = options.data?.families ?? [];
   const weights = families.find((family) => family.name === look.family)?.weights ?? [];
   const remove = (instead?: string) => {
@@ -53,6 +59,7 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
         giving={(swatch, tint) => ({
           type: "changeLook",
           look: { ...look, color: { swatch, tint: tint ?? look.color.tint } },
+          was: look,
         })}
       />
       <Row>
@@ -71,12 +78,14 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
         <LengthField
           label="Size"
           unit="PT"
+          of={look.size}
           value={look.size}
           onCommit={(size) => change({ size })}
         />
         <LengthField
           label="Leading"
           unit="PT"
+          of={look.size}
           value={look.leading}
           onCommit={(leading) => change({ leading })}
         />
@@ -87,6 +96,7 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
         <LengthField
           label="Space above"
           unit="PT"
+          of={look.size}
           value={look.before}
           onCommit={(before) => change({ before })}
         />

@@ -92,7 +92,6 @@ const Cross = styled.svg`
   overflow: visible;
 `;
 
-/** An item that the walk through the page has come to. */
 /** What a mark says of a finding that is no ratio. */
 const brief: Record<string, string> = {
   "text-overflow": "no room",
@@ -127,6 +126,7 @@ function before(findings: Finding[], index: number): number {
     ).length;
 }
 
+/** An item that the walk through the page has come to. */
 export interface Focus {
   page: string;
   where: { x: number; y: number; width: number; height: number };

@@ -164,8 +164,8 @@ function SamplingNote() {
   return (
     <Sampler role="status">
       <p>
-        AssetIntake a colour for <strong>{bench.sampling.naming}</strong>. Go to a point of a page,
-        then take what is painted there.
+        Taking a colour for <strong>{bench.sampling.naming}</strong>. Go to a point of a page, then
+        take what is painted there.
       </p>
       <Button onPress={() => bench.sample(undefined)}>Leave it as it is</Button>
     </Sampler>
@@ -220,7 +220,7 @@ function One({
     case "textStratum":
       return <Text publication={publication} page={page} stratum={stratum} viewing={viewing} />;
     case "fillStratum":
-      return <Ground publication={publication} page={page} stratum={stratum} />;
+      return <AreaStratum publication={publication} page={page} stratum={stratum} />;
     case "stockStratum":
       return (
         <>
@@ -302,7 +302,7 @@ function Text({
   );
 }
 
-function Ground({
+function AreaStratum({
   publication,
   page,
   stratum,

@@ -1,6 +1,7 @@
 import { ArrowDown, ArrowUp, Crosshair, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { readColor, useSteps } from "../api/queries";
+import { useChanges } from "../api/useChanges";
 import type { Definition, Publication, SwatchEntry } from "../api/types";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
@@ -10,8 +11,8 @@ import { Actions, Modal } from "../ui/Modal";
 import { useStatus } from "../ui/Status";
 import { LookOfColor } from "../color/LookOfColor";
 import { RecentColors } from "../color/RecentColors";
-import { remember } from "../color/recent";
-import { inSpaceOf } from "../color/spaces";
+import { useRemembered } from "../color/recent";
+import { written } from "../color/spaces";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { counted } from "../ui/words";
 import { useBench } from "./BenchState";
@@ -31,15 +32,20 @@ export function SwatchEditor({
   const bench = useBench();
   const [removing, setRemoving] = useState(false);
   const [replacement, setReplacement] = useState<string>();
-  const { definition } = swatch;
+  const remembered = useRemembered(publication.id, swatch);
+  const [definition, change] = useChanges(
+    publication,
+    swatch.id,
+    swatch.definition,
+    ({ was, made }) => ({ type: "changeSwatch", swatch: swatch.id, definition: made, was }),
+    `Swatch “${swatch.name}” changed`,
+  );
   const index = publication.swatches.findIndex((each) => each.id === swatch.id);
 
-  const change = (changed: Definition) => {
-    remember(publication.id, swatch);
-    steps.make(
-      { type: "changeSwatch", swatch: swatch.id, definition: changed },
-      `Swatch “${swatch.name}” changed`,
-    );
+  /** A colour that was chosen as a whole, not one of its values. */
+  const choose = (chosen: Definition) => {
+    remembered();
+    return change(chosen);
   };
   const move = (after: number) => {
     const before = publication.swatches[after]?.id;
@@ -49,16 +55,15 @@ export function SwatchEditor({
       ...(before ? { after: before } : {}),
     });
   };
-  /** A written colour is kept in the space the swatch is defined in, where it is defined by values. */
+  /** A written colour stays what was written. */
   const write = async (text: string) => {
     try {
-      const read = await readColor(publication, text);
-      const kind = kindOf(definition);
-      if (kind === "spot" || (kind === "cmyk" && read.color.type === "rgb")) {
-        change(inSpaceOf(definition, read));
-      } else {
-        change({ type: "plain", color: read.color });
-      }
+      const { color } = await readColor(publication, text);
+      await choose(
+        definition.type === "spotInk"
+          ? { type: "spotInk", equivalent: color }
+          : { type: "plain", color },
+      );
     } catch (error) {
       status.fail(error instanceof Error ? error.message : String(error));
     }
@@ -69,7 +74,7 @@ export function SwatchEditor({
   const sample = () =>
     bench.sample({
       naming,
-      take: (taken) => change(definitionOf(taken, publication)),
+      take: (taken) => void choose(definitionOf(taken, publication)),
       refuses: (taken) => refusedFor(publication, taken, swatch.id),
     });
   const remove = (instead?: string) => {
@@ -95,16 +100,16 @@ export function SwatchEditor({
       <Field
         label="Name"
         value={swatch.name}
-        onCommit={(name) => steps.make({ type: "renameSwatch", swatch: swatch.id, name })}
+        onCommit={(name) => steps.stored({ type: "renameSwatch", swatch: swatch.id, name })}
       />
       <Choice
-        label="Made as"
+        label="Colour type"
         value={kindOf(definition)}
         options={kinds}
         onChange={(kind) => {
           const begun = startOf(kind as Kind, swatch, publication);
           if (begun) {
-            change(begun);
+            void change(begun);
           } else {
             status.fail("There is no other swatch to derive from; add one first.");
           }
@@ -113,8 +118,9 @@ export function SwatchEditor({
       <DefinitionFields
         publication={publication}
         swatch={swatch}
+        definition={definition}
         onTry={tryOut}
-        onChange={change}
+        onChange={(changed) => void change(changed)}
       />
       {(definition.type === "plain" || definition.type === "spotInk") && (
         <Fold head={<Name>By lightness, chroma and hue</Name>}>
@@ -124,20 +130,27 @@ export function SwatchEditor({
       {(definition.type === "plain" || definition.type === "spotInk") && (
         <Field
           label="Write a colour: hex, rgb(), hsl(), lab(), cmyk(), a name"
-          value={swatch.screen}
-          onCommit={(text) => void write(text)}
+          value={written(
+            definition.type === "plain" ? definition.color : definition.equivalent,
+            swatch,
+          )}
+          onCommit={write}
         />
       )}
       <Button onPress={sample}>
         <Crosshair size={15} aria-hidden />
         Take a colour from the page…
       </Button>
-      <RecentColors publication={publication} naming={naming} onTake={change} />
+      <RecentColors
+        publication={publication}
+        naming={naming}
+        onTake={(taken) => void choose(taken)}
+      />
       <SwatchValues
         swatch={swatch}
         inkLimit={publication.inkLimit}
         onUseNearest={() =>
-          change({
+          void choose({
             type: "plain",
             color: { ...swatch.nearestInk, type: "cmyk" },
           })

@@ -39,7 +39,7 @@ export function SwatchValues({
   return (
     <>
       <List aria-label={`${swatch.name} in other spaces`}>
-        <dt>Ink</dt>
+        <dt>CMYK</dt>
         <dd>
           C {ink.cyan} M {ink.magenta} Y {ink.yellow} K {ink.black}, {swatch.totalInk} % in all
         </dd>

@@ -57,6 +57,8 @@ const keys = [
   ["Page up, Page down", "spread before, spread after"],
   ["+ and −", "larger, smaller"],
   ["W, S, A, E", "whole page, spread, actual size, to selection"],
+  ["C, D, T", "fold catalogue, strata, pages away or back"],
+  ["F", "fold everything away or back"],
   ["Alt + C", "colour to the bleed"],
   ["Ctrl + Z", "undo; with Shift redo"],
 ] as const;

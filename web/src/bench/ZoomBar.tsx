@@ -1,10 +1,19 @@
-import { ChevronLeft, ChevronRight, Minus, Plus } from "lucide-react";
+import {
+  ChevronLeft,
+  ChevronRight,
+  Minus,
+  PanelBottom,
+  PanelLeft,
+  PanelRight,
+  Plus,
+} from "lucide-react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { theme } from "../theme";
 import { Button, QuietButton } from "../ui/Button";
 import { Field } from "../ui/Field";
 import { useStatus } from "../ui/Status";
+import type { Panel, Panels } from "./panels";
 import { nextPercent, parsePercent, type Zoom } from "./zoom";
 
 const Bar = styled(Aria.Toolbar)`
@@ -42,6 +51,16 @@ const Way = styled(Button)`
   }
 `;
 
+const shownPanels: { id: Panel; label: string; Icon: typeof PanelLeft }[] = [
+  { id: "catalogue", label: "Catalogue", Icon: PanelLeft },
+  { id: "pages", label: "Pages", Icon: PanelBottom },
+  { id: "strata", label: "Strata", Icon: PanelRight },
+];
+
+const Sign = styled(Way)`
+  padding: 2px 5px;
+`;
+
 /** Turning spreads and zooming, with a field and buttons; the spread has keys for the same. */
 export function ZoomBar({
   zoom,
@@ -50,6 +69,8 @@ export function ZoomBar({
   spreads,
   label,
   hasSelection,
+  panels,
+  onPanel,
   onZoom,
   onSelection,
   onSpread,
@@ -60,6 +81,9 @@ export function ZoomBar({
   spreads: number;
   label: string;
   hasSelection: boolean;
+  /** What is open around the spread. */
+  panels: Panels;
+  onPanel: (panel: Panel) => void;
   onZoom: (zoom: Zoom) => void;
   onSelection: () => void;
   onSpread: (index: number) => void;
@@ -85,6 +109,13 @@ export function ZoomBar({
         <ChevronRight size={18} aria-hidden />
       </QuietButton>
       <Push />
+      <Ways role="group" aria-label="Panels">
+        {shownPanels.map(({ id, label, Icon }) => (
+          <Sign key={id} aria-label={label} aria-pressed={panels[id]} onPress={() => onPanel(id)}>
+            <Icon size={15} aria-hidden />
+          </Sign>
+        ))}
+      </Ways>
       <Ways role="group" aria-label="Show">
         <Way aria-pressed={zoom.kind === "page"} onPress={() => onZoom({ kind: "page" })}>
           Page

@@ -4,6 +4,7 @@ import type { Color, Definition, Publication, SwatchEntry } from "../api/types";
 import { Stack } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
 import { useStatus } from "../ui/Status";
+import { useHeld } from "../ui/useHeld";
 import { GamutPlane } from "./GamutPlane";
 import { SlideField } from "./SlideField";
 import { inSpaceOf } from "./spaces";
@@ -19,13 +20,17 @@ export function LookOfColor({
   publication: Publication;
   swatch: SwatchEntry;
   onTry: (definition: Definition | undefined) => void;
-  onChange: (definition: Definition) => void;
+  onChange: (definition: Definition) => Promise<boolean>;
 }) {
   const status = useStatus();
   const asking = useRef(false);
   const { condition } = publication.setup.press;
-  const { lightness } = swatch.lab;
-  const { chroma, hue } = swatch;
+  const held = useHeld(swatch.id, {
+    lightness: swatch.lab.lightness,
+    chroma: swatch.chroma,
+    hue: swatch.hue,
+  });
+  const { lightness, chroma, hue } = held.value;
 
   const read = async (l: number, c: number, h: number): Promise<Definition> => {
     const color = await readColor(publication, `lch(${l} ${c} ${h})`);
@@ -44,13 +49,16 @@ export function LookOfColor({
       }
     }
   };
-  const commit = async (l: number, c: number, h: number) => {
+  const store = async (l: number, c: number, h: number) => {
     try {
-      onChange(await read(l, c, h));
+      return await onChange(await read(l, c, h));
     } catch (error) {
       status.fail(error instanceof Error ? error.message : String(error));
+      return false;
     }
   };
+  const commit = (l: number, c: number, h: number) =>
+    held.hold({ lightness: l, chroma: c, hue: h }, () => store(l, c, h));
   const lab: Color = { ...swatch.lab, type: "lab" };
   const fields = [
     { axis: "LIGHTNESS", label: "Lightness", value: lightness, most: 100 },
@@ -86,7 +94,7 @@ export function LookOfColor({
           step={1}
           picture={stripOf(condition, lab, axis)}
           onTry={(to) => (to === undefined ? onTry(undefined) : void tryOut(...moved(axis, to)))}
-          onCommit={(to) => void commit(...moved(axis, to))}
+          onCommit={(to) => commit(...moved(axis, to))}
         />
       ))}
     </Stack>

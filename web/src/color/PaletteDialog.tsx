@@ -70,8 +70,8 @@ export function PaletteDialog({
 
   return (
     <Modal title={`Palette of “${publication.name}”`} isOpen onClose={onClose}>
-      <section aria-label="Out">
-        <h3>Take it along</h3>
+      <section aria-label="Export">
+        <h3>Export</h3>
         <Links>
           {formats.map(({ id, label }) => (
             <li key={id}>
@@ -83,8 +83,8 @@ export function PaletteDialog({
           ))}
         </Links>
       </section>
-      <section aria-label="In">
-        <h3>Bring one in</h3>
+      <section aria-label="Import">
+        <h3>Import</h3>
         <FileButton accepted={[".json", ".css", ".csv"]} onFile={(file) => read.mutate(file)}>
           <Button isDisabled={read.isPending}>
             <FileUp size={15} aria-hidden />

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { theme } from "../theme";
@@ -41,6 +41,9 @@ const Thumb = styled(Aria.SliderThumb)`
   }
 `;
 
+/** When no key was pressed for so long, in milliseconds, the value that the keys led to is taken. */
+const PAUSE = 700;
+
 /** A component of a colour: a slider over a picture of where it leads, and the number itself. */
 export function SlideField({
   label,
@@ -63,12 +66,49 @@ export function SlideField({
   /** Address of the picture along the slider. */
   picture: string;
   onTry: (value: number | undefined) => void;
-  onCommit: (value: number) => void;
+  onCommit: (value: number) => unknown;
 }) {
   const [held, setHeld] = useState<number>();
+  const byKey = useRef(false);
+  const waiting = useRef<{ timer: ReturnType<typeof setTimeout>; commit: () => void }>(undefined);
+  const take = (to: number) => {
+    waiting.current = undefined;
+    setHeld(undefined);
+    onTry(undefined);
+    if (to !== value) {
+      onCommit(to);
+    }
+  };
+  /** What the keys led to is taken at once: the slider is left, or goes away. */
+  const flush = () => {
+    const last = waiting.current;
+    if (last) {
+      clearTimeout(last.timer);
+      last.commit();
+    }
+  };
+  const flushed = useRef(flush);
+  useEffect(() => {
+    flushed.current = flush;
+  });
+  useEffect(() => () => flushed.current(), []);
   const shown = Math.min(most, Math.max(least, held ?? value));
   return (
-    <Line $label={label.length < 5 ? "32px" : "62px"}>
+    <Line
+      $label={label.length < 5 ? "32px" : "62px"}
+      onKeyDownCapture={(event) => {
+        byKey.current = true;
+        // a step of undo is to take back what the keys led to
+        if (event.ctrlKey || event.metaKey) {
+          flush();
+        }
+      }}
+      onPointerDownCapture={() => {
+        byKey.current = false;
+        flush();
+      }}
+      onBlur={flush}
+    >
       <Quiet aria-hidden>{label}</Quiet>
       <Aria.Slider
         aria-label={name}
@@ -81,10 +121,14 @@ export function SlideField({
           onTry(Number(to));
         }}
         onChangeEnd={(to) => {
-          setHeld(undefined);
-          onTry(undefined);
-          if (Number(to) !== value) {
-            onCommit(Number(to));
+          if (waiting.current) {
+            clearTimeout(waiting.current.timer);
+          }
+          const commit = () => take(Number(to));
+          if (byKey.current) {
+            waiting.current = { timer: setTimeout(commit, PAUSE), commit };
+          } else {
+            commit();
           }
         }}
       >

@@ -1,7 +1,7 @@
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Definition, SwatchEntry } from "../api/types";
 
-/** A colour as it was when it was last worked on. */
+/** A colour that was chosen: written, taken from the page, or what a swatch was left as. */
 export interface Recent {
   definition: Definition;
   screen: string;
@@ -21,8 +21,8 @@ function read(publication: string): Recent[] {
   }
 }
 
-/** Notes a colour that is about to be given up, or was just chosen. */
-export function remember(publication: string, swatch: SwatchEntry) {
+/** Notes a colour that was chosen. */
+function remember(publication: string, swatch: SwatchEntry) {
   const { definition, screen, values } = swatch;
   if (definition.type === "plain" || definition.type === "spotInk") {
     const plain: Definition =
@@ -43,4 +43,39 @@ export function useRecent(publication: string): Recent[] {
     return () => window.removeEventListener(changed, again);
   }, [publication]);
   return recent;
+}
+
+/**
+ * Notes what a swatch was before it is worked on, and what it is left as; not the values that it
+ * goes through on the way there.
+ *
+ * @returns says that the next change is a colour chosen as a whole
+ */
+export function useRemembered(publication: string, swatch: SwatchEntry): () => void {
+  const begun = useRef(swatch);
+  const latest = useRef(swatch);
+  const chosen = useRef(false);
+  useEffect(() => {
+    if (latest.current.values !== swatch.values) {
+      if (latest.current === begun.current) {
+        remember(publication, begun.current);
+      }
+      if (chosen.current) {
+        remember(publication, swatch);
+      }
+      chosen.current = false;
+    }
+    latest.current = swatch;
+  }, [publication, swatch]);
+  useEffect(
+    () => () => {
+      if (latest.current.values !== begun.current.values) {
+        remember(publication, latest.current);
+      }
+    },
+    [publication],
+  );
+  return () => {
+    chosen.current = true;
+  };
 }

@@ -83,6 +83,7 @@ export function StockAnswers({ publication }: { publication: Publication }) {
             {
               type: "changeSetup",
               setup: { ...setup, press: { ...setup.press, stockIsReal: true } },
+              was: setup,
             },
             "Answered: the paper really is this colour",
           )

@@ -10,7 +10,7 @@ import { countedByPage } from "../findings/counted";
 import { useOpened } from "../publication/PublicationScreen";
 import { overviewSizes } from "../publication/sizes";
 import { theme } from "../theme";
-import { SmallPage } from "../ui/SmallPage";
+import { edges, SmallPage } from "../ui/SmallPage";
 import { VisuallyHidden } from "../ui/Notice";
 import { MoreActions } from "./MoreActions";
 import { useWidth } from "./useWidth";
@@ -110,6 +110,7 @@ const Cell = styled(Aria.ListBoxItem)`
   & img {
     display: block;
     background: ${theme.color.paper};
+    box-shadow: ${edges("NONE")};
   }
   & .line {
     display: flex;

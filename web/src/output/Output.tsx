@@ -122,8 +122,8 @@ export function Output() {
               </p>
               {open > 0 && (
                 <p>
-                  <Failed>✕ {counted(open, "finding is", "findings are")} still open.</Failed> The
-                  file will have what they describe.
+                  <Failed>✕ {counted(open, "finding is", "findings are")} still open.</Failed> They
+                  will be in the file.
                 </p>
               )}
             </div>

@@ -42,12 +42,12 @@ export function Cell({
   publication,
   cell,
   text,
-  ground,
+  backdrop,
 }: {
   publication: Publication;
   cell: PairCell;
   text: Side | undefined;
-  ground: Side | undefined;
+  backdrop: Side | undefined;
 }) {
   const used = cell.pages.length > 0;
   const { sample } = cell;
@@ -83,9 +83,14 @@ export function Cell({
       ) : (
         <Quiet as="p">does not occur</Quiet>
       )}
-      {!cell.passes && text?.swatch && !ground?.mixed && (
+      {!cell.passes && text?.swatch && !backdrop?.mixed && (
         <Fold head={<Name>Mend it…</Name>}>
-          <Mends publication={publication} text={text} ground={ground} required={cell.required} />
+          <Mends
+            publication={publication}
+            text={text}
+            backdrop={backdrop}
+            required={cell.required}
+          />
         </Fold>
       )}
     </>
@@ -112,19 +117,19 @@ const Offer = styled.div`
 function Mends({
   publication,
   text,
-  ground,
+  backdrop,
   required,
 }: {
   publication: Publication;
   text: Side;
-  ground: Side | undefined;
+  backdrop: Side | undefined;
   required: number;
 }) {
   const mends = usePairMends(publication, {
     text: text.swatch ?? "",
     textTint: text.tint,
     required,
-    ...(ground?.swatch ? { ground: ground.swatch, groundTint: ground.tint } : {}),
+    ...(backdrop?.swatch ? { backdrop: backdrop.swatch, backdropTint: backdrop.tint } : {}),
   });
   const steps = useSteps(publication);
   if (mends.isPending) {

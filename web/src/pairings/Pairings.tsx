@@ -76,22 +76,22 @@ export function Pairings() {
       </Main>
     );
   }
-  const { texts, grounds, cells } = pairings.data;
+  const { texts, backdrops, cells } = pairings.data;
   const failing = cells.filter((cell) => !cell.passes && cell.pages.length > 0).length;
   const wanted = (cell: PairCell) =>
     shown === "all" || (cell.pages.length > 0 && (shown === "used" || !cell.passes));
-  const at = (text: number, ground: number) =>
-    cells.find((cell) => cell.text === text && cell.ground === ground);
+  const at = (text: number, backdrop: number) =>
+    cells.find((cell) => cell.text === text && cell.backdrop === backdrop);
   const rows = sorted(texts.length, order, (row) =>
     Math.min(
       ...cells.filter((cell) => cell.text === row && wanted(cell)).map((cell) => cell.ratio),
     ),
   ).filter((row) => cells.some((cell) => cell.text === row && wanted(cell)));
-  const columns = sorted(grounds.length, order, (column) =>
+  const columns = sorted(backdrops.length, order, (column) =>
     Math.min(
-      ...cells.filter((cell) => cell.ground === column && wanted(cell)).map((cell) => cell.ratio),
+      ...cells.filter((cell) => cell.backdrop === column && wanted(cell)).map((cell) => cell.ratio),
     ),
-  ).filter((column) => cells.some((cell) => cell.ground === column && wanted(cell)));
+  ).filter((column) => cells.some((cell) => cell.backdrop === column && wanted(cell)));
 
   return (
     <Main>
@@ -152,10 +152,10 @@ export function Pairings() {
                   {columns.map((column) => (
                     <th key={column} scope="col">
                       <span>
-                        <Chip $color={grounds[column]?.screen ?? "transparent"} $size={22} />
-                        {grounds[column]?.name}
+                        <Chip $color={backdrops[column]?.screen ?? "transparent"} $size={22} />
+                        {backdrops[column]?.name}
                       </span>
-                      <Quiet>{grounds[column]?.values}</Quiet>
+                      <Quiet>{backdrops[column]?.values}</Quiet>
                     </th>
                   ))}
                 </tr>
@@ -179,7 +179,7 @@ export function Pairings() {
                               publication={publication}
                               cell={cell}
                               text={texts[row]}
-                              ground={grounds[column]}
+                              backdrop={backdrops[column]}
                             />
                           )}
                         </td>

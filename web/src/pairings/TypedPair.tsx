@@ -33,18 +33,18 @@ export function TypedPair({
   viewing: Viewing;
 }) {
   const [text, setText] = useState("");
-  const [ground, setGround] = useState("");
-  const pair = useTypedPair(publication, text, ground, viewing);
+  const [backdrop, setBackdrop] = useState("");
+  const pair = useTypedPair(publication, text, backdrop, viewing);
   return (
     <Line role="group" aria-label="Try a pair">
       <DraftField label="Try a text colour" value={text} onChange={setText} />
-      <DraftField label="on a background" value={ground} onChange={setGround} />
+      <DraftField label="on a background" value={backdrop} onChange={setBackdrop} />
       <Answer role="status">
         {pair.isError && pair.error.message}
         {pair.data && (
           <>
             <Chip $color={pair.data.text} $size={22} />
-            <Chip $color={pair.data.ground} $size={22} />
+            <Chip $color={pair.data.backdrop} $size={22} />
             <strong>{ratio(pair.data.ratio)}</strong>
             {pair.data.verdict}
           </>

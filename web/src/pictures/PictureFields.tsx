@@ -1,5 +1,7 @@
 import { useState } from "react";
 import type { Background, Fill, Owner, Placing, Publication } from "../api/types";
+import { trimOf } from "../publication/sizes";
+import { hex } from "../color/spaces";
 import { AnchorFields } from "../bench/AnchorFields";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
@@ -13,23 +15,23 @@ type PdfPage = Extract<Fill, { type: "pdfPage" }>;
 type SeeThrough = NonNullable<Picture["seeThrough"]>;
 
 const fits: { id: Placing["fit"]; label: string }[] = [
-  { id: "COVER", label: "Cover all of it" },
-  { id: "CONTAIN", label: "All of the picture" },
-  { id: "STRETCH", label: "Stretched to it" },
-  { id: "TILE", label: "Again and again" },
-  { id: "SIZED", label: "By a size" },
+  { id: "COVER", label: "Cover" },
+  { id: "CONTAIN", label: "Contain" },
+  { id: "STRETCH", label: "Stretch" },
+  { id: "TILE", label: "Tile" },
+  { id: "SIZED", label: "Own size" },
 ];
 
 const bases: { id: Placing["base"]; label: string }[] = [
-  { id: "OWN", label: "of its own size" },
-  { id: "PAGE", label: "of the page’s width" },
+  { id: "OWN", label: "Its own size" },
+  { id: "PAGE", label: "The page’s width" },
 ];
 
 const runOutNames: Record<Picture["runOut"], string> = {
-  NONE: "Nothing: it ends there",
-  EDGE_COLOR: "The colour of each edge",
-  MIRROR: "The picture, mirrored",
-  ENLARGE: "The picture, made larger",
+  NONE: "Nothing",
+  EDGE_COLOR: "Colour of each edge",
+  MIRROR: "Mirrored picture",
+  ENLARGE: "Enlarged picture",
 };
 
 /** Which picture or page fills an area, and how it lies there. */
@@ -44,7 +46,7 @@ export function PictureFields({
   owner: Owner;
   background: Background;
   fill: Picture | PdfPage;
-  onChange: (fill: Fill) => void;
+  onChange: (fill: Fill) => unknown;
 }) {
   const { placing } = fill;
   const place = (changed: Partial<Placing>) =>
@@ -70,13 +72,13 @@ export function PictureFields({
       )}
       <Row $columns="minmax(0, 1fr) 84px">
         <Choice
-          label="Fills the area"
+          label="Fit"
           value={placing.fit}
           options={fits}
           onChange={(fit) => place({ fit: fit as Placing["fit"] })}
         />
         <NumberField
-          label="Turned °"
+          label="Rotation °"
           value={placing.rotation}
           onCommit={(rotation) => place({ rotation })}
         />
@@ -89,7 +91,7 @@ export function PictureFields({
             onCommit={(percent) => place({ percent })}
           />
           <Choice
-            label="of what"
+            label="Relative to"
             value={placing.base}
             options={bases}
             onChange={(base) => place({ base: base as Placing["base"] })}
@@ -99,12 +101,12 @@ export function PictureFields({
       {placing.fit === "COVER" && (
         <Row>
           <NumberField
-            label="In view, across %"
+            label="Focal point, across %"
             value={placing.focus.x}
             onCommit={(x) => place({ focus: { ...placing.focus, x } })}
           />
           <NumberField
-            label="In view, down %"
+            label="Focal point, down %"
             value={placing.focus.y}
             onCommit={(y) => place({ focus: { ...placing.focus, y } })}
           />
@@ -115,6 +117,7 @@ export function PictureFields({
           <AnchorFields
             label="Placed from"
             unit={publication.setup.unit}
+            trim={trimOf(publication, owner)}
             value={placing}
             onChange={place}
           />
@@ -147,7 +150,7 @@ function RunOutFields({
   owner: Owner;
   background: Background;
   fill: Picture;
-  onChange: (fill: Fill) => void;
+  onChange: (fill: Fill) => unknown;
 }) {
   const [comparing, setComparing] = useState(false);
   if (fill.placing.fit !== "CONTAIN" && fill.placing.fit !== "SIZED") {
@@ -157,7 +160,7 @@ function RunOutFields({
     <>
       <Row $columns="minmax(0, 1fr) auto">
         <Choice
-          label="Beyond its edges"
+          label="Beyond the edges"
           value={fill.runOut}
           options={Object.entries(runOutNames).map(([id, label]) => ({ id, label }))}
           onChange={(id) => onChange({ ...fill, runOut: id as Picture["runOut"] })}
@@ -176,14 +179,13 @@ function RunOutFields({
   );
 }
 
-/** A colour as six digits. */
-function hex(color: SeeThrough["color"]): string {
-  return `#${[color.red, color.green, color.blue]
-    .map((part) => part.toString(16).padStart(2, "0"))
-    .join("")}`;
-}
-
-function SeeThroughFields({ fill, onChange }: { fill: Picture; onChange: (fill: Fill) => void }) {
+function SeeThroughFields({
+  fill,
+  onChange,
+}: {
+  fill: Picture;
+  onChange: (fill: Fill) => unknown;
+}) {
   const { seeThrough, ...rest } = fill;
   const set = (changed: Partial<SeeThrough>) =>
     seeThrough && onChange({ ...fill, seeThrough: { ...seeThrough, ...changed } });
@@ -198,7 +200,7 @@ function SeeThroughFields({ fill, onChange }: { fill: Picture; onChange: (fill: 
   return (
     <>
       <Tick
-        label="One colour of it is see-through"
+        label="One colour is transparent"
         checked={seeThrough !== undefined}
         onChange={(on) =>
           onChange(
@@ -226,7 +228,7 @@ function SeeThroughFields({ fill, onChange }: { fill: Picture; onChange: (fill: 
             />
           </Row>
           <Tick
-            label="Only from the edges inwards"
+            label="Only where connected to the edges"
             checked={seeThrough.fromEdges}
             onChange={(fromEdges) => set({ fromEdges })}
           />

@@ -60,7 +60,7 @@ export function PictureSection({
           publication.assets.map((entry) => entry.asset),
         ),
       };
-      steps.make({ type: "addAsset", asset: named }, `“${named.name}” is here; place it on pages`);
+      steps.make({ type: "addAsset", asset: named }, `“${named.name}” imported; place it on pages`);
     },
     onError: (error) => status.fail(error.message),
   });
@@ -71,10 +71,10 @@ export function PictureSection({
   return (
     <Section
       title="Pictures"
-      note={add.isPending ? "bringing along…" : String(publication.assets.length)}
+      note={add.isPending ? "importing…" : String(publication.assets.length)}
       action={
         <FileButton accepted={accepted} onFile={(file) => add.mutate(file)}>
-          <QuietButton isDisabled={add.isPending} aria-label="Bring a picture or a PDF along">
+          <QuietButton isDisabled={add.isPending} aria-label="Import a picture or PDF">
             <ImagePlus size={16} aria-hidden />
           </QuietButton>
         </FileButton>
@@ -82,7 +82,7 @@ export function PictureSection({
     >
       {publication.assets.length === 0 && (
         <Quiet as="p">
-          No pictures yet. Bring a PNG, JPEG, TIFF, SVG or PDF along to put it behind pages.
+          No pictures yet. Import a PNG, JPEG, TIFF, SVG or PDF to put it behind pages.
         </Quiet>
       )}
       {pictures.map((entry) => (
@@ -205,7 +205,7 @@ function RemovePicture({
         {!used
           ? "It is placed nowhere."
           : others.length === 0
-            ? `It is placed in ${counted(entry.uses, "background", "backgrounds")}. Remove those first, or bring along what takes its place.`
+            ? `It is placed in ${counted(entry.uses, "background", "backgrounds")}. Remove those first, or import what takes its place.`
             : `It is placed in ${counted(entry.uses, "background", "backgrounds")}. Choose what takes its place.`}
       </p>
       {used && others.length > 0 && (

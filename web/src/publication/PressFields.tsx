@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { FileUp } from "lucide-react";
 import { answered } from "../api/client";
 import { readColor, usePressConditions } from "../api/queries";
-import type { Edit, Publication } from "../api/types";
+import type { Publication, Setup } from "../api/types";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Field, Row } from "../ui/Field";
@@ -10,22 +10,24 @@ import { FileButton } from "../ui/FileButton";
 import { Quiet } from "../ui/Fold";
 import { useStatus } from "../ui/Status";
 
+type Press = Setup["press"];
+
 /** What the publication is printed by, and on which paper. */
 export function PressFields({
   publication,
+  press,
   onChange,
 }: {
   publication: Publication;
-  onChange: (edit: Edit) => void;
+  /** As it is now, what was just changed included. */
+  press: Press;
+  onChange: (press: Press) => unknown;
 }) {
   const conditions = usePressConditions();
   const queries = useQueryClient();
   const status = useStatus();
-  const { setup } = publication;
-  const { press } = setup;
   const condition = conditions.data?.find((each) => each.id === press.condition);
-  const change = (changed: Partial<typeof press>) =>
-    onChange({ type: "changeSetup", setup: { ...setup, press: { ...press, ...changed } } });
+  const change = (changed: Partial<Press>) => onChange({ ...press, ...changed });
 
   const bring = useMutation({
     mutationFn: async (file: File) => {
@@ -49,10 +51,7 @@ export function PressFields({
   const stock = lab ? `lab(${tenth(lab.lightness)} ${tenth(lab.a)} ${tenth(lab.b)})` : "";
   const setStock = async (text: string) => {
     if (text.trim() === "") {
-      onChange({
-        type: "changeSetup",
-        setup: { ...setup, press: { condition: press.condition, stockIsReal: false } },
-      });
+      onChange({ condition: press.condition, stockIsReal: false });
       return;
     }
     try {
@@ -85,7 +84,7 @@ export function PressFields({
       <Field
         label={press.stock ? "Stock (empty: that of the press condition)" : "Stock, as measured"}
         value={stock}
-        onCommit={(text) => void setStock(text)}
+        onCommit={setStock}
       />
       <Quiet>The stock is only simulated on the screen; it is never output.</Quiet>
     </>

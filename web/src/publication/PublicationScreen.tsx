@@ -215,13 +215,7 @@ function Opened({ publication }: { publication: Publication }) {
         </Tools>
       </Top>
       <Outlet context={{ publication, viewing } satisfies Shared} />
-      {setup && (
-        <SetupDialog
-          publication={publication}
-          onClose={() => setSetup(false)}
-          onChange={(edit) => steps.make(edit, "Setup changed")}
-        />
-      )}
+      {setup && <SetupDialog publication={publication} onClose={() => setSetup(false)} />}
     </Page>
   );
 }

@@ -1,5 +1,6 @@
-import type { Edit, Publication, Setup } from "../api/types";
-import { useOptions } from "../api/queries";
+import type { Publication, Setup } from "../api/types";
+import { useChanges } from "../api/useChanges";
+import { useOptions, useSteps } from "../api/queries";
 import { MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Field, Row } from "../ui/Field";
@@ -17,17 +18,21 @@ const three = "repeat(auto-fit, minmax(104px, 1fr))";
 export function SetupDialog({
   publication,
   onClose,
-  onChange,
 }: {
   publication: Publication;
   onClose: () => void;
-  onChange: (edit: Edit) => void;
 }) {
-  const { setup } = publication;
+  const steps = useSteps(publication);
+  const [setup, become] = useChanges(
+    publication,
+    publication.id,
+    publication.setup,
+    ({ was, made }) => ({ type: "changeSetup", setup: made, was }),
+    "Setup changed",
+  );
   const { unit, checks } = setup;
   const options = useOptions();
-  const change = (changed: Partial<Setup>) =>
-    onChange({ type: "changeSetup", setup: { ...setup, ...changed } });
+  const change = (changed: Partial<Setup>) => become({ ...setup, ...changed });
   const sizes = options.data?.sizes ?? [];
   const size = sizes.find(
     (each) => each.size.width === setup.trim.width && each.size.height === setup.trim.height,
@@ -38,11 +43,11 @@ export function SetupDialog({
       <Field
         label="Name of the publication"
         value={publication.name}
-        onCommit={(name) => onChange({ type: "renamePublication", name })}
+        onCommit={(name) => steps.stored({ type: "renamePublication", name })}
       />
       <Row $columns="minmax(0, 1fr) minmax(0, 2fr)">
         <Choice
-          label="Goes to"
+          label="Destination"
           value={setup.destination}
           options={destinations}
           onChange={(id) => change({ destination: id as Setup["destination"] })}
@@ -63,9 +68,7 @@ export function SetupDialog({
           options={sizes.map((each) => ({ id: each.name, label: each.name }))}
           onChange={(name) => {
             const chosen = sizes.find((each) => each.name === name);
-            if (chosen) {
-              change({ trim: chosen.size });
-            }
+            return chosen && change({ trim: chosen.size });
           }}
         />
         <LengthField
@@ -81,33 +84,33 @@ export function SetupDialog({
           onCommit={(height) => change({ trim: { ...setup.trim, height } })}
         />
       </Row>
-      <Tick
-        label="Left and right pages face each other"
-        checked={setup.facing}
-        onChange={(facing) => change({ facing })}
-      />
+      <Tick label="Facing pages" checked={setup.facing} onChange={(facing) => change({ facing })} />
       <Row $columns={three}>
         <LengthField
           label="Bleed, top"
           unit={unit}
+          of={setup.trim.height}
           value={setup.bleed.top}
           onCommit={(top) => change({ bleed: { ...setup.bleed, top } })}
         />
         <LengthField
           label="Bleed, bottom"
           unit={unit}
+          of={setup.trim.height}
           value={setup.bleed.bottom}
           onCommit={(bottom) => change({ bleed: { ...setup.bleed, bottom } })}
         />
         <LengthField
           label="Bleed, outside"
           unit={unit}
+          of={setup.trim.width}
           value={setup.bleed.outside}
           onCommit={(outside) => change({ bleed: { ...setup.bleed, outside } })}
         />
         <LengthField
           label="Bleed, spine"
           unit={unit}
+          of={setup.trim.width}
           value={setup.bleed.spine}
           onCommit={(spine) => change({ bleed: { ...setup.bleed, spine } })}
         />
@@ -116,24 +119,28 @@ export function SetupDialog({
         <LengthField
           label="Margin, top"
           unit={unit}
+          of={setup.trim.height}
           value={setup.margins.top}
           onCommit={(top) => change({ margins: { ...setup.margins, top } })}
         />
         <LengthField
           label="Margin, bottom"
           unit={unit}
+          of={setup.trim.height}
           value={setup.margins.bottom}
           onCommit={(bottom) => change({ margins: { ...setup.margins, bottom } })}
         />
         <LengthField
           label="Margin, inside"
           unit={unit}
+          of={setup.trim.width}
           value={setup.margins.inside}
           onCommit={(inside) => change({ margins: { ...setup.margins, inside } })}
         />
         <LengthField
           label="Margin, outside"
           unit={unit}
+          of={setup.trim.width}
           value={setup.margins.outside}
           onCommit={(outside) => change({ margins: { ...setup.margins, outside } })}
         />
@@ -142,6 +149,7 @@ export function SetupDialog({
         <LengthField
           label="Safe area, from trim"
           unit={unit}
+          of={setup.trim.width}
           value={setup.safe}
           onCommit={(safe) => change({ safe })}
         />
@@ -156,7 +164,7 @@ export function SetupDialog({
           onChange={(id) => change({ unit: id as Setup["unit"] })}
         />
         <Choice
-          label="Text is held to"
+          label="Contrast standard"
           value={setup.level}
           options={[
             { id: "AA", label: "WCAG 2.2, AA" },
@@ -165,32 +173,36 @@ export function SetupDialog({
           onChange={(id) => change({ level: id as Setup["level"] })}
         />
       </Row>
-      <PressFields publication={publication} onChange={onChange} />
-      <Fold head={<Name>Bounds of the press checks</Name>}>
+      <PressFields
+        publication={publication}
+        press={setup.press}
+        onChange={(press) => change({ press })}
+      />
+      <Fold head={<Name>Limits of the press checks</Name>}>
         <Row $columns={three}>
           <LengthField
-            label="Small type, under"
+            label="Small type is under"
             unit="PT"
             value={checks.smallType}
             onCommit={(smallType) => change({ checks: { ...checks, smallType } })}
           />
           <NumberField
-            label="In at most, inks"
+            label="Inks in it, at most"
             value={checks.smallTypeInks}
             onCommit={(inks) => change({ checks: { ...checks, smallTypeInks: Math.round(inks) } })}
           />
           <NumberField
-            label="Not out of, inks"
+            label="Inks behind it, fewer than"
             value={checks.reversedInks}
             onCommit={(inks) => change({ checks: { ...checks, reversedInks: Math.round(inks) } })}
           />
           <NumberField
-            label="Plain black, cm²"
+            label="Plain black, at most cm²"
             value={checks.plainBlack}
             onCommit={(plainBlack) => change({ checks: { ...checks, plainBlack } })}
           />
         </Row>
-        <Quiet>The usual bounds are common practice: 9 pt, 1 ink, 3 inks, 50 cm².</Quiet>
+        <Quiet>The usual limits are common practice: 9 pt, 1 ink, 3 inks, 50 cm².</Quiet>
       </Fold>
       <Actions>
         <MainButton onPress={onClose}>Done</MainButton>

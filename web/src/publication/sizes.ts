@@ -1,4 +1,4 @@
-import type { PageEntry, Publication, Schemas } from "../api/types";
+import type { Owner, PageEntry, Publication, Schemas } from "../api/types";
 import { inMillimetres } from "../ui/length";
 
 interface Extent {
@@ -31,4 +31,11 @@ export function overviewSizes(
       height: Math.max(8, Math.round(size.height * fitted)),
     };
   };
+}
+
+/** The size that things on a page or parent are measured by. */
+export function trimOf(publication: Publication, owner: Owner): Schemas["PageSize"] {
+  const page =
+    owner.type === "onPage" ? publication.pages.find((each) => each.id === owner.id) : undefined;
+  return page?.size ?? publication.setup.trim;
 }

@@ -177,7 +177,7 @@ function removal(recipe: string, takeOff: boolean): Edit {
   return { type: "removeRecipe", recipe, takeOff };
 }
 
-/** Saves one from here, or brings one along. */
+/** Saves one from here, or imports one. */
 function NewRecipe({
   publication,
   page,
@@ -212,14 +212,14 @@ function NewRecipe({
         : broughtFromThere(publication, wanted.publication, wanted.recipe),
     onSuccess: (brought) => {
       onClose();
-      steps.make(brought.edit, `“${brought.name}” is here`);
+      steps.make(brought.edit, `“${brought.name}” imported`);
     },
     onError: (error) => status.fail(error.message),
   });
 
   return (
     <Modal title="New recipe" isOpen onClose={onClose}>
-      <h3>Save what is here</h3>
+      <h3>Save the backgrounds of a page or parent</h3>
       <Choice
         label="The backgrounds of"
         value={source}
@@ -243,10 +243,10 @@ function NewRecipe({
           Save
         </MainButton>
       </Actions>
-      <h3>Or bring one along</h3>
+      <h3>Import a recipe</h3>
       {wanted && (
         <Choice
-          label="Of another publication"
+          label="From another publication"
           value={wanted.recipe}
           options={(others.data ?? []).map((each) => ({
             id: each.recipe,
@@ -264,7 +264,7 @@ function NewRecipe({
         </FileButton>
         {wanted && (
           <Button isDisabled={bring.isPending} onPress={() => bring.mutate(undefined)}>
-            Bring it along
+            Import
           </Button>
         )}
         <Button onPress={onClose}>Cancel</Button>

@@ -51,7 +51,7 @@ export function NewPublication({ isOpen, onClose }: { isOpen: boolean; onClose: 
     <Modal title="New publication" isOpen={isOpen} onClose={onClose}>
       <DraftField label="Name" value={name} onChange={setName} />
       <Choice
-        label="Goes to"
+        label="Destination"
         value={destination}
         options={destinations}
         onChange={setDestination}

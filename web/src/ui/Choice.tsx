@@ -101,7 +101,7 @@ export function Choice({
   label: string;
   options: Option[];
   value: string | undefined;
-  onChange: (id: string) => void;
+  onChange: (id: string) => unknown;
   placeholder?: string;
   hiddenLabel?: boolean;
   isDisabled?: boolean;

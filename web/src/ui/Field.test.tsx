@@ -1,4 +1,4 @@
-import { render, screen } from "@testing-library/react";
+import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import { Field } from "./Field";
@@ -62,5 +62,47 @@ describe("a field", () => {
     expect(onCommit).not.toHaveBeenCalled();
     await user.keyboard("{Control>}{Enter}{/Control}");
     expect(onCommit).toHaveBeenCalledExactlyOnceWith("20 mm\nmore");
+  });
+
+  it("keeps what was refused, to be mended, and does not send it again", async () => {
+    const onCommit = vi.fn((value: string) => Promise.resolve(value !== "wide"));
+    render(<Field label="Depth" value="20 mm" onCommit={onCommit} />);
+    const user = userEvent.setup();
+    const field = screen.getByLabelText("Depth");
+    await user.clear(field);
+    await user.type(field, "wide");
+    await user.tab();
+    await waitFor(() => expect(field).toHaveAttribute("aria-invalid", "true"));
+    expect(field).toHaveValue("wide");
+    await user.click(field);
+    await user.tab();
+    expect(onCommit).toHaveBeenCalledOnce();
+    await user.clear(field);
+    await user.type(field, "30 mm{Enter}");
+    expect(onCommit).toHaveBeenLastCalledWith("30 mm");
+    expect(field).not.toHaveAttribute("aria-invalid");
+  });
+
+  it("is not given back an older value that is refused late", async () => {
+    let refuse: (stored: boolean) => void = () => undefined;
+    const onCommit = vi
+      .fn<(value: string) => unknown>()
+      .mockReturnValueOnce(
+        new Promise<boolean>((resolve) => {
+          refuse = resolve;
+        }),
+      )
+      .mockReturnValue(new Promise(() => {}));
+    render(<Field label="Depth" value="20 mm" onCommit={onCommit} />);
+    const user = userEvent.setup();
+    const field = screen.getByLabelText("Depth");
+    await user.clear(field);
+    await user.type(field, "4000 mm{Enter}");
+    await user.clear(field);
+    await user.type(field, "30 mm{Enter}");
+    refuse(false);
+    await Promise.resolve();
+    expect(field).toHaveValue("30 mm");
+    expect(field).not.toHaveAttribute("aria-invalid");
   });
 });

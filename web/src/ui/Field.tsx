@@ -1,4 +1,4 @@
-import { useState, type KeyboardEvent } from "react";
+import { useRef, useState, type KeyboardEvent } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { theme } from "../theme";
@@ -26,6 +26,9 @@ const box = `
   background: ${theme.color.paper};
   border: 1px solid ${theme.color.edge};
   border-radius: 3px;
+  &[data-invalid] {
+    border: 2px solid ${theme.color.fail};
+  }
 `;
 
 const Input = styled(Aria.Input)`
@@ -42,7 +45,11 @@ const Area = styled(Aria.TextArea)`
 interface FieldProps {
   label: string;
   value: string;
-  onCommit: (value: string) => void;
+  /**
+   * Where it gives a promise, what was typed stands until that is kept; where it or the promise
+   * gives false, it was refused, and stands to be mended.
+   */
+  onCommit: (value: string) => unknown;
   multiline?: boolean;
   hiddenLabel?: boolean;
   rows?: number;
@@ -53,11 +60,39 @@ interface FieldProps {
 /** A field whose value is taken when it is left or Enter is pressed; Escape gives the old one back. */
 export function Field({ label, value, onCommit, multiline, hiddenLabel, rows, step }: FieldProps) {
   const [draft, setDraft] = useState<string>();
-  const shown = draft ?? value;
+  const [sent, setSent] = useState<{ text: string; of: string }>();
+  const [refused, setRefused] = useState<string>();
+  const commits = useRef(0);
+  const known = sent?.of === value ? sent.text : value;
+  const shown = draft ?? known;
 
+  const follow = async (text: string, stored: Promise<unknown>) => {
+    const mine = { text, of: value };
+    const commit = commits.current;
+    setSent(mine);
+    try {
+      if ((await stored) === false && commit === commits.current) {
+        setRefused(text);
+        setDraft((newer) => newer ?? text);
+      }
+    } finally {
+      setSent((last) => (last === mine ? undefined : last));
+    }
+  };
   const commit = () => {
-    if (draft !== undefined && draft !== value) {
-      onCommit(draft);
+    if (draft === undefined || draft === refused) {
+      return;
+    }
+    if (draft !== known) {
+      commits.current++;
+      const stored = onCommit(draft);
+      if (stored === false) {
+        setRefused(draft);
+        return;
+      }
+      if (stored instanceof Promise) {
+        void follow(draft, stored);
+      }
     }
     setDraft(undefined);
   };
@@ -79,6 +114,7 @@ export function Field({ label, value, onCommit, multiline, hiddenLabel, rows, st
       value={shown}
       onChange={setDraft}
       onBlur={commit}
+      isInvalid={draft !== undefined && draft === refused}
       {...(hiddenLabel ? { "aria-label": label } : {})}
     >
       {!hiddenLabel && <Label>{label}</Label>}

@@ -1,26 +1,49 @@
+import { readLength } from "../api/queries";
 import type { Setup } from "../api/types";
 import { Field } from "./Field";
-import { shownLength, steppedLength, typedLength } from "./length";
+import { isCalculated, shownLength, steppedLength, typedLength } from "./length";
+import { useStatus } from "./Status";
 
-/** A length in the publication's unit; any other unit and decimal commas can be typed,
- * and the arrow keys go up and down by one, with Shift by ten. */
+/**
+ * A length in the publication's unit; any other unit, decimal commas, fractions, percentages and
+ * sums can be typed, and the arrow keys go up and down by one, with Shift by ten.
+ */
 export function LengthField({
   label,
   value,
   unit,
+  of,
   onCommit,
 }: {
   label: string;
   value: string;
   unit: Setup["unit"];
-  onCommit: (value: string) => void;
+  /** What percentages are of. */
+  of?: string;
+  onCommit: (value: string) => unknown;
 }) {
+  const status = useStatus();
+  const calculated = async (text: string) => {
+    try {
+      const { length } = await readLength(text, unit, of);
+      const taken = await onCommit(length);
+      if (taken !== false) {
+        status.say(`${text} is ${shownLength(length, unit)}`);
+      }
+      return taken;
+    } catch (error) {
+      status.fail(error instanceof Error ? error.message : String(error));
+      return false;
+    }
+  };
   return (
     <Field
       label={label}
       value={shownLength(value, unit)}
       step={steppedLength}
-      onCommit={(text) => onCommit(typedLength(text, unit))}
+      onCommit={(text) =>
+        isCalculated(text) ? calculated(text) : onCommit(typedLength(text, unit))
+      }
     />
   );
 }

@@ -12,7 +12,7 @@ export function NumberField({
   label: string;
   hiddenLabel?: boolean;
   value: number;
-  onCommit: (value: number) => void;
+  onCommit: (value: number) => unknown;
 }) {
   const status = useStatus();
   return (
@@ -25,9 +25,9 @@ export function NumberField({
         const typed = typedNumber(text);
         if (typed === undefined) {
           status.fail(`“${text}” is not a number.`);
-        } else {
-          onCommit(typed);
+          return false;
         }
+        return onCommit(typed);
       }}
     />
   );

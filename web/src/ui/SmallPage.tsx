@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { useStamps } from "../api/queries";
 import type { PageEntry, Publication, Viewing } from "../api/types";
+import { theme } from "../theme";
 
 /** So near to what is seen an image is read already. */
 const NEAR = "400px";
@@ -22,6 +23,17 @@ function useNear() {
     return () => observer.disconnect();
   }, []);
   return { element, near };
+}
+
+/** An edge around a page, so that a white one is seen; where it meets its neighbour, there is none. */
+export function edges(side: PageEntry["side"] | "NONE"): string {
+  const line = (x: number, y: number) => `${x}px ${y}px 0 ${theme.color.edge}`;
+  return [
+    line(0, -1),
+    line(0, 1),
+    ...(side === "RIGHT" ? [] : [line(-1, 0)]),
+    ...(side === "LEFT" ? [] : [line(1, 0)]),
+  ].join(", ");
 }
 
 /** Nothing: one see-through pixel. */

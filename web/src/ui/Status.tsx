@@ -42,6 +42,9 @@ const Failure = styled(Bar)`
   border: 2px solid ${theme.color.fail};
 `;
 
+/** Open dialogs hide everything else from screen readers, but for this. */
+const aboveAll = { "data-react-aria-top-layer": "true" };
+
 export function StatusProvider({ children }: { children: ReactNode }) {
   const [said, setSaid] = useState("");
   const [failure, setFailure] = useState("");
@@ -60,8 +63,11 @@ export function StatusProvider({ children }: { children: ReactNode }) {
   return (
     <Context.Provider value={status}>
       {children}
-      <Bar role="status">{said}</Bar>
-      <div role="alert">
+      {/* above dialogs, too: what is said there is read out */}
+      <Bar role="status" {...aboveAll}>
+        {said}
+      </Bar>
+      <div role="alert" {...aboveAll}>
         {failure && (
           <Failure>
             <span>

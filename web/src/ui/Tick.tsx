@@ -22,7 +22,7 @@ export function Tick({
 }: {
   label: string;
   checked: boolean;
-  onChange: (checked: boolean) => void;
+  onChange: (checked: boolean) => unknown;
 }) {
   return (
     <Line>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { mm, shownLength, steppedLength, typedLength } from "./length";
+import { isCalculated, mm, shownLength, steppedLength, typedLength } from "./length";
 
 describe("lengths", () => {
   it("are shown in the publication's unit", () => {
@@ -10,8 +10,21 @@ describe("lengths", () => {
   });
   it("get the publication's unit only where none was typed", () => {
     expect(typedLength("3", "MM")).toBe("3 mm");
-    expect(typedLength("0,125 in", "MM")).toBe("0,125 in");
-    expect(typedLength('8.5"', "MM")).toBe('8.5"');
+    expect(typedLength("0,125 in", "MM")).toBe("0.125 in");
+    expect(typedLength("210/3", "MM")).toBe("210/3 mm");
+    expect(typedLength("wide", "MM")).toBe("wide");
+  });
+  it("have the server's form as soon as they are typed", () => {
+    expect(typedLength('8.5"', "MM")).toBe("8.5 in");
+    expect(typedLength("2.5in", "MM")).toBe("2.5 in");
+    expect(typedLength("0,6 CM", "MM")).toBe("6 mm");
+    expect(typedLength(" -.5 ", "PT")).toBe("-0.5 pt");
+    expect(shownLength(typedLength("2.5in", "MM"), "MM")).toBe("63.5 mm");
+  });
+  it("are worked out by the server where more was typed than a number", () => {
+    expect(["3", "3 mm", "-2.5in", ",5 cm"].filter(isCalculated)).toEqual([]);
+    const more = ["210/3", "33 %", "1 + 2 mm", "wide", ""];
+    expect(more.filter(isCalculated)).toEqual(more);
   });
   it("go up and down in their own unit", () => {
     expect(steppedLength("20 mm", 1)).toBe("21 mm");

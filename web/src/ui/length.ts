@@ -22,9 +22,32 @@ export function shownLength(length: string, unit: Unit): string {
   return `${Number(value.toFixed(3))} ${wanted}`;
 }
 
-/** What was typed, with the publication's unit where none was. The server reads it. */
+const plain = /^\s*([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+))\s*(mm|cm|pt|in|")?\s*$/i;
+
+/**
+ * A length that was typed as a number, as the server gives it, so that it can be shown at once; with
+ * the publication's unit where none was typed. Anything else is for the server to read or refuse.
+ */
 export function typedLength(text: string, unit: Unit): string {
-  return /[a-z"]\s*$/i.test(text) ? text : `${text} ${symbols[unit]}`;
+  const match = plain.exec(text);
+  if (!match) {
+    return /[a-z"%]\s*$/i.test(text) ? text : `${text} ${symbols[unit]}`;
+  }
+  const number = Number(match[1]?.replace(",", "."));
+  const given = match[2]?.toLowerCase() ?? symbols[unit];
+  switch (given) {
+    case "cm":
+      return `${Number((number * 10).toFixed(6))} mm`;
+    case '"':
+      return `${number} in`;
+    default:
+      return `${number} ${given}`;
+  }
+}
+
+/** Whether more was typed than a number with or without a unit: the server works it out. */
+export function isCalculated(text: string): boolean {
+  return !plain.test(text);
 }
 
 /** A distance in millimetres for reading: one decimal. */

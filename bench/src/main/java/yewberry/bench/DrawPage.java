@@ -108,7 +108,7 @@ final class DrawPage implements Bench.Benchmark {
                         List.of(
                                 new Fill.Gradient.Stop(0, Tinted.full(NIGHT.id()), 80),
                                 new Fill.Gradient.Stop(100, Tinted.full(DUSK.id()), 20)));
-        List<Background> grounds =
+        List<Background> backgrounds =
                 List.of(
                         new Background(
                                 new UUID(1, 1),
@@ -138,7 +138,7 @@ final class DrawPage implements Bench.Benchmark {
                                                 new UUID(0, 8),
                                                 Optional.empty(),
                                                 true,
-                                                new Layer(grounds, List.of()))))
+                                                new Layer(backgrounds, List.of()))))
                         .withAssets(List.of(asset));
         return new Composer(coated, new Pictures(sha256 -> file, Documents.NONE))
                 .compose(publication, 0);

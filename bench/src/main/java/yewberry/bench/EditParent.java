@@ -14,7 +14,7 @@ final class EditParent implements Bench.Benchmark {
                 (subject, turn) ->
                         subject.turn(
                                 "{\"type\": \"changeBackground\", \"background\": "
-                                        + subject.ground(turn)
+                                        + subject.wholePage(turn)
                                         + "}"));
     }
 }

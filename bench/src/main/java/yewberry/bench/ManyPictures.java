@@ -123,14 +123,14 @@ final class ManyPictures implements Bench.Benchmark {
                             Placing.COVER,
                             RunOut.NONE,
                             Optional.empty());
-            Background ground =
+            Background background =
                     new Background(new UUID(2, i), Sides.BOTH, new Area.WholePage(), fill);
             pages.add(
                     new Page(
                             new UUID(3, i),
                             Optional.empty(),
                             true,
-                            new Layer(List.of(ground), List.of())));
+                            new Layer(List.of(background), List.of())));
         }
         return pages;
     }

@@ -91,7 +91,7 @@ final class Served implements AutoCloseable {
             JsonNode picture = bring(MadePictures.rgb(1819, 2551, 1));
             asset = picture.path("id").asString();
             edits.add("{\"type\": \"addAsset\", \"asset\": " + picture + "}");
-            edits.add(onParent(parent, ground(0)));
+            edits.add(onParent(parent, wholePage(0)));
             edit(several(edits));
             this.parent = parent;
         }
@@ -127,7 +127,7 @@ final class Served implements AutoCloseable {
             return "{\"type\": \"several\", \"edits\": [" + String.join(",", edits) + "]}";
         }
 
-        String ground(int turn) {
+        String wholePage(int turn) {
             return """
             {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
              "fill": {"type": "solid", "color": {"swatch": "%s", "tint": 100}}}
@@ -157,7 +157,7 @@ final class Served implements AutoCloseable {
 
         /** The picture as a background, which is on the parent from the first time on. */
         String pictureGround(int turn) throws IOException, InterruptedException {
-            String ground =
+            String background =
                     """
                     {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"}, "opacity": 80,
                      "blend": "%s", "fill": {"type": "picture", "asset": "%s", "runOut": "NONE",
@@ -168,9 +168,9 @@ final class Served implements AutoCloseable {
                             .formatted(picture, turn % 2 == 0 ? "MULTIPLY" : "SCREEN", asset);
             if (!pictured) {
                 pictured = true;
-                edit(onParent(parent, ground));
+                edit(onParent(parent, background));
             }
-            return ground;
+            return background;
         }
 
         private void edit(String edit) throws IOException, InterruptedException {
@@ -243,7 +243,7 @@ final class Served implements AutoCloseable {
             return pages.get(index);
         }
 
-        /** An edit that gives the swatch of all grounds another value. */
+        /** An edit that gives the swatch of all backgrounds another value. */
         String recolored(int turn) {
             return """
             {"type": "changeSwatch", "swatch": "%s", "definition":

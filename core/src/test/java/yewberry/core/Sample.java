@@ -78,7 +78,7 @@ public final class Sample {
 
     /** Four pages with the parent "Dark", which has a whole-page background; no text. */
     public static Publication publication() {
-        Layer dark = new Layer(List.of(ground("dark ground", NIGHT)), List.of());
+        Layer dark = new Layer(List.of(wholePage("dark background", NIGHT)), List.of());
         return new Publication(
                 id("publication"),
                 "Leaflet",
@@ -118,7 +118,7 @@ public final class Sample {
                         .toList());
     }
 
-    public static Background ground(String name, Swatch swatch) {
+    public static Background wholePage(String name, Swatch swatch) {
         return background(name, new Area.WholePage(), swatch);
     }
 

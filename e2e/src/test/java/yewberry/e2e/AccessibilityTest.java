@@ -85,7 +85,7 @@ class AccessibilityTest {
                 .click();
         page.getByText("By lightness, chroma and hue").click();
         page.getByText("Take a colour from the page…").first().click();
-        page.getByText("AssetIntake a colour for").waitFor();
+        page.getByText("Taking a colour for").waitFor();
         passesAxe(page);
         page.getByText("Palette…").click();
         page.getByRole(AriaRole.DIALOG).waitFor();

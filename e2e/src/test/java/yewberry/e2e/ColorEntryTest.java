@@ -60,11 +60,11 @@ class ColorEntryTest {
         button(page, "Take a colour from the page…").click();
         Locator strata =
                 page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Strata"));
-        assertThat(strata).containsText("AssetIntake a colour for swatch “Sand”");
+        assertThat(strata).containsText("Taking a colour for swatch “Sand”");
         strata.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take “Beacon”"))
                 .click();
         assertThat(buttonLike(page, "^Sand #d94f2b")).isVisible();
-        assertThat(strata).not().containsText("AssetIntake a colour");
+        assertThat(strata).not().containsText("Taking a colour");
         Browser.undoAll(page);
         page = window.openDemo("?page=2&x=60&y=190");
         buttonLike(page, "^Sand C3").click();

@@ -78,7 +78,7 @@ class ColorTest {
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName(Pattern.compile("^New swatch C60")));
         made.click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Made as")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Colour type")).click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Tint of another"))
                 .click();
         page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Tint %")).fill("20");

@@ -52,7 +52,8 @@ class JourneyTest {
         int before = tally(page);
         assertThat(before).isPositive();
 
-        // The parent's background changes: on a light ground the forgotten dark text can be read,
+        // The parent's background changes: on a light background the forgotten dark text can be
+        // read,
         // and the pale text cannot.
         page.navigate(page.url() + "?page=7&x=60&y=120");
         page.getByText("Change it on parent “Night”…").click();
@@ -60,7 +61,7 @@ class JourneyTest {
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Strata"))
                 .getByRole(
                         AriaRole.BUTTON,
-                        new Locator.GetByRoleOptions().setName(Pattern.compile("\\bFill\\b")))
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("\\bFill$")))
                 .click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Sand")).click();
         page.waitForCondition(
@@ -199,6 +200,8 @@ class JourneyTest {
         page.getByLabel("Width").fill("-5 mm");
         page.keyboard().press("Enter");
         assertThat(alert(page, "holds nothing")).isVisible();
+        assertThat(page.getByLabel("Width")).hasValue("-5 mm"); // stays, to be mended
+        page.getByLabel("Width").press("Escape");
         assertThat(page.getByLabel("Width")).hasValue("63.5 mm");
         button(page, "Close").click();
 
@@ -277,6 +280,6 @@ class JourneyTest {
         page.keyboard().press("Enter");
         assertThat(alert(page, "does not answer")).isVisible();
         assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
-                .hasValue("Sand");
+                .hasValue("Shingle"); // what was typed stays, to be sent again
     }
 }

@@ -51,7 +51,7 @@ class PicturesTest {
 
     private static void bring(Page page, String name, byte[] file) {
         FileChooser chooser =
-                page.waitForFileChooser(() -> button(page, "Bring a picture or a PDF").click());
+                page.waitForFileChooser(() -> button(page, "Import a picture or PDF").click());
         chooser.setFiles(new FilePayload(name, "application/octet-stream", file));
     }
 
@@ -69,14 +69,14 @@ class PicturesTest {
                 page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Strata"));
         assertThat(strata).containsText("Buoy");
         page.getByText("Change it on this page…").first().click();
-        choose(page, "Fills the area", "All of the picture");
+        choose(page, "Fit", "Contain");
         page.getByText("Compare…").click();
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         assertThat(dialog.getByText("The join will not be seen")).isVisible();
         assertThat(dialog.getByRole(AriaRole.LISTITEM)).hasCount(3);
         dialog.getByText("Leave it as it is").click();
         assertThat(page.getByText("✕ box").first()).isVisible();
-        page.getByText("One colour of it is see-through").click();
+        page.getByText("One colour is transparent").click();
         assertThat(page.getByText("✕ box")).hasCount(0);
         Assertions.assertThat(window.complaints()).isEmpty();
         Browser.undoAll(page);

@@ -79,7 +79,7 @@ class FillsTest {
         return new Fill.Solid(Tinted.full(swatch.id()));
     }
 
-    private static Background ground(String name, Area area, Fill fill) {
+    private static Background wholePage(String name, Area area, Fill fill) {
         return new Background(id(name), Sides.BOTH, area, fill);
     }
 
@@ -89,8 +89,8 @@ class FillsTest {
                 id(name), Sides.BOTH, area, fill, opacity, blend, Background.GoesTo.BOTH);
     }
 
-    private static List<PageScene> scenes(int pages, Background... grounds) {
-        Layer layer = new Layer(List.of(grounds), List.of());
+    private static List<PageScene> scenes(int pages, Background... backgrounds) {
+        Layer layer = new Layer(List.of(backgrounds), List.of());
         List<Page> all = new ArrayList<>();
         for (int i = 0; i < pages; i++) {
             // ids of backgrounds are their own on each page
@@ -147,7 +147,7 @@ class FillsTest {
         near(
                 scenes(
                         1,
-                        ground(
+                        wholePage(
                                 "g",
                                 new Area.WholePage(),
                                 gradient(
@@ -163,8 +163,8 @@ class FillsTest {
         near(
                 scenes(
                         1,
-                        ground("low", new Area.WholePage(), solid(SEA)),
-                        ground(
+                        wholePage("low", new Area.WholePage(), solid(SEA)),
+                        wholePage(
                                 "g",
                                 new Area.Rectangle(
                                         new Anchor(Anchor.Across.RIGHT, Anchor.Down.TOP),
@@ -185,7 +185,7 @@ class FillsTest {
         near(
                 scenes(
                         1,
-                        ground(
+                        wholePage(
                                 "g",
                                 new Area.WholePage(),
                                 gradient(
@@ -200,7 +200,7 @@ class FillsTest {
         List<PageScene> scenes =
                 scenes(
                         3,
-                        ground(
+                        wholePage(
                                 "g",
                                 new Area.WholeSpread(Length.ZERO),
                                 gradient(
@@ -227,14 +227,14 @@ class FillsTest {
         near(
                 scenes(
                         1,
-                        ground("low", new Area.WholePage(), solid(DAWN)),
+                        wholePage("low", new Area.WholePage(), solid(DAWN)),
                         mixed(
                                 "half",
                                 new Area.Band(Edge.LEFT, Length.mm(30)),
                                 solid(NIGHT),
                                 55,
                                 BlendMode.NORMAL),
-                        ground(
+                        wholePage(
                                 "fade",
                                 new Area.Band(Edge.BOTTOM, Length.mm(30)),
                                 gradient(
@@ -253,7 +253,7 @@ class FillsTest {
                 compare(
                                 scenes(
                                         1,
-                                        ground(
+                                        wholePage(
                                                 "low",
                                                 new Area.WholePage(),
                                                 gradient(
@@ -283,9 +283,9 @@ class FillsTest {
         List<PageScene> scenes =
                 scenes(
                         1,
-                        ground("low", new Area.WholePage(), solid(SEA)),
-                        ground("left", new Area.Band(Edge.LEFT, Length.mm(30)), solid(NIGHT)),
-                        ground("right", new Area.Band(Edge.RIGHT, Length.mm(30)), solid(DAWN)),
+                        wholePage("low", new Area.WholePage(), solid(SEA)),
+                        wholePage("left", new Area.Band(Edge.LEFT, Length.mm(30)), solid(NIGHT)),
+                        wholePage("right", new Area.Band(Edge.RIGHT, Length.mm(30)), solid(DAWN)),
                         mixed(
                                 "above",
                                 new Area.Band(Edge.TOP, Length.mm(30)),

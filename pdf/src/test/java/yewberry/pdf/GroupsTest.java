@@ -50,7 +50,7 @@ class GroupsTest {
             0.7 0 0.3 0.2 k 0 0 80 120 re f
             """;
 
-    /** Three squares that overlap each other and both halves of the ground, two see-through. */
+    /** Three squares that overlap each other and both halves of the background, two see-through. */
     private static final String SQUARES =
             """
             /Half gs 0 0.9 0.8 0 k 30 30 60 60 re f

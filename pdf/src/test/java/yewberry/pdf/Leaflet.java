@@ -29,7 +29,9 @@ import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 
-/** Three A6 pages that face: a ground and a band, a band alone, and a bare page; all with text. */
+/**
+ * Three A6 pages that face: a background and a band, a band alone, and a bare page; all with text.
+ */
 final class Leaflet {
     static final Swatch NIGHT = new Swatch(id("night"), "Night", new Cmyk(100, 86, 42, 52));
     static final Swatch SIGNAL = new Swatch(id("signal"), "Signal", new Rgb(217, 79, 43));
@@ -57,8 +59,8 @@ final class Leaflet {
                         page(
                                 1,
                                 List.of(
-                                        ground(1, new Area.WholePage(), NIGHT),
-                                        ground(
+                                        wholePage(1, new Area.WholePage(), NIGHT),
+                                        wholePage(
                                                 2,
                                                 new Area.Band(Edge.BOTTOM, Length.mm(30)),
                                                 SIGNAL)),
@@ -66,7 +68,7 @@ final class Leaflet {
                         page(
                                 2,
                                 List.of(
-                                        ground(
+                                        wholePage(
                                                 3,
                                                 new Area.Band(Edge.OUTSIDE, Length.mm(12)),
                                                 SIGNAL)),
@@ -92,12 +94,12 @@ final class Leaflet {
                 Look.Overprint.BLACK);
     }
 
-    private static Background ground(int number, Area area, Swatch swatch) {
+    private static Background wholePage(int number, Area area, Swatch swatch) {
         return new Background(
                 id("ground" + number), Sides.BOTH, area, new Fill.Solid(Tinted.full(swatch.id())));
     }
 
-    private static Page page(int number, List<Background> grounds, Look look) {
+    private static Page page(int number, List<Background> backgrounds, Look look) {
         List<Paragraph> text = new ArrayList<>();
         for (int i = 0; i < 3; i++) {
             String name = number + "." + i;
@@ -110,6 +112,9 @@ final class Leaflet {
         Box box = new Box(Length.mm(20), Length.mm(20), Length.mm(65), Length.mm(80));
         TextFrame frame = new TextFrame(id("f" + number), Sides.BOTH, box, text);
         return new Page(
-                id("page" + number), Optional.empty(), true, new Layer(grounds, List.of(frame)));
+                id("page" + number),
+                Optional.empty(),
+                true,
+                new Layer(backgrounds, List.of(frame)));
     }
 }

@@ -87,10 +87,10 @@ class OverprintTest {
                                         id("paragraph"),
                                         heavy.id(),
                                         List.of(new Run(id("run"), "HHH", Optional.empty())))));
-        List<Background> grounds =
+        List<Background> backgrounds =
                 List.of(
-                        ground("all", new Area.WholePage(), NIGHT, 100),
-                        ground("left", new Area.Band(Edge.LEFT, Length.mm(45)), LANTERN, 80));
+                        wholePage("all", new Area.WholePage(), NIGHT, 100),
+                        wholePage("left", new Area.Band(Edge.LEFT, Length.mm(45)), LANTERN, 80));
         Publication publication =
                 new Publication(
                         id("publication"),
@@ -104,11 +104,11 @@ class OverprintTest {
                                         id("page"),
                                         Optional.empty(),
                                         true,
-                                        new Layer(grounds, List.of(frame)))));
+                                        new Layer(backgrounds, List.of(frame)))));
         return new Composer(COATED).composeAll(publication);
     }
 
-    private static Background ground(String name, Area area, Swatch swatch, double tint) {
+    private static Background wholePage(String name, Area area, Swatch swatch, double tint) {
         return new Background(
                 id(name), Sides.BOTH, area, new Fill.Solid(new Tinted(swatch.id(), tint)));
     }

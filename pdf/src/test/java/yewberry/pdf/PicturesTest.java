@@ -123,11 +123,12 @@ class PicturesTest {
         return out.toByteArray();
     }
 
-    private List<PageScene> scenes(Asset asset, Background... grounds) {
-        return scenes(pictures, asset, grounds);
+    private List<PageScene> scenes(Asset asset, Background... backgrounds) {
+        return scenes(pictures, asset, backgrounds);
     }
 
-    private static List<PageScene> scenes(Pictures pictures, Asset asset, Background... grounds) {
+    private static List<PageScene> scenes(
+            Pictures pictures, Asset asset, Background... backgrounds) {
         List<Background> all = new ArrayList<>();
         all.add(
                 new Background(
@@ -135,7 +136,7 @@ class PicturesTest {
                         Sides.BOTH,
                         new Area.WholePage(),
                         new Fill.Solid(Tinted.full(SEA.id()))));
-        all.addAll(List.of(grounds));
+        all.addAll(List.of(backgrounds));
         return new Composer(COATED, pictures).composeAll(publicationOf(asset, all));
     }
 
@@ -396,7 +397,7 @@ class PicturesTest {
         assertThat(report.pages().getFirst().painted().matches()).isFalse();
     }
 
-    private static Publication publicationOf(Asset asset, List<Background> grounds) {
+    private static Publication publicationOf(Asset asset, List<Background> backgrounds) {
         return new Publication(
                         id("publication"),
                         "Pictures",
@@ -409,7 +410,7 @@ class PicturesTest {
                                         id("page"),
                                         Optional.empty(),
                                         true,
-                                        new Layer(grounds, List.of()))))
+                                        new Layer(backgrounds, List.of()))))
                 .withAssets(List.of(asset));
     }
 

@@ -71,22 +71,22 @@ class ReadBackTest {
     }
 
     /**
-     * A page with a ground, a panel, a veil, a multiplied band, a gradient, one that fades, and
+     * A page with a background, a panel, a veil, a multiplied band, a gradient, one that fades, and
      * text on all of it.
      */
     private static Publication publication() {
         Publication leaflet = Leaflet.publication();
         Page first = leaflet.pages().getFirst();
-        List<Background> grounds = new ArrayList<>(first.layer().backgrounds());
-        grounds.add(rectangle("panel", 30, 25, 40, 20, solid(Leaflet.PALE)));
-        grounds.add(rectangle("veil", 10, 60, 40, 30, solid(Leaflet.SIGNAL)).withOpacity(60));
-        grounds.add(
+        List<Background> backgrounds = new ArrayList<>(first.layer().backgrounds());
+        backgrounds.add(rectangle("panel", 30, 25, 40, 20, solid(Leaflet.PALE)));
+        backgrounds.add(rectangle("veil", 10, 60, 40, 30, solid(Leaflet.SIGNAL)).withOpacity(60));
+        backgrounds.add(
                 rectangle("band", 55, 60, 40, 30, solid(Leaflet.SIGNAL))
                         .withBlend(BlendMode.MULTIPLY));
-        grounds.add(rectangle("fade", 10, 95, 40, 15, gradient(100)));
-        grounds.add(rectangle("mask", 55, 95, 40, 15, gradient(0)));
+        backgrounds.add(rectangle("fade", 10, 95, 40, 15, gradient(100)));
+        backgrounds.add(rectangle("mask", 55, 95, 40, 15, gradient(0)));
         List<Page> pages = new ArrayList<>(leaflet.pages());
-        pages.set(0, first.withLayer(new Layer(grounds, first.layer().frames())));
+        pages.set(0, first.withLayer(new Layer(backgrounds, first.layer().frames())));
         return leaflet.withPages(pages);
     }
 
@@ -234,7 +234,7 @@ class ReadBackTest {
                 harm("text stroked, too", first("BT ", "BT 2 Tr 0.2 w ")),
                 harm("text faint", ReadBackTest::faint),
                 harm(
-                        "text under the ground",
+                        "text under the background",
                         content(text -> {
                             int at = text.indexOf("BT ");
                             String color = "0.05 0.03 0.12 0 k ";
@@ -327,7 +327,7 @@ class ReadBackTest {
         shading.setItem(COSName.COORDS, turned);
     }
 
-    /** The panel comes to lie below the ground. */
+    /** The panel comes to lie below the background. */
     private static void restacked(PDDocument document) throws IOException {
         content(
                         text -> {

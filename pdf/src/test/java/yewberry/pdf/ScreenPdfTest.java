@@ -55,7 +55,7 @@ class ScreenPdfTest {
         return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
     }
 
-    private static Background ground(
+    private static Background wholePage(
             String name, Area area, Fill fill, double opacity, BlendMode blend) {
         return new Background(
                 id(name), Sides.BOTH, area, fill, opacity, blend, Background.GoesTo.BOTH);
@@ -77,25 +77,25 @@ class ScreenPdfTest {
         Layer layer =
                 new Layer(
                         List.of(
-                                ground(
+                                wholePage(
                                         "g",
                                         new Area.WholePage(),
                                         solid(BLUE),
                                         100,
                                         BlendMode.NORMAL),
-                                ground(
+                                wholePage(
                                         "top",
                                         new Area.Band(Edge.TOP, Length.mm(20)),
                                         fade,
                                         100,
                                         BlendMode.NORMAL),
-                                ground(
+                                wholePage(
                                         "left",
                                         new Area.Band(Edge.LEFT, Length.mm(15)),
                                         solid(SEA),
                                         40,
                                         BlendMode.SCREEN),
-                                ground(
+                                wholePage(
                                         "bottom",
                                         new Area.Band(Edge.BOTTOM, Length.mm(15)),
                                         solid(MAGENTA),

@@ -108,7 +108,7 @@ class SeeThroughTest {
                 Fill fill = new Fill.Picture(asset.id(), placing, runOut, Optional.empty());
                 boolean turned = rotation != 0;
                 String name = fit + " " + rotation;
-                List<Background> grounds =
+                List<Background> backgrounds =
                         List.of(
                                 new Background(
                                         id("low " + name),
@@ -124,7 +124,11 @@ class SeeThroughTest {
                                         turned ? BlendMode.MULTIPLY : BlendMode.NORMAL,
                                         Background.GoesTo.BOTH));
                 pages.add(
-                        new Page(id(name), Optional.empty(), true, new Layer(grounds, List.of())));
+                        new Page(
+                                id(name),
+                                Optional.empty(),
+                                true,
+                                new Layer(backgrounds, List.of())));
             }
         }
         Publication publication =

@@ -60,7 +60,7 @@ class SpotInksTest {
         return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
     }
 
-    private static Background ground(String name, Area area, Swatch swatch, double tint) {
+    private static Background wholePage(String name, Area area, Swatch swatch, double tint) {
         return new Background(
                 id(name), Sides.BOTH, area, new Fill.Solid(new Tinted(swatch.id(), tint)));
     }
@@ -70,9 +70,10 @@ class SpotInksTest {
         Layer layer =
                 new Layer(
                         List.of(
-                                ground("all", new Area.WholePage(), LANTERN, 100),
-                                ground("top", new Area.Band(Edge.TOP, Length.mm(30)), LANTERN, 40),
-                                ground(
+                                wholePage("all", new Area.WholePage(), LANTERN, 100),
+                                wholePage(
+                                        "top", new Area.Band(Edge.TOP, Length.mm(30)), LANTERN, 40),
+                                wholePage(
                                         "foot",
                                         new Area.Band(Edge.BOTTOM, Length.mm(30)),
                                         DUSK,

@@ -1,5 +1,6 @@
 package yewberry.server;
 
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -59,4 +60,28 @@ class ArchitectureTest {
                     .should()
                     .dependOnClassesThat()
                     .resideInAnyPackage("org.springframework.web..", "jakarta.servlet..");
+
+    @ArchTest
+    static final ArchRule WHAT_IS_SHOWN_STANDS_IN_ONE_PACKAGE =
+            classes()
+                    .that()
+                    .areRecords()
+                    .and()
+                    .resideInAnyPackage("yewberry.server.api..", "yewberry.server.jobs..")
+                    .should()
+                    .haveSimpleNameEndingWith("Request");
+
+    @ArchTest
+    static final ArchRule WHAT_IS_SHOWN_KNOWS_NEITHER_HTTP_NOR_STORAGE =
+            noClasses()
+                    .that()
+                    .resideInAPackage("yewberry.server.view..")
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage(
+                            "yewberry.server.api..",
+                            "yewberry.server.jobs..",
+                            "yewberry.server.store..",
+                            "org.springframework..",
+                            "jakarta.servlet..");
 }

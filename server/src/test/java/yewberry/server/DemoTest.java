@@ -105,13 +105,14 @@ class DemoTest {
         String id = "23783a97-67ff-3040-9891-81dcd87b5cea";
         JsonNode matrix = client.get("/api/publications/" + id + "/pairings").json();
         JsonNode texts = matrix.path("texts");
-        JsonNode grounds = matrix.path("grounds");
-        assertThat(matrix.path("cells")).hasSize(texts.size() * grounds.size());
+        JsonNode backdrops = matrix.path("backdrops");
+        assertThat(matrix.path("cells")).hasSize(texts.size() * backdrops.size());
         JsonNode dark = null;
         for (JsonNode cell : matrix.path("cells")) {
             boolean inkOnMidnight =
                     texts.get(cell.path("text").asInt()).path("name").asString().equals("Ink")
-                            && grounds.get(cell.path("ground").asInt())
+                            && backdrops
+                                    .get(cell.path("backdrop").asInt())
                                     .path("name")
                                     .asString()
                                     .equals("Midnight");
@@ -121,11 +122,11 @@ class DemoTest {
         assertThat(dark.path("passes").asBoolean()).isFalse();
         assertThat(dark.path("pages").toString()).isEqualTo("[7]");
         String text = texts.get(dark.path("text").asInt()).path("swatch").asString();
-        String ground = grounds.get(dark.path("ground").asInt()).path("swatch").asString();
+        String backdrop = backdrops.get(dark.path("backdrop").asInt()).path("swatch").asString();
         JsonNode mends =
                 client.get(
-                                "/api/publications/%s/pairings/mends?text=%s&ground=%s&required=4.5"
-                                        .formatted(id, text, ground))
+                                "/api/publications/%s/pairings/mends?text=%s&backdrop=%s&required=4.5"
+                                        .formatted(id, text, backdrop))
                         .json();
         assertThat(mends).hasSize(2);
         for (JsonNode mend : mends) {
@@ -136,7 +137,7 @@ class DemoTest {
                 client.get(
                                 "/api/publications/"
                                         + id
-                                        + "/pairings/typed?text=%23767676&ground=white")
+                                        + "/pairings/typed?text=%23767676&backdrop=white")
                         .json();
         assertThat(typed.path("ratio").asDouble()).isEqualTo(4.54);
     }

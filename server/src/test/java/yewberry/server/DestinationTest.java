@@ -72,7 +72,7 @@ class DestinationTest {
         throw new AssertionError("no such swatch");
     }
 
-    /** White words on a dark ground vanish without it, and the finding is there at once. */
+    /** White words on a dark background vanish without it, and the finding is there at once. */
     @Test
     void viewings_judge() {
         String id = "";

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 @ExtendWith(RunningServer.class)
 class EditsTest {
@@ -41,7 +42,7 @@ class EditsTest {
         return client.read(id).path("pages").get(number - 1).path("id").asString();
     }
 
-    private static String ground(String owner, String kind, String swatch, String background) {
+    private static String wholePage(String owner, String kind, String swatch, String background) {
         return """
         {"type": "addBackground", "owner": {"type": "%s", "id": "%s"},
          "background": {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
@@ -70,7 +71,8 @@ class EditsTest {
                 made(
                         "ann",
                         0,
-                        ground(parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString()));
+                        wholePage(
+                                parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString()));
         assertThat(stored.path("revision").asLong()).isEqualTo(1);
         assertThat(stored.path("canUndo").asBoolean()).isTrue();
         JsonNode publication = client.read(id);
@@ -100,6 +102,55 @@ class EditsTest {
         assertThat(refused.detail()).contains("changed meanwhile").contains("swatch “Gloaming”");
         assertThat(named("swatches", "Twilight")).isEqualTo(dusk);
         assertThat(client.read(id).path("revision").asLong()).isEqualTo(1);
+    }
+
+    private JsonNode definition(String swatch) {
+        return client.read(id)
+                .path("swatches")
+                .valueStream()
+                .filter(each -> each.path("id").asString().equals(swatch))
+                .findFirst()
+                .orElseThrow()
+                .path("definition");
+    }
+
+    /** Gives one ink of a swatch another value, and says what it was. */
+    private static String inked(String swatch, JsonNode was, String ink, int percent) {
+        ObjectNode changed = was.deepCopy().asObject();
+        ((ObjectNode) changed.path("color")).put(ink, percent);
+        return "{\"type\": \"changeSwatch\", \"swatch\": \"%s\", \"definition\": %s, \"was\": %s}"
+                .formatted(swatch, changed, was);
+    }
+
+    @Test
+    void two_properties_of_the_same_that_two_people_change_both_stay() {
+        String dusk = swatch("Dusk");
+        JsonNode was = definition(dusk);
+        made("ann", 0, inked(dusk, was, "cyan", 11));
+        made("bea", 0, inked(dusk, was, "black", 41));
+        JsonNode color = definition(dusk).path("color");
+        assertThat(color.path("cyan").asDouble()).isEqualTo(11);
+        assertThat(color.path("black").asDouble()).isEqualTo(41);
+        Client.Answer refused = client.edit(id, 0, "cid", inked(dusk, was, "cyan", 31));
+        assertThat(refused.status()).as("somebody else changed the cyan").isEqualTo(409);
+    }
+
+    @Test
+    void a_length_in_an_edit_may_be_a_calculation_but_not_a_bare_number() {
+        JsonNode setup = client.read(id).path("setup");
+        ObjectNode changed = setup.deepCopy().asObject();
+        changed.put("safe", "1/8 in + 1 mm");
+        made("ann", 0, "{\"type\": \"changeSetup\", \"setup\": %s}".formatted(changed));
+        assertThat(client.read(id).path("setup").path("safe").asString()).isEqualTo("0.1644 in");
+        changed.put("safe", "4");
+        Client.Answer refused =
+                client.edit(
+                        id,
+                        1,
+                        "ann",
+                        "{\"type\": \"changeSetup\", \"setup\": %s}".formatted(changed));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail()).contains("write a number and a unit");
     }
 
     @Test
@@ -158,8 +209,8 @@ class EditsTest {
         String paragraph = UUID.randomUUID().toString();
         String look = client.read(id).path("looks").get(0).path("look").path("id").asString();
         List<String> edits = new ArrayList<>();
-        edits.add(ground(parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString()));
-        edits.add(ground(page(1), "onPage", swatch("Sand"), UUID.randomUUID().toString()));
+        edits.add(wholePage(parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString()));
+        edits.add(wholePage(page(1), "onPage", swatch("Sand"), UUID.randomUUID().toString()));
         edits.add(
                 """
                 {"type": "addFrame", "owner": {"type": "onPage", "id": "%s"}, "frame": "%s", "sides": "BOTH",
@@ -206,7 +257,7 @@ class EditsTest {
     @Test
     void a_preview_shows_picture_findings_and_pages_and_stores_nothing() {
         String parent = named("parents", "Plain");
-        String edit = ground(parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString());
+        String edit = wholePage(parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString());
         Client.Answer answer =
                 client.post(
                         "/api/publications/" + id + "/previews",
@@ -228,9 +279,9 @@ class EditsTest {
         String path = "/api/publications/" + id + "/pages/" + page(1) + "/picture";
         String tag = client.get(path).headers().firstValue("ETag").orElseThrow();
         assertThat(client.get(path, "If-None-Match", tag).status()).isEqualTo(304);
-        made("ann", 0, ground(page(2), "onPage", swatch("Dusk"), UUID.randomUUID().toString()));
+        made("ann", 0, wholePage(page(2), "onPage", swatch("Dusk"), UUID.randomUUID().toString()));
         assertThat(client.get(path, "If-None-Match", tag).status()).isEqualTo(304);
-        made("ann", 1, ground(page(1), "onPage", swatch("Dusk"), UUID.randomUUID().toString()));
+        made("ann", 1, wholePage(page(1), "onPage", swatch("Dusk"), UUID.randomUUID().toString()));
         Client.Answer changed = client.get(path, "If-None-Match", tag);
         assertThat(changed.status()).isEqualTo(200);
         assertThat(changed.headers().firstValue("ETag")).isNotEqualTo(java.util.Optional.of(tag));
@@ -247,7 +298,7 @@ class EditsTest {
 
     @Test
     void a_publication_is_removed_with_all_that_refers_within_it() {
-        made("ann", 0, ground(page(1), "onPage", swatch("Dusk"), UUID.randomUUID().toString()));
+        made("ann", 0, wholePage(page(1), "onPage", swatch("Dusk"), UUID.randomUUID().toString()));
         assertThat(client.delete("/api/publications/" + id).status()).isEqualTo(204);
         assertThat(client.get("/api/publications/" + id).status()).isEqualTo(404);
         assertThat(client.get("/api/publications").text()).doesNotContain(id);
@@ -257,7 +308,7 @@ class EditsTest {
     @Test
     void strata_say_how_many_pages_a_change_at_the_origin_touches() {
         String parent = named("parents", "Plain");
-        made("ann", 0, ground(parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString()));
+        made("ann", 0, wholePage(parent, "onParent", swatch("Dusk"), UUID.randomUUID().toString()));
         JsonNode strata =
                 client.get("/api/publications/" + id + "/pages/" + page(1) + "/strata?x=50&y=50")
                         .json()

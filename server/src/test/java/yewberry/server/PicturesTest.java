@@ -329,13 +329,13 @@ class PicturesTest {
             assertThat(one >> shift & 0xff).isCloseTo(other >> shift & 0xff, within(4));
         }
 
-        JsonNode ground =
+        JsonNode background =
                 client.get("/api/publications/%s/pages/%s".formatted(id, page(1)))
                         .json()
                         .path("layer")
                         .path("backgrounds")
                         .get(0);
-        String moved = ground.toString().replace("\"x\":50.0", "\"x\":20.0");
+        String moved = background.toString().replace("\"x\":50.0", "\"x\":20.0");
         assertThat(edit("{\"type\": \"changeBackground\", \"background\": " + moved + "}").status())
                 .isEqualTo(200);
         String after = client.get(spread).text();

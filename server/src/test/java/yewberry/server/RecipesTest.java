@@ -63,7 +63,7 @@ class RecipesTest {
     }
 
     /** On the first page. */
-    private String ground(String fill) {
+    private String wholePage(String fill) {
         return """
         {"type": "addBackground",
          "owner": {"type": "onPage", "id": "%s"},
@@ -146,7 +146,10 @@ class RecipesTest {
         assertThat(asset.path("name").asString()).isEqualTo(MOON.repeat(100));
         several(
                 String.join(
-                        ",", swatch(mine, name, 11), ground(solid(mine)), ground(picture(asset))));
+                        ",",
+                        swatch(mine, name, 11),
+                        wholePage(solid(mine)),
+                        wholePage(picture(asset))));
         byte[] file = exported();
         id = client.create("Other", 2);
         edit(swatch(UUID.randomUUID().toString(), name, 240)); // the name is taken there
@@ -158,7 +161,7 @@ class RecipesTest {
     @Test
     void with_a_picture_of_more_characters_than_a_string_of_json_usually_has() throws IOException {
         JsonNode asset = bring("Noise.tif", noise(6000, 4500));
-        edit(ground(picture(asset)));
+        edit(wholePage(picture(asset)));
         byte[] file = exported();
         assertThat(file).hasSizeGreaterThan(100_000_000);
         id = client.create("Other", 2);
@@ -169,7 +172,7 @@ class RecipesTest {
     void with_thousands_of_backgrounds() {
         String mine = UUID.randomUUID().toString();
         edit(swatch(mine, "Night", 11));
-        String one = ground(solid(mine));
+        String one = wholePage(solid(mine));
         several(
                 IntStream.range(0, 3000)
                         .mapToObj(each ->
@@ -187,7 +190,7 @@ class RecipesTest {
     void one_that_would_be_too_large_is_not_exported() throws IOException {
         for (int i = 0; i < 3; i++) {
             byte[] file = noise(4200, 4000 + i);
-            edit(ground(picture(bring("Noise.tif", file))));
+            edit(wholePage(picture(bring("Noise.tif", file))));
         }
         Client.Answer file = export();
         assertThat(file.status()).isEqualTo(422);

@@ -1,15 +1,19 @@
 package yewberry.core.edit;
 
+import java.util.Map;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
+import yewberry.core.publication.Background;
 import yewberry.core.publication.Carrier;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
 
-/** Finds what something lies on. */
+/** Finds what something lies on, and changes that. */
 final class OwnerLookup {
     private OwnerLookup() {}
 
@@ -23,6 +27,22 @@ final class OwnerLookup {
     static Owner ownerOfFrame(Publication in, UUID frame) {
         return owner(
                 in, layer -> layer.frames().stream().anyMatch(f -> f.id().equals(frame)), "frame");
+    }
+
+    static Background background(Publication in, UUID background) {
+        return in.layers()
+                .flatMap(layer -> layer.backgrounds().stream())
+                .filter(each -> each.id().equals(background))
+                .findFirst()
+                .orElseThrow(() -> gone("background"));
+    }
+
+    static TextFrame frame(Publication in, UUID frame) {
+        return in.layers()
+                .flatMap(layer -> layer.frames().stream())
+                .filter(each -> each.id().equals(frame))
+                .findFirst()
+                .orElseThrow(() -> gone("frame"));
     }
 
     static UUID frameOfRun(Publication in, UUID run) {
@@ -46,6 +66,17 @@ final class OwnerLookup {
                 .findFirst()
                 .map(Carrier::asOwner)
                 .orElseThrow(() -> gone(what));
+    }
+
+    static Publication changeLayer(Publication on, Owner owner, UnaryOperator<Layer> change) {
+        return on.withLayers(Map.of(owner, change));
+    }
+
+    static void sidesFit(Owner owner, Sides sides) {
+        if (owner instanceof Owner.OnPage && sides != Sides.BOTH) {
+            throw new Refused(
+                    "Only what is on a parent can be kept to left or right pages; this is on a page.");
+        }
     }
 
     private static Refused gone(String what) {

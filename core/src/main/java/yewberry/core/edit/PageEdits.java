@@ -8,17 +8,34 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
-import yewberry.core.edit.Edit.AddPages;
-import yewberry.core.edit.Edit.MovePages;
+import yewberry.core.edit.PageEdit.AddPages;
+import yewberry.core.edit.PageEdit.MovePages;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Publication;
 
-/** Adds, moves, removes and changes pages, one or many at once. */
+/** Applies edits of pages. */
 final class PageEdits {
     private PageEdits() {}
 
-    static Publication add(Publication on, AddPages add) {
+    static Publication apply(Publication on, PageEdit edit) {
+        return switch (edit) {
+            case AddPages add -> add(on, add);
+            case PageEdit.SizePages(List<UUID> pages, Optional<PageSize> size) ->
+                    change(on, pages, page -> page.withSize(size));
+            case MovePages move -> move(on, move);
+            case PageEdit.RemovePages(List<UUID> pages) -> remove(on, pages);
+            case PageEdit.AssignParent(List<UUID> pages, Optional<UUID> parent) ->
+                    change(on, pages, page -> page.withParent(parent));
+            case PageEdit.ShowParent(List<UUID> pages, boolean shown) ->
+                    change(on, pages, page -> page.withParentShown(shown));
+            case PageEdit.NamePart(UUID first, Optional<String> name) ->
+                    change(on, List.of(first), page -> page.withPart(name));
+        };
+    }
+
+    private static Publication add(Publication on, AddPages add) {
         if (add.pages().isEmpty()) {
             throw new Refused("Add one page or more.");
         }
@@ -29,11 +46,11 @@ final class PageEdits {
                         .toList();
         List<Page> pages = new ArrayList<>(on.pages());
         pages.addAll(at, added);
-        Editing.refuseTwice(pages, Page::id);
+        Lists.refuseTwice(pages, Page::id);
         return on.withPages(pages);
     }
 
-    static Publication move(Publication on, MovePages move) {
+    private static Publication move(Publication on, MovePages move) {
         Set<UUID> moved = known(on, move.pages());
         if (move.after().filter(moved::contains).isPresent()) {
             throw new Refused(
@@ -47,7 +64,7 @@ final class PageEdits {
         return on.withPages(staying);
     }
 
-    static Publication remove(Publication on, List<UUID> pages) {
+    private static Publication remove(Publication on, List<UUID> pages) {
         Set<UUID> removed = known(on, pages);
         if (removed.size() == on.pages().size()) {
             throw new Refused("A publication keeps at least one page; leave one of these.");
@@ -70,7 +87,7 @@ final class PageEdits {
     static Publication change(Publication on, List<UUID> pages, UnaryOperator<Page> change) {
         Set<UUID> changed = known(on, pages);
         return on.withPages(
-                Editing.replacedWhere(on.pages(), page -> changed.contains(page.id()), change));
+                Lists.replacedWhere(on.pages(), page -> changed.contains(page.id()), change));
     }
 
     private static Set<UUID> known(Publication on, List<UUID> pages) {

@@ -81,7 +81,7 @@ public record RecipeParts(Recipe recipe, List<Swatch> swatches, List<Asset> asse
                 Swatch fresh = new Swatch(ids.get(), Names.free(swatch.name(), names), wanted);
                 names.add(fresh.name());
                 known.put(swatch.id(), fresh.id());
-                edits.add(new Edit.AddSwatch(fresh));
+                edits.add(new SwatchEdit.AddSwatch(fresh));
             }
         }
         for (Asset asset : assets) {
@@ -93,7 +93,7 @@ public record RecipeParts(Recipe recipe, List<Swatch> swatches, List<Asset> asse
             known.put(asset.id(), id);
             if (there.isEmpty()) {
                 edits.add(
-                        new Edit.AddAsset(
+                        new AssetEdit.AddAsset(
                                 new Asset(id, asset.name(), asset.sha256(), asset.content())));
             }
         }
@@ -102,7 +102,7 @@ public record RecipeParts(Recipe recipe, List<Swatch> swatches, List<Asset> asse
                         .map(each -> background(each, known, ids.get()))
                         .toList();
         edits.add(
-                new Edit.AddRecipe(
+                new RecipeEdit.AddRecipe(
                         new Recipe(
                                 ids.get(),
                                 recipe.name(),

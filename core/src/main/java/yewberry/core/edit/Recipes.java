@@ -13,9 +13,9 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
-import yewberry.core.edit.Edit.ApplyRecipe;
-import yewberry.core.edit.Edit.RemoveRecipe;
-import yewberry.core.edit.Edit.SaveRecipe;
+import yewberry.core.edit.RecipeEdit.ApplyRecipe;
+import yewberry.core.edit.RecipeEdit.RemoveRecipe;
+import yewberry.core.edit.RecipeEdit.SaveRecipe;
 import yewberry.core.publication.Adapting;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Carrier;
@@ -33,7 +33,22 @@ import yewberry.core.publication.Sides;
 final class Recipes {
     private Recipes() {}
 
-    static Publication save(Publication on, SaveRecipe save) {
+    static Publication apply(Publication on, RecipeEdit edit) {
+        return switch (edit) {
+            case SaveRecipe save -> save(on, save);
+            case RecipeEdit.AddRecipe(Recipe recipe) -> on.withRecipes(on.recipes().plus(recipe));
+            case RecipeEdit.RenameRecipe(UUID id, String name) ->
+                    on.withRecipes(
+                            on.recipes()
+                                    .changed(on.recipe(id).id(), recipe -> recipe.withName(name)));
+            case ApplyRecipe apply -> put(on, apply);
+            case RecipeEdit.TakeOffRecipe(UUID recipe, List<Owner> owners) ->
+                    takeOff(on, recipe, owners);
+            case RemoveRecipe remove -> remove(on, remove);
+        };
+    }
+
+    private static Publication save(Publication on, SaveRecipe save) {
         if (save.from() instanceof Owner.OnRecipe) {
             throw new Refused("A recipe is saved from a page or a parent.");
         }
@@ -56,7 +71,7 @@ final class Recipes {
         return on.withRecipes(recipes);
     }
 
-    static Publication apply(Publication on, ApplyRecipe apply) {
+    private static Publication put(Publication on, ApplyRecipe apply) {
         Recipe recipe = on.recipe(apply.recipe());
         if (apply.owners().isEmpty()) {
             throw new Refused("Choose at least one page or parent to put the recipe on.");
@@ -156,7 +171,7 @@ final class Recipes {
                 .toList();
     }
 
-    static Publication takeOff(Publication on, UUID recipe, List<Owner> owners) {
+    private static Publication takeOff(Publication on, UUID recipe, List<Owner> owners) {
         on.recipe(recipe);
         Map<Owner, UnaryOperator<Layer>> layers = new LinkedHashMap<>();
         for (Owner owner : owners.isEmpty() ? users(on, recipe) : owners) {
@@ -165,7 +180,7 @@ final class Recipes {
         return on.withLayers(layers);
     }
 
-    static Publication remove(Publication on, RemoveRecipe remove) {
+    private static Publication remove(Publication on, RemoveRecipe remove) {
         Recipe gone = on.recipe(remove.recipe());
         Publication result = on;
         if (remove.takeOff()) {

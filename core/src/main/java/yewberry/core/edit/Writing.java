@@ -4,14 +4,15 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import yewberry.core.Refused;
-import yewberry.core.edit.Edit.WriteText;
-import yewberry.core.edit.Edit.WrittenParagraph;
+import yewberry.core.edit.FrameEdit.WriteText;
+import yewberry.core.edit.FrameEdit.WrittenParagraph;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.TextFrame;
@@ -28,7 +29,7 @@ final class Writing {
         frame.paragraphs().forEach(paragraph -> known.put(paragraph.id(), paragraph));
         Set<UUID> seen = new HashSet<>();
         List<Paragraph> paragraphs = new ArrayList<>();
-        for (WrittenParagraph written : write.paragraphs()) {
+        for (WrittenParagraph written : onto(frame, write)) {
             if (!seen.add(written.paragraph())) {
                 throw new Refused("The same paragraph came twice; reload and type it again.");
             }
@@ -36,6 +37,77 @@ final class Writing {
             paragraphs.add(old == null ? begun(written) : rewritten(old, written));
         }
         return frame.withParagraphs(paragraphs);
+    }
+
+    /**
+     * What was typed, put onto what is there now: paragraphs that somebody added since stay behind
+     * the one they stand behind, those that somebody removed stay away unless they were typed into.
+     */
+    private static List<WrittenParagraph> onto(TextFrame frame, WriteText write) {
+        List<WrittenParagraph> now = frame.paragraphs().stream().map(Writing::asWritten).toList();
+        if (write.was().isEmpty() || write.was().get().equals(now)) {
+            return write.paragraphs();
+        }
+        Map<UUID, WrittenParagraph> was = byId(write.was().get());
+        Map<UUID, WrittenParagraph> is = byId(now);
+        Map<UUID, WrittenParagraph> made = byId(write.paragraphs());
+        List<WrittenParagraph> result = new ArrayList<>();
+        for (WrittenParagraph each : write.paragraphs()) {
+            WrittenParagraph before = was.get(each.paragraph());
+            WrittenParagraph here = is.get(each.paragraph());
+            if (here == null) {
+                if (!each.equals(before)) {
+                    result.add(each);
+                }
+            } else {
+                result.add(Merging.onto(here, each, Optional.ofNullable(before)));
+            }
+        }
+        for (int i = 0; i < now.size(); i++) {
+            UUID added = now.get(i).paragraph();
+            if (!was.containsKey(added) && !made.containsKey(added)) {
+                UUID behind = i == 0 ? null : now.get(i - 1).paragraph();
+                List<UUID> ids = result.stream().map(WrittenParagraph::paragraph).toList();
+                result.add(ids.indexOf(behind) + 1, now.get(i));
+            }
+        }
+        if (result.isEmpty()) {
+            throw new Refused("The other paragraphs were removed meanwhile; keep this one.");
+        }
+        return result;
+    }
+
+    private static WrittenParagraph asWritten(Paragraph paragraph) {
+        return new WrittenParagraph(paragraph.id(), paragraph.look(), paragraph.text());
+    }
+
+    private static Map<UUID, WrittenParagraph> byId(List<WrittenParagraph> paragraphs) {
+        Map<UUID, WrittenParagraph> byId = new LinkedHashMap<>();
+        paragraphs.forEach(each -> byId.put(each.paragraph(), each));
+        return byId;
+    }
+
+    /** Whether no paragraph was written here and elsewhere since. */
+    static boolean isApart(WriteText write, TextFrame now) {
+        if (write.was().isEmpty()) {
+            return false;
+        }
+        Map<UUID, WrittenParagraph> made = byId(write.paragraphs());
+        Map<UUID, WrittenParagraph> is =
+                byId(now.paragraphs().stream().map(Writing::asWritten).toList());
+        return write.was().get().stream().allMatch(before -> isApart(before, made, is));
+    }
+
+    private static boolean isApart(
+            WrittenParagraph was,
+            Map<UUID, WrittenParagraph> made,
+            Map<UUID, WrittenParagraph> is) {
+        WrittenParagraph typed = made.get(was.paragraph());
+        WrittenParagraph here = is.get(was.paragraph());
+        if (typed == null || here == null) {
+            return was.equals(typed) || was.equals(here) || (typed == null && here == null);
+        }
+        return !Merging.clash(was, typed, here);
     }
 
     /**

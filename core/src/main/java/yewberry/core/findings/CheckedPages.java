@@ -2,44 +2,62 @@ package yewberry.core.findings;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import yewberry.core.color.Viewing;
-import yewberry.core.scene.PageScene;
+import yewberry.core.scene.SceneKey;
 
 /**
- * Remembers what was found on pages, for as long as their scenes are the same: after an edit only
+ * Remembers what was found on pages, for as long as they are made from the same: after an edit only
  * the pages that it changed are checked. Thread-safe.
  */
 public final class CheckedPages {
-    /** As many as two publications of the largest kind have. */
-    private static final int MOST = 20_000;
+    /** The part of the heap that they may take. */
+    private static final int PART = 8;
 
-    private final Cache<PageScene, Map<Optional<Viewing>, List<Finding>>> found =
-            Caffeine.newBuilder().weakKeys().maximumSize(MOST).executor(Runnable::run).build();
+    /** Bytes of one finding, as measured, and of a page without any. */
+    private static final int SIZE = 800;
+
+    private final Cache<SceneKey, Map<Optional<Viewing>, List<Finding>>> found =
+            Caffeine.newBuilder()
+                    .weakKeys()
+                    .maximumWeight(Runtime.getRuntime().maxMemory() / PART)
+                    .weigher(CheckedPages::weight)
+                    .executor(Runnable::run)
+                    .build();
+
+    private static int weight(SceneKey page, Map<Optional<Viewing>, List<Finding>> byViewing) {
+        return SIZE * (1 + byViewing.values().stream().mapToInt(List::size).sum());
+    }
 
     /**
      * What was found on a page before.
      *
      * @param viewing that text was judged under; nothing for the verdict
      */
-    public Optional<List<Finding>> known(PageScene scene, Optional<Viewing> viewing) {
-        return Optional.ofNullable(found.getIfPresent(scene))
+    public Optional<List<Finding>> known(SceneKey page, Optional<Viewing> viewing) {
+        return Optional.ofNullable(found.getIfPresent(page))
                 .map(byViewing -> byViewing.get(viewing));
     }
 
     /** What is found on a page, by checking it if that was not done yet. */
     public List<Finding> of(
-            PageScene scene, Optional<Viewing> viewing, Supplier<List<Finding>> check) {
-        Optional<List<Finding>> known = known(scene, viewing);
+            SceneKey page, Optional<Viewing> viewing, Supplier<List<Finding>> check) {
+        Optional<List<Finding>> known = known(page, viewing);
         if (known.isPresent()) {
             return known.get();
         }
         List<Finding> fresh = check.get();
-        found.get(scene, each -> new ConcurrentHashMap<>()).put(viewing, fresh);
+        found.asMap().merge(page, Map.of(viewing, fresh), CheckedPages::both);
         return fresh;
+    }
+
+    private static <K, V> Map<K, V> both(Map<K, V> some, Map<K, V> others) {
+        Map<K, V> all = new HashMap<>(some);
+        all.putAll(others);
+        return Map.copyOf(all);
     }
 }

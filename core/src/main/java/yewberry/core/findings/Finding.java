@@ -134,20 +134,10 @@ public sealed interface Finding
     }
 
     /** A coloured stock that only the screen shows, on a page without a background. */
-    record StockNotPrinted(PageScene scene, Lab stock) implements Finding {
-        @Override
-        public UUID page() {
-            return scene.page();
-        }
-
+    record StockNotPrinted(UUID page, Rect where, Lab stock) implements Finding {
         @Override
         public Origin origin() {
-            return new Origin.FromPage(scene.page());
-        }
-
-        @Override
-        public Rect where() {
-            return scene.boxes().trim();
+            return new Origin.FromPage(page);
         }
 
         @Override
@@ -168,6 +158,10 @@ public sealed interface Finding
 
     /** Characters that the font does not have. */
     record MissingCharacters(UUID page, Item.GlyphRun run, String text) implements Finding {
+        public MissingCharacters {
+            run = run.withoutGlyphs();
+        }
+
         @Override
         public Origin origin() {
             return run.origin();

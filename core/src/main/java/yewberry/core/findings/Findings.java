@@ -83,7 +83,9 @@ public final class Findings {
         if (destination.has(Medium.PAPER)
                 && simulated(press)
                 && scene.on(Medium.PAPER).areas().isEmpty()) {
-            findings.add(new Finding.StockNotPrinted(scene, press.stock().orElseThrow()));
+            findings.add(
+                    new Finding.StockNotPrinted(
+                            scene.page(), scene.boxes().trim(), press.stock().orElseThrow()));
         }
         findings.addAll(new PictureChecker(scene.on(destination.media().getFirst())).check());
         if (destination.has(Medium.PAPER)) {
@@ -92,7 +94,7 @@ public final class Findings {
         for (Medium medium : destination.media()) {
             scene.areas().stream()
                     .filter(fill -> leftOut(fill, medium))
-                    .map(fill -> new PressFinding.GroundLeftOut(scene.page(), fill, medium))
+                    .map(fill -> new PressFinding.BackgroundLeftOut(scene.page(), fill, medium))
                     .forEach(findings::add);
         }
         return findings;

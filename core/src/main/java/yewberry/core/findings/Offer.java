@@ -14,7 +14,11 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Edit;
+import yewberry.core.edit.FrameEdit;
+import yewberry.core.edit.LookEdit;
+import yewberry.core.edit.SwatchEdit;
 import yewberry.core.press.RichBlack;
 import yewberry.core.press.WithinLimit;
 import yewberry.core.publication.Anchor;
@@ -61,14 +65,14 @@ public record Offer(String label, Edit edit) {
             case PressFinding.PlainBlackArea area -> richer(area, publication);
             case PressFinding.EndsAtTrim end -> bleeding(end, publication, condition);
             case PressFinding.TextNearTrim near -> inwards(near, publication);
-            case PressFinding.GroundLeftOut ground ->
-                    background(publication, ground.fill().background()).stream()
+            case PressFinding.BackgroundLeftOut left ->
+                    background(publication, left.fill().background()).stream()
                             .map(background ->
                                     new Offer(
-                                            ground.medium() == Medium.PAPER
+                                            left.medium() == Medium.PAPER
                                                     ? "Print it, too"
                                                     : "Show it on the screen, too",
-                                            new Edit.ChangeBackground(
+                                            new BackgroundEdit.ChangeBackground(
                                                     background.withGoesTo(Background.GoesTo.BOTH))))
                             .toList();
             case PressFinding.LightOverprint light ->
@@ -89,13 +93,13 @@ public record Offer(String label, Edit edit) {
         return List.of(
                 new Offer(
                         "Set the look “%s” in %s".formatted(look.name(), checks.smallType()),
-                        new Edit.ChangeLook(look.withSize(checks.smallType()))));
+                        new LookEdit.ChangeLook(look.withSize(checks.smallType()))));
     }
 
     private static Offer overprint(Look look, Look.Overprint setting) {
         return new Offer(
                 "Let the text of look “%s” knock out".formatted(look.name()),
-                new Edit.ChangeLook(look.withOverprint(setting)));
+                new LookEdit.ChangeLook(look.withOverprint(setting)));
     }
 
     /** The frame goes as far inwards as its text needs; on a parent both hands change alike. */
@@ -127,7 +131,7 @@ public record Offer(String label, Edit edit) {
         return List.of(
                 new Offer(
                         "Move its frame inwards",
-                        new Edit.PlaceFrame(frame.id(), frame.sides(), moved)));
+                        new FrameEdit.PlaceFrame(frame.id(), frame.sides(), moved)));
     }
 
     /** To a hundredth of a millimetre beyond what is needed. */
@@ -155,7 +159,7 @@ public record Offer(String label, Edit edit) {
             return List.of(
                     new Offer(
                             "Make it the whole page",
-                            new Edit.ChangeBackground(
+                            new BackgroundEdit.ChangeBackground(
                                     background.get().withArea(new Area.WholePage()))));
         }
         Anchor.Across across = rectangle.anchor().across();
@@ -176,14 +180,14 @@ public record Offer(String label, Edit edit) {
         return List.of(
                 new Offer(
                         "Let it bleed off at the " + edge.name().toLowerCase(Locale.ROOT),
-                        new Edit.ChangeBackground(
+                        new BackgroundEdit.ChangeBackground(
                                 background.get().withArea(rectangle.withBleeds(bleeds)))));
     }
 
     private static List<Offer> lessInk(
             PressFinding.TooMuchInk heavy, Publication publication, PressCondition condition) {
         Item item = heavy.place().item();
-        if (item instanceof Item.GlyphRun run && heavy.place().ground().isPresent()) {
+        if (item instanceof Item.GlyphRun run && heavy.place().backdrop().isPresent()) {
             return List.of(overprint(run.look(), Look.Overprint.NEVER));
         }
         if (item.paints().isEmpty()) {
@@ -201,7 +205,8 @@ public record Offer(String label, Edit edit) {
             return List.of(
                     new Offer(
                             "Change “%s” to %s".formatted(swatch.get().name(), less),
-                            new Edit.ChangeSwatch(swatch.get().id(), new Definition.Plain(less))));
+                            new SwatchEdit.ChangeSwatch(
+                                    swatch.get().id(), new Definition.Plain(less))));
         }
         return List.of();
     }
@@ -216,7 +221,7 @@ public record Offer(String label, Edit edit) {
                 known.orElseGet(() -> new Swatch(id(area, rich), freeName(publication), rich));
         return background(publication, area.fill().background())
                 .map(background ->
-                        new Edit.ChangeBackground(
+                        new BackgroundEdit.ChangeBackground(
                                 background.withFill(new Fill.Solid(Tinted.full(swatch.id())))))
                 .map(change ->
                         new Offer(
@@ -224,7 +229,7 @@ public record Offer(String label, Edit edit) {
                                 known.isPresent()
                                         ? change
                                         : new Edit.Several(
-                                                List.of(new Edit.AddSwatch(swatch), change))))
+                                                List.of(new SwatchEdit.AddSwatch(swatch), change))))
                 .stream()
                 .toList();
     }

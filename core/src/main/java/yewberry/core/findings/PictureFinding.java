@@ -62,7 +62,7 @@ public sealed interface PictureFinding extends AreaFinding {
         @Override
         public String message() {
             String found =
-                    "“%s” brings along a box in %s, which stands out from the background."
+                    "“%s” has a box around it in %s, which stands out from the background."
                             .formatted(fill.inWords(), box.color().hex());
             return box.comesOffCleanly()
                     ? found + " Make that colour see-through."

@@ -7,7 +7,9 @@ import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.PressCondition;
+import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Edit;
+import yewberry.core.edit.SwatchEdit;
 import yewberry.core.press.FlatBox;
 import yewberry.core.press.RunOuts;
 import yewberry.core.publication.Area;
@@ -45,7 +47,7 @@ final class PictureOffers {
                     List.of(
                             new Offer(
                                     "Set it to normal",
-                                    new Edit.ChangeBackground(
+                                    new BackgroundEdit.ChangeBackground(
                                             background.get().withBlend(BlendMode.NORMAL))));
         };
     }
@@ -63,7 +65,7 @@ final class PictureOffers {
                                     .formatted(
                                             box.color().hex(),
                                             fromEdges ? "from its edges inwards" : "everywhere"),
-                            new Edit.ChangeBackground(
+                            new BackgroundEdit.ChangeBackground(
                                     background.withFill(
                                             picture.withSeeThrough(Optional.of(color))))));
         }
@@ -82,7 +84,7 @@ final class PictureOffers {
             offers.add(
                     new Offer(
                             label(option.kind()),
-                            new Edit.ChangeBackground(
+                            new BackgroundEdit.ChangeBackground(
                                     background.withFill(picture.withRunOut(option.kind())))));
         }
         if (!offers.isEmpty()) {
@@ -108,9 +110,9 @@ final class PictureOffers {
                 "Flood the page with the colour of its edges",
                 new Edit.Several(
                         List.of(
-                                new Edit.AddSwatch(swatch),
-                                new Edit.AddBackground(fill.origin().owner(), flood),
-                                new Edit.RestackBackground(flood.id(), -MANY))));
+                                new SwatchEdit.AddSwatch(swatch),
+                                new BackgroundEdit.AddBackground(fill.origin().owner(), flood),
+                                new BackgroundEdit.RestackBackground(flood.id(), -MANY))));
     }
 
     /** The same offer has the same id each time it is made. */

@@ -86,12 +86,12 @@ final class PressChecker {
         return contrast.against().stream()
                 .map(RunContrast.Against::paint)
                 .flatMap(Optional::stream)
-                .map(ground ->
+                .map(backdrop ->
                         new PressFinding.SmallTypeReversed(
                                 scene.page(),
                                 run,
-                                ground.inWords(),
-                                SmallType.open(run, ground.color(), condition),
+                                backdrop.inWords(),
+                                SmallType.open(run, backdrop.color(), condition),
                                 checks))
                 .filter(finding -> finding.inks().size() >= checks.reversedInks())
                 .map(Finding.class::cast)

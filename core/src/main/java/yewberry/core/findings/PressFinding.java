@@ -34,7 +34,9 @@ public sealed interface PressFinding extends Finding {
         @Override
         public String message() {
             String over =
-                    place.ground().map(ground -> " over “%s”".formatted(named(ground))).orElse("");
+                    place.backdrop()
+                            .map(backdrop -> " over “%s”".formatted(named(backdrop)))
+                            .orElse("");
             return "“%s”%s puts %s %% of ink in one place; the press condition takes %s %%. More sets off on the next sheet and does not dry."
                     .formatted(
                             named(place.item()),
@@ -58,6 +60,10 @@ public sealed interface PressFinding extends Finding {
     /** Small type made of more inks than is safe. */
     record SmallTypeInInks(UUID page, Item.GlyphRun run, Set<String> inks, PressChecks checks)
             implements OfText {
+        public SmallTypeInInks {
+            run = run.withoutGlyphs();
+        }
+
         @Override
         public String message() {
             return "Type of %s pt is made of %d inks (%s); where the plates do not meet exactly, it gets coloured edges. Set it in one ink, or larger."
@@ -76,14 +82,18 @@ public sealed interface PressFinding extends Finding {
 
     /** Small type left open in too many inks. */
     record SmallTypeReversed(
-            UUID page, Item.GlyphRun run, String ground, Set<String> inks, PressChecks checks)
+            UUID page, Item.GlyphRun run, String backdrop, Set<String> inks, PressChecks checks)
             implements OfText {
+        public SmallTypeReversed {
+            run = run.withoutGlyphs();
+        }
+
         @Override
         public String message() {
             return "Type of %s pt is reversed out of “%s” in %d inks (%s); where the plates do not meet exactly, it fills in. Set it larger, or reverse it out of fewer inks."
                     .formatted(
                             Numbers.plain(run.size()),
-                            ground,
+                            backdrop,
                             inks.size(),
                             String.join(", ", inks));
         }
@@ -119,6 +129,10 @@ public sealed interface PressFinding extends Finding {
 
     /** Light text that is set to overprint, which would lose it. */
     record LightOverprint(UUID page, Item.GlyphRun run) implements OfText {
+        public LightOverprint {
+            run = run.withoutGlyphs();
+        }
+
         @Override
         public String message() {
             return "The look “%s” is set to overprint, but this text is light and would vanish in what is below it; it is knocked out instead."
@@ -157,6 +171,10 @@ public sealed interface PressFinding extends Finding {
 
     /** Text outside the safe area. */
     record TextNearTrim(UUID page, Item.GlyphRun run) implements OfText {
+        public TextNearTrim {
+            run = run.withoutGlyphs();
+        }
+
         @Override
         public String message() {
             return "This text leaves the safe area and may be cut into. Move its frame inwards.";
@@ -173,7 +191,7 @@ public sealed interface PressFinding extends Finding {
      *
      * @param medium that it is left out on
      */
-    record GroundLeftOut(UUID page, Item.AreaFill fill, Medium medium) implements OfArea {
+    record BackgroundLeftOut(UUID page, Item.AreaFill fill, Medium medium) implements OfArea {
         @Override
         public String message() {
             return switch (medium) {

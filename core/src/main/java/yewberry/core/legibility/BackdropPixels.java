@@ -35,7 +35,7 @@ final class BackdropPixels {
     private final View view;
     private final Rect region;
     private PageRaster areas;
-    private BufferedImage ground;
+    private BufferedImage backdrop;
     private BufferedImage text;
 
     /**
@@ -62,7 +62,7 @@ final class BackdropPixels {
             Backdrop.GlyphInk ink, List<Rect> cells, Function<Rect, Item.AreaFill> named) {
         if (areas == null) {
             areas = PageRaster.areas(scene, region, PPI);
-            ground = areas.image(view);
+            backdrop = areas.image(view);
             text =
                     run.paint().overprints()
                             ? PageRaster.overprinted(scene, run.paint(), region, PPI).image(view)
@@ -97,7 +97,7 @@ final class BackdropPixels {
 
     private double ratio(int at, int width, Rgb plain) {
         Rgb front = text == null ? plain : rgb(text, at, width);
-        return Contrast.ratio(front, rgb(ground, at, width));
+        return Contrast.ratio(front, rgb(backdrop, at, width));
     }
 
     private static Rgb rgb(BufferedImage image, int at, int width) {
@@ -117,7 +117,7 @@ final class BackdropPixels {
             if (passed <= leftOut) {
                 continue;
             }
-            int near = ground.getRGB(pixel.at() % width, pixel.at() / width) & 0xf8f8f8;
+            int near = backdrop.getRGB(pixel.at() % width, pixel.at() / width) & 0xf8f8f8;
             if (!kept.containsKey(near)) {
                 Optional<Paint> paint =
                         Optional.of(

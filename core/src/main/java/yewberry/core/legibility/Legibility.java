@@ -106,7 +106,7 @@ public final class Legibility {
                 behind.stream().map(paint -> against(run.paint(), paint, view)).toList();
         return Optional.of(
                 new RunContrast(
-                        run,
+                        run.withoutGlyphs(),
                         sizeClass,
                         level.required(sizeClass.large()),
                         scene.medium(),
@@ -114,10 +114,10 @@ public final class Legibility {
     }
 
     /** A text colour on what is behind it, as it is seen. */
-    static RunContrast.Against against(Paint text, Optional<Paint> ground, View view) {
-        Rgb foreground = view.see(text.over(ground.map(Paint::color), view.condition()));
-        Rgb color = ground.map(paint -> view.see(paint.color())).orElseGet(view::bare);
+    static RunContrast.Against against(Paint text, Optional<Paint> backdrop, View view) {
+        Rgb foreground = view.see(text.over(backdrop.map(Paint::color), view.condition()));
+        Rgb color = backdrop.map(paint -> view.see(paint.color())).orElseGet(view::bare);
         return new RunContrast.Against(
-                ground, foreground, color, Contrast.ratio(foreground, color));
+                backdrop, foreground, color, Contrast.ratio(foreground, color));
     }
 }

@@ -11,6 +11,9 @@ import yewberry.core.color.Color;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.edit.Edit;
+import yewberry.core.edit.FrameEdit;
+import yewberry.core.edit.LookEdit;
+import yewberry.core.edit.SwatchEdit;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Swatch;
@@ -71,7 +74,8 @@ public record Mend(
                                         publication,
                                         condition,
                                         swatch,
-                                        new Edit.ColorRun(run, Optional.of(Tinted.full(swatch)))));
+                                        new FrameEdit.ColorRun(
+                                                run, Optional.of(Tinted.full(swatch)))));
         if (paint.swatch().equals(Optional.of(look.color().swatch()))
                 && look.color().tint() == paint.tint()) {
             Collected forLook =
@@ -95,7 +99,7 @@ public record Mend(
                                             publication,
                                             condition,
                                             swatch,
-                                            new Edit.ChangeLook(
+                                            new LookEdit.ChangeLook(
                                                     knockingOut(look)
                                                             .withColor(Tinted.full(swatch))))));
         }
@@ -152,7 +156,7 @@ public record Mend(
                             freeName(
                                     paint.name() + (found.lighter() ? ", lighter" : ", darker"),
                                     publication);
-                    Edit add = new Edit.AddSwatch(new Swatch(swatch, name, found.color()));
+                    Edit add = new SwatchEdit.AddSwatch(new Swatch(swatch, name, found.color()));
                     return new Mend(
                             scope,
                             name,

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedSet;
 import java.util.Set;
+import java.util.UUID;
 import yewberry.core.Cancellation;
 import yewberry.core.color.View;
 import yewberry.core.publication.Level;
@@ -23,25 +24,25 @@ import yewberry.core.scene.Paint;
  * pair occurs, and what it would give where it does not.
  *
  * @param texts in the order they are met
- * @param grounds in the order they are met; nothing is the bare stock; a sampled one stands for all
- *     the colours that one area comes to
- * @param cells row by row: for each text, one for each ground
+ * @param backdrops in the order they are met; nothing is the bare stock; a sampled one stands for
+ *     all the colours that one area comes to
+ * @param cells row by row: for each text, one for each backdrop
  */
-public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Cell> cells) {
+public record Pairings(List<Paint> texts, List<Optional<Paint>> backdrops, List<Cell> cells) {
     /**
      * @param ratio as seen in the view, which the pair passes or fails by
      * @param required by the smallest text set in it, or by normal text where there is none
      * @param occurrences the smallest text first
      */
     public record Cell(
-            int text, int ground, double ratio, double required, List<Occurrence> occurrences) {
+            int text, int backdrop, double ratio, double required, List<Occurrence> occurrences) {
         public boolean passes() {
             return ratio >= required;
         }
     }
 
     /** A run of text set in a pair. */
-    public record Occurrence(PageScene scene, Item.GlyphRun run) {}
+    public record Occurrence(UUID page, Item.GlyphRun run) {}
 
     /**
      * @param more colours that might be used, against each other and against those that are
@@ -57,19 +58,20 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
         for (PageScene scene : scenes) {
             scene.on(view).areas().stream()
                     .flatMap(fill -> fill.solid().stream())
-                    .forEach(paint -> collected.ground(Optional.of(paint)));
+                    .forEach(paint -> collected.backdrop(Optional.of(paint)));
             for (RunContrast contrast : legibility.judge(scene, view)) {
                 contrast.against()
                         .forEach(against ->
                                 collected.use(
-                                        against.paint(), new Occurrence(scene, contrast.run())));
+                                        against.paint(),
+                                        new Occurrence(scene.page(), contrast.run())));
             }
         }
         more.stream()
                 .map(paint -> paint.on(view.medium(), view.condition()))
                 .forEach(collected::mightBeUsed);
         List<Paint> rows = List.copyOf(collected.texts);
-        List<Optional<Paint>> columns = List.copyOf(collected.grounds.keySet());
+        List<Optional<Paint>> columns = List.copyOf(collected.backdrops.keySet());
         List<Cell> cells = new ArrayList<>();
         for (int row = 0; row < rows.size(); row++) {
             Cancellation.check();
@@ -77,7 +79,7 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
                 Used used =
                         collected.uses.getOrDefault(
                                 new Pair(rows.get(row), columns.get(column)),
-                                new Used(collected.grounds.get(columns.get(column)), Set.of()));
+                                new Used(collected.backdrops.get(columns.get(column)), Set.of()));
                 cells.add(cell(row, column, rows.get(row), used, level, view));
             }
         }
@@ -87,35 +89,35 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
     private record Pair(Paint text, Optional<Paint> column) {}
 
     /**
-     * @param grounds the colours of the column that the text stands on; all of them where it stands
-     *     on none
+     * @param backdrops the colours of the column that the text stands on; all of them where it
+     *     stands on none
      */
-    private record Used(Set<Optional<Paint>> grounds, Set<Occurrence> occurrences) {}
+    private record Used(Set<Optional<Paint>> backdrops, Set<Occurrence> occurrences) {}
 
     /** What was met. The many colours that one area comes to share a column, that of the first. */
     private static final class Collected {
         private final SequencedSet<Paint> texts = new LinkedHashSet<>();
-        private final Map<Optional<Paint>, Set<Optional<Paint>>> grounds = new LinkedHashMap<>();
+        private final Map<Optional<Paint>, Set<Optional<Paint>>> backdrops = new LinkedHashMap<>();
         private final Map<Pair, Used> uses = new LinkedHashMap<>();
         private final Map<String, Optional<Paint>> areas = new HashMap<>();
 
-        Optional<Paint> ground(Optional<Paint> ground) {
+        Optional<Paint> backdrop(Optional<Paint> backdrop) {
             Optional<Paint> column =
-                    ground.filter(Paint::sampled)
-                            .map(paint -> areas.computeIfAbsent(paint.name(), name -> ground))
-                            .orElse(ground);
-            grounds.computeIfAbsent(column, key -> new LinkedHashSet<>()).add(ground);
+                    backdrop.filter(Paint::sampled)
+                            .map(paint -> areas.computeIfAbsent(paint.name(), name -> backdrop))
+                            .orElse(backdrop);
+            backdrops.computeIfAbsent(column, key -> new LinkedHashSet<>()).add(backdrop);
             return column;
         }
 
-        void use(Optional<Paint> ground, Occurrence occurrence) {
+        void use(Optional<Paint> backdrop, Occurrence occurrence) {
             Paint text = occurrence.run().paint();
             texts.add(text);
             Used used =
                     uses.computeIfAbsent(
-                            new Pair(text, ground(ground)),
+                            new Pair(text, backdrop(backdrop)),
                             pair -> new Used(new LinkedHashSet<>(), new LinkedHashSet<>()));
-            used.grounds().add(ground);
+            used.backdrops().add(backdrop);
             used.occurrences().add(occurrence);
         }
 
@@ -123,8 +125,8 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
             if (texts.stream().noneMatch(paint::looksLike)) {
                 texts.add(paint);
             }
-            if (grounds.keySet().stream().flatMap(Optional::stream).noneMatch(paint::looksLike)) {
-                ground(Optional.of(paint));
+            if (backdrops.keySet().stream().flatMap(Optional::stream).noneMatch(paint::looksLike)) {
+                backdrop(Optional.of(paint));
             }
         }
     }
@@ -143,8 +145,8 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> grounds, List<Ce
         return new Cell(
                 row,
                 column,
-                used.grounds().stream()
-                        .mapToDouble(ground -> Legibility.against(text, ground, view).ratio())
+                used.backdrops().stream()
+                        .mapToDouble(backdrop -> Legibility.against(text, backdrop, view).ratio())
                         .min()
                         .orElseThrow(),
                 required,

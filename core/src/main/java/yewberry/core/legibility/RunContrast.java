@@ -11,6 +11,7 @@ import yewberry.core.scene.Paint;
 /**
  * A run of text held against everything it stands on.
  *
+ * @param run without its glyphs
  * @param required the least ratio that passes
  * @param medium that it was judged on
  * @param against one for each colour behind it, at least one

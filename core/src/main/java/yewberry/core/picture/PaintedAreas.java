@@ -10,8 +10,9 @@ import yewberry.core.color.View;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
+import yewberry.core.scene.SceneKey;
 
-/** Remembers the painted areas of scenes, at most for as long as the scenes are remembered. */
+/** Remembers the painted areas of pages, at most for as long as those are made from the same. */
 final class PaintedAreas {
     /** The page by itself, its part of a spread, and either in another viewing. */
     private static final int VARIANTS = 4;
@@ -19,12 +20,12 @@ final class PaintedAreas {
     /** The part of the heap that they may take. */
     private static final int PART = 16;
 
-    /** By the very scene; those made last first. */
-    private static final Cache<PageScene, List<CachedAreas>> MEMO =
+    /** By what they were made from; those made last first. */
+    private static final Cache<SceneKey, List<CachedAreas>> MEMO =
             Caffeine.newBuilder()
                     .weakKeys()
                     .maximumWeight(Runtime.getRuntime().maxMemory() / PART)
-                    .weigher((PageScene scene, List<CachedAreas> known) ->
+                    .weigher((SceneKey page, List<CachedAreas> known) ->
                             known.stream().mapToInt(each -> each.picture().base64().length()).sum())
                     .executor(Runnable::run)
                     .build();
@@ -52,13 +53,13 @@ final class PaintedAreas {
                 new CachedAreas(
                         view, region, ppi, picture(PageRaster.areas(scene, view, region, ppi)));
         MEMO.put(
-                scene,
+                scene.key(),
                 Stream.concat(Stream.of(made), known(scene).stream()).limit(VARIANTS).toList());
         return made.picture();
     }
 
     private static List<CachedAreas> known(PageScene scene) {
-        List<CachedAreas> known = MEMO.getIfPresent(scene);
+        List<CachedAreas> known = MEMO.getIfPresent(scene.key());
         return known == null ? List.of() : known;
     }
 

@@ -10,6 +10,7 @@ import yewberry.core.color.View;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.SceneKey;
 import yewberry.core.text.Segment;
 
 /**
@@ -20,8 +21,8 @@ public final class SceneStamp {
     /** Hexadecimal digits: of so many, two of ten thousand pages are never the same by chance. */
     private static final int LENGTH = 24;
 
-    /** By the very scene. */
-    private static final Cache<PageScene, String> MEMO =
+    /** The text alone is short: by number is by bytes. */
+    private static final Cache<SceneKey, String> MEMO =
             Caffeine.newBuilder().weakKeys().maximumSize(20_000).executor(Runnable::run).build();
 
     private final StringBuilder seen = new StringBuilder();
@@ -30,7 +31,7 @@ public final class SceneStamp {
 
     /** The stamp of a page under a viewing. */
     public static String of(PageScene scene, View view) {
-        return of(MEMO.get(scene, each -> digest(new SceneStamp().painted(each))), view);
+        return of(MEMO.get(scene.key(), key -> digest(new SceneStamp().painted(scene))), view);
     }
 
     /**

@@ -5,18 +5,19 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import yewberry.core.color.View;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.SceneKey;
 
-/** Pages as small PNG files, remembered at most for as long as their scenes are. */
+/** Pages as small PNG files, remembered at most for as long as they are made from the same. */
 public final class SmallPicture {
     /** The part of the heap that they may take. */
     private static final int PART = 32;
 
-    /** By the very scene. */
-    private static final Cache<PageScene, CachedPicture> MEMO =
+    /** By what they were made from. */
+    private static final Cache<SceneKey, CachedPicture> MEMO =
             Caffeine.newBuilder()
                     .weakKeys()
                     .maximumWeight(Runtime.getRuntime().maxMemory() / PART)
-                    .weigher((PageScene scene, CachedPicture known) -> known.file().length)
+                    .weigher((SceneKey page, CachedPicture known) -> known.file().length)
                     .executor(Runnable::run)
                     .build();
 
@@ -26,12 +27,12 @@ public final class SmallPicture {
 
     /** A page out to its bleed. */
     public static byte[] of(PageScene scene, View view, int ppi) {
-        CachedPicture known = MEMO.getIfPresent(scene);
+        CachedPicture known = MEMO.getIfPresent(scene.key());
         if (known != null && known.ppi() == ppi && known.view().equals(view)) {
             return known.file();
         }
         byte[] file = Png.quick(PageRaster.page(scene, view, scene.boxes().bleed(), ppi));
-        MEMO.put(scene, new CachedPicture(view, ppi, file));
+        MEMO.put(scene.key(), new CachedPicture(view, ppi, file));
         return file;
     }
 }

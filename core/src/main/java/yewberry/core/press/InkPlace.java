@@ -21,13 +21,13 @@ import yewberry.core.scene.Rect;
  * A place of a page that is printed in one colour, with all the ink that lies there.
  *
  * @param item on top
- * @param ground what that item prints over; nothing where it knocks out or lies on bare stock
+ * @param backdrop what that item prints over; nothing where it knocks out or lies on bare stock
  * @param color that all of it comes to
  * @param total all inks together, in percent
  * @param rects where, in the space of the page; they do not overlap for fills
  */
 public record InkPlace(
-        Item item, Optional<Item> ground, Color color, double total, List<Rect> rects) {
+        Item item, Optional<Item> backdrop, Color color, double total, List<Rect> rects) {
     /** In each direction over an area that is not one colour. */
     private static final int GRID = 12;
 
@@ -35,6 +35,8 @@ public record InkPlace(
     private static final int PICTURE_GRID = 72;
 
     public InkPlace {
+        item = item.withoutGlyphs();
+        backdrop = backdrop.map(Item::withoutGlyphs);
         rects = List.copyOf(rects);
     }
 
@@ -105,20 +107,21 @@ public record InkPlace(
         return colors.stream().max(Comparator.comparingDouble(condition::totalInk)).orElseThrow();
     }
 
-    private record Stack(Optional<Item> ground, Color color) {}
+    private record Stack(Optional<Item> backdrop, Color color) {}
 
     private static List<InkPlace> overprinted(
             MediumScene scene, Item.GlyphRun run, PressCondition condition) {
         Map<Stack, List<Rect>> stacks = new LinkedHashMap<>();
         for (Overlay.Part part : Overlay.of(scene, run)) {
-            stacks.computeIfAbsent(new Stack(part.ground(), part.color()), key -> new ArrayList<>())
+            stacks.computeIfAbsent(
+                            new Stack(part.backdrop(), part.color()), key -> new ArrayList<>())
                     .add(part.rect());
         }
         return stacks.entrySet().stream()
                 .map(each ->
                         new InkPlace(
                                 run,
-                                each.getKey().ground(),
+                                each.getKey().backdrop(),
                                 each.getKey().color(),
                                 condition.totalInk(each.getKey().color()),
                                 each.getValue()))

@@ -34,18 +34,18 @@ public final class SmallType {
     }
 
     /**
-     * The inks that lighter type leaves open in a ground: those it has none or less of. Type that
-     * overprints or is darker than the ground is not reversed and leaves none open.
+     * The inks that lighter type leaves open in a backdrop: those it has none or less of. Type that
+     * overprints or is darker than the backdrop is not reversed and leaves none open.
      */
-    public static Set<String> open(Item.GlyphRun run, Color ground, PressCondition condition) {
+    public static Set<String> open(Item.GlyphRun run, Color backdrop, PressCondition condition) {
         Color type = run.paint().color();
         Set<String> open = new TreeSet<>();
         if (run.paint().overprints()
-                || condition.lab(type).lightness() <= condition.lab(ground).lightness()) {
+                || condition.lab(type).lightness() <= condition.lab(backdrop).lightness()) {
             return open;
         }
         Map<String, Double> over = Plate.of(type, condition);
-        Plate.of(ground, condition)
+        Plate.of(backdrop, condition)
                 .forEach((ink, percent) -> {
                     if (over.getOrDefault(ink, 0.0) + NOTHING <= percent) {
                         open.add(ink);

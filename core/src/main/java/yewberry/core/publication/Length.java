@@ -2,6 +2,7 @@ package yewberry.core.publication;
 
 import java.math.BigDecimal;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.regex.Pattern;
 import yewberry.core.Refused;
 import yewberry.core.color.Numbers;
@@ -16,6 +17,7 @@ public record Length(double value, Unit unit) {
 
     private static final Pattern WRITTEN =
             Pattern.compile("([+-]?(?:\\d+(?:[.,]\\d*)?|[.,]\\d+))\\s*(mm|cm|pt|in|\")");
+    private static final Pattern UNIT = Pattern.compile("mm|cm|pt|in|\"", Pattern.CASE_INSENSITIVE);
     private static final double LIMIT_POINTS = 100_000 * Unit.MM.points();
 
     public Length {
@@ -53,6 +55,22 @@ public record Length(double value, Unit unit) {
             case "pt" -> pt(number);
             default -> new Length(number, Unit.IN);
         };
+    }
+
+    /**
+     * Reads what {@link #parse} reads, and calculations with units, such as {@code 10 mm + 1/8 in}.
+     *
+     * @throws Refused if the text is anything else
+     */
+    public static Length read(String text) {
+        return UNIT.matcher(text).find()
+                ? WrittenLength.read(text, Unit.MM, Optional.empty())
+                : parse(text);
+    }
+
+    /** Whether {@link #parse} reads it. */
+    static boolean isPlain(String text) {
+        return WRITTEN.matcher(text.strip().toLowerCase(Locale.ROOT)).matches();
     }
 
     /** In its own unit, to a thousandth. */

@@ -1,10 +1,13 @@
 package yewberry.core.scene;
 
+import java.util.AbstractList;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.RandomAccess;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
@@ -19,16 +22,17 @@ import yewberry.core.publication.Setup;
 import yewberry.core.publication.Side;
 
 /**
- * Composes the pages of one publication under one press condition and remembers them: a page is
- * composed anew only when something that it is made from is another object than before.
- * Thread-safe.
+ * Composes the pages of one publication under one press condition, and knows what it made them
+ * from: a page gets another key only when something that it is made from is another object than
+ * before. Scenes themselves are remembered as long as there is room. Thread-safe.
  */
 public final class Composer {
     /** The stored state and a preview take turns; both are kept. */
     private static final int VARIANTS = 2;
 
-    private final Map<UUID, Deque<Composed>> memo = new ConcurrentHashMap<>();
-    private final FrameSetter setter = new FrameSetter();
+    private final Map<UUID, Deque<Composed>> made = new ConcurrentHashMap<>();
+    private final SceneMemory memory;
+    private final FrameSetter setter;
     private final PressCondition condition;
     private final Pictures pictures;
 
@@ -37,8 +41,17 @@ public final class Composer {
      * @param pictures where placed files come from
      */
     public Composer(PressCondition condition, Pictures pictures) {
+        this(condition, pictures, SceneMemory.shared());
+    }
+
+    /**
+     * @param memory that scenes are kept in
+     */
+    public Composer(PressCondition condition, Pictures pictures, SceneMemory memory) {
         this.condition = condition;
         this.pictures = pictures;
+        this.memory = memory;
+        this.setter = new FrameSetter(memory);
     }
 
     /** For publications without pictures. */
@@ -61,13 +74,13 @@ public final class Composer {
         }
     }
 
-    /** A scene and exactly what it was made from. */
+    /** Exactly what a scene was made from; equal only if it is the same object. */
     private record Composed(
+            SceneKey key,
             Wanted wanted,
             List<Parent> parents,
             Setup setup,
-            Ingredients ingredients,
-            PageScene scene) {
+            Ingredients ingredients) {
         boolean holds(Publication in, Wanted now) {
             return wanted.page() == now.page()
                     && wanted.side() == now.side()
@@ -89,64 +102,83 @@ public final class Composer {
         Cancellation.check();
         Wanted wanted = Wanted.of(publication, index);
         Deque<Composed> variants =
-                memo.computeIfAbsent(wanted.page().id(), id -> new ArrayDeque<>(VARIANTS));
+                made.computeIfAbsent(wanted.page().id(), id -> new ArrayDeque<>(VARIANTS));
         synchronized (variants) {
-            Optional<PageScene> known = known(variants, publication, wanted);
-            if (known.isPresent()) {
-                return known.get();
-            }
-            Composed fresh = fresh(publication, wanted);
-            if (variants.size() == VARIANTS) {
-                variants.removeLast();
-            }
-            variants.addFirst(fresh);
-            return fresh.scene();
+            Optional<Composed> known = known(variants, publication, wanted);
+            return known.flatMap(memory::scene)
+                    .orElseGet(() -> fresh(publication, wanted, known, variants));
         }
     }
 
-    /** The scene of the page at this position, if it was composed before. */
-    public Optional<PageScene> known(Publication publication, int index) {
+    /** What stands for the scene of the page at this position, if it was composed before. */
+    public Optional<SceneKey> known(Publication publication, int index) {
         Wanted wanted = Wanted.of(publication, index);
-        Deque<Composed> variants = memo.get(wanted.page().id());
+        Deque<Composed> variants = made.get(wanted.page().id());
         if (variants == null) {
             return Optional.empty();
         }
         synchronized (variants) {
-            return known(variants, publication, wanted);
+            return known(variants, publication, wanted).map(Composed::key);
         }
     }
 
-    private static Optional<PageScene> known(
-            Deque<Composed> variants, Publication publication, Wanted wanted) {
-        return variants.stream()
-                .filter(each -> each.holds(publication, wanted))
-                .findFirst()
-                .map(Composed::scene);
+    /** The same; the page is composed if it was not yet. */
+    public SceneKey key(Publication publication, int index) {
+        return known(publication, index).orElseGet(() -> compose(publication, index).key());
     }
 
-    /** All pages, in order. */
+    private static Optional<Composed> known(
+            Deque<Composed> variants, Publication publication, Wanted wanted) {
+        return variants.stream().filter(each -> each.holds(publication, wanted)).findFirst();
+    }
+
+    /**
+     * All pages, in order; each is composed when it is asked for, and maybe again if it is again.
+     */
     public List<PageScene> composeAll(Publication publication) {
-        List<PageScene> scenes =
-                IntStream.range(0, publication.pages().size())
-                        .mapToObj(index -> compose(publication, index))
-                        .toList();
         forgetRemoved(publication);
-        return scenes;
+        return new AllScenes(publication);
+    }
+
+    private final class AllScenes extends AbstractList<PageScene> implements RandomAccess {
+        private final Publication publication;
+
+        AllScenes(Publication publication) {
+            this.publication = publication;
+        }
+
+        @Override
+        public PageScene get(int index) {
+            return compose(publication, Objects.checkIndex(index, size()));
+        }
+
+        @Override
+        public int size() {
+            return publication.pages().size();
+        }
     }
 
     private void forgetRemoved(Publication publication) {
-        if (memo.size() > 2 * publication.pages().size() + 16) {
-            memo.keySet().retainAll(publication.pages().stream().map(Page::id).toList());
+        if (made.size() > 2 * publication.pages().size() + 16) {
+            made.keySet().retainAll(publication.pages().stream().map(Page::id).toList());
         }
     }
 
-    private Composed fresh(Publication publication, Wanted wanted) {
+    /**
+     * @param known what it was made from before, if that is the same
+     */
+    private PageScene fresh(
+            Publication publication,
+            Wanted wanted,
+            Optional<Composed> known,
+            Deque<Composed> variants) {
         Ingredients ingredients = new Ingredients(publication);
         List<Parent> parents = publication.chain(wanted.page().parent());
         Setup setup = publication.setup();
         Optional<PageBoxes> beside =
                 wanted.beside()
                         .map(size -> PageBoxes.of(setup.withTrim(size), wanted.side().opposite()));
+        SceneKey key = known.map(Composed::key).orElseGet(SceneKey::new);
         PageScene scene =
                 new PageComposition(
                                 publication,
@@ -156,7 +188,17 @@ public final class Composer {
                                 beside,
                                 ingredients,
                                 setter)
-                        .compose(wanted.page(), parents);
-        return new Composed(wanted, parents, setup, ingredients.sealed(), scene);
+                        .compose(key, wanted.page(), parents);
+        Composed now =
+                known.orElseGet(
+                        () -> new Composed(key, wanted, parents, setup, ingredients.sealed()));
+        if (known.isEmpty()) {
+            if (variants.size() == VARIANTS) {
+                variants.removeLast();
+            }
+            variants.addFirst(now);
+        }
+        memory.keep(now, scene);
+        return scene;
     }
 }

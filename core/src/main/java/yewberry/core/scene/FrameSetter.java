@@ -1,31 +1,34 @@
 package yewberry.core.scene;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import java.util.UUID;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.text.SetText;
 import yewberry.core.text.Typesetter;
 
-/** Sets the text of frames and remembers it while frame and looks are the same objects. */
+/** Sets the text of frames, unless frame and looks are the same objects as before. */
 final class FrameSetter {
-    /** More than the frames of any publication at hand. */
-    private static final int REMEMBERED = 20_000;
+    private final SceneMemory memory;
 
-    private record CachedText(TextFrame frame, Ingredients looks, SetText text) {}
+    FrameSetter(SceneMemory memory) {
+        this.memory = memory;
+    }
 
-    private final Cache<UUID, CachedText> memo =
-            Caffeine.newBuilder().maximumSize(REMEMBERED).executor(Runnable::run).build();
+    /**
+     * @param looks that it was set in
+     */
+    record CachedText(Ingredients looks, SetText text) {}
 
     SetText set(TextFrame frame, Publication publication) {
-        CachedText known = memo.getIfPresent(frame.id());
-        if (known != null && known.frame() == frame && known.looks().unchangedIn(publication)) {
-            return known.text();
-        }
+        return memory.text(frame)
+                .filter(known -> known.looks().unchangedIn(publication))
+                .map(CachedText::text)
+                .orElseGet(() -> fresh(frame, publication));
+    }
+
+    private SetText fresh(TextFrame frame, Publication publication) {
         Ingredients looks = new Ingredients(publication);
         SetText text = Typesetter.set(frame, looks::look);
-        memo.put(frame.id(), new CachedText(frame, looks.sealed(), text));
+        memory.keep(frame, new CachedText(looks.sealed(), text));
         return text;
     }
 }

@@ -23,6 +23,9 @@ public sealed interface Item {
     /** A rectangle around all it paints. */
     Rect bounds();
 
+    /** The same for those who tell of it later: without its glyphs, which take most of the room. */
+    Item withoutGlyphs();
+
     /** As it is on a medium: in the colours that its own become there. */
     Item on(Medium medium, PressCondition condition);
 
@@ -93,6 +96,11 @@ public sealed interface Item {
         }
 
         @Override
+        public AreaFill withoutGlyphs() {
+            return this;
+        }
+
+        @Override
         public AreaFill on(Medium medium, PressCondition condition) {
             return new AreaFill(
                     origin,
@@ -141,17 +149,17 @@ public sealed interface Item {
         }
 
         @Override
+        public GlyphRun withoutGlyphs() {
+            return with(paint, lines.stream().map(Line::withoutGlyphs).toList());
+        }
+
+        @Override
         public GlyphRun on(Medium medium, PressCondition condition) {
-            return new GlyphRun(
-                    origin,
-                    frame,
-                    paragraph,
-                    run,
-                    look,
-                    face,
-                    paint.on(medium, condition),
-                    size,
-                    lines);
+            return with(paint.on(medium, condition), lines);
+        }
+
+        private GlyphRun with(Paint paint, List<Line> lines) {
+            return new GlyphRun(origin, frame, paragraph, run, look, face, paint, size, lines);
         }
 
         /**
@@ -191,5 +199,9 @@ public sealed interface Item {
     }
 
     /** A stretch of a run on one line; its glyphs stand relative to {@code x} and the baseline. */
-    record Line(String text, double x, double baseline, double width, List<Segment.Glyph> glyphs) {}
+    record Line(String text, double x, double baseline, double width, List<Segment.Glyph> glyphs) {
+        private Line withoutGlyphs() {
+            return new Line(text, x, baseline, width, List.of());
+        }
+    }
 }

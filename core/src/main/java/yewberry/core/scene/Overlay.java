@@ -7,7 +7,7 @@ import yewberry.core.color.Color;
 import yewberry.core.color.PressCondition;
 
 /**
- * What a run of text that overprints comes to, part by part: one part for each ground it lies on,
+ * What a run of text that overprints comes to, part by part: one part for each backdrop it lies on,
  * and one for each run of other text that it prints over. Runs of one frame never lie on each
  * other.
  */
@@ -23,11 +23,11 @@ public final class Overlay {
     /**
      * @param rect that the part lies in
      * @param within the glyphs that it is limited to, if any
-     * @param ground what it is printed on; nothing is the bare stock
+     * @param backdrop what it is printed on; nothing is the bare stock
      * @param color that it comes to
      */
     public record Part(
-            Rect rect, Optional<Item.GlyphRun> within, Optional<Item> ground, Color color) {}
+            Rect rect, Optional<Item.GlyphRun> within, Optional<Item> backdrop, Color color) {}
 
     /** Parts that cover the run as far as it is on the page; later ones lie over earlier ones. */
     public static List<Part> of(MediumScene scene, Item.GlyphRun run) {
@@ -35,7 +35,7 @@ public final class Overlay {
     }
 
     private List<Part> parts(Item.GlyphRun run) {
-        List<Part> grounds = new ArrayList<>();
+        List<Part> backdrops = new ArrayList<>();
         List<Part> text = new ArrayList<>();
         List<Rect> open = List.of(run.bounds().intersection(scene.boxes().bleed()));
         List<Item> below = scene.below(run).reversed();
@@ -48,7 +48,7 @@ public final class Overlay {
                         if (covered.isEmpty()) {
                             rest.add(part);
                         } else {
-                            grounds.add(part(run, covered, item, color(fill, covered)));
+                            backdrops.add(part(run, covered, item, color(fill, covered)));
                             rest.addAll(part.minus(fill.rect()));
                         }
                     }
@@ -63,12 +63,12 @@ public final class Overlay {
         }
         for (Rect bare : open) {
             if (!bare.isEmpty()) {
-                grounds.add(
+                backdrops.add(
                         new Part(bare, Optional.empty(), Optional.empty(), run.paint().color()));
             }
         }
-        grounds.addAll(text.reversed());
-        return grounds;
+        backdrops.addAll(text.reversed());
+        return backdrops;
     }
 
     /** Where it is not the same everywhere, that of the middle. */
@@ -82,11 +82,11 @@ public final class Overlay {
                                         covered.y() + covered.height() / 2));
     }
 
-    private Part part(Item.GlyphRun run, Rect rect, Item ground, Color below) {
+    private Part part(Item.GlyphRun run, Rect rect, Item backdrop, Color below) {
         return new Part(
                 rect,
                 Optional.empty(),
-                Optional.of(ground),
+                Optional.of(backdrop),
                 run.paint().over(Optional.of(below), condition));
     }
 

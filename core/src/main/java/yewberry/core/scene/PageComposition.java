@@ -59,7 +59,7 @@ final class PageComposition {
     /**
      * @param parents from the lowest up
      */
-    PageScene compose(Page page, List<Parent> parents) {
+    PageScene compose(SceneKey key, Page page, List<Parent> parents) {
         Origin own = new Origin.FromPage(page.id());
         if (page.parentShown()) {
             parents.forEach(parent -> backgrounds(parent.layer().backgrounds(), origin(parent)));
@@ -67,7 +67,7 @@ final class PageComposition {
         backgrounds(page.layer().backgrounds(), own);
         parents.forEach(parent -> frames(parent.layer().frames(), origin(parent)));
         frames(page.layer().frames(), own);
-        return new PageScene(page.id(), boxes, items, overset, condition);
+        return new PageScene(key, page.id(), boxes, items, overset, condition);
     }
 
     private static Origin origin(Parent parent) {

@@ -10,13 +10,14 @@ import yewberry.core.color.View;
 
 /**
  * What is painted on one page, in order from the lowest to the topmost, and where each thing came
- * from. Two scenes are equal only if they are the same object, which is what memoised readers go
- * by.
+ * from. Two scenes are equal only if they are the same object; readers who remember something go by
+ * the {@link #key}, which outlives the scene.
  *
  * <p>A scene as it was composed is in the colours of the swatches; whoever mixes, draws or judges
  * colours reads it {@link #on} a medium, where each colour is what it becomes there.
  */
 public final class PageScene {
+    private final SceneKey key;
     private final UUID page;
     private final PageBoxes boxes;
     private final List<Item> items;
@@ -25,11 +26,13 @@ public final class PageScene {
     private final Map<Medium, OnMedium> on = new EnumMap<>(Medium.class);
 
     PageScene(
+            SceneKey key,
             UUID page,
             PageBoxes boxes,
             List<Item> items,
             List<Overset> overset,
             PressCondition condition) {
+        this.key = key;
         this.page = page;
         this.boxes = boxes;
         this.items = List.copyOf(items);
@@ -102,6 +105,10 @@ public final class PageScene {
                 .filter(Item.AreaFill.class::isInstance)
                 .map(Item.AreaFill.class::cast)
                 .toList();
+    }
+
+    public SceneKey key() {
+        return key;
     }
 
     public UUID page() {

@@ -41,10 +41,10 @@ public record Paint(
                 false);
     }
 
-    /** What it comes to on a ground; nothing is the bare stock. */
-    public Color over(Optional<Color> ground, PressCondition condition) {
-        return overprints && ground.isPresent()
-                ? Overprint.over(color, ground.get(), condition)
+    /** What it comes to on a backdrop; nothing is the bare stock. */
+    public Color over(Optional<Color> backdrop, PressCondition condition) {
+        return overprints && backdrop.isPresent()
+                ? Overprint.over(color, backdrop.get(), condition)
                 : color;
     }
 

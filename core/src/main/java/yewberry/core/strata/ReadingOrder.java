@@ -36,7 +36,7 @@ public final class ReadingOrder {
             }
         }
 
-        record Ground(Item.AreaFill fill) implements Stop {
+        record Area(Item.AreaFill fill) implements Stop {
             @Override
             public Rect where() {
                 return fill.rect();
@@ -58,7 +58,7 @@ public final class ReadingOrder {
                         Comparator.comparingDouble((List<Item.GlyphRun> runs) -> around(runs).y())
                                 .thenComparingDouble(runs -> around(runs).x()))
                 .forEach(runs -> stops.addAll(paragraphs(runs)));
-        scene.areas().reversed().stream().map(Stop.Ground::new).forEach(stops::add);
+        scene.areas().reversed().stream().map(Stop.Area::new).forEach(stops::add);
         return List.copyOf(stops);
     }
 

@@ -31,7 +31,7 @@ public final class Strata {
         up.add(new Stratum.Stock(view.bare()));
         MediumScene shown = scene.on(view);
         List<Item> areas = new ArrayList<>();
-        Optional<Color> ground = Optional.empty();
+        Optional<Color> painted = Optional.empty();
         for (Item item : scene.allOn(view.medium())) {
             boolean here = shown.items().stream().anyMatch(each -> each == item);
             switch (item) {
@@ -39,11 +39,11 @@ public final class Strata {
                     if (fill.isAt(x, y)) {
                         if (here) {
                             areas.add(fill);
-                            ground = Optional.of(new Painted(shown, areas).at(x, y));
+                            painted = Optional.of(new Painted(shown, areas).at(x, y));
                         }
                         Color result =
                                 here
-                                        ? ground.orElseThrow()
+                                        ? painted.orElseThrow()
                                         : new Painted(shown, List.of(fill)).at(x, y);
                         up.add(
                                 new Stratum.Fill(
@@ -56,8 +56,8 @@ public final class Strata {
                 }
                 case Item.GlyphRun run -> {
                     if (run.lines().stream().anyMatch(line -> run.box(line).contains(x, y))) {
-                        Color color = run.paint().over(ground, view.condition());
-                        Rgb below = ground.map(view::see).orElseGet(view::bare);
+                        Color color = run.paint().over(painted, view.condition());
+                        Rgb below = painted.map(view::see).orElseGet(view::bare);
                         Rgb screen = view.see(color);
                         double ratio = Contrast.ratio(screen, below);
                         up.add(new Stratum.Text(run, color, screen, ratio, below));

@@ -10,9 +10,9 @@ import static yewberry.core.Sample.PARENT;
 import static yewberry.core.Sample.SIGNAL;
 import static yewberry.core.Sample.WHITE;
 import static yewberry.core.Sample.frame;
-import static yewberry.core.Sample.ground;
 import static yewberry.core.Sample.id;
 import static yewberry.core.Sample.page;
+import static yewberry.core.Sample.wholePage;
 
 import java.util.List;
 import java.util.Optional;
@@ -62,7 +62,7 @@ class EditingTest {
                         ids(
                                 after(
                                         sample,
-                                        new Edit.AddPages(
+                                        new PageEdit.AddPages(
                                                 List.of(added),
                                                 Optional.of(page(2)),
                                                 Optional.empty()))))
@@ -71,7 +71,7 @@ class EditingTest {
                         ids(
                                 after(
                                         sample,
-                                        new Edit.AddPages(
+                                        new PageEdit.AddPages(
                                                 List.of(added),
                                                 Optional.empty(),
                                                 Optional.of(PARENT)))))
@@ -80,9 +80,9 @@ class EditingTest {
 
     @Test
     void sending_the_same_addition_twice_cannot_add_it_twice() {
-        Edit add = new Edit.AddPages(List.of(id("n")), Optional.empty(), Optional.empty());
+        Edit add = new PageEdit.AddPages(List.of(id("n")), Optional.empty(), Optional.empty());
         refused(after(sample, add), add, "added already");
-        Edit swatch = new Edit.AddSwatch(new Swatch(id("s"), "S", new Cmyk(1, 2, 3, 4)));
+        Edit swatch = new SwatchEdit.AddSwatch(new Swatch(id("s"), "S", new Cmyk(1, 2, 3, 4)));
         refused(after(sample, swatch), swatch, "added already");
     }
 
@@ -92,51 +92,58 @@ class EditingTest {
                         ids(
                                 after(
                                         sample,
-                                        new Edit.MovePages(
+                                        new PageEdit.MovePages(
                                                 List.of(page(3), page(1)), Optional.of(page(4))))))
                 .containsExactly(page(2), page(4), page(1), page(3));
-        assertThat(ids(after(sample, new Edit.MovePages(List.of(page(4)), Optional.empty()))))
+        assertThat(ids(after(sample, new PageEdit.MovePages(List.of(page(4)), Optional.empty()))))
                 .containsExactly(page(4), page(1), page(2), page(3));
         refused(
                 sample,
-                new Edit.MovePages(List.of(page(1)), Optional.of(page(1))),
+                new PageEdit.MovePages(List.of(page(1)), Optional.of(page(1))),
                 "behind one of themselves");
     }
 
     @Test
     void the_last_page_cannot_be_removed() {
-        assertThat(ids(after(sample, new Edit.RemovePages(List.of(page(1), page(4))))))
+        assertThat(ids(after(sample, new PageEdit.RemovePages(List.of(page(1), page(4))))))
                 .containsExactly(page(2), page(3));
         refused(
                 sample,
-                new Edit.RemovePages(List.of(page(1), page(2), page(3), page(4))),
+                new PageEdit.RemovePages(List.of(page(1), page(2), page(3), page(4))),
                 "at least one page");
     }
 
     @Test
     void pages_of_a_removed_parent_get_the_replacement_or_none() {
         UUID other = id("other parent");
-        Publication two = after(sample, new Edit.AddParent(other, "Light", Optional.empty()));
-        assertThat(after(two, new Edit.RemoveParent(PARENT, Optional.of(other))).pages())
+        Publication two = after(sample, new ParentEdit.AddParent(other, "Light", Optional.empty()));
+        assertThat(after(two, new ParentEdit.RemoveParent(PARENT, Optional.of(other))).pages())
                 .allMatch(page -> page.parent().equals(Optional.of(other)));
-        assertThat(after(two, new Edit.RemoveParent(PARENT, Optional.empty())).pages())
+        assertThat(after(two, new ParentEdit.RemoveParent(PARENT, Optional.empty())).pages())
                 .allMatch(page -> page.parent().isEmpty());
-        refused(two, new Edit.RemoveParent(PARENT, Optional.of(PARENT)), "cannot replace itself");
+        refused(
+                two,
+                new ParentEdit.RemoveParent(PARENT, Optional.of(PARENT)),
+                "cannot replace itself");
     }
 
     @Test
     void parents_are_based_on_one_another_but_not_in_a_circle() {
         UUID other = id("other parent");
-        Publication two = after(sample, new Edit.AddParent(other, "Light", Optional.of(PARENT)));
+        Publication two =
+                after(sample, new ParentEdit.AddParent(other, "Light", Optional.of(PARENT)));
         assertThat(two.chain(Optional.of(other)))
                 .extracting(parent -> parent.name())
                 .containsExactly("Dark", "Light");
         refused(
                 two,
-                new Edit.SetParentBase(PARENT, Optional.of(other)),
+                new ParentEdit.SetParentBase(PARENT, Optional.of(other)),
                 "cannot be based on itself",
                 "“Dark”");
-        refused(two, new Edit.SetParentBase(other, Optional.of(id("nobody"))), "no such parent");
+        refused(
+                two,
+                new ParentEdit.SetParentBase(other, Optional.of(id("nobody"))),
+                "no such parent");
     }
 
     @Test
@@ -145,15 +152,15 @@ class EditingTest {
         UUID third = id("third parent");
         Publication three =
                 after(
-                        after(sample, new Edit.AddParent(third, "Dim", Optional.empty())),
-                        new Edit.AddParent(other, "Light", Optional.of(PARENT)));
+                        after(sample, new ParentEdit.AddParent(third, "Dim", Optional.empty())),
+                        new ParentEdit.AddParent(other, "Light", Optional.of(PARENT)));
         assertThat(
-                        after(three, new Edit.RemoveParent(PARENT, Optional.of(third)))
+                        after(three, new ParentEdit.RemoveParent(PARENT, Optional.of(third)))
                                 .parent(other)
                                 .base())
                 .contains(third);
         assertThat(
-                        after(three, new Edit.RemoveParent(PARENT, Optional.empty()))
+                        after(three, new ParentEdit.RemoveParent(PARENT, Optional.empty()))
                                 .parent(other)
                                 .base())
                 .isEmpty();
@@ -161,11 +168,12 @@ class EditingTest {
 
     @Test
     void a_part_whose_first_page_goes_begins_with_the_next() {
-        Publication named = after(sample, new Edit.NamePart(page(2), Optional.of("Dark hours")));
-        Publication without = after(named, new Edit.RemovePages(List.of(page(2))));
+        Publication named =
+                after(sample, new PageEdit.NamePart(page(2), Optional.of("Dark hours")));
+        Publication without = after(named, new PageEdit.RemovePages(List.of(page(2))));
         assertThat(without.page(page(3)).part()).contains("Dark hours");
         assertThat(without.page(page(1)).part()).isEmpty();
-        Publication none = after(named, new Edit.NamePart(page(2), Optional.empty()));
+        Publication none = after(named, new PageEdit.NamePart(page(2), Optional.empty()));
         assertThat(none.pages()).allMatch(page -> page.part().isEmpty());
     }
 
@@ -175,10 +183,11 @@ class EditingTest {
                 after(
                         after(
                                 sample,
-                                new Edit.AddBackground(
-                                        new Owner.OnPage(page(1)), ground("one", SIGNAL))),
-                        new Edit.AddBackground(new Owner.OnPage(page(2)), ground("two", SIGNAL)));
-        assertThat(after(two, new Edit.ClearBackgrounds(List.of(page(1), page(2)))))
+                                new BackgroundEdit.AddBackground(
+                                        new Owner.OnPage(page(1)), wholePage("one", SIGNAL))),
+                        new BackgroundEdit.AddBackground(
+                                new Owner.OnPage(page(2)), wholePage("two", SIGNAL)));
+        assertThat(after(two, new BackgroundEdit.ClearBackgrounds(List.of(page(1), page(2)))))
                 .isEqualTo(sample);
     }
 
@@ -188,13 +197,18 @@ class EditingTest {
                 after(
                         Sample.withPage(
                                 new Layer(
-                                        List.of(ground("g", SIGNAL)),
+                                        List.of(wholePage("g", SIGNAL)),
                                         List.of(frame("f", 10, 10, 80, 40, BODY, "Some words")))),
-                        new Edit.ColorRun(id("run f 0"), Optional.of(Tinted.full(SIGNAL.id()))));
-        refused(used, new Edit.RemoveSwatch(SIGNAL.id(), Optional.empty()), "Signal", "2 places");
+                        new FrameEdit.ColorRun(
+                                id("run f 0"), Optional.of(Tinted.full(SIGNAL.id()))));
+        refused(
+                used,
+                new SwatchEdit.RemoveSwatch(SIGNAL.id(), Optional.empty()),
+                "Signal",
+                "2 places");
 
         Publication replaced =
-                after(used, new Edit.RemoveSwatch(SIGNAL.id(), Optional.of(WHITE.id())));
+                after(used, new SwatchEdit.RemoveSwatch(SIGNAL.id(), Optional.of(WHITE.id())));
         Layer layer = replaced.pages().getFirst().layer();
         assertThat(layer.backgrounds().getFirst().fill())
                 .isEqualTo(new Fill.Solid(Tinted.full(WHITE.id())));
@@ -206,7 +220,7 @@ class EditingTest {
     @Test
     void an_unused_swatch_goes_without_asking() {
         assertThat(
-                        after(sample, new Edit.RemoveSwatch(SIGNAL.id(), Optional.empty()))
+                        after(sample, new SwatchEdit.RemoveSwatch(SIGNAL.id(), Optional.empty()))
                                 .findSwatch(SIGNAL.id()))
                 .isEmpty();
     }
@@ -216,9 +230,9 @@ class EditingTest {
         Publication used =
                 Sample.withPage(
                         new Layer(List.of(), List.of(frame("f", 10, 10, 80, 40, BODY, "a", "b"))));
-        refused(used, new Edit.RemoveLook(BODY.id(), Optional.empty()), "Body", "2 places");
+        refused(used, new LookEdit.RemoveLook(BODY.id(), Optional.empty()), "Body", "2 places");
         assertThat(
-                        after(used, new Edit.RemoveLook(BODY.id(), Optional.of(HEADING.id())))
+                        after(used, new LookEdit.RemoveLook(BODY.id(), Optional.of(HEADING.id())))
                                 .pages()
                                 .getFirst()
                                 .layer()
@@ -232,27 +246,32 @@ class EditingTest {
     void renaming_takes_any_printable_name_and_uses_follow_by_id() {
         Publication renamed =
                 after(
-                        after(sample, new Edit.RenameSwatch(NIGHT.id(), "Nuit “étoilée” <&>")),
-                        new Edit.RenameParent(PARENT, "夜"));
+                        after(
+                                sample,
+                                new SwatchEdit.RenameSwatch(NIGHT.id(), "Nuit “étoilée” <&>")),
+                        new ParentEdit.RenameParent(PARENT, "夜"));
         assertThat(renamed.swatch(NIGHT.id()).name()).isEqualTo("Nuit “étoilée” <&>");
         assertThat(renamed.parent(PARENT).name()).isEqualTo("夜");
         assertThat(renamed.parent(PARENT).layer()).isEqualTo(sample.parent(PARENT).layer());
-        refused(sample, new Edit.RenameParent(PARENT, " "), "needs a name");
+        refused(sample, new ParentEdit.RenameParent(PARENT, " "), "needs a name");
     }
 
     @Test
     void nothing_may_refer_to_what_is_not_there() {
         UUID nowhere = id("nowhere");
-        refused(sample, new Edit.AssignParent(List.of(page(1)), Optional.of(nowhere)), "parent");
         refused(
                 sample,
-                new Edit.AddBackground(
-                        ON_PAGE_1, ground("g", new Swatch(nowhere, "x", new Cmyk(0, 0, 0, 0)))),
+                new PageEdit.AssignParent(List.of(page(1)), Optional.of(nowhere)),
+                "parent");
+        refused(
+                sample,
+                new BackgroundEdit.AddBackground(
+                        ON_PAGE_1, wholePage("g", new Swatch(nowhere, "x", new Cmyk(0, 0, 0, 0)))),
                 "swatch");
-        refused(sample, new Edit.RemoveFrame(nowhere), "frame");
-        refused(sample, new Edit.RemovePages(List.of(nowhere)), "page");
-        refused(sample, new Edit.RemovePages(List.of()), "No page is chosen");
-        refused(sample, new Edit.ColorRun(nowhere, Optional.empty()), "text");
+        refused(sample, new FrameEdit.RemoveFrame(nowhere), "frame");
+        refused(sample, new PageEdit.RemovePages(List.of(nowhere)), "page");
+        refused(sample, new PageEdit.RemovePages(List.of()), "No page is chosen");
+        refused(sample, new FrameEdit.ColorRun(nowhere, Optional.empty()), "text");
         Look unknown =
                 new Look(
                         BODY.id(),
@@ -265,7 +284,7 @@ class EditingTest {
                         BODY.alignment(),
                         BODY.color(),
                         BODY.overprint());
-        refused(sample, new Edit.ChangeLook(unknown), "Wingtips", "Source Serif 4");
+        refused(sample, new LookEdit.ChangeLook(unknown), "Wingtips", "Source Serif 4");
     }
 
     @Test
@@ -274,10 +293,13 @@ class EditingTest {
                 new Background(
                         id("b"),
                         Sides.LEFT,
-                        ground("x", NIGHT).area(),
+                        wholePage("x", NIGHT).area(),
                         new Fill.Solid(Tinted.full(NIGHT.id())));
-        refused(sample, new Edit.AddBackground(ON_PAGE_1, left), "Only what is on a parent");
-        Edit onParent = new Edit.AddBackground(new Owner.OnParent(PARENT), left);
+        refused(
+                sample,
+                new BackgroundEdit.AddBackground(ON_PAGE_1, left),
+                "Only what is on a parent");
+        Edit onParent = new BackgroundEdit.AddBackground(new Owner.OnParent(PARENT), left);
         assertThat(after(sample, onParent).parent(PARENT).layer().backgrounds()).hasSize(2);
     }
 
@@ -286,13 +308,16 @@ class EditingTest {
         Publication three =
                 Sample.withPage(
                         new Layer(
-                                List.of(ground("a", INK), ground("b", NIGHT), ground("c", WHITE)),
+                                List.of(
+                                        wholePage("a", INK),
+                                        wholePage("b", NIGHT),
+                                        wholePage("c", WHITE)),
                                 List.of()));
-        assertThat(stack(after(three, new Edit.RestackBackground(id("a"), 1))))
+        assertThat(stack(after(three, new BackgroundEdit.RestackBackground(id("a"), 1))))
                 .containsExactly(id("b"), id("a"), id("c"));
-        assertThat(stack(after(three, new Edit.RestackBackground(id("a"), 99))))
+        assertThat(stack(after(three, new BackgroundEdit.RestackBackground(id("a"), 99))))
                 .containsExactly(id("b"), id("c"), id("a"));
-        assertThat(stack(after(three, new Edit.RestackBackground(id("a"), -1))))
+        assertThat(stack(after(three, new BackgroundEdit.RestackBackground(id("a"), -1))))
                 .containsExactly(id("a"), id("b"), id("c"));
     }
 
@@ -305,12 +330,12 @@ class EditingTest {
     @Test
     void a_frame_is_added_placed_and_removed() {
         Box box = new Box(Length.mm(10), Length.mm(10), Length.mm(50), Length.mm(20));
-        Edit add = new Edit.AddFrame(ON_PAGE_1, id("f"), Sides.BOTH, box, id("p"), BODY.id());
+        Edit add = new FrameEdit.AddFrame(ON_PAGE_1, id("f"), Sides.BOTH, box, id("p"), BODY.id());
         Publication added = after(sample, add);
         Box wider = new Box(Length.mm(5), Length.mm(10), Length.mm(90), Length.mm(20));
-        Publication placed = after(added, new Edit.PlaceFrame(id("f"), Sides.BOTH, wider));
+        Publication placed = after(added, new FrameEdit.PlaceFrame(id("f"), Sides.BOTH, wider));
         assertThat(placed.pages().getFirst().layer().frames().getFirst().box()).isEqualTo(wider);
-        assertThat(after(placed, new Edit.RemoveFrame(id("f"))).pages().getFirst().layer())
+        assertThat(after(placed, new FrameEdit.RemoveFrame(id("f"))).pages().getFirst().layer())
                 .isEqualTo(Layer.EMPTY);
     }
 
@@ -320,19 +345,23 @@ class EditingTest {
         Edit good =
                 new Edit.Several(
                         List.of(
-                                new Edit.AddSwatch(new1),
-                                new Edit.ChangeLook(BODY.withColor(Tinted.full(new1.id())))));
+                                new SwatchEdit.AddSwatch(new1),
+                                new LookEdit.ChangeLook(BODY.withColor(Tinted.full(new1.id())))));
         assertThat(after(sample, good).look(BODY.id()).color().swatch()).isEqualTo(new1.id());
         Edit bad =
                 new Edit.Several(
-                        List.of(new Edit.AddSwatch(new1), new Edit.RemoveFrame(id("nowhere"))));
+                        List.of(
+                                new SwatchEdit.AddSwatch(new1),
+                                new FrameEdit.RemoveFrame(id("nowhere"))));
         refused(sample, bad, "frame");
     }
 
     @Test
     void an_edit_shares_all_that_it_did_not_change() {
         Publication changed =
-                after(sample, new Edit.AddBackground(ON_PAGE_1, ground("own", SIGNAL)));
+                after(
+                        sample,
+                        new BackgroundEdit.AddBackground(ON_PAGE_1, wholePage("own", SIGNAL)));
         assertThat(changed.pages().get(1)).isSameAs(sample.pages().get(1));
         assertThat(changed.parents().getFirst()).isSameAs(sample.parents().getFirst());
         assertThat(changed.setup()).isSameAs(sample.setup());

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static yewberry.core.Sample.BODY;
 import static yewberry.core.Sample.PARENT;
 import static yewberry.core.Sample.SIGNAL;
-import static yewberry.core.Sample.ground;
 import static yewberry.core.Sample.id;
 import static yewberry.core.Sample.page;
+import static yewberry.core.Sample.wholePage;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -33,7 +33,8 @@ class PatchTest {
         Edited edited =
                 Editing.edit(
                         Sample.publication(),
-                        new Edit.AddBackground(new Owner.OnPage(page(2)), ground("own", SIGNAL)));
+                        new BackgroundEdit.AddBackground(
+                                new Owner.OnPage(page(2)), wholePage("own", SIGNAL)));
         assertThat(edited.patch().touched()).containsExactly(id("own"));
     }
 
@@ -42,13 +43,14 @@ class PatchTest {
         Edited edited =
                 Editing.edit(
                         Sample.publication(),
-                        new Edit.MovePages(List.of(page(1)), Optional.of(page(4))));
+                        new PageEdit.MovePages(List.of(page(1)), Optional.of(page(4))));
         assertThat(edited.patch().touched()).containsExactly(page(1));
     }
 
     @Test
     void an_edit_that_changes_nothing_has_an_empty_patch() {
-        Edited edited = Editing.edit(Sample.publication(), new Edit.RenameParent(PARENT, "Dark"));
+        Edited edited =
+                Editing.edit(Sample.publication(), new ParentEdit.RenameParent(PARENT, "Dark"));
         assertThat(edited.patch().isEmpty()).isTrue();
     }
 
@@ -93,27 +95,30 @@ class PatchTest {
         UUID anySwatch = any(random, now.swatches()).id();
         return switch (random.nextInt(12)) {
             case 0 ->
-                    new Edit.AddPages(
+                    new PageEdit.AddPages(
                             List.of(fresh, id(name + "b")),
                             Optional.of(anyPage),
                             Optional.of(PARENT));
             case 1 ->
-                    new Edit.MovePages(
+                    new PageEdit.MovePages(
                             List.of(anyPage), Optional.of(any(random, now.pages()).id()));
-            case 2 -> new Edit.RemovePages(List.of(anyPage));
-            case 3 -> new Edit.AddBackground(owner, ground(name, any(random, now.swatches())));
+            case 2 -> new PageEdit.RemovePages(List.of(anyPage));
+            case 3 ->
+                    new BackgroundEdit.AddBackground(
+                            owner, wholePage(name, any(random, now.swatches())));
             case 4 ->
-                    new Edit.AddSwatch(
+                    new SwatchEdit.AddSwatch(
                             new Swatch(fresh, name, new Cmyk(random.nextInt(100), 0, 0, 0)));
             case 5 ->
-                    new Edit.RemoveSwatch(anySwatch, Optional.of(any(random, now.swatches()).id()));
-            case 6 -> new Edit.AddParent(fresh, name, Optional.empty());
+                    new SwatchEdit.RemoveSwatch(
+                            anySwatch, Optional.of(any(random, now.swatches()).id()));
+            case 6 -> new ParentEdit.AddParent(fresh, name, Optional.empty());
             case 7 ->
-                    new Edit.RemoveParent(
+                    new ParentEdit.RemoveParent(
                             now.parents().isEmpty() ? PARENT : any(random, now.parents()).id(),
                             Optional.empty());
             case 8 ->
-                    new Edit.AddFrame(
+                    new FrameEdit.AddFrame(
                             owner,
                             fresh,
                             Sides.BOTH,
@@ -127,24 +132,24 @@ class PatchTest {
                                 .flatMap(l -> l.frames().stream())
                                 .toList();
                 yield frames.isEmpty()
-                        ? new Edit.RenamePublication(name)
-                        : new Edit.WriteText(
+                        ? new PublicationEdit.RenamePublication(name)
+                        : new FrameEdit.WriteText(
                                 any(random, frames).id(),
                                 List.of(
-                                        new Edit.WrittenParagraph(
+                                        new FrameEdit.WrittenParagraph(
                                                 id(name + "w"), BODY.id(), "Words " + name)));
             }
             case 10 -> {
-                var grounds =
+                var backgrounds =
                         now.parents().stream()
                                 .flatMap(p -> p.layer().backgrounds().stream())
                                 .toList();
-                yield grounds.isEmpty()
-                        ? new Edit.RenameSwatch(anySwatch, name)
-                        : new Edit.RestackBackground(
-                                any(random, grounds).id(), random.nextInt(5) - 2);
+                yield backgrounds.isEmpty()
+                        ? new SwatchEdit.RenameSwatch(anySwatch, name)
+                        : new BackgroundEdit.RestackBackground(
+                                any(random, backgrounds).id(), random.nextInt(5) - 2);
             }
-            default -> new Edit.AssignParent(List.of(anyPage), Optional.empty());
+            default -> new PageEdit.AssignParent(List.of(anyPage), Optional.empty());
         };
     }
 
@@ -168,11 +173,11 @@ class PatchTest {
         Edited added =
                 Editing.edit(
                         Sample.publication(),
-                        new Edit.AddSwatch(new Swatch(id("n"), "N", new Cmyk(9, 9, 9, 9))));
+                        new SwatchEdit.AddSwatch(new Swatch(id("n"), "N", new Cmyk(9, 9, 9, 9))));
         Publication used =
                 Editing.edit(
                                 added.publication(),
-                                new Edit.ChangeLook(BODY.withColor(Tinted.full(id("n")))))
+                                new LookEdit.ChangeLook(BODY.withColor(Tinted.full(id("n")))))
                         .publication();
         org.assertj.core.api.Assertions.assertThatThrownBy(
                         () -> Edited.by(added.patch().inverse(), used))

@@ -49,9 +49,9 @@ class RecipesTest {
     private Publication applied() {
         return after(
                 sample,
-                new Edit.AddBackground(first, band(BAND, 10)),
-                new Edit.SaveRecipe(RECIPE, "Dark hours", first),
-                new Edit.ApplyRecipe(RECIPE, List.of(second), Optional.empty(), List.of()));
+                new BackgroundEdit.AddBackground(first, band(BAND, 10)),
+                new RecipeEdit.SaveRecipe(RECIPE, "Dark hours", first),
+                new RecipeEdit.ApplyRecipe(RECIPE, List.of(second), Optional.empty(), List.of()));
     }
 
     private static List<Background> made(Publication in, Owner owner) {
@@ -79,7 +79,7 @@ class RecipesTest {
         Publication twice =
                 after(
                         applied(),
-                        new Edit.ApplyRecipe(
+                        new RecipeEdit.ApplyRecipe(
                                 RECIPE, List.of(second), Optional.of(40.0), List.of()));
         assertThat(made(twice, second))
                 .singleElement()
@@ -93,11 +93,13 @@ class RecipesTest {
         Publication other =
                 after(
                         applied(),
-                        new Edit.ApplyRecipe(
+                        new RecipeEdit.ApplyRecipe(
                                 RECIPE,
                                 List.of(second),
                                 Optional.empty(),
-                                List.of(new Edit.Instead(Sample.SIGNAL.id(), Sample.NIGHT.id()))));
+                                List.of(
+                                        new RecipeEdit.Instead(
+                                                Sample.SIGNAL.id(), Sample.NIGHT.id()))));
         assertThat(made(other, second).getFirst().fill())
                 .isEqualTo(new Fill.Solid(Tinted.full(Sample.NIGHT.id())));
     }
@@ -108,14 +110,16 @@ class RecipesTest {
         Publication swapped =
                 after(
                         applied(),
-                        new Edit.AddBackground(new Owner.OnRecipe(RECIPE), veil),
-                        new Edit.ApplyRecipe(
+                        new BackgroundEdit.AddBackground(new Owner.OnRecipe(RECIPE), veil),
+                        new RecipeEdit.ApplyRecipe(
                                 RECIPE,
                                 List.of(second),
                                 Optional.empty(),
                                 List.of(
-                                        new Edit.Instead(Sample.SIGNAL.id(), Sample.NIGHT.id()),
-                                        new Edit.Instead(Sample.NIGHT.id(), Sample.SIGNAL.id()))));
+                                        new RecipeEdit.Instead(
+                                                Sample.SIGNAL.id(), Sample.NIGHT.id()),
+                                        new RecipeEdit.Instead(
+                                                Sample.NIGHT.id(), Sample.SIGNAL.id()))));
         assertThat(made(swapped, second))
                 .extracting(Background::fill)
                 .containsExactly(
@@ -129,7 +133,7 @@ class RecipesTest {
         Publication changed =
                 after(
                         applied,
-                        new Edit.ChangeBackground(
+                        new BackgroundEdit.ChangeBackground(
                                 part(applied).withArea(new Area.Band(Edge.TOP, Length.mm(22)))));
         assertThat(made(changed, second).getFirst().area())
                 .isEqualTo(new Area.Band(Edge.TOP, Length.mm(22)));
@@ -145,8 +149,8 @@ class RecipesTest {
         Publication changed =
                 after(
                         applied,
-                        new Edit.ChangeBackground(use.withOpacity(30)),
-                        new Edit.ChangeBackground(
+                        new BackgroundEdit.ChangeBackground(use.withOpacity(30)),
+                        new BackgroundEdit.ChangeBackground(
                                 part(applied)
                                         .withOpacity(80)
                                         .withArea(new Area.Band(Edge.BOTTOM, Length.mm(10)))));
@@ -159,9 +163,12 @@ class RecipesTest {
     void what_comes_to_the_recipe_or_goes_from_it_does_so_everywhere() {
         Publication applied = applied();
         Publication two =
-                after(applied, new Edit.AddBackground(new Owner.OnRecipe(RECIPE), band(FRESH, 5)));
+                after(
+                        applied,
+                        new BackgroundEdit.AddBackground(
+                                new Owner.OnRecipe(RECIPE), band(FRESH, 5)));
         assertThat(made(two, second)).hasSize(2);
-        Publication one = after(two, new Edit.RemoveBackground(part(two).id()));
+        Publication one = after(two, new BackgroundEdit.RemoveBackground(part(two).id()));
         assertThat(made(one, second))
                 .singleElement()
                 .extracting(Background::area)
@@ -173,9 +180,10 @@ class RecipesTest {
         Publication two =
                 after(
                         applied(),
-                        new Edit.AddBackground(new Owner.OnRecipe(RECIPE), band(FRESH, 5)),
-                        new Edit.AddBackground(second, band(new UUID(90, 4), 1)));
-        Publication moved = after(two, new Edit.RestackBackground(FRESH, -1));
+                        new BackgroundEdit.AddBackground(
+                                new Owner.OnRecipe(RECIPE), band(FRESH, 5)),
+                        new BackgroundEdit.AddBackground(second, band(new UUID(90, 4), 1)));
+        Publication moved = after(two, new BackgroundEdit.RestackBackground(FRESH, -1));
         assertThat(moved.layer(second).backgrounds())
                 .extracting(Background::area)
                 .containsExactly(
@@ -187,18 +195,18 @@ class RecipesTest {
     @Test
     void it_is_taken_off_without_a_trace() {
         Publication applied = applied();
-        Publication off = after(applied, new Edit.TakeOffRecipe(RECIPE, List.of()));
+        Publication off = after(applied, new RecipeEdit.TakeOffRecipe(RECIPE, List.of()));
         assertThat(off.layer(second)).isEqualTo(sample.layer(second));
         assertThat(off.recipe(RECIPE).name()).isEqualTo("Dark hours");
     }
 
     @Test
     void a_removed_recipe_leaves_its_uses_or_takes_them_along() {
-        Publication kept = after(applied(), new Edit.RemoveRecipe(RECIPE, false));
+        Publication kept = after(applied(), new RecipeEdit.RemoveRecipe(RECIPE, false));
         assertThat(kept.layer(second).backgrounds())
                 .anyMatch(each -> each.area().equals(new Area.Band(Edge.TOP, Length.mm(10))));
         assertThat(made(kept, second)).isEmpty();
-        Publication gone = after(applied(), new Edit.RemoveRecipe(RECIPE, true));
+        Publication gone = after(applied(), new RecipeEdit.RemoveRecipe(RECIPE, true));
         assertThat(gone.layer(second)).isEqualTo(sample.layer(second));
     }
 
@@ -222,8 +230,9 @@ class RecipesTest {
         Publication there =
                 after(
                         sample,
-                        new Edit.AddRecipe(wide),
-                        new Edit.ApplyRecipe(RECIPE, List.of(second), Optional.empty(), List.of()));
+                        new RecipeEdit.AddRecipe(wide),
+                        new RecipeEdit.ApplyRecipe(
+                                RECIPE, List.of(second), Optional.empty(), List.of()));
         assertThat(made(there, second).getFirst().area())
                 .isEqualTo(new Area.Band(Edge.OUTSIDE, Length.mm(15)));
     }
@@ -243,20 +252,20 @@ class RecipesTest {
                     return given.getLast();
                 };
         assertThat(((Edit.Several) parts.into(bare, ids)).edits())
-                .hasExactlyElementsOfTypes(Edit.AddSwatch.class, Edit.AddRecipe.class);
+                .hasExactlyElementsOfTypes(SwatchEdit.AddSwatch.class, RecipeEdit.AddRecipe.class);
         assertThat(((Edit.Several) parts.into(sample, ids)).edits())
                 .as("what is there is used")
-                .hasExactlyElementsOfTypes(Edit.AddRecipe.class);
+                .hasExactlyElementsOfTypes(RecipeEdit.AddRecipe.class);
     }
 
     @Test
     void undoing_an_application_brings_everything_back() {
-        Publication before = after(sample, new Edit.AddBackground(first, band(BAND, 10)));
-        Edited saved = Editing.edit(before, new Edit.SaveRecipe(RECIPE, "Dark hours", first));
+        Publication before = after(sample, new BackgroundEdit.AddBackground(first, band(BAND, 10)));
+        Edited saved = Editing.edit(before, new RecipeEdit.SaveRecipe(RECIPE, "Dark hours", first));
         Edited applied =
                 Editing.edit(
                         saved.publication(),
-                        new Edit.ApplyRecipe(
+                        new RecipeEdit.ApplyRecipe(
                                 RECIPE, List.of(first, second), Optional.empty(), List.of()));
         Publication undone =
                 Edited.by(applied.patch().inverse(), applied.publication()).publication();
@@ -265,7 +274,7 @@ class RecipesTest {
 
     @Test
     void a_page_without_backgrounds_makes_no_recipe() {
-        assertThatThrownBy(() -> after(sample, new Edit.SaveRecipe(RECIPE, "Empty", second)))
+        assertThatThrownBy(() -> after(sample, new RecipeEdit.SaveRecipe(RECIPE, "Empty", second)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("no background to save");
     }
@@ -275,7 +284,7 @@ class RecipesTest {
         assertThatThrownBy(() ->
                         Editing.edit(
                                 applied(),
-                                new Edit.AddFrame(
+                                new FrameEdit.AddFrame(
                                         new Owner.OnRecipe(RECIPE),
                                         Sample.id("frame"),
                                         Sides.BOTH,

@@ -7,7 +7,7 @@ import static yewberry.core.Sample.NIGHT;
 import static yewberry.core.Sample.WHITE;
 import static yewberry.core.Sample.band;
 import static yewberry.core.Sample.frame;
-import static yewberry.core.Sample.ground;
+import static yewberry.core.Sample.wholePage;
 
 import java.util.List;
 import java.util.Optional;
@@ -67,7 +67,7 @@ class FindingsTest {
         assertThat(of(Layer.EMPTY, on(pink, true))).isEmpty();
         assertThat(of(Layer.EMPTY, on(new Lab(80, 0, 0), false))).hasSize(1);
         assertThat(of(Layer.EMPTY, on(new Lab(93, 0, 6), false))).isEmpty();
-        assertThat(of(new Layer(List.of(ground("g", NIGHT)), List.of()), on(pink, false)))
+        assertThat(of(new Layer(List.of(wholePage("g", NIGHT)), List.of()), on(pink, false)))
                 .isEmpty();
     }
 
@@ -76,7 +76,7 @@ class FindingsTest {
         List<Finding> findings =
                 of(
                         new Layer(
-                                List.of(ground("g", NIGHT)),
+                                List.of(wholePage("g", NIGHT)),
                                 List.of(frame("f", 10, 10, 100, 20, BODY, "Dark"))));
         assertThat(findings).singleElement().isInstanceOf(Finding.TooLittleContrast.class);
         assertThat(findings.getFirst().message())
@@ -111,10 +111,10 @@ class FindingsTest {
                 .isEmpty();
     }
 
-    private static PageScene scene(Look look, List<Background> grounds, String... text) {
+    private static PageScene scene(Look look, List<Background> backgrounds, String... text) {
         Publication publication =
                 Sample.withPage(
-                        new Layer(grounds, List.of(frame("f", 10, 10, 100, 40, look, text))));
+                        new Layer(backgrounds, List.of(frame("f", 10, 10, 100, 40, look, text))));
         return new Composer(PressCondition.coated())
                 .compose(publication.withLooks(List.of(look)), 0);
     }
@@ -154,7 +154,7 @@ class FindingsTest {
 
     @Test
     void small_type_reversed_out_of_three_inks_or_more_is_found() {
-        PageScene scene = scene(small(WHITE), List.of(ground("g", NIGHT)), "Small");
+        PageScene scene = scene(small(WHITE), List.of(wholePage("g", NIGHT)), "Small");
         assertThat(press(scene, Sample.a5()))
                 .singleElement()
                 .isInstanceOf(PressFinding.SmallTypeReversed.class);
@@ -163,7 +163,7 @@ class FindingsTest {
                                 scene(small(WHITE), List.of(band("b", Edge.TOP, 50, INK)), "x"),
                                 twoInks()))
                 .isEmpty();
-        assertThat(press(scene(small(INK), List.of(ground("g", NIGHT)), "x"), Sample.a5()))
+        assertThat(press(scene(small(INK), List.of(wholePage("g", NIGHT)), "x"), Sample.a5()))
                 .as("dark type that overprints")
                 .isEmpty();
     }
@@ -174,7 +174,8 @@ class FindingsTest {
 
     @Test
     void a_large_area_of_plain_black_is_found_with_a_richer_one_offered() {
-        Publication publication = Sample.withPage(new Layer(List.of(ground("g", INK)), List.of()));
+        Publication publication =
+                Sample.withPage(new Layer(List.of(wholePage("g", INK)), List.of()));
         PageScene scene = new Composer(PressCondition.coated()).compose(publication, 0);
         List<PressFinding> found = press(scene, Sample.a5());
         assertThat(found).singleElement().isInstanceOf(PressFinding.PlainBlackArea.class);
@@ -199,7 +200,7 @@ class FindingsTest {
     void too_much_ink_is_found_and_mended_within_the_limit() {
         Publication heavy =
                 Sample.withColor(
-                        Sample.withPage(new Layer(List.of(ground("g", NIGHT)), List.of())),
+                        Sample.withPage(new Layer(List.of(wholePage("g", NIGHT)), List.of())),
                         NIGHT,
                         new Cmyk(100, 90, 80, 95));
         PageScene scene = new Composer(PressCondition.coated()).compose(heavy, 0);
@@ -218,7 +219,7 @@ class FindingsTest {
                 Sample.withColor(
                         Sample.withPage(
                                 new Layer(
-                                        List.of(ground("g", NIGHT)),
+                                        List.of(wholePage("g", NIGHT)),
                                         List.of(frame("f", 10, 10, 99, 20, BODY, "Dark")))),
                         NIGHT,
                         new Cmyk(100, 90, 80, 0));
@@ -235,7 +236,7 @@ class FindingsTest {
     @Test
     void light_text_that_is_set_to_overprint_is_found_and_knocks_out() {
         Look light = BODY.withOverprint(Look.Overprint.ALWAYS).withColor(Tinted.full(WHITE.id()));
-        PageScene scene = scene(light, List.of(ground("g", NIGHT)), "Light");
+        PageScene scene = scene(light, List.of(wholePage("g", NIGHT)), "Light");
         assertThat(press(scene, Sample.a5()))
                 .singleElement()
                 .isInstanceOf(PressFinding.LightOverprint.class);
@@ -243,7 +244,7 @@ class FindingsTest {
 
     @Test
     void every_finding_says_its_rule() {
-        PageScene scene = scene(small(WHITE), List.of(ground("g", NIGHT)), "Small");
+        PageScene scene = scene(small(WHITE), List.of(wholePage("g", NIGHT)), "Small");
         assertThat(press(scene, Sample.a5()).getFirst().rule())
                 .isEqualTo(
                         "Type under 9 pt not reversed out of 3 inks or more: common practice; the bounds are in the setup.");
@@ -348,13 +349,15 @@ class FindingsTest {
 
     @Test
     void a_background_that_is_not_printed_is_found_and_so_is_text_that_needs_it() {
-        Background screenOnly = ground("g", NIGHT).withGoesTo(new Background.GoesTo(true, false));
+        Background screenOnly =
+                wholePage("g", NIGHT).withGoesTo(new Background.GoesTo(true, false));
         Look white = BODY.withColor(Tinted.full(WHITE.id()));
         PageScene scene = scene(white, List.of(screenOnly), "White on night");
         assertThat(all(scene, Destination.PAPER))
                 .extracting(Object::getClass)
                 .asInstanceOf(InstanceOfAssertFactories.list(Class.class))
-                .containsExactly(Finding.TooLittleContrast.class, PressFinding.GroundLeftOut.class);
+                .containsExactly(
+                        Finding.TooLittleContrast.class, PressFinding.BackgroundLeftOut.class);
         PageScene dark = scene(BODY, List.of(screenOnly), "Black on night");
         assertThat(all(dark, Destination.PAPER)).hasSize(1);
     }
@@ -369,7 +372,8 @@ class FindingsTest {
 
     @Test
     void where_a_publication_goes_to_both_the_worse_counts_and_says_so() {
-        Background screenOnly = ground("g", NIGHT).withGoesTo(new Background.GoesTo(true, false));
+        Background screenOnly =
+                wholePage("g", NIGHT).withGoesTo(new Background.GoesTo(true, false));
         PageScene dark = scene(BODY, List.of(screenOnly), "Black on night");
         assertThat(all(dark, Destination.BOTH))
                 .first()
@@ -386,11 +390,11 @@ class FindingsTest {
 
     @Test
     void a_publication_for_the_screen_is_not_held_to_what_a_press_can_do() {
-        Background paperOnly = ground("g", NIGHT).withGoesTo(new Background.GoesTo(false, true));
+        Background paperOnly = wholePage("g", NIGHT).withGoesTo(new Background.GoesTo(false, true));
         PageScene scene = scene(BODY, List.of(paperOnly), "Black");
         assertThat(all(scene, Destination.SCREEN))
                 .singleElement()
-                .isInstanceOf(PressFinding.GroundLeftOut.class)
+                .isInstanceOf(PressFinding.BackgroundLeftOut.class)
                 .extracting(Finding::message)
                 .asString()
                 .contains("paper only");

@@ -54,7 +54,7 @@ class PictureFindingsTest {
     private static final UUID PICTURE = new UUID(2, 2);
 
     /** A page of 100 × 80 mm with 3 mm of bleed and one picture on it. */
-    private Publication publication(byte[] file, Background... grounds) {
+    private Publication publication(byte[] file, Background... backgrounds) {
         Asset asset =
                 new Asset(
                         new UUID(3, 1),
@@ -73,7 +73,7 @@ class PictureFindingsTest {
                                         new UUID(4, 1),
                                         Optional.empty(),
                                         true,
-                                        new Layer(List.of(grounds), List.of()))))
+                                        new Layer(List.of(backgrounds), List.of()))))
                 .withAssets(List.of(asset));
     }
 
@@ -100,7 +100,7 @@ class PictureFindingsTest {
         return Png.of(image);
     }
 
-    private static Background ground() {
+    private static Background wholePage() {
         return new Background(
                 GROUND, Sides.BOTH, new Area.WholePage(), new Fill.Solid(Tinted.full(NIGHT.id())));
     }
@@ -135,13 +135,13 @@ class PictureFindingsTest {
     @Test
     void a_white_box_on_a_dark_page_is_found_and_taken_off() {
         byte[] file = logo((x, y) -> 0xffffff);
-        Publication boxed = publication(file, ground(), placed(sized(20)));
+        Publication boxed = publication(file, wholePage(), placed(sized(20)));
         Finding finding =
                 findings(boxed, file).stream()
                         .filter(PictureFinding.Boxed.class::isInstance)
                         .findFirst()
                         .orElseThrow();
-        assertThat(finding.message()).contains("brings along a box in #ffffff");
+        assertThat(finding.message()).contains("has a box around it in #ffffff");
         Edit mend = Offer.of(finding, boxed, COATED).getFirst().edit();
         Publication mended = Editing.edit(boxed, mend).publication();
         assertThat(findings(mended, file)).noneMatch(PictureFinding.Boxed.class::isInstance);
@@ -158,7 +158,7 @@ class PictureFindingsTest {
     void of_an_uneven_box_is_said_how_much_would_remain() {
         // a fifth of the edge is darker by far
         byte[] file = logo((x, y) -> x < 320 && y < 320 ? 0xffffff : 0xb0b0b0);
-        assertThat(findings(publication(file, ground(), placed(sized(20))), file))
+        assertThat(findings(publication(file, wholePage(), placed(sized(20))), file))
                 .filteredOn(PictureFinding.Boxed.class::isInstance)
                 .singleElement()
                 .extracting(Finding::message)

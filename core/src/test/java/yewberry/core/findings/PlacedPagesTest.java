@@ -14,7 +14,8 @@ import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
-import yewberry.core.edit.Edit;
+import yewberry.core.edit.AssetEdit;
+import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Editing;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Area;
@@ -42,7 +43,7 @@ class PlacedPagesTest {
     private static Publication with(int page) {
         Publication publication =
                 Sample.publication().withAssets(List.of(new Asset(MAP, "Map", "any", TWO_PAGES)));
-        Background ground =
+        Background background =
                 new Background(
                         new UUID(7, 2),
                         Sides.BOTH,
@@ -50,8 +51,8 @@ class PlacedPagesTest {
                         new Fill.PdfPage(MAP, page, Placing.COVER));
         return Editing.edit(
                         publication,
-                        new Edit.AddBackground(
-                                new Owner.OnPage(publication.pages().getFirst().id()), ground))
+                        new BackgroundEdit.AddBackground(
+                                new Owner.OnPage(publication.pages().getFirst().id()), background))
                 .publication();
     }
 
@@ -111,7 +112,8 @@ class PlacedPagesTest {
     @Test
     void a_file_with_fewer_pages_does_not_take_the_place_of_one_whose_last_is_placed() {
         Asset.Document one = new Asset.Document(TWO_PAGES.pages().subList(0, 1));
-        assertThatThrownBy(() -> Editing.edit(with(2), new Edit.ReplaceAsset(MAP, "other", one)))
+        assertThatThrownBy(
+                        () -> Editing.edit(with(2), new AssetEdit.ReplaceAsset(MAP, "other", one)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("has no page 2");
     }
@@ -121,7 +123,8 @@ class PlacedPagesTest {
         assertThatThrownBy(() ->
                         Editing.edit(
                                 with(1),
-                                new Edit.ReplaceAsset(MAP, "other", new Asset.Drawing(10, 10))))
+                                new AssetEdit.ReplaceAsset(
+                                        MAP, "other", new Asset.Drawing(10, 10))))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("is a picture and has no pages");
     }

@@ -47,11 +47,11 @@ class BackdropTest {
     private static final PressCondition COATED = PressCondition.coated();
     private static final Look LARGE = Sample.look("Large", 400, 48, Sample.WHITE);
 
-    private static Publication publication(List<Background> grounds, double x, double y) {
+    private static Publication publication(List<Background> backgrounds, double x, double y) {
         Publication page =
                 Sample.withPage(
                         new Layer(
-                                grounds,
+                                backgrounds,
                                 List.of(Sample.frame("f", x, y, 120, 40, LARGE, "Hamburg"))));
         return page.withLooks(Stream.concat(page.looks().stream(), Stream.of(LARGE)).toList());
     }
@@ -93,7 +93,7 @@ class BackdropTest {
                         .compose(
                                 publication(
                                         List.of(
-                                                Sample.ground("g", Sample.NIGHT),
+                                                Sample.wholePage("g", Sample.NIGHT),
                                                 rectangle(
                                                         "bar",
                                                         at,
@@ -164,7 +164,7 @@ class BackdropTest {
                                 .compose(
                                         publication(
                                                 List.of(
-                                                        Sample.ground("g", Sample.NIGHT)
+                                                        Sample.wholePage("g", Sample.NIGHT)
                                                                 .withFill(stripe)),
                                                 15,
                                                 20),
@@ -186,7 +186,7 @@ class BackdropTest {
                 new Composer(COATED)
                         .compose(
                                 publication(
-                                        List.of(Sample.ground("g", Sample.NIGHT).withFill(fade)),
+                                        List.of(Sample.wholePage("g", Sample.NIGHT).withFill(fade)),
                                         15,
                                         20),
                                 0);
@@ -237,7 +237,7 @@ class BackdropTest {
         /** The worst ratio of text that begins so many millimetres from the left. */
         double worst(double across) {
             Background picture =
-                    Sample.ground("g", Sample.NIGHT)
+                    Sample.wholePage("g", Sample.NIGHT)
                             .withFill(
                                     new Fill.Picture(
                                             asset.id(),
@@ -298,13 +298,15 @@ class BackdropTest {
     @Test
     void areas_that_mix_are_judged_in_the_colour_that_they_come_to() {
         Background veil =
-                Sample.ground("veil", Sample.NIGHT).withOpacity(50).withBlend(BlendMode.MULTIPLY);
+                Sample.wholePage("veil", Sample.NIGHT)
+                        .withOpacity(50)
+                        .withBlend(BlendMode.MULTIPLY);
         RunContrast contrast =
                 judged(
                         new Composer(COATED)
                                 .compose(
                                         publication(
-                                                List.of(Sample.ground("g", Sample.WHITE), veil),
+                                                List.of(Sample.wholePage("g", Sample.WHITE), veil),
                                                 15,
                                                 20),
                                         0));

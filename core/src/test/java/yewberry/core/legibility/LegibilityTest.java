@@ -10,7 +10,7 @@ import static yewberry.core.Sample.SIGNAL;
 import static yewberry.core.Sample.WHITE;
 import static yewberry.core.Sample.band;
 import static yewberry.core.Sample.frame;
-import static yewberry.core.Sample.ground;
+import static yewberry.core.Sample.wholePage;
 
 import java.util.List;
 import java.util.Optional;
@@ -23,6 +23,8 @@ import yewberry.core.color.Contrast;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.edit.Editing;
+import yewberry.core.edit.FrameEdit;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Layer;
@@ -51,7 +53,7 @@ class LegibilityTest {
         PageScene scene =
                 scene(
                         new Layer(
-                                List.of(ground("g", NIGHT)),
+                                List.of(wholePage("g", NIGHT)),
                                 List.of(frame("f", 10, 10, 100, 30, BODY, "Ink on night"))));
         RunContrast contrast = aa.judge(scene).getFirst();
         Rgb ink = coated.toScreen(new Cmyk(100, 86, 42, 100)); // black overprints
@@ -77,7 +79,7 @@ class LegibilityTest {
         PageScene scene =
                 scene(
                         new Layer(
-                                List.of(ground("g", WHITE), band("b", Edge.LEFT, 40, NIGHT)),
+                                List.of(wholePage("g", WHITE), band("b", Edge.LEFT, 40, NIGHT)),
                                 List.of(
                                         frame(
                                                 "f",
@@ -99,7 +101,7 @@ class LegibilityTest {
         PageScene scene =
                 scene(
                         new Layer(
-                                List.of(ground("g", WHITE), band("b", Edge.TOP, 10, NIGHT)),
+                                List.of(wholePage("g", WHITE), band("b", Edge.TOP, 10, NIGHT)),
                                 List.of(frame("f", 10, 10.1, 100, 30, BODY, "Just below"))));
         assertThat(behind(aa.judge(scene).getFirst())).containsExactly("“White”");
     }
@@ -109,7 +111,7 @@ class LegibilityTest {
         PageScene scene =
                 scene(
                         new Layer(
-                                List.of(ground("low", NIGHT), ground("high", WHITE)),
+                                List.of(wholePage("low", NIGHT), wholePage("high", WHITE)),
                                 List.of(frame("f", 10, 10, 100, 30, BODY, "On white"))));
         assertThat(behind(aa.judge(scene).getFirst())).containsExactly("“White”");
     }
@@ -119,7 +121,7 @@ class LegibilityTest {
         PageScene scene =
                 scene(
                         new Layer(
-                                List.of(ground("g", WHITE)),
+                                List.of(wholePage("g", WHITE)),
                                 List.of(
                                         frame("low", 10, 10, 100, 30, HEADING, "MMMM"),
                                         frame("high", 10, 10, 100, 30, HEADING, "MMMM"))));
@@ -236,12 +238,12 @@ class LegibilityTest {
         Publication broken =
                 Sample.withPage(
                         new Layer(
-                                List.of(ground("g", NIGHT)),
+                                List.of(wholePage("g", NIGHT)),
                                 List.of(frame("f", 10, 10, 100, 40, BODY, "One", "Two"))));
         List<Mend> mends = mends(broken, "f 0");
         assertThat(mends).extracting(Mend::scope).containsExactly(Mend.Scope.RUN, Mend.Scope.LOOK);
         for (Mend mend : mends) {
-            Publication mended = yewberry.core.edit.Editing.edit(broken, mend.edit()).publication();
+            Publication mended = Editing.edit(broken, mend.edit()).publication();
             PageScene scene = new Composer(PressCondition.coated()).compose(mended, 0);
             long failing = aa.judge(scene).stream().filter(c -> !c.passes()).count();
             assertThat(failing).isEqualTo(mend.scope() == Mend.Scope.RUN ? 1 : 0);
@@ -255,12 +257,12 @@ class LegibilityTest {
     @Test
     void a_run_with_a_colour_of_its_own_is_mended_alone() {
         Publication broken =
-                yewberry.core.edit.Editing.edit(
+                Editing.edit(
                                 Sample.withPage(
                                         new Layer(
-                                                List.of(ground("g", WHITE)),
+                                                List.of(wholePage("g", WHITE)),
                                                 List.of(frame("f", 10, 10, 100, 40, BODY, "One")))),
-                                new yewberry.core.edit.Edit.ColorRun(
+                                new FrameEdit.ColorRun(
                                         Sample.id("run f 0"),
                                         Optional.of(Tinted.full(SIGNAL.id()))))
                         .publication();

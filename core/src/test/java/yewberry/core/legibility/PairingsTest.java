@@ -5,7 +5,7 @@ import static yewberry.core.Sample.BODY;
 import static yewberry.core.Sample.HEADING;
 import static yewberry.core.Sample.NIGHT;
 import static yewberry.core.Sample.frame;
-import static yewberry.core.Sample.ground;
+import static yewberry.core.Sample.wholePage;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -44,7 +44,7 @@ class PairingsTest {
     private static Publication inkOnNight() {
         return Sample.withPage(
                 new Layer(
-                        List.of(ground("g", NIGHT)),
+                        List.of(wholePage("g", NIGHT)),
                         List.of(
                                 frame("big", 10, 10, 100, 30, HEADING, "Large"),
                                 frame("small", 10, 60, 100, 30, BODY, "Small"))));
@@ -71,7 +71,7 @@ class PairingsTest {
         Publication large =
                 Sample.withPage(
                         new Layer(
-                                List.of(ground("g", NIGHT)),
+                                List.of(wholePage("g", NIGHT)),
                                 List.of(frame("big", 10, 10, 100, 30, HEADING, "Large"))));
         assertThat(of(large, Sample.asDesigned()).cells().getFirst().required()).isEqualTo(3);
     }
@@ -108,7 +108,7 @@ class PairingsTest {
                         Sample.asDesigned());
         assertThat(pairings.texts()).extracting(Paint::name).doesNotHaveDuplicates().hasSize(4);
         assertThat(pairings.cells())
-                .hasSize(pairings.texts().size() * pairings.grounds().size())
+                .hasSize(pairings.texts().size() * pairings.backdrops().size())
                 .filteredOn(cell -> !cell.occurrences().isEmpty())
                 .hasSize(1);
     }
@@ -123,17 +123,17 @@ class PairingsTest {
                         List.of(
                                 new Fill.Gradient.Stop(0, Tinted.full(NIGHT.id()), 100),
                                 new Fill.Gradient.Stop(100, Tinted.full(Sample.WHITE.id()), 100)));
-        Background ground = ground("g", NIGHT).withFill(fade);
+        Background background = wholePage("g", NIGHT).withFill(fade);
         Pairings pairings =
                 of(
                         Sample.withPage(
                                 new Layer(
-                                        List.of(ground),
+                                        List.of(background),
                                         List.of(
                                                 frame("dark", 10, 10, 30, 30, BODY, "Dark end"),
                                                 frame("pale", 110, 10, 30, 30, BODY, "Pale end")))),
                         Sample.asDesigned());
-        assertThat(pairings.grounds())
+        assertThat(pairings.backdrops())
                 .filteredOn(column -> column.filter(Paint::sampled).isPresent())
                 .singleElement()
                 .satisfies(column ->

@@ -16,8 +16,8 @@ import yewberry.core.color.Definition;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
-import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
+import yewberry.core.edit.SwatchEdit;
 import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Swatch;
@@ -43,7 +43,7 @@ class SwatchMendTest {
     /** What the mended publication shows, worked out anew. */
     private static double ratio(Publication in, SwatchMend mend, Tinted use) {
         Publication after =
-                Editing.edit(in, new Edit.ChangeSwatch(mend.swatch().id(), mend.definition()))
+                Editing.edit(in, new SwatchEdit.ChangeSwatch(mend.swatch().id(), mend.definition()))
                         .publication();
         Palette palette = new Palette(after::swatch, COATED);
         return Contrast.ratio(

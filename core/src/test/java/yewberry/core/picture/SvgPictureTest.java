@@ -6,7 +6,7 @@ import static yewberry.core.Sample.BODY;
 import static yewberry.core.Sample.NIGHT;
 import static yewberry.core.Sample.SIGNAL;
 import static yewberry.core.Sample.frame;
-import static yewberry.core.Sample.ground;
+import static yewberry.core.Sample.wholePage;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -45,7 +45,7 @@ class SvgPictureTest {
                     .compose(
                             Sample.withPage(
                                     new Layer(
-                                            List.of(ground("g", NIGHT)),
+                                            List.of(wholePage("g", NIGHT)),
                                             List.of(
                                                     frame(
                                                             "f",
@@ -151,7 +151,7 @@ class SvgPictureTest {
                         .compose(
                                 Sample.withPage(
                                         new Layer(
-                                                List.of(ground("g", NIGHT).withFill(gradient)),
+                                                List.of(wholePage("g", NIGHT).withFill(gradient)),
                                                 List.of(
                                                         frame(
                                                                 "f",
@@ -168,12 +168,13 @@ class SvgPictureTest {
         String data = image.getAttribute("href").replaceFirst("^data:image/png;base64,", "");
         BufferedImage painted =
                 ImageIO.read(new ByteArrayInputStream(Base64.getDecoder().decode(data)));
-        Painted ground = new Painted(page.on(Medium.PAPER), page.on(Medium.PAPER).areas());
+        Painted background = new Painted(page.on(Medium.PAPER), page.on(Medium.PAPER).areas());
         for (double part : new double[] {0.1, 0.5, 0.9}) {
             double x = run.bounds().x() + run.bounds().width() * part;
             double y = run.bounds().y() + run.bounds().height() / 2;
             Rgb wanted =
-                    coated.toScreen(Overprint.over(run.paint().color(), ground.at(x, y), coated));
+                    coated.toScreen(
+                            Overprint.over(run.paint().color(), background.at(x, y), coated));
             int pixel = painted.getRGB((int) (painted.getWidth() * part), painted.getHeight() / 2);
             assertThat(pixel >> 16 & 0xff).isCloseTo(wanted.red(), within(3));
             assertThat(pixel >> 8 & 0xff).isCloseTo(wanted.green(), within(3));

@@ -8,7 +8,7 @@ import static yewberry.core.Sample.NIGHT;
 import static yewberry.core.Sample.WHITE;
 import static yewberry.core.Sample.band;
 import static yewberry.core.Sample.frame;
-import static yewberry.core.Sample.ground;
+import static yewberry.core.Sample.wholePage;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -33,13 +33,17 @@ class InkPlaceTest {
         List<InkPlace> places =
                 places(
                         new Layer(
-                                List.of(ground("g", INK), band("b", Edge.BOTTOM, 60, NIGHT)),
+                                List.of(wholePage("g", INK), band("b", Edge.BOTTOM, 60, NIGHT)),
                                 List.of()));
         assertThat(places).extracting(InkPlace::total).containsExactly(100.0, 280.0);
         // page 1 stands on the right: bleed of 3 mm at the outside, top and bottom, none inside
         assertThat(places.get(0).area()).isCloseTo(15.1 * 15.3, within(1e-6));
         assertThat(places.get(1).area()).isCloseTo(15.1 * 6.3, within(1e-6));
-        assertThat(places(new Layer(List.of(ground("g", INK), ground("h", WHITE)), List.of())))
+        assertThat(
+                        places(
+                                new Layer(
+                                        List.of(wholePage("g", INK), wholePage("h", WHITE)),
+                                        List.of())))
                 .hasSize(1);
     }
 
@@ -48,12 +52,12 @@ class InkPlaceTest {
         List<InkPlace> places =
                 places(
                         new Layer(
-                                List.of(ground("g", NIGHT)),
+                                List.of(wholePage("g", NIGHT)),
                                 List.of(frame("f", 10, 10, 90, 20, BODY, "Dark"))));
         InkPlace text = places.getLast();
         assertThat(text.item()).isInstanceOf(Item.GlyphRun.class);
         assertThat(text.total()).isEqualTo(328);
-        assertThat(text.ground().orElseThrow().paints().getFirst().name()).isEqualTo("Night");
+        assertThat(text.backdrop().orElseThrow().paints().getFirst().name()).isEqualTo("Night");
     }
 
     @Test

@@ -8,9 +8,9 @@ import static yewberry.core.Sample.SIGNAL;
 import static yewberry.core.Sample.WHITE;
 import static yewberry.core.Sample.band;
 import static yewberry.core.Sample.frame;
-import static yewberry.core.Sample.ground;
 import static yewberry.core.Sample.id;
 import static yewberry.core.Sample.page;
+import static yewberry.core.Sample.wholePage;
 
 import java.util.List;
 import java.util.Optional;
@@ -20,8 +20,12 @@ import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Definition;
 import yewberry.core.color.PressCondition;
+import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
+import yewberry.core.edit.PageEdit;
+import yewberry.core.edit.ParentEdit;
+import yewberry.core.edit.SwatchEdit;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
@@ -43,7 +47,7 @@ class ComposerTest {
     private static Publication onPage(int number, Background background) {
         return after(
                 Sample.publication(),
-                new Edit.AddBackground(new Owner.OnPage(page(number)), background));
+                new BackgroundEdit.AddBackground(new Owner.OnPage(page(number)), background));
     }
 
     private static List<UUID> fills(PageScene scene) {
@@ -54,7 +58,7 @@ class ComposerTest {
 
     @Test
     void a_page_shows_its_parents_backgrounds_and_puts_its_own_on_top() {
-        PageScene scene = composer.compose(onPage(1, ground("own", SIGNAL)), 0);
+        PageScene scene = composer.compose(onPage(1, wholePage("own", SIGNAL)), 0);
         assertThat(fills(scene)).containsExactly(NIGHT.id(), SIGNAL.id());
         assertThat(scene.items().getFirst().origin())
                 .isEqualTo(new Origin.FromParent(PARENT, "Dark"));
@@ -69,16 +73,17 @@ class ComposerTest {
                         after(
                                 after(
                                         Sample.publication(),
-                                        new Edit.AddParent(other, "Light", Optional.of(PARENT))),
-                                new Edit.AddBackground(
-                                        new Owner.OnParent(other), ground("light", WHITE))),
-                        new Edit.AssignParent(List.of(page(1)), Optional.of(other)));
+                                        new ParentEdit.AddParent(
+                                                other, "Light", Optional.of(PARENT))),
+                                new BackgroundEdit.AddBackground(
+                                        new Owner.OnParent(other), wholePage("light", WHITE))),
+                        new PageEdit.AssignParent(List.of(page(1)), Optional.of(other)));
         assertThat(fills(composer.compose(two, 0))).containsExactly(NIGHT.id(), WHITE.id());
         assertThat(two.pagesWith(PARENT)).as("through the other one, too").isEqualTo(4);
         Publication changed =
                 after(
                         two,
-                        new Edit.ChangeBackground(
+                        new BackgroundEdit.ChangeBackground(
                                 two.parent(PARENT)
                                         .layer()
                                         .backgrounds()
@@ -102,9 +107,12 @@ class ComposerTest {
                                                         .getFirst()
                                                         .withLayer(
                                                                 new Layer(
-                                                                        List.of(ground("g", NIGHT)),
+                                                                        List.of(
+                                                                                wholePage(
+                                                                                        "g",
+                                                                                        NIGHT)),
                                                                         List.of(foot))))),
-                        new Edit.ShowParent(List.of(page(1)), false));
+                        new PageEdit.ShowParent(List.of(page(1)), false));
         assertThat(composer.compose(publication, 0).items())
                 .hasSize(1)
                 .allMatch(item -> item instanceof Item.GlyphRun);
@@ -113,7 +121,7 @@ class ComposerTest {
 
     @Test
     void a_fill_of_none_paints_nothing_and_white_does() {
-        Background white = ground("w", WHITE);
+        Background white = wholePage("w", WHITE);
         assertThat(fills(composer.compose(onPage(1, white), 0)))
                 .containsExactly(NIGHT.id(), WHITE.id());
         assertThat(fills(composer.compose(onPage(1, white.withFill(new Fill.None())), 0)))
@@ -131,13 +139,13 @@ class ComposerTest {
         Publication publication =
                 after(
                         Sample.publication(),
-                        new Edit.AddBackground(new Owner.OnParent(PARENT), left));
+                        new BackgroundEdit.AddBackground(new Owner.OnParent(PARENT), left));
         assertThat(fills(composer.compose(publication, 0))).containsExactly(NIGHT.id());
         assertThat(fills(composer.compose(publication, 1)))
                 .containsExactly(NIGHT.id(), SIGNAL.id());
 
         Publication moved =
-                after(publication, new Edit.MovePages(List.of(page(1)), Optional.of(page(2))));
+                after(publication, new PageEdit.MovePages(List.of(page(1)), Optional.of(page(2))));
         assertThat(moved.pages().get(1).id()).isEqualTo(page(1));
         assertThat(fills(composer.compose(moved, 1))).containsExactly(NIGHT.id(), SIGNAL.id());
         assertThat(fills(composer.compose(moved, 0))).containsExactly(NIGHT.id());
@@ -168,7 +176,8 @@ class ComposerTest {
         Publication after =
                 after(
                         before,
-                        new Edit.AddBackground(new Owner.OnPage(page(3)), ground("own", SIGNAL)));
+                        new BackgroundEdit.AddBackground(
+                                new Owner.OnPage(page(3)), wholePage("own", SIGNAL)));
         List<PageScene> now = composer.composeAll(after);
         assertThat(now.get(0)).isSameAs(old.get(0));
         assertThat(now.get(1)).isSameAs(old.get(1));
@@ -179,12 +188,12 @@ class ComposerTest {
 
     @Test
     void a_changed_swatch_recomposes_the_pages_that_use_it() {
-        Publication before = onPage(2, ground("own", SIGNAL));
+        Publication before = onPage(2, wholePage("own", SIGNAL));
         List<PageScene> old = composer.composeAll(before);
         Publication after =
                 after(
                         before,
-                        new Edit.ChangeSwatch(
+                        new SwatchEdit.ChangeSwatch(
                                 SIGNAL.id(), new Definition.Plain(new Cmyk(0, 0, 100, 0))));
         List<PageScene> now = composer.composeAll(after);
         assertThat(now.get(0)).isSameAs(old.get(0));
@@ -200,17 +209,17 @@ class ComposerTest {
                 after(
                         after(
                                 Sample.publication(),
-                                new Edit.AddSwatch(
+                                new SwatchEdit.AddSwatch(
                                         new Swatch(
                                                 haze,
                                                 "Haze",
                                                 new Definition.Tint(NIGHT.id(), 50)))),
-                        new Edit.AddBackground(
+                        new BackgroundEdit.AddBackground(
                                 new Owner.OnPage(page(2)),
                                 new Background(
                                         id("hazy"),
                                         Sides.BOTH,
-                                        ground("x", NIGHT).area(),
+                                        wholePage("x", NIGHT).area(),
                                         new Fill.Solid(new Tinted(haze, 50)))));
         Item hazy = composer.compose(before, 1).items().getLast();
         assertThat(hazy.paints().getFirst().color()).isEqualTo(new Cmyk(25, 21.5, 10.5, 13));
@@ -218,7 +227,7 @@ class ComposerTest {
         Publication after =
                 after(
                         before,
-                        new Edit.ChangeSwatch(
+                        new SwatchEdit.ChangeSwatch(
                                 NIGHT.id(), new Definition.Plain(new Cmyk(0, 0, 0, 80))));
         assertThat(composer.compose(after, 1).items().getLast().paints().getFirst().color())
                 .isEqualTo(new Cmyk(0, 0, 0, 20));

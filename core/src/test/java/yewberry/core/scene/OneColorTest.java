@@ -44,7 +44,7 @@ class OneColorTest {
                 new Layer(
                         java.util.stream.Stream.concat(
                                         java.util.stream.Stream.of(
-                                                Sample.ground("g", Sample.NIGHT)),
+                                                Sample.wholePage("g", Sample.NIGHT)),
                                         java.util.Arrays.stream(more))
                                 .toList(),
                         List.of(Sample.frame("f", 20, 20, 100, 30, Sample.BODY, "Words")));
@@ -76,26 +76,29 @@ class OneColorTest {
     @EnumSource(Medium.class)
     void picture_small_picture_strata_verdict_and_pairings_agree(Medium medium) {
         View view = View.designed(medium, COATED);
-        Rgb ground = view.see(BLUE);
+        Rgb background = view.see(BLUE);
         PageScene plain = new Composer(COATED).compose(publication(), 0);
         PageScene veiled = new Composer(COATED).compose(publication(veil()), 0);
-        assertThat(SvgPicture.page(plain, view, false)).contains(ground.hex());
+        assertThat(SvgPicture.page(plain, view, false)).contains(background.hex());
         for (PageScene scene : List.of(plain, veiled)) {
             for (double ppi : new double[] {54, 144}) {
                 BufferedImage picture = PageRaster.page(scene, view, scene.boxes().trim(), ppi);
                 assertThat(picture.getRGB(3, 3) & 0xffffff)
-                        .isEqualTo(ground.red() << 16 | ground.green() << 8 | ground.blue());
+                        .isEqualTo(
+                                background.red() << 16
+                                        | background.green() << 8
+                                        | background.blue());
             }
             assertThat(Strata.at(scene, 10, 10, view))
                     .first()
                     .isInstanceOf(Stratum.Fill.class)
                     .extracting(Stratum::screen)
-                    .isEqualTo(ground);
+                    .isEqualTo(background);
             Legibility legibility = new Legibility(COATED, Level.AA, destination(medium));
             RunContrast contrast = legibility.judge(scene).getFirst();
-            assertThat(contrast.worst().color()).isEqualTo(ground);
+            assertThat(contrast.worst().color()).isEqualTo(background);
             assertThat(contrast.worst().ratio())
-                    .isEqualTo(Contrast.ratio(view.see(MAGENTA), ground));
+                    .isEqualTo(Contrast.ratio(view.see(MAGENTA), background));
             assertThat(Pairings.of(List.of(scene), List.of(), legibility, Level.AA, view).cells())
                     .filteredOn(cell -> !cell.occurrences().isEmpty())
                     .singleElement()

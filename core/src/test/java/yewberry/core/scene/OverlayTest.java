@@ -9,7 +9,7 @@ import static yewberry.core.Sample.NIGHT;
 import static yewberry.core.Sample.WHITE;
 import static yewberry.core.Sample.band;
 import static yewberry.core.Sample.frame;
-import static yewberry.core.Sample.ground;
+import static yewberry.core.Sample.wholePage;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -29,8 +29,8 @@ class OverlayTest {
     private static final Cmyk BLACK = new Cmyk(0, 0, 0, 100);
     private static final Cmyk BLACK_ON_NIGHT = new Cmyk(100, 86, 42, 100);
 
-    private static PageScene scene(Look look, List<Background> grounds, TextFrame... frames) {
-        Publication publication = Sample.withPage(new Layer(grounds, List.of(frames)));
+    private static PageScene scene(Look look, List<Background> backgrounds, TextFrame... frames) {
+        Publication publication = Sample.withPage(new Layer(backgrounds, List.of(frames)));
         return new Composer(PressCondition.coated())
                 .compose(
                         publication.withLooks(
@@ -48,8 +48,8 @@ class OverlayTest {
         return Overlay.of(paper, paper.text().get(scene.text().indexOf(run)));
     }
 
-    private static PageScene black(List<Background> grounds) {
-        return scene(BODY, grounds, frame("f", 10, 10, 100, 20, BODY, "Dark"));
+    private static PageScene black(List<Background> backgrounds) {
+        return scene(BODY, backgrounds, frame("f", 10, 10, 100, 20, BODY, "Dark"));
     }
 
     @Test
@@ -82,7 +82,7 @@ class OverlayTest {
         assertThat(parts(bare, bare.text().getFirst()))
                 .singleElement()
                 .satisfies(part -> assertThat(part.color()).isEqualTo(BLACK));
-        PageScene night = black(List.of(ground("g", NIGHT)));
+        PageScene night = black(List.of(wholePage("g", NIGHT)));
         assertThat(parts(night, night.text().getFirst()))
                 .singleElement()
                 .satisfies(part -> assertThat(part.color()).isEqualTo(BLACK_ON_NIGHT));
@@ -103,7 +103,7 @@ class OverlayTest {
 
     @Test
     void a_ground_that_another_one_covers_adds_nothing() {
-        PageScene scene = black(List.of(ground("low", NIGHT), ground("high", WHITE)));
+        PageScene scene = black(List.of(wholePage("low", NIGHT), wholePage("high", WHITE)));
         assertThat(parts(scene, scene.text().getFirst()))
                 .singleElement()
                 .satisfies(part -> assertThat(part.color()).isEqualTo(BLACK));

@@ -11,9 +11,13 @@ import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.color.PressCondition;
+import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Edited;
 import yewberry.core.edit.Editing;
+import yewberry.core.edit.PageEdit;
+import yewberry.core.edit.PublicationEdit;
+import yewberry.core.edit.RecipeEdit;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
@@ -54,7 +58,7 @@ class PageSizesTest {
             result =
                     edited(
                             result,
-                            new Edit.AddPages(
+                            new PageEdit.AddPages(
                                     List.of(UUID.randomUUID()),
                                     Optional.of(last),
                                     Optional.of(Sample.PARENT)));
@@ -63,13 +67,13 @@ class PageSizesTest {
             result =
                     edited(
                             result,
-                            new Edit.SizePages(
+                            new PageEdit.SizePages(
                                     List.of(page(result, i + 2)), Optional.of(SIZES.get(i))));
         }
         return result;
     }
 
-    private static Background ground(Area area) {
+    private static Background wholePage(Area area) {
         return new Background(
                 UUID.randomUUID(),
                 Sides.BOTH,
@@ -98,11 +102,11 @@ class PageSizesTest {
 
     @Test
     void a_parents_background_reaches_the_bleed_of_every_page() {
-        Background band = ground(new Area.Band(Edge.BOTTOM, Length.mm(20)));
+        Background band = wholePage(new Area.Band(Edge.BOTTOM, Length.mm(20)));
         Publication with =
                 edited(
                         publication(),
-                        new Edit.AddBackground(new Owner.OnParent(Sample.PARENT), band));
+                        new BackgroundEdit.AddBackground(new Owner.OnParent(Sample.PARENT), band));
         for (PageScene scene : scenes(with)) {
             scene.areas().stream()
                     .filter(fill -> fill.background().equals(band.id()))
@@ -124,11 +128,11 @@ class PageSizesTest {
         Publication with = facing;
         List<UUID> ids = List.of(UUID.randomUUID(), UUID.randomUUID());
         for (int number = 2; number <= 3; number++) {
-            Background across = ground(new Area.WholeSpread(Length.mm(2)));
+            Background across = wholePage(new Area.WholeSpread(Length.mm(2)));
             with =
                     edited(
                             with,
-                            new Edit.AddBackground(
+                            new BackgroundEdit.AddBackground(
                                     new Owner.OnPage(page(with, number)),
                                     new Background(
                                             ids.get(number - 2),
@@ -164,7 +168,8 @@ class PageSizesTest {
         Publication after =
                 edited(
                         before,
-                        new Edit.SizePages(List.of(page(before, 2)), Optional.of(mm(200, 210))));
+                        new PageEdit.SizePages(
+                                List.of(page(before, 2)), Optional.of(mm(200, 210))));
         assertThat(composer.compose(after, 2)).isNotSameAs(right);
         assertThat(composer.compose(after, 3)).isSameAs(composer.compose(before, 3));
     }
@@ -172,15 +177,21 @@ class PageSizesTest {
     @Test
     void a_recipe_fits_itself_to_the_page_it_is_put_on() {
         Publication with = publication();
-        Background band = ground(new Area.Band(Edge.LEFT, Length.mm(14)));
-        with = edited(with, new Edit.AddBackground(new Owner.OnPage(page(with, 1)), band));
+        Background band = wholePage(new Area.Band(Edge.LEFT, Length.mm(14)));
+        with =
+                edited(
+                        with,
+                        new BackgroundEdit.AddBackground(new Owner.OnPage(page(with, 1)), band));
         UUID recipe = UUID.randomUUID();
-        with = edited(with, new Edit.SaveRecipe(recipe, "Edge", new Owner.OnPage(page(with, 1))));
+        with =
+                edited(
+                        with,
+                        new RecipeEdit.SaveRecipe(recipe, "Edge", new Owner.OnPage(page(with, 1))));
         UUID foldOut = page(with, 2);
         with =
                 edited(
                         with,
-                        new Edit.ApplyRecipe(
+                        new RecipeEdit.ApplyRecipe(
                                 recipe,
                                 List.of(new Owner.OnPage(foldOut)),
                                 Optional.empty(),
@@ -199,7 +210,7 @@ class PageSizesTest {
         assertThatThrownBy(() ->
                         Editing.edit(
                                 with,
-                                new Edit.SizePages(
+                                new PageEdit.SizePages(
                                         List.of(page(with, 1)), Optional.of(mm(20, 210)))))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("no room");
@@ -215,7 +226,7 @@ class PageSizesTest {
                         with.setup().level(),
                         with.setup().press(),
                         with.setup().checks());
-        assertThatThrownBy(() -> Editing.edit(with, new Edit.ChangeSetup(wide)))
+        assertThatThrownBy(() -> Editing.edit(with, new PublicationEdit.ChangeSetup(wide)))
                 .as("the slip is 70 mm wide")
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("70 mm");
@@ -226,7 +237,7 @@ class PageSizesTest {
         Publication before = publication();
         Edited back =
                 Editing.edit(
-                        before, new Edit.SizePages(List.of(page(before, 2)), Optional.empty()));
+                        before, new PageEdit.SizePages(List.of(page(before, 2)), Optional.empty()));
         assertThat(scenes(back.publication()).get(1).boxes().trim())
                 .isEqualTo(scenes(before).getFirst().boxes().trim());
         assertThat(Edited.by(back.patch().inverse(), back.publication()).publication())

@@ -6,7 +6,7 @@ import static yewberry.core.Sample.NIGHT;
 import static yewberry.core.Sample.SIGNAL;
 import static yewberry.core.Sample.band;
 import static yewberry.core.Sample.frame;
-import static yewberry.core.Sample.ground;
+import static yewberry.core.Sample.wholePage;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -29,7 +29,7 @@ class StrataTest {
                             Sample.withPage(
                                     new Layer(
                                             List.of(
-                                                    ground("g", NIGHT),
+                                                    wholePage("g", NIGHT),
                                                     band("b", Edge.BOTTOM, 50, SIGNAL)),
                                             List.of(
                                                     frame("low", 10, 180, 100, 20, BODY, "Below"),
@@ -76,7 +76,7 @@ class StrataTest {
         assertThat(stops).hasSize(4);
         assertThat(((Stop.Words) stops.get(0)).text()).isEqualTo("Above");
         assertThat(((Stop.Words) stops.get(1)).text()).isEqualTo("Below");
-        assertThat(((Stop.Ground) stops.get(2)).fill().paints().getFirst().name())
+        assertThat(((Stop.Area) stops.get(2)).fill().paints().getFirst().name())
                 .isEqualTo("Signal");
     }
 

@@ -15,13 +15,13 @@ import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Gray;
-import yewberry.core.color.Lab;
 import yewberry.core.color.PressCondition;
-import yewberry.core.color.Rgb;
 import yewberry.core.color.WrittenColor;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.PressConditions;
 import yewberry.server.publications.Publications;
+import yewberry.server.view.ConditionView;
+import yewberry.server.view.EverySpace;
 
 /** Colours as they are written, and the press conditions there are. */
 @RestController
@@ -33,20 +33,6 @@ class ColorApi {
     ColorApi(Publications publications, PressConditions conditions) {
         this.publications = publications;
         this.conditions = conditions;
-    }
-
-    /** A colour in every space a swatch can be defined in, under a press condition. */
-    record EverySpace(Color color, Cmyk cmyk, Rgb rgb, Lab lab, Gray gray, String screen) {}
-
-    /**
-     * @param paper as measured
-     * @param inkLimit in percent
-     */
-    record ConditionView(String id, String name, Lab paper, double inkLimit) {
-        static ConditionView of(PressCondition condition) {
-            return new ConditionView(
-                    condition.id(), condition.name(), condition.paper(), condition.inkLimit());
-        }
     }
 
     /** Reads a colour as people write it. */

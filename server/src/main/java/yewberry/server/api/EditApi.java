@@ -24,9 +24,12 @@ import yewberry.server.publications.Publications;
 import yewberry.server.store.History;
 import yewberry.server.view.FindingView;
 import yewberry.server.view.PageEntry;
+import yewberry.server.view.PageList;
 import yewberry.server.view.PictureAddresses;
+import yewberry.server.view.Preview;
 import yewberry.server.view.PublicationChanges;
 import yewberry.server.view.PublicationView;
+import yewberry.server.view.StepResult;
 
 /** Reading a publication and changing it. */
 @RestController
@@ -49,24 +52,10 @@ class EditApi {
     record StepRequest(String author) {}
 
     /**
-     * @param count of all pages
-     */
-    record PageList(long revision, int count, List<PageEntry> pages) {}
-
-    record StepResult(long revision, boolean canUndo, boolean canRedo) {}
-
-    /**
      * @param page whose spread is to be drawn
      * @param viewing that it is drawn under
      */
     record PreviewRequest(Edit edit, UUID page, Viewing viewing) {}
-
-    /**
-     * @param picture the spread as SVG
-     * @param findings of the pages of that spread
-     * @param pages all pages that would look different
-     */
-    record Preview(String picture, List<FindingView> findings, List<UUID> pages) {}
 
     @GetMapping
     PublicationView read(@PathVariable UUID id) {

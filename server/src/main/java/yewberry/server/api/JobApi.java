@@ -25,9 +25,9 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import yewberry.core.color.Medium;
-import yewberry.server.jobs.JobView;
 import yewberry.server.jobs.Jobs;
 import yewberry.server.publications.Missing;
+import yewberry.server.view.JobView;
 
 /** Exports: begin, follow, cancel, fetch. */
 @RestController

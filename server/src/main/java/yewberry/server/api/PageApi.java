@@ -1,6 +1,5 @@
 package yewberry.server.api;
 
-import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -19,16 +18,13 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Refused;
-import yewberry.core.color.Contrast;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
-import yewberry.core.edit.Edit;
 import yewberry.core.findings.Finding;
 import yewberry.core.legibility.Mend;
 import yewberry.core.picture.SceneStamp;
 import yewberry.core.picture.SmallPicture;
 import yewberry.core.picture.SvgPicture;
-import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.PageScene;
@@ -39,10 +35,14 @@ import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.PageCheck;
 import yewberry.server.publications.Publications;
+import yewberry.server.view.FindingList;
 import yewberry.server.view.FindingView;
 import yewberry.server.view.ItemView;
+import yewberry.server.view.MendView;
+import yewberry.server.view.PageDetail;
 import yewberry.server.view.PictureAddresses;
 import yewberry.server.view.SpreadView;
+import yewberry.server.view.Stamps;
 import yewberry.server.view.StratumView;
 
 /** What is read from scenes: pictures, strata, items, findings and mends. */
@@ -64,27 +64,6 @@ class PageApi {
         this.publications = publications;
         this.check = check;
     }
-
-    /**
-     * @param level that text is held to
-     * @param checked how many pages were; the others come with the next request
-     * @param pages how many there are
-     */
-    record FindingList(
-            long revision, String level, List<FindingView> findings, int checked, int pages) {}
-
-    /** A mend as it is offered; {@code edit} applies it. */
-    record MendView(
-            String scope,
-            String name,
-            String values,
-            String screen,
-            BigDecimal ratio,
-            double required,
-            List<Integer> pages,
-            Edit edit) {}
-
-    record PageDetail(UUID id, int number, Layer layer) {}
 
     @GetMapping("/pages/{page}")
     PageDetail page(@PathVariable UUID id, @PathVariable UUID page) {
@@ -152,13 +131,6 @@ class PageApi {
                 .cacheControl(kept.cachePrivate())
                 .body(SmallPicture.of(scene, view, ppi));
     }
-
-    /**
-     * What stands for the pictures of some pages: it changes only when a picture does.
-     *
-     * @param stamps by page
-     */
-    record Stamps(Map<UUID, String> stamps) {}
 
     /**
      * @param from the position of the first page, from 0
@@ -275,20 +247,7 @@ class PageApi {
                         open.legibility(publication),
                         open.press(publication),
                         UUID.randomUUID());
-        return mends.stream()
-                .map(mend ->
-                        new MendView(
-                                mend.scope().name(),
-                                mend.name(),
-                                mend.color().toString(),
-                                mend.screen().hex(),
-                                Contrast.cut(mend.ratio()),
-                                mend.required(),
-                                mend.pages().stream()
-                                        .map(page -> publication.indexOf(page) + 1)
-                                        .toList(),
-                                mend.edit()))
-                .toList();
+        return mends.stream().map(mend -> MendView.of(mend, publication)).toList();
     }
 
     private View view(UUID id, Viewing viewing) {

@@ -35,7 +35,6 @@ import yewberry.core.press.RunOuts;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.PageRange;
 import yewberry.core.publication.Publication;
-import yewberry.core.publication.RunOut;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
@@ -44,6 +43,8 @@ import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.PictureFiles;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.PictureAddresses;
+import yewberry.server.view.RunOutList;
+import yewberry.server.view.RunOutView;
 
 /**
  * Pictures and PDFs that are brought along to be placed, and the pages of a publication by range.
@@ -150,28 +151,6 @@ class PictureApi {
                 .body(Png.quick(PlacedPicture.of(image, view)));
     }
 
-    /**
-     * A way in which a picture that is too small could go on.
-     *
-     * @param seam CIEDE2000 along the join
-     * @param cropped percent of the picture that is cut off
-     * @param repeated percent of the area that shows a part of it again
-     * @param ppi pixels per inch then
-     */
-    record RunOutView(
-            RunOut kind,
-            double seam,
-            double cropped,
-            double repeated,
-            Optional<Double> ppi,
-            Offer offer) {}
-
-    /**
-     * @param options the best first; none where the picture reaches everywhere
-     * @param flood fills the whole page with the colour of its edges instead
-     */
-    record RunOutList(List<RunOutView> options, Optional<Offer> flood) {}
-
     /** How a picture could go on to the edges of its area on a page. */
     @GetMapping("/pages/{page}/run-outs")
     RunOutList runOuts(
@@ -193,21 +172,9 @@ class PictureApi {
         List<Offer> offers = Offer.runOuts(fill, publication, press);
         List<RunOutView> views = new ArrayList<>();
         for (int i = 0; i < Math.min(options.size(), offers.size()); i++) {
-            views.add(view(options.get(i), offers.get(i)));
+            views.add(RunOutView.of(options.get(i), offers.get(i)));
         }
         return new RunOutList(views, offers.stream().skip(options.size()).findFirst());
-    }
-
-    private static RunOutView view(RunOuts.Option option, Offer offer) {
-        return new RunOutView(
-                option.kind(),
-                Math.rint(option.seam() * 10) / 10,
-                Math.rint(option.cropped() * 1000) / 10,
-                Math.rint(option.repeated() * 1000) / 10,
-                option.ppi().isPresent()
-                        ? Optional.of(Math.rint(option.ppi().getAsDouble()))
-                        : Optional.empty(),
-                offer);
     }
 
     /** The pages that a range such as {@code 3-7, 12} stands for. */

@@ -19,11 +19,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import yewberry.core.edit.Edit;
 import yewberry.core.edit.RecipeParts;
 import yewberry.core.publication.Publication;
 import yewberry.server.publications.Publications;
 import yewberry.server.recipes.RecipeFile;
+import yewberry.server.view.Brought;
+import yewberry.server.view.Elsewhere;
 
 /** Recipes that go from one publication to another, directly or as a file. */
 @RestController
@@ -36,14 +37,6 @@ class RecipeApi {
         this.publications = publications;
         this.files = files;
     }
-
-    /** A recipe of another publication. */
-    record Elsewhere(UUID publication, String publicationName, UUID recipe, String name) {}
-
-    /**
-     * @param edit brings the recipe along, with its swatches and pictures
-     */
-    record Brought(String name, Edit edit) {}
 
     /** The recipes of all other publications. */
     @GetMapping("/elsewhere")

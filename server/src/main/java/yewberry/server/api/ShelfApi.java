@@ -1,6 +1,5 @@
 package yewberry.server.api;
 
-import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -21,6 +20,9 @@ import yewberry.core.text.FontLibrary;
 import yewberry.server.jobs.Jobs;
 import yewberry.server.publications.Beginning;
 import yewberry.server.publications.Publications;
+import yewberry.server.view.Created;
+import yewberry.server.view.Options;
+import yewberry.server.view.ShelfEntry;
 
 /** The shelf: all publications, and what a new one can be made of. */
 @RestController
@@ -34,22 +36,16 @@ class ShelfApi {
         this.jobs = jobs;
     }
 
-    record ShelfEntry(UUID id, String name, Setup setup, int pages, OffsetDateTime changed) {}
-
     /**
      * @param bleed at the top, the bottom and the outside
      */
-    record NewPublication(
+    record CreateRequest(
             String name,
             Destination destination,
             PageSize trim,
             boolean facing,
             Length bleed,
             int pages) {}
-
-    record Created(UUID id) {}
-
-    record Options(List<PageSize.Named> sizes, List<FontLibrary.Family> families) {}
 
     @GetMapping("/publications")
     List<ShelfEntry> shelf() {
@@ -62,7 +58,7 @@ class ShelfApi {
 
     @PostMapping("/publications")
     @ResponseStatus(HttpStatus.CREATED)
-    Created create(@RequestBody NewPublication wanted) {
+    Created create(@RequestBody CreateRequest wanted) {
         UUID id = UUID.randomUUID();
         Setup usual = Setup.of(wanted.trim(), wanted.facing());
         Setup setup =

@@ -33,7 +33,7 @@ import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 
 /**
- * The leaflet that is handed out at the observatory's gate: two single pages whose grounds are
+ * The leaflet that is handed out at the observatory's gate: two single pages whose backgrounds are
  * gradients, a veil that lets them through, and a corner that bleeds off.
  */
 final class DemoLeaflet {
@@ -90,7 +90,7 @@ final class DemoLeaflet {
         return page(
                 1,
                 List.of(
-                        ground("dusk sky", new Area.WholePage(), duskSky()),
+                        background("dusk sky", new Area.WholePage(), duskSky()),
                         new Background(
                                 id("veil"),
                                 Sides.BOTH,
@@ -99,7 +99,7 @@ final class DemoLeaflet {
                                 70,
                                 BlendMode.MULTIPLY,
                                 Background.GoesTo.BOTH),
-                        ground(
+                        background(
                                 "lamp",
                                 new Area.Rectangle(
                                         new Anchor(Anchor.Across.RIGHT, Anchor.Down.TOP),
@@ -109,7 +109,7 @@ final class DemoLeaflet {
                                         Length.mm(14),
                                         Set.of(Edge.TOP, Edge.RIGHT)),
                                 solid(LANTERN)),
-                        ground("mark", new Area.WholePage(), markAbove(mark))),
+                        background("mark", new Area.WholePage(), markAbove(mark))),
                 frame(
                         "title",
                         20,
@@ -151,8 +151,8 @@ final class DemoLeaflet {
         return page(
                 2,
                 List.of(
-                        ground("night", new Area.WholePage(), solid(MIDNIGHT)),
-                        ground(
+                        background("night", new Area.WholePage(), solid(MIDNIGHT)),
+                        background(
                                 "glow",
                                 new Area.WholePage(),
                                 new Fill.Gradient(
@@ -175,12 +175,12 @@ final class DemoLeaflet {
                         paragraph("ask 4", TEXT, "Ask anyone with a blue armband for a look.")));
     }
 
-    private static Page page(int number, List<Background> grounds, TextFrame... frames) {
+    private static Page page(int number, List<Background> backgrounds, TextFrame... frames) {
         return new Page(
                 id("page " + number),
                 Optional.empty(),
                 true,
-                new Layer(grounds, Arrays.asList(frames)));
+                new Layer(backgrounds, Arrays.asList(frames)));
     }
 
     private static Fill.Gradient.Stop stop(double position, Swatch swatch) {
@@ -191,7 +191,7 @@ final class DemoLeaflet {
         return new Fill.Solid(Tinted.full(swatch.id()));
     }
 
-    private static Background ground(String name, Area area, Fill fill) {
+    private static Background background(String name, Area area, Fill fill) {
         return new Background(id("ground " + name), Sides.BOTH, area, fill);
     }
 

@@ -44,6 +44,7 @@ import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
 import yewberry.server.store.db.tables.records.JobRecord;
+import yewberry.server.view.JobView;
 
 /** Exports, one at a time: each writes a file, opens it again and holds it against the scenes. */
 @Component

@@ -29,8 +29,8 @@ public final class CoreJson {
     /** A length is text with its unit, {@code "3 mm"}. */
     private abstract static class LengthAsText {
         @JsonCreator
-        static Length parse(String text) {
-            return Length.parse(text);
+        static Length read(String text) {
+            return Length.read(text);
         }
 
         @Override

@@ -18,6 +18,7 @@ import yewberry.core.Refused;
 import yewberry.core.color.Definition;
 import yewberry.core.color.PressCondition;
 import yewberry.core.edit.Edit;
+import yewberry.core.edit.SwatchEdit;
 import yewberry.core.publication.Limits;
 import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
@@ -92,7 +93,7 @@ public record PaletteImport(List<Added> added, List<Unread> unread, Edit edit) {
                     unread,
                     new Edit.Several(
                             swatches.stream()
-                                    .map(swatch -> (Edit) new Edit.AddSwatch(swatch))
+                                    .map(swatch -> (Edit) new SwatchEdit.AddSwatch(swatch))
                                     .toList()));
         }
 

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import yewberry.core.Refused;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
@@ -37,6 +38,7 @@ import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Uses;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.SceneKey;
 import yewberry.server.store.History;
 import yewberry.server.store.PublicationStore;
 import yewberry.server.store.Step;
@@ -53,7 +55,7 @@ public final class OpenPublication {
     private final PublicationStore store;
     private final PressConditions conditions;
     private final PictureFiles files;
-    private final CheckedPages checked = new CheckedPages();
+    private final CheckedPages checked;
     private final Map<PressCondition, Readers> readers = new ConcurrentHashMap<>();
 
     /** The states before this one, which share nearly all with it, by revision. */
@@ -87,10 +89,12 @@ public final class OpenPublication {
             PublicationStore.StoredPublication stored,
             PublicationStore store,
             PressConditions conditions,
-            PictureFiles files) {
+            PictureFiles files,
+            CheckedPages checked) {
         this.store = store;
         this.conditions = conditions;
         this.files = files;
+        this.checked = checked;
         this.state = State.of(stored);
     }
 
@@ -145,12 +149,12 @@ public final class OpenPublication {
      */
     public List<Finding> findings(
             PageScene scene, Publication publication, Optional<Viewing> viewing) {
-        return checked.of(scene, viewing, () -> check(scene, publication, viewing));
+        return checked.of(scene.key(), viewing, () -> check(scene, publication, viewing));
     }
 
     /** The same, if the page was checked before. */
-    public Optional<List<Finding>> knownFindings(PageScene scene, Optional<Viewing> viewing) {
-        return checked.known(scene, viewing);
+    public Optional<List<Finding>> knownFindings(SceneKey page, Optional<Viewing> viewing) {
+        return checked.known(page, viewing);
     }
 
     private List<Finding> check(
@@ -187,7 +191,7 @@ public final class OpenPublication {
 
     /**
      * Makes and stores an edit. If it was made against an older revision, it is made on the newest
-     * one, provided nobody touched the same elements since.
+     * one, provided nobody touched the same elements since, or only other properties of them.
      *
      * @throws Refused if the edit is not possible
      * @throws Conflict if somebody changed the same meanwhile
@@ -217,7 +221,7 @@ public final class OpenPublication {
         if (stale) {
             Set<UUID> both =
                     store.touchedSince(before.publication().id(), madeAgainst, patch.touched());
-            if (!both.isEmpty()) {
+            if (!both.isEmpty() && !Editing.isApart(before.publication(), edit)) {
                 throw new Conflict(
                         "Not applied, because it was changed meanwhile: %s. Look at the newer state and try again."
                                 .formatted(inWords(patch, both)));
@@ -338,10 +342,14 @@ public final class OpenPublication {
 
     /** The pages whose picture differs between two states, in order of the newer one. */
     public List<UUID> pagesTouched(Publication before, Publication after) {
-        Set<Object> known = Set.copyOf(composer(before).composeAll(before));
-        return composer(after).composeAll(after).stream()
-                .filter(scene -> !known.contains(scene))
-                .map(scene -> scene.page())
+        Set<SceneKey> known =
+                IntStream.range(0, before.pages().size())
+                        .mapToObj(index -> composer(before).key(before, index))
+                        .collect(Collectors.toSet());
+        return IntStream.range(0, after.pages().size())
+                .filter(index ->
+                        composer(after).known(after, index).filter(known::contains).isEmpty())
+                .mapToObj(index -> after.pages().get(index).id())
                 .toList();
     }
 }

@@ -55,17 +55,15 @@ public class PageCheck implements DisposableBean {
                         int at = Math.floorMod(first + i, pages);
                         Composer composer = open.composer(publication);
                         boolean inTime = i == 0 || System.nanoTime() < until;
-                        Optional<PageScene> scene =
-                                inTime
-                                        ? Optional.of(composer.compose(publication, at))
-                                        : composer.known(publication, at);
-                        Optional<List<Finding>> here =
-                                scene.flatMap(page ->
-                                        inTime
-                                                ? Optional.of(
-                                                        open.findings(page, publication, viewing))
-                                                : open.knownFindings(page, viewing));
-                        here.ifPresent(findings -> found.put(at, findings));
+                        Optional<List<Finding>> known =
+                                composer.known(publication, at)
+                                        .flatMap(page -> open.knownFindings(page, viewing));
+                        if (known.isPresent()) {
+                            found.put(at, known.get());
+                        } else if (inTime) {
+                            PageScene scene = composer.compose(publication, at);
+                            found.put(at, open.findings(scene, publication, viewing));
+                        }
                     }
                 };
         List<CompletableFuture<Void>> threads =

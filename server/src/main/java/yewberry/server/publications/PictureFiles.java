@@ -132,7 +132,7 @@ public class PictureFiles {
                             !store.content(asset.sha256()).equals(Optional.of(asset.content())))
                     .ifPresent(asset -> {
                         throw new Refused(
-                                "The file of “%s” is not here as it is described; bring it along again."
+                                "The file of “%s” is not here as it is described; import it again."
                                         .formatted(asset.name()));
                     });
         }

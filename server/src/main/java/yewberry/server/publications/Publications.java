@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
+import yewberry.core.findings.CheckedPages;
 import yewberry.core.publication.Publication;
 import yewberry.server.store.PublicationStore;
 
@@ -16,9 +17,13 @@ import yewberry.server.store.PublicationStore;
 public class Publications {
     private static final int OPEN = 16;
 
+    /** So many pages of all open publications together are as much as the heap is for. */
+    private static final int OPEN_PAGES = 40_000;
+
     private final PublicationStore store;
     private final PressConditions conditions;
     private final PictureFiles files;
+    private final CheckedPages checked = new CheckedPages();
     private final Map<UUID, OpenPublication> open = new LinkedHashMap<>(OPEN, 0.75f, true);
 
     /** All that somebody still holds, so that there is never a second one to write. */
@@ -44,11 +49,17 @@ public class Publications {
         OpenPublication publication = known(id).orElseGet(() -> read(id));
         synchronized (open) {
             open.put(id, publication);
-            if (open.size() > OPEN) {
+            while (open.size() > OPEN || (open.size() > 1 && pages() > OPEN_PAGES)) {
                 open.remove(open.keySet().iterator().next());
             }
         }
         return publication;
+    }
+
+    private int pages() {
+        return open.values().stream()
+                .mapToInt(each -> each.state().publication().pages().size())
+                .sum();
     }
 
     private Optional<OpenPublication> known(UUID id) {
@@ -61,12 +72,13 @@ public class Publications {
             if (meanwhile.isPresent()) {
                 return meanwhile.get();
             }
+            Optional<PublicationStore.StoredPublication> stored = store.read(id);
+            if (stored.isEmpty()) {
+                locks.remove(id);
+                throw new Missing("publication");
+            }
             OpenPublication fresh =
-                    new OpenPublication(
-                            store.read(id).orElseThrow(() -> new Missing("publication")),
-                            store,
-                            conditions,
-                            files);
+                    new OpenPublication(stored.get(), store, conditions, files, checked);
             held.values().removeIf(each -> each.get() == null);
             held.put(id, new WeakReference<>(fresh));
             return fresh;

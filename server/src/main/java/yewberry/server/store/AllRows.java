@@ -48,12 +48,12 @@ class AllRows {
     /** A publication from its rows. */
     Publication read(DSLContext db, PublicationRecord row) {
         UUID id = row.getId();
-        Map<UUID, List<Background>> grounds = backgrounds.read(db, id);
+        Map<UUID, List<Background>> areas = backgrounds.read(db, id);
         Map<UUID, List<TextFrame>> text = frames.read(db, id);
         Function<UUID, Layer> layers =
                 owner ->
                         new Layer(
-                                grounds.getOrDefault(owner, List.of()),
+                                areas.getOrDefault(owner, List.of()),
                                 text.getOrDefault(owner, List.of()));
         return new Publication(
                 id,

@@ -50,7 +50,6 @@ public class AssetStore implements Files {
                 .from(ASSET_FILE)
                 .where(ASSET_FILE.SHA256.eq(sha256))
                 .fetchOptional(ASSET_FILE.FILE)
-                .orElseThrow(
-                        () -> new Refused("The file of a picture is gone; bring it along again."));
+                .orElseThrow(() -> new Refused("The file of a picture is gone; import it again."));
     }
 }

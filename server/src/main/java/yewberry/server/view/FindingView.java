@@ -94,7 +94,7 @@ public record FindingView(
             case PressFinding.LightOverprint it -> "light-overprint";
             case PressFinding.EndsAtTrim it -> "ends-at-trim";
             case PressFinding.TextNearTrim it -> "text-near-trim";
-            case PressFinding.GroundLeftOut it ->
+            case PressFinding.BackgroundLeftOut it ->
                     switch (it.medium()) {
                         case PAPER -> "background-not-printed";
                         case SCREEN -> "background-not-shown";

@@ -43,7 +43,7 @@ public record ItemView(
                             Optional.of(words.runs().getFirst().frame()),
                             Optional.of(words.runs().getFirst().paragraph()),
                             Optional.empty());
-            case Stop.Ground(var fill) ->
+            case Stop.Area(var fill) ->
                     new ItemView(
                             "Background in %s".formatted(fill.inWords()),
                             fill.origin().inWords(),

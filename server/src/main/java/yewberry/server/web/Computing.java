@@ -118,8 +118,11 @@ class Computing extends OncePerRequestFilter implements DisposableBean {
                     unwanted::get,
                     () -> {
                         try {
-                            Cancellation.check();
-                            chain.doFilter(request, response);
+                            if (unwanted.get()) {
+                                giveUp(response);
+                            } else {
+                                chain.doFilter(request, response);
+                            }
                             answer.complete(null);
                         } catch (IOException | ServletException failure) {
                             answer.completeExceptionally(failure);
@@ -129,6 +132,18 @@ class Computing extends OncePerRequestFilter implements DisposableBean {
         } catch (Throwable failure) {
             answer.completeExceptionally(failure);
         }
+    }
+
+    /** It came to nothing before it was begun. */
+    private static void giveUp(HttpServletResponse response) throws IOException {
+        response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
+        response.setContentType("application/problem+json");
+        response.getOutputStream()
+                .write(
+                        """
+                        {"title": "Given up", "status": 503, "detail": "Yewberry is busy; nothing was changed. Try it again in a moment."}
+                        """
+                                .getBytes(StandardCharsets.UTF_8));
     }
 
     private static void await(

@@ -18,6 +18,7 @@ import yewberry.server.Client;
 import yewberry.server.RunningServer;
 import yewberry.server.Settings;
 import yewberry.server.publications.Publications;
+import yewberry.server.view.JobView;
 
 @ExtendWith(RunningServer.class)
 class JobsTest {

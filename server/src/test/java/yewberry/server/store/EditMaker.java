@@ -12,7 +12,16 @@ import yewberry.core.color.Cmyk;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Lab;
 import yewberry.core.color.Rgb;
+import yewberry.core.edit.AssetEdit;
+import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Edit;
+import yewberry.core.edit.FrameEdit;
+import yewberry.core.edit.LookEdit;
+import yewberry.core.edit.PageEdit;
+import yewberry.core.edit.ParentEdit;
+import yewberry.core.edit.PublicationEdit;
+import yewberry.core.edit.RecipeEdit;
+import yewberry.core.edit.SwatchEdit;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
@@ -56,65 +65,81 @@ final class EditMaker {
                     EditMaker::rename,
                     EditMaker::setup,
                     EditMaker::addPages,
-                    maker -> new Edit.SizePages(maker.pages(), maker.maybe(maker.size())),
-                    maker -> new Edit.MovePages(maker.pages(), maker.maybe(maker.page())),
-                    maker -> new Edit.RemovePages(maker.pages()),
-                    maker -> new Edit.AssignParent(maker.pages(), maker.maybe(maker.parent())),
-                    maker -> new Edit.ShowParent(maker.pages(), maker.coin()),
+                    maker -> new PageEdit.SizePages(maker.pages(), maker.maybe(maker.size())),
+                    maker -> new PageEdit.MovePages(maker.pages(), maker.maybe(maker.page())),
+                    maker -> new PageEdit.RemovePages(maker.pages()),
+                    maker -> new PageEdit.AssignParent(maker.pages(), maker.maybe(maker.parent())),
+                    maker -> new PageEdit.ShowParent(maker.pages(), maker.coin()),
                     maker ->
-                            new Edit.AddParent(
+                            new ParentEdit.AddParent(
                                     maker.fresh(), maker.name(), maker.maybe(maker.parent())),
-                    maker -> new Edit.SetParentBase(maker.parent(), maker.maybe(maker.parent())),
-                    maker -> new Edit.RenameParent(maker.parent(), maker.name()),
-                    maker -> new Edit.RemoveParent(maker.parent(), maker.maybe(maker.parent())),
                     maker ->
-                            new Edit.AddSwatch(
+                            new ParentEdit.SetParentBase(
+                                    maker.parent(), maker.maybe(maker.parent())),
+                    maker -> new ParentEdit.RenameParent(maker.parent(), maker.name()),
+                    maker ->
+                            new ParentEdit.RemoveParent(
+                                    maker.parent(), maker.maybe(maker.parent())),
+                    maker ->
+                            new SwatchEdit.AddSwatch(
                                     new Swatch(maker.fresh(), maker.name(), maker.definition())),
-                    maker -> new Edit.ChangeSwatch(maker.swatch(), maker.definition()),
-                    maker -> new Edit.MoveSwatch(maker.swatch(), maker.maybe(maker.swatch())),
-                    maker -> new Edit.RenameSwatch(maker.swatch(), maker.name()),
-                    maker -> new Edit.RemoveSwatch(maker.swatch(), maker.maybe(maker.swatch())),
-                    maker -> new Edit.AddLook(maker.look(maker.fresh())),
-                    maker -> new Edit.ChangeLook(maker.look(maker.look())),
-                    maker -> new Edit.RemoveLook(maker.look(), maker.maybe(maker.look())),
-                    maker -> new Edit.AddAsset(maker.asset()),
-                    maker -> new Edit.RenameAsset(maker.anyAsset(), maker.name()),
-                    maker -> new Edit.ReplaceAsset(maker.anyAsset(), maker.file(), PIXELS),
-                    maker -> new Edit.RemoveAsset(maker.anyAsset(), maker.maybe(maker.anyAsset())),
-                    maker -> new Edit.NamePart(maker.page(), maker.maybe(maker.name())),
-                    maker -> new Edit.SaveRecipe(maker.fresh(), maker.name(), maker.owner()),
-                    maker -> new Edit.AddRecipe(maker.newRecipe()),
-                    maker -> new Edit.RenameRecipe(maker.recipe(), maker.name()),
+                    maker -> new SwatchEdit.ChangeSwatch(maker.swatch(), maker.definition()),
+                    maker -> new SwatchEdit.MoveSwatch(maker.swatch(), maker.maybe(maker.swatch())),
+                    maker -> new SwatchEdit.RenameSwatch(maker.swatch(), maker.name()),
                     maker ->
-                            new Edit.ApplyRecipe(
+                            new SwatchEdit.RemoveSwatch(
+                                    maker.swatch(), maker.maybe(maker.swatch())),
+                    maker -> new LookEdit.AddLook(maker.look(maker.fresh())),
+                    maker -> new LookEdit.ChangeLook(maker.look(maker.look())),
+                    maker -> new LookEdit.RemoveLook(maker.look(), maker.maybe(maker.look())),
+                    maker -> new AssetEdit.AddAsset(maker.asset()),
+                    maker -> new AssetEdit.RenameAsset(maker.anyAsset(), maker.name()),
+                    maker -> new AssetEdit.ReplaceAsset(maker.anyAsset(), maker.file(), PIXELS),
+                    maker ->
+                            new AssetEdit.RemoveAsset(
+                                    maker.anyAsset(), maker.maybe(maker.anyAsset())),
+                    maker -> new PageEdit.NamePart(maker.page(), maker.maybe(maker.name())),
+                    maker -> new RecipeEdit.SaveRecipe(maker.fresh(), maker.name(), maker.owner()),
+                    maker -> new RecipeEdit.AddRecipe(maker.newRecipe()),
+                    maker -> new RecipeEdit.RenameRecipe(maker.recipe(), maker.name()),
+                    maker ->
+                            new RecipeEdit.ApplyRecipe(
                                     maker.recipe(),
                                     List.of(maker.owner()),
                                     maker.maybe(40.0),
-                                    List.of(new Edit.Instead(maker.swatch(), maker.swatch()))),
-                    maker -> new Edit.TakeOffRecipe(maker.recipe(), List.of()),
-                    maker -> new Edit.RemoveRecipe(maker.recipe(), maker.coin()),
-                    maker -> new Edit.ClearBackgrounds(maker.pages()),
-                    maker -> new Edit.AddBackground(maker.owner(), maker.background(maker.fresh())),
-                    maker -> new Edit.ChangeBackground(maker.background(maker.background())),
-                    maker -> new Edit.RestackBackground(maker.background(), maker.upTo(5) - 2),
-                    maker -> new Edit.RemoveBackground(maker.background()),
+                                    List.of(
+                                            new RecipeEdit.Instead(
+                                                    maker.swatch(), maker.swatch()))),
+                    maker -> new RecipeEdit.TakeOffRecipe(maker.recipe(), List.of()),
+                    maker -> new RecipeEdit.RemoveRecipe(maker.recipe(), maker.coin()),
+                    maker -> new BackgroundEdit.ClearBackgrounds(maker.pages()),
                     maker ->
-                            new Edit.AddFrame(
+                            new BackgroundEdit.AddBackground(
+                                    maker.owner(), maker.background(maker.fresh())),
+                    maker ->
+                            new BackgroundEdit.ChangeBackground(
+                                    maker.background(maker.background())),
+                    maker ->
+                            new BackgroundEdit.RestackBackground(
+                                    maker.background(), maker.upTo(5) - 2),
+                    maker -> new BackgroundEdit.RemoveBackground(maker.background()),
+                    maker ->
+                            new FrameEdit.AddFrame(
                                     maker.owner(),
                                     maker.fresh(),
                                     Sides.BOTH,
                                     maker.box(),
                                     maker.fresh(),
                                     maker.look()),
-                    maker -> new Edit.PlaceFrame(maker.frame(), Sides.BOTH, maker.box()),
-                    maker -> new Edit.RemoveFrame(maker.frame()),
+                    maker -> new FrameEdit.PlaceFrame(maker.frame(), Sides.BOTH, maker.box()),
+                    maker -> new FrameEdit.RemoveFrame(maker.frame()),
                     EditMaker::write,
-                    maker -> new Edit.ColorRun(maker.run(), maker.maybe(maker.tinted())),
+                    maker -> new FrameEdit.ColorRun(maker.run(), maker.maybe(maker.tinted())),
                     maker ->
                             new Edit.Several(
                                     List.of(
-                                            new Edit.RenamePublication(maker.name()),
-                                            new Edit.AddBackground(
+                                            new PublicationEdit.RenamePublication(maker.name()),
+                                            new BackgroundEdit.AddBackground(
                                                     maker.owner(),
                                                     maker.background(maker.fresh())))));
 
@@ -170,15 +195,15 @@ final class EditMaker {
     }
 
     private Edit rename() {
-        return new Edit.RenamePublication(name());
+        return new PublicationEdit.RenamePublication(name());
     }
 
     private Edit setup() {
-        return new Edit.ChangeSetup(on.setup().withTrim(size()));
+        return new PublicationEdit.ChangeSetup(on.setup().withTrim(size()));
     }
 
     private Edit addPages() {
-        return new Edit.AddPages(
+        return new PageEdit.AddPages(
                 Stream.generate(this::fresh).limit(1 + upTo(3)).toList(),
                 maybe(page()),
                 maybe(parent()));
@@ -351,16 +376,16 @@ final class EditMaker {
                         .map(TextFrame::paragraphs)
                         .findFirst()
                         .orElse(List.of());
-        Stream<Edit.WrittenParagraph> kept =
+        Stream<FrameEdit.WrittenParagraph> kept =
                 there.stream()
                         .filter(each -> coin())
                         .map(each ->
-                                new Edit.WrittenParagraph(
+                                new FrameEdit.WrittenParagraph(
                                         each.id(),
                                         coin() ? each.look() : look(),
                                         coin() ? each.text() : "Words " + upTo(100)));
-        Stream<Edit.WrittenParagraph> more =
-                Stream.of(new Edit.WrittenParagraph(fresh(), look(), "More " + upTo(100)));
-        return new Edit.WriteText(frame, Stream.concat(kept, more).toList());
+        Stream<FrameEdit.WrittenParagraph> more =
+                Stream.of(new FrameEdit.WrittenParagraph(fresh(), look(), "More " + upTo(100)));
+        return new FrameEdit.WriteText(frame, Stream.concat(kept, more).toList());
     }
 }

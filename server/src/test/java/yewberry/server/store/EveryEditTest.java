@@ -7,7 +7,6 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -40,6 +39,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Uses;
 import yewberry.server.json.CoreJson;
+import yewberry.server.json.Kinds;
 import yewberry.server.publications.Beginning;
 
 /** What holds for edits of every kind, on elements of every kind, in any order. */
@@ -234,8 +234,6 @@ class EveryEditTest {
         for (int choice = 0; choice < EditMaker.kinds(); choice++) {
             made.add(EditMaker.make(begin(), choice).getClass());
         }
-        Set<Class<?>> all =
-                Arrays.stream(Edit.class.getPermittedSubclasses()).collect(Collectors.toSet());
-        assertThat(made).isEqualTo(all);
+        assertThat(made).hasSizeGreaterThan(40).isEqualTo(Set.copyOf(Kinds.of(Edit.class)));
     }
 }

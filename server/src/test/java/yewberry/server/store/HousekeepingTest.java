@@ -21,8 +21,8 @@ import tools.jackson.databind.JsonNode;
 import yewberry.server.Client;
 import yewberry.server.RunningServer;
 import yewberry.server.Settings;
-import yewberry.server.jobs.JobView;
 import yewberry.server.jobs.Jobs;
+import yewberry.server.view.JobView;
 
 /** What is kept for a time only is kept that long, and no longer. */
 @ExtendWith(RunningServer.class)

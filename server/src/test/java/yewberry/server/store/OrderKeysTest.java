@@ -16,9 +16,9 @@ import org.flywaydb.core.Flyway;
 import org.jooq.SQLDialect;
 import org.jooq.impl.DSL;
 import org.junit.jupiter.api.Test;
-import yewberry.core.edit.Edit;
 import yewberry.core.edit.Edited;
 import yewberry.core.edit.Editing;
+import yewberry.core.edit.PageEdit;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Page;
@@ -102,7 +102,7 @@ class OrderKeysTest {
                 Edited edited =
                         Editing.edit(
                                 now,
-                                new Edit.AddPages(
+                                new PageEdit.AddPages(
                                         List.of(UUID.randomUUID()),
                                         Optional.of(now.pages().getFirst().id()),
                                         Optional.empty()));

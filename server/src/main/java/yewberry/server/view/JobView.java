@@ -1,4 +1,4 @@
-package yewberry.server.jobs;
+package yewberry.server.view;
 
 import java.time.OffsetDateTime;
 import java.util.Optional;

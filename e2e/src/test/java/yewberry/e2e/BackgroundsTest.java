@@ -22,7 +22,7 @@ import yewberry.core.color.BlendMode;
 import yewberry.core.color.Rgb;
 
 @ExtendWith(Browser.class)
-class GroundsTest {
+class BackgroundsTest {
     private static final List<String> COLORS =
             List.of("#d94f2b", "#122540", "#f5f4e7", "#5c6770", "#336633");
 
@@ -83,7 +83,7 @@ class GroundsTest {
     void a_background_becomes_a_gradient_in_a_rectangle_that_bleeds_off(Browser.Window window) {
         Page page = window.openDemo("?page=12&x=30&y=25");
         page.getByText("Change it on this page…").first().click();
-        choose(page, "Filled with", "Gradient");
+        choose(page, "Fill type", "Gradient");
         Locator spread = page.getByRole(AriaRole.APPLICATION);
         assertThat(spread.locator("linearGradient")).hasCount(1);
         choose(page, "Area", "Rectangle");

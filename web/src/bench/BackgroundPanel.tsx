@@ -64,7 +64,7 @@ const Wrapping = styled.span`
 `;
 
 /** Puts a colour on a parent or on pages, out to the bleed, and shows it before it is done. */
-export function GroundPanel({
+export function BackgroundPanel({
   publication,
   page,
   chosen,

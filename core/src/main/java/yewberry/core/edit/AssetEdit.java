@@ -1,0 +1,20 @@
+package yewberry.core.edit;
+
+import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.publication.Asset;
+
+/** A change of a file that is placed. */
+public sealed interface AssetEdit extends Edit {
+    record AddAsset(Asset asset) implements AssetEdit {}
+
+    record RenameAsset(UUID asset, String name) implements AssetEdit {}
+
+    /** Puts another file in the place of one, wherever it is placed. */
+    record ReplaceAsset(UUID asset, String sha256, Asset.Content content) implements AssetEdit {}
+
+    /**
+     * @param replacement what takes its place; needed where the asset is in use
+     */
+    record RemoveAsset(UUID asset, Optional<UUID> replacement) implements AssetEdit {}
+}

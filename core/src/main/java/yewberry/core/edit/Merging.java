@@ -1,0 +1,159 @@
+package yewberry.core.edit;
+
+import java.lang.reflect.Constructor;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import yewberry.core.publication.Length;
+
+/**
+ * Puts what somebody changed onto what is there now, property by property: of two values that were
+ * typed in a row both stay, however late the first one arrives.
+ */
+final class Merging {
+    /** What was changed, by someone who saw {@code was}, and what is there now. */
+    private record Three(Object was, Object made, Object is) {
+        private Three component(RecordComponent component) {
+            return new Three(
+                    valueOf(component, was), valueOf(component, made), valueOf(component, is));
+        }
+
+        private boolean areRecordsOfOneKind() {
+            return made instanceof Record
+                    && !(made instanceof Length)
+                    && was.getClass() == made.getClass()
+                    && is.getClass() == made.getClass();
+        }
+
+        private List<Three> elements() {
+            List<Three> elements = new ArrayList<>();
+            if (was instanceof List<?> before
+                    && made instanceof List<?> changed
+                    && is instanceof List<?> now
+                    && before.size() == changed.size()
+                    && now.size() == changed.size()) {
+                for (int i = 0; i < changed.size(); i++) {
+                    elements.add(new Three(before.get(i), changed.get(i), now.get(i)));
+                }
+            }
+            return elements;
+        }
+
+        /** The values of three optionals that all have one. */
+        private Optional<Three> values() {
+            return was instanceof Optional<?> before
+                            && made instanceof Optional<?> changed
+                            && is instanceof Optional<?> now
+                            && before.isPresent()
+                            && changed.isPresent()
+                            && now.isPresent()
+                    ? Optional.of(new Three(before.get(), changed.get(), now.get()))
+                    : Optional.empty();
+        }
+    }
+
+    private Merging() {}
+
+    /**
+     * @param was what {@code made} was made from; nothing means that all of it counts
+     */
+    static <T> T onto(T is, T made, Optional<T> was) {
+        return was.map(before -> merged(before, made, is)).orElse(made);
+    }
+
+    /**
+     * Whether both changed the same: then one of the two is lost.
+     *
+     * @param was what both were made from
+     */
+    static boolean clash(Object was, Object made, Object is) {
+        return clash(new Three(was, made, is));
+    }
+
+    @SuppressWarnings("unchecked")
+    private static <T> T merged(T was, T made, T is) {
+        return (T) merged(new Three(was, made, is));
+    }
+
+    private static Object merged(Three three) {
+        if (three.made().equals(three.was())) {
+            return three.is();
+        }
+        if (three.is().equals(three.was())) {
+            return three.made();
+        }
+        if (three.areRecordsOfOneKind()) {
+            return built(three.made().getClass(), component -> merged(three.component(component)));
+        }
+        if (three.values().isPresent()) {
+            return Optional.of(merged(three.values().get()));
+        }
+        if (three.made() instanceof Set<?> made
+                && three.was() instanceof Set<?> was
+                && three.is() instanceof Set<?> is) {
+            Set<Object> all = new LinkedHashSet<>(is);
+            all.removeIf(each -> was.contains(each) && !made.contains(each));
+            made.stream().filter(each -> !was.contains(each)).forEach(all::add);
+            return all;
+        }
+        List<Three> elements = three.elements();
+        return elements.isEmpty() ? three.made() : elements.stream().map(Merging::merged).toList();
+    }
+
+    private static boolean clash(Three three) {
+        if (three.made().equals(three.was())
+                || three.is().equals(three.was())
+                || three.made().equals(three.is())) {
+            return false;
+        }
+        if (three.areRecordsOfOneKind()) {
+            return Arrays.stream(three.made().getClass().getRecordComponents())
+                    .anyMatch(component -> clash(three.component(component)));
+        }
+        if (three.values().isPresent()) {
+            return clash(three.values().get());
+        }
+        if (three.made() instanceof Set<?> && three.is() instanceof Set<?>) {
+            return false;
+        }
+        List<Three> elements = three.elements();
+        return elements.isEmpty() || elements.stream().anyMatch(Merging::clash);
+    }
+
+    private interface Values {
+        Object of(RecordComponent component);
+    }
+
+    private static Object built(Class<?> kind, Values values) {
+        RecordComponent[] components = kind.getRecordComponents();
+        try {
+            Constructor<?> constructor =
+                    kind.getDeclaredConstructor(
+                            Arrays.stream(components)
+                                    .map(RecordComponent::getType)
+                                    .toArray(Class<?>[]::new));
+            return constructor.newInstance(Arrays.stream(components).map(values::of).toArray());
+        } catch (InvocationTargetException refused) {
+            if (refused.getCause() instanceof RuntimeException cause) {
+                throw cause;
+            }
+            throw new IllegalStateException(refused);
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static Object valueOf(RecordComponent component, Object of) {
+        try {
+            return Objects.requireNonNull(component.getAccessor().invoke(of));
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

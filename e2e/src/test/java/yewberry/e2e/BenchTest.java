@@ -1,0 +1,96 @@
+package yewberry.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.LoadState;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** The spread is what the Bench is about: how large it gets, and that one comes back to it. */
+@ExtendWith(Browser.class)
+class BenchTest {
+    private static Locator stage(Page page) {
+        return page.getByRole(AriaRole.APPLICATION);
+    }
+
+    private static Locator panel(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    /** The part of the window's height that the desk around the spread takes. */
+    private static double height(Page page) {
+        BoundingBox box = stage(page).boundingBox();
+        return box.height / page.viewportSize().height;
+    }
+
+    @Test
+    void panels_fold_by_key_and_by_button_and_stay_folded(Browser.Window window) {
+        Page page = window.openDemo("?page=5");
+        double before = height(page);
+        stage(page).focus();
+        page.keyboard().press("f");
+        for (String name : List.of("Catalogue", "Strata", "Pages")) {
+            assertThat(panel(page, name)).hasAttribute("aria-pressed", "false");
+        }
+        assertThat(page.getByPlaceholder("Search the catalogue")).isHidden();
+        assertThat(page.getByLabel("Concertina: all pages")).isHidden();
+        page.waitForCondition(() -> height(page) > before + 0.15);
+        assertThat(stage(page).boundingBox().width).isGreaterThan(0.95 * 1280);
+        page.reload();
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        assertThat(panel(page, "Catalogue")).hasAttribute("aria-pressed", "false");
+        panel(page, "Catalogue").click();
+        assertThat(page.getByPlaceholder("Search the catalogue")).isVisible();
+        stage(page).focus();
+        page.keyboard().press("d");
+        page.keyboard().press("t");
+        assertThat(page.getByLabel("Concertina: all pages")).isVisible();
+        assertThat(panel(page, "Strata")).hasAttribute("aria-pressed", "true");
+        assertThat(window.complaints()).isEmpty();
+    }
+
+    @Test
+    void one_comes_back_to_the_same_page_zoom_and_point(Browser.Window window) {
+        Page page = window.openDemo("?page=2");
+        stage(page).focus();
+        page.keyboard().press("PageDown");
+        page.keyboard().press("PageDown");
+        Locator label = page.getByText("Pages 6 and 7 of 12");
+        assertThat(label).isVisible();
+        page.keyboard().press("p");
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("a");
+        Locator zoom = page.getByLabel("Zoom", new Page.GetByLabelOptions().setExact(true));
+        assertThat(zoom).hasValue("100 %");
+        Locator strata =
+                page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Strata"));
+        assertThat(strata).containsText("page 6");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Output")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench")).click();
+        assertThat(label).isVisible();
+        assertThat(zoom).hasValue("100 %");
+        assertThat(strata).containsText("page 6");
+        page.reload();
+        assertThat(label).isVisible();
+        assertThat(zoom).hasValue("100 %");
+    }
+
+    @Test
+    void on_a_narrow_window_each_part_has_all_of_its_width(Browser.Window window) {
+        window.page().setViewportSize(360, 800);
+        Page page = window.openDemo("?page=7");
+        Locator parts = page.locator("main > :is(aside, section)");
+        assertThat(parts).hasCount(4);
+        assertThat(
+                        parts.evaluateAll(
+                                "all => all.map(it => it.getBoundingClientRect()).map(it => `${it.x} ${it.width}`)"))
+                .isEqualTo(List.of("0 360", "0 360", "0 360", "0 360"));
+    }
+}

@@ -1,0 +1,230 @@
+package yewberry.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/**
+ * Forms of several fields, filled in by somebody who types fast and tabs on, while each answer of
+ * the server takes its time: everything stays, and each value is one step of undo.
+ */
+@ExtendWith(Browser.class)
+class TypingTest {
+    /** Between two keys, in milliseconds. */
+    private static final double FAST = 40;
+
+    /** Each question to the server waits 300 ms, as soon as the window is said to be slow. */
+    private static final String SLOW =
+            """
+            window.ask = window.fetch;
+            window.fetch = async (...args) => {
+              await new Promise((resolve) => setTimeout(resolve, window.slow ? 300 : 0));
+              return ask(...args);
+            };
+            """;
+
+    private static Page open(Browser.Window window, String rest) {
+        window.page().addInitScript(SLOW);
+        Page page = window.openDemo(rest);
+        page.evaluate("window.slow = true");
+        return page;
+    }
+
+    private static Locator field(Locator in, String label) {
+        return in.getByLabel(label, new Locator.GetByLabelOptions().setExact(true))
+                .and(in.page().locator("input:not([type=range])"));
+    }
+
+    /** Fills in one field after the other by keys alone. */
+    private static void type(Page page, Locator first, int tabs, List<String> values) {
+        first.focus();
+        first.selectText();
+        for (int i = 0; i < values.size(); i++) {
+            page.keyboard().type(values.get(i), new Keyboard.TypeOptions().setDelay(FAST));
+            for (int tab = 0; tab < tabs; tab++) {
+                page.keyboard().press("Tab");
+            }
+        }
+    }
+
+    private static Locator swatch(Page page, String pattern) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile(pattern)));
+    }
+
+    private static long revision(Page page) {
+        return ((Number)
+                        page.evaluate(
+                                "async () => (await (await ask('/api/publications/%s')).json()).revision"
+                                        .formatted(Browser.DEMO)))
+                .longValue();
+    }
+
+    /** Waits until so many steps are stored. */
+    private static void awaitSteps(Page page, long before, int steps) {
+        page.waitForCondition(() -> revision(page) >= before + steps);
+        page.waitForTimeout(1_000);
+        assertThat(revision(page)).as("one step for each value").isEqualTo(before + steps);
+    }
+
+    private static void check(Locator in, List<String> labels, List<String> values) {
+        IntStream.range(0, labels.size())
+                .forEach(i -> assertThat(field(in, labels.get(i))).hasValue(values.get(i)));
+    }
+
+    @Test
+    void keys_count_while_the_spread_is_still_on_its_way(Browser.Window window) {
+        Page page = open(window, "?page=4");
+        page.getByRole(AriaRole.APPLICATION).focus();
+        for (String key : List.of("PageDown", "p", "ArrowRight", "ArrowRight", "ArrowDown")) {
+            page.keyboard().press(key);
+        }
+        // from the middle of 148 x 210 mm
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Strata")))
+                .containsText("page 6, 76 × 106 mm");
+    }
+
+    @Test
+    void margins_and_bleed_that_are_typed_in_a_row_all_stay(Browser.Window window) {
+        Page page = open(window, "?page=2");
+        Locator setup = page.getByLabel("Setup of Season guide");
+        setup.click();
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        long before = revision(page);
+        List<String> labels =
+                List.of(
+                        "Bleed, top",
+                        "Bleed, bottom",
+                        "Bleed, outside",
+                        "Bleed, spine",
+                        "Margin, top",
+                        "Margin, bottom",
+                        "Margin, inside",
+                        "Margin, outside");
+        List<String> shown =
+                List.of("4 mm", "5 mm", "6 mm", "1 mm", "21 mm", "22 mm", "23 mm", "24 mm");
+        type(
+                page,
+                field(dialog, "Bleed, top"),
+                1,
+                List.of("4", "5 mm", "0.6 cm", "1", "21", "22", "23", "24"));
+        check(dialog, labels, shown);
+        awaitSteps(page, before, 8);
+        check(dialog, labels, shown);
+        page.reload();
+        setup.click();
+        check(page.getByRole(AriaRole.DIALOG), labels, shown);
+        page.keyboard().press("Escape");
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void inks_that_are_typed_in_a_row_all_stay_and_one_can_be_put_back(Browser.Window window) {
+        Page page = open(window, "?page=2");
+        swatch(page, "^Dusk C82").click();
+        Locator main = page.locator("body");
+        long before = revision(page);
+        List<String> labels = List.of("C %", "M %", "Y %", "K %");
+        type(page, field(main, "C %"), 2, List.of("11", "12", "13", "14"));
+        check(main, labels, List.of("11", "12", "13", "14"));
+        // back to what it was, before anything was answered
+        type(page, field(main, "C %"), 2, List.of("82"));
+        awaitSteps(page, before, 5);
+        check(main, labels, List.of("82", "12", "13", "14"));
+        assertThat(swatch(page, "^Dusk C82 M12 Y13 K14")).isVisible();
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void a_frame_gets_all_four_numbers_and_each_paragraph_its_words(Browser.Window window) {
+        Page page = open(window, "?page=2");
+        Locator panel =
+                page.getByRole(
+                        AriaRole.REGION,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Page 2")));
+        Locator fold =
+                panel.getByRole(
+                                AriaRole.BUTTON,
+                                new Locator.GetByRoleOptions().setName(Pattern.compile("^Text: ")))
+                        .first();
+        fold.click();
+        long before = revision(page);
+        List<String> labels = List.of("From the left", "From the top", "Width", "Height");
+        List<String> values = List.of("21 mm", "31 mm", "91 mm", "101 mm");
+        type(page, field(panel, "From the left"), 1, List.of("21", "31", "91", "101"));
+        awaitSteps(page, before, 4);
+        check(panel, labels, values);
+        Locator texts = panel.getByLabel(Pattern.compile("^Text of paragraph"));
+        int paragraphs = texts.count();
+        for (int i = 0; i < paragraphs; i++) {
+            texts.nth(i).focus();
+            page.keyboard().press("Control+A");
+            page.keyboard().type("Words " + (i + 1), new Keyboard.TypeOptions().setDelay(FAST));
+        }
+        page.keyboard().press("Tab");
+        awaitSteps(page, before, 4 + paragraphs);
+        for (int i = 0; i < paragraphs; i++) {
+            assertThat(texts.nth(i)).hasValue("Words " + (i + 1));
+        }
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void lengths_are_worked_out_and_what_is_none_stays_to_be_mended(Browser.Window window) {
+        Page page = open(window, "?page=2");
+        page.getByLabel("Setup of Season guide").click();
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        Locator top = field(dialog, "Margin, top");
+        long before = revision(page);
+        for (List<String> each :
+                List.of(
+                        List.of("10 mm + 1/8 in", "13.175 mm"),
+                        List.of("10 %", "21 mm"),
+                        List.of("60/4", "15 mm"))) {
+            top.fill(each.getFirst());
+            top.press("Enter");
+            assertThat(page.getByText(each.getFirst() + " is " + each.getLast())).isVisible();
+            assertThat(top).hasValue(each.getLast());
+        }
+        awaitSteps(page, before, 3);
+        top.fill("wide + 3");
+        top.press("Tab");
+        assertThat(page.getByText("“wide + 3” is not a length")).isVisible();
+        assertThat(top).hasValue("wide + 3");
+        assertThat(top).hasAttribute("aria-invalid", "true");
+        top.fill("4000 mm");
+        top.press("Tab");
+        assertThat(page.getByText("Not done.")).isVisible();
+        assertThat(top).hasValue("4000 mm"); // refused by the server
+        top.fill("16");
+        top.press("Tab");
+        assertThat(top).hasValue("16 mm");
+        assertThat(page.getByText("Not done.")).hasCount(0);
+        awaitSteps(page, before, 4);
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void a_typed_hex_value_stays_what_was_typed(Browser.Window window) {
+        Page page = open(window, "?page=2");
+        swatch(page, "^Dusk C82").click();
+        Locator written = page.getByLabel(Pattern.compile("^Write a colour"));
+        assertThat(written).hasValue("cmyk(82% 64% 22% 12%)");
+        written.fill("#00ff80");
+        written.press("Enter");
+        assertThat(page.getByText("Swatch “Dusk” changed")).isVisible();
+        assertThat(written).hasValue("#00ff80");
+        assertThat(swatch(page, "^Dusk #00ff80")).isVisible();
+        assertThat(page.getByText(Pattern.compile("Not printable"))).isVisible();
+        Browser.undoAll(page);
+    }
+}

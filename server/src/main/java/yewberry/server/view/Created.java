@@ -1,0 +1,6 @@
+package yewberry.server.view;
+
+import java.util.UUID;
+
+/** What was made. */
+public record Created(UUID id) {}
