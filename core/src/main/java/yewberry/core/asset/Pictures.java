@@ -1,5 +1,7 @@
 package yewberry.core.asset;
 
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
@@ -7,6 +9,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ConcurrentHashMap;
 import yewberry.core.Refused;
+import yewberry.core.Sha256;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PlaneTable;
 import yewberry.core.color.PressCondition;
@@ -15,8 +18,9 @@ import yewberry.core.publication.SeeThrough;
 
 /**
  * Gives pictures, drawings and pages of PDFs in what they are mixed in, as fine as they are wanted,
- * and remembers as many as a part of the memory holds. One file is decoded at a time, so that the
- * memory it takes is that of one. Thread-safe.
+ * and remembers as many as a part of the memory holds. A picture that is decoded is made at all
+ * halving sizes from there down, and those are kept for the next start. One file is decoded at a
+ * time, so that the memory it takes is that of one. Thread-safe.
  */
 public final class Pictures {
     /** For where there are none. */
@@ -27,6 +31,9 @@ public final class Pictures {
                     },
                     Documents.NONE);
 
+    /** Part of the name of all that is kept; goes up whenever the same file gives other pixels. */
+    private static final int MAKING = 1;
+
     /** The part of the heap that pictures are remembered in. */
     private static final int PART = 8;
 
@@ -35,6 +42,9 @@ public final class Pictures {
 
     /** Fine enough to see whether a picture can be drawn; checks look at it as fine. */
     private static final int LOOKED_AT = 300;
+
+    /** Pixels across that a spread on a screen shows of a picture at least; made from the first. */
+    private static final int SHOWN = 1024;
 
     /** Half of the black ink, or of the light. */
     private static final byte HALF = (byte) 128;
@@ -47,6 +57,7 @@ public final class Pictures {
 
     private final Files files;
     private final FileReader reader;
+    private final MadeImages kept;
     private final Map<Failure, String> failures = new ConcurrentHashMap<>();
     private final PlaneImageCache<Key> known =
             new PlaneImageCache<>(Runtime.getRuntime().maxMemory() / PART);
@@ -54,12 +65,13 @@ public final class Pictures {
 
     /** Reads files in this process. */
     public Pictures(Files files, Documents documents) {
-        this(files, FileReader.here(documents));
+        this(files, FileReader.here(documents), MadeImages.NONE);
     }
 
-    public Pictures(Files files, FileReader reader) {
+    public Pictures(Files files, FileReader reader, MadeImages kept) {
         this.files = files;
         this.reader = reader;
+        this.kept = kept;
     }
 
     /** What of a file could not be read. */
@@ -71,7 +83,25 @@ public final class Pictures {
             int step,
             PressCondition condition,
             Medium medium,
-            Optional<SeeThrough> seeThrough) {}
+            Optional<SeeThrough> seeThrough) {
+        Key at(int other) {
+            return new Key(sha256, page, other, condition, medium, seeThrough);
+        }
+
+        /** What it is kept under: the file, and a sum of all that its pixels follow from. */
+        String name() {
+            String all =
+                    String.join(
+                            " ",
+                            String.valueOf(MAKING),
+                            String.valueOf(page),
+                            String.valueOf(step),
+                            Sha256.of(condition.profile()),
+                            medium.toString(),
+                            seeThrough.toString());
+            return sha256 + "-" + Sha256.of(all.getBytes(StandardCharsets.UTF_8));
+        }
+    }
 
     /** One picture or page in what it is mixed in on a medium. */
     public interface Placeable {
@@ -118,8 +148,7 @@ public final class Pictures {
             public PlaneImage about(int width) {
                 int step = step(asset, width);
                 return remembered(
-                        new Key(asset.sha256(), page, step, condition, medium, seeThrough),
-                        () -> fresh(asset, page, step, seeThrough, condition, medium));
+                        asset, new Key(asset.sha256(), page, step, condition, medium, seeThrough));
             }
 
             @Override
@@ -169,14 +198,10 @@ public final class Pictures {
         return Math.min(widest, Integer.highestOneBit(Math.max(15, wanted - 1)) * 2);
     }
 
-    private interface Making {
-        PlaneImage make();
-    }
-
     /**
      * Made once, however many ask for it; no lock is held meanwhile, and others wait for nothing.
      */
-    private PlaneImage remembered(Key key, Making making) {
+    private PlaneImage remembered(Asset asset, Key key) {
         PlaneImage image = known.get(key);
         if (image != null) {
             return image;
@@ -188,13 +213,13 @@ public final class Pictures {
                 return others.join();
             } catch (CompletionException failed) {
                 if (failed.getCause() instanceof CancellationException) {
-                    return remembered(key, making); // that one was not wanted any more, this is
+                    return remembered(asset, key); // that one was not wanted any more, this is
                 }
                 throw failed;
             }
         }
         try {
-            PlaneImage made = made(key, making);
+            PlaneImage made = kept.find(key.name()).orElseGet(() -> made(asset, key));
             known.put(key, made);
             mine.complete(made);
             return made;
@@ -207,18 +232,57 @@ public final class Pictures {
     }
 
     /** What cannot be read once is not tried again: a grey that covers stands for it. */
-    private PlaneImage made(Key key, Making making) {
+    private PlaneImage made(Asset asset, Key key) {
         Failure failure = new Failure(key.sha256(), key.page());
         if (!failures.containsKey(failure)) {
             try {
-                return making.make();
+                return asset.content() instanceof Asset.Pixels pixels
+                        ? halved(pixels, key)
+                        : keep(
+                                key,
+                                fresh(
+                                        asset,
+                                        key.page(),
+                                        key.step(),
+                                        key.seeThrough(),
+                                        key.condition(),
+                                        key.medium()));
             } catch (Refused refused) {
                 failures.put(failure, refused.getMessage());
             }
         }
         byte[] grey = new byte[key.medium() == Medium.PAPER ? 4 : 3];
-        java.util.Arrays.fill(grey, key.medium() == Medium.PAPER ? 3 : 0, grey.length, HALF);
+        Arrays.fill(grey, key.medium() == Medium.PAPER ? 3 : 0, grey.length, HALF);
         return new PlaneImage(1, 1, grey.length, grey, Optional.empty());
+    }
+
+    private PlaneImage keep(Key key, PlaneImage image) {
+        known.put(key, image);
+        kept.keep(key.name(), image);
+        return image;
+    }
+
+    /** At the size of the key, and at all halving sizes below the one that a spread shows. */
+    private PlaneImage halved(Asset.Pixels of, Key key) {
+        int finest = Math.min(key.step(), PlaneImage.factor(of.width(), SHOWN));
+        int coarsest = Math.max(key.step(), PlaneImage.factor(of.width(), LOOKED_AT));
+        int every = every(of, key.step());
+        PixelArray decoded = reader.pixels(of.format(), files.read(key.sha256()), every);
+        PlaneImage wanted = null;
+        for (int step = finest; step <= coarsest; step *= 2) {
+            if (every(of, step) != every) {
+                continue; // its pixels are the same, whichever is asked for first
+            }
+            PlaneImage image =
+                    cut(
+                            planes(decoded.reduced(step / every), key.condition(), key.medium()),
+                            key.seeThrough(),
+                            key.condition(),
+                            key.medium());
+            keep(key.at(step), image);
+            wanted = step == key.step() ? image : wanted;
+        }
+        return wanted;
     }
 
     private PlaneImage fresh(
@@ -231,7 +295,7 @@ public final class Pictures {
         byte[] file = files.read(asset.sha256());
         PlaneImage image =
                 switch (asset.content()) {
-                    case Asset.Pixels of -> planes(reduced(of, file, step), condition, medium);
+                    case Asset.Pixels of -> planes(decoded(of, file, step), condition, medium);
                     case Asset.Drawing drawing ->
                             planes(
                                     reader.drawing(
@@ -251,6 +315,14 @@ public final class Pictures {
                                 medium);
                     }
                 };
+        return cut(image, seeThrough, condition, medium);
+    }
+
+    private static PlaneImage cut(
+            PlaneImage image,
+            Optional<SeeThrough> seeThrough,
+            PressCondition condition,
+            Medium medium) {
         return seeThrough.map(color -> Cutting.out(image, color, condition, medium)).orElse(image);
     }
 
@@ -258,13 +330,19 @@ public final class Pictures {
         return Math.clamp(Math.round(width * down / across), 1, 4 * WIDEST_DRAWING);
     }
 
-    private PixelArray reduced(Asset.Pixels of, byte[] file, int factor) {
+    private PixelArray decoded(Asset.Pixels of, byte[] file, int step) {
+        int every = every(of, step);
+        return reader.pixels(of.format(), file, every).reduced(step / every);
+    }
+
+    /** Of so many pixels of a file one is read. */
+    private static int every(Asset.Pixels of, int step) {
         long pixels = (long) of.width() * of.height();
         int every = 1;
-        while (every * 2 <= factor && pixels / ((long) every * every) > DECODED) {
+        while (every * 2 <= step && pixels / ((long) every * every) > DECODED) {
             every *= 2;
         }
-        return reader.pixels(of.format(), file, every).reduced(factor / every);
+        return every;
     }
 
     private static PlaneImage planes(PixelArray pixels, PressCondition condition, Medium medium) {

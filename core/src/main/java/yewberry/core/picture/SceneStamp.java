@@ -3,9 +3,7 @@ package yewberry.core.picture;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
+import yewberry.core.Sha256;
 import yewberry.core.color.View;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
@@ -51,14 +49,7 @@ public final class SceneStamp {
     }
 
     private static String digest(String text) {
-        try {
-            byte[] hash =
-                    MessageDigest.getInstance("SHA-256")
-                            .digest(text.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(hash).substring(0, LENGTH);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return Sha256.of(text.getBytes(StandardCharsets.UTF_8)).substring(0, LENGTH);
     }
 
     private String painted(PageScene scene) {

@@ -1,10 +1,13 @@
 package yewberry.core.asset;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.junit.jupiter.api.Test;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Medium;
@@ -32,6 +35,60 @@ class PicturesTest {
         assertThat(image.width()).isEqualTo(200);
         assertThat(image.height()).isEqualTo(100);
         assertThat(ink(file, "a.png", Optional.empty()).whole(0).width()).isEqualTo(400);
+    }
+
+    /** Keeps all there is, as a folder would. */
+    private static final class Keeping implements MadeImages {
+        private final Map<String, PlaneImage> kept = new ConcurrentHashMap<>();
+
+        @Override
+        public Optional<PlaneImage> find(String name) {
+            return Optional.ofNullable(kept.get(name));
+        }
+
+        @Override
+        public void keep(String name, PlaneImage image) {
+            kept.put(name, image);
+        }
+    }
+
+    @Test
+    void what_is_decoded_once_is_kept_at_all_halving_sizes_below() {
+        byte[] file =
+                TestPictures.file(
+                        TestPictures.picture(2500, 100, (x, y) -> x * 0x010307 + y * 0x1100),
+                        "png");
+        Asset asset =
+                new Asset(
+                        new UUID(0, 1),
+                        "Sky",
+                        "any",
+                        new Intake(Documents.NONE).look("a.png", file));
+        Keeping kept = new Keeping();
+        FileReader here = FileReader.here(Documents.NONE);
+        Pictures first = new Pictures(sha256 -> file, here, kept);
+        assertThat(first.of(asset, 1, Optional.empty(), COATED, Medium.PAPER).problem()).isEmpty();
+        assertThat(kept.kept.values().stream().map(PlaneImage::width))
+                .containsExactlyInAnyOrder(1250, 625, 312);
+        Pictures second =
+                new Pictures(
+                        sha256 -> {
+                            throw new AssertionError("The file is not read again.");
+                        },
+                        here,
+                        kept);
+        for (int width : new int[] {1250, 625, 312}) {
+            assertThat(
+                            second.of(asset, 1, Optional.empty(), COATED, Medium.PAPER)
+                                    .about(width)
+                                    .samples())
+                    .as("the same, whichever was asked for first")
+                    .isEqualTo(ink(file, "a.png", Optional.empty()).about(width).samples());
+        }
+        Medium other = Medium.SCREEN;
+        assertThatThrownBy(() -> second.of(asset, 1, Optional.empty(), COATED, other).about(312))
+                .as("another medium is another picture")
+                .isInstanceOf(AssertionError.class);
     }
 
     @Test

@@ -5,16 +5,15 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Semaphore;
 import org.springframework.stereotype.Component;
 import yewberry.core.Names;
 import yewberry.core.Refused;
+import yewberry.core.Sha256;
 import yewberry.core.asset.FileReader;
+import yewberry.core.asset.MadeImages;
 import yewberry.core.asset.Pictures;
 import yewberry.core.edit.Change;
 import yewberry.core.edit.Patch;
@@ -35,10 +34,10 @@ public class PictureFiles {
     private final Pictures pictures;
     private final Semaphore turns = new Semaphore(TAKEN_IN, true);
 
-    PictureFiles(AssetStore store, FileReader reader) {
+    PictureFiles(AssetStore store, FileReader reader, MadeImages kept) {
         this.store = store;
         this.reader = reader;
-        this.pictures = new Pictures(store, reader);
+        this.pictures = new Pictures(store, reader, kept);
     }
 
     public Pictures pictures() {
@@ -95,7 +94,7 @@ public class PictureFiles {
      */
     public Asset add(UUID id, String name, byte[] file) {
         Asset.Content content = reader.look(name, file);
-        String sha256 = sha256(file);
+        String sha256 = Sha256.of(file);
         Asset asset = new Asset(id, title(name), sha256, content);
         store.add(sha256, content, file);
         return asset;
@@ -108,14 +107,6 @@ public class PictureFiles {
             return Names.checked("picture", Names.cut(title, LONGEST));
         } catch (Refused unseen) {
             return "Picture";
-        }
-    }
-
-    private static String sha256(byte[] file) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(file));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
         }
     }
 

@@ -49,6 +49,11 @@ public class Housekeeping implements DisposableBean {
     /** Files that nothing refers to any more, no step to undo and no backup, are kept so long. */
     public static final Duration FILES = Duration.ofDays(30);
 
+    /**
+     * So soon after the start the first backup is made; whoever opens the application comes first.
+     */
+    private static final Duration FIRST = Duration.ofMinutes(1);
+
     private final DSLContext db;
     private final DataSource source;
     private final Jobs jobs;
@@ -72,7 +77,8 @@ public class Housekeeping implements DisposableBean {
     @EventListener(ApplicationReadyEvent.class)
     void begin() throws IOException {
         ownerOnly();
-        worker.scheduleWithFixedDelay(this::keep, 1, every.toSeconds(), TimeUnit.SECONDS);
+        long first = Math.min(FIRST.toSeconds(), every.toSeconds());
+        worker.scheduleWithFixedDelay(this::keep, first, every.toSeconds(), TimeUnit.SECONDS);
     }
 
     private void keep() {
@@ -125,7 +131,7 @@ public class Housekeeping implements DisposableBean {
     }
 
     private void ownerOnly() throws IOException {
-        for (String folder : List.of("exports", "backups")) {
+        for (String folder : List.of("exports", "backups", "made")) {
             if (Files.isDirectory(data.resolve(folder))) {
                 Files.setPosixFilePermissions(
                         data.resolve(folder), PosixFilePermissions.fromString("rwx------"));

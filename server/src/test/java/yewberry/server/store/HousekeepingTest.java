@@ -17,6 +17,7 @@ import org.jooq.DSLContext;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.context.ApplicationContext;
+import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.JsonNode;
 import yewberry.server.Client;
 import yewberry.server.RunningServer;
@@ -96,6 +97,9 @@ class HousekeepingTest {
                 id,
                 "{\"type\": \"removeAsset\", \"asset\": \"%s\"}"
                         .formatted(removed.path("id").asString()));
+        // a backup that is made meanwhile would keep all three
+        FileSystemUtils.deleteRecursively(
+                context.getBean(Settings.class).data().resolve("backups"));
         tidyAfter(29);
         assertThat(isKept(forgotten)).isTrue();
         tidyAfter(31);
