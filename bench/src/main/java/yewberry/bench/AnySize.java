@@ -56,9 +56,6 @@ final class AnySize implements Bench.Benchmark {
             Served.Subject small = served.new Subject(SMALL);
             for (int pages : LARGE) {
                 Served.Subject large = served.new Subject(pages);
-                System.out.printf(
-                        "all findings of %d pages: %.2f s cold, %.2f s again%n",
-                        pages, large.findings() / 1e9, large.findings() / 1e9);
                 for (Named each : STEPS) {
                     compare(each, small, large, pages);
                 }

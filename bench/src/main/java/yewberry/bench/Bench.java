@@ -16,6 +16,7 @@ public final class Bench {
             List.of(
                     new Named("edit-parent", new EditParent()),
                     new Named("any-size", new AnySize()),
+                    new Named("all-findings", new AllFindings()),
                     new Named("start", new Start()),
                     new Named("move-picture", new MovePicture()),
                     new Named("switch-press", new SwitchPress()),

@@ -36,7 +36,7 @@ final class Served implements AutoCloseable {
                         "--server.port=0",
                         "--yewberry.data=" + data);
         int port = ((WebServerApplicationContext) server).getWebServer().getPort();
-        base = URI.create("http://localhost:" + port);
+        base = URI.create("http://127.0.0.1:" + port);
     }
 
     @Override
@@ -201,6 +201,36 @@ final class Served implements AutoCloseable {
             }
         }
 
+        /** Puts one of so many pictures of two megapixels behind each third page. */
+        void picturesBehindAThird(int files) throws IOException, InterruptedException {
+            List<String> edits = new ArrayList<>();
+            List<String> assets = new ArrayList<>();
+            for (int i = 0; i < files; i++) {
+                JsonNode asset = bring(MadePictures.rgb(1819, 1200, 10 + i));
+                edits.add("{\"type\": \"addAsset\", \"asset\": " + asset + "}");
+                assets.add(asset.path("id").asString());
+            }
+            for (int i = 0; i < pages.size(); i += 3) {
+                edits.add(
+                        onPage(
+                                page(i),
+                                """
+                                {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
+                                 "fill": {"type": "picture", "asset": "%s", "runOut": "NONE",
+                                 "placing": {"fit": "COVER", "percent": 100, "base": "OWN",
+                                   "rotation": 0, "anchor": {"across": "MIDDLE", "down": "MIDDLE"},
+                                   "across": "0 mm", "down": "0 mm", "focus": {"x": 50, "y": 50}}}}
+                                """
+                                        .formatted(UUID.randomUUID(), assets.get(i / 3 % files))));
+            }
+            edit(several(edits));
+        }
+
+        private static String onPage(String page, String background) {
+            return "{\"type\": \"addBackground\", \"owner\": {\"type\": \"onPage\", \"id\": \"%s\"}, \"background\": %s}"
+                    .formatted(page, background);
+        }
+
         /** From asking for all findings to having them, in nanoseconds. */
         long findings() throws IOException, InterruptedException {
             long start = System.nanoTime();
@@ -233,8 +263,7 @@ final class Served implements AutoCloseable {
                     """
                             .formatted(moving, large, focus);
             return first
-                    ? "{\"type\": \"addBackground\", \"owner\": {\"type\": \"onPage\", \"id\": \"%s\"}, \"background\": %s}"
-                            .formatted(page(1), background)
+                    ? onPage(page(1), background)
                     : "{\"type\": \"changeBackground\", \"background\": %s}".formatted(background);
         }
 

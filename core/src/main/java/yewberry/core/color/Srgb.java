@@ -1,5 +1,7 @@
 package yewberry.core.color;
 
+import java.util.stream.IntStream;
+
 /**
  * The sRGB encoding (IEC 61966-2-1) and its place in XYZ. Components here are fractions: 0 to 1 is
  * the gamut.
@@ -21,6 +23,10 @@ final class Srgb {
 
     private static final double[][] FROM_XYZ_D50 = Matrix.inverse(TO_XYZ_D50);
 
+    /** Linear light of the 256 levels there are. */
+    private static final double[] LINEAR =
+            IntStream.range(0, 256).mapToDouble(level -> decode(level / 255.0)).toArray();
+
     private Srgb() {}
 
     /** Encoded to linear light, IEC 61966-2-1. */
@@ -34,9 +40,7 @@ final class Srgb {
     }
 
     static double[] linear(Rgb color) {
-        return new double[] {
-            decode(color.red() / 255.0), decode(color.green() / 255.0), decode(color.blue() / 255.0)
-        };
+        return new double[] {LINEAR[color.red()], LINEAR[color.green()], LINEAR[color.blue()]};
     }
 
     /** The nearest 8-bit colour; what lies outside the gamut is cut at its edge. */

@@ -78,7 +78,8 @@ final class Backdrop {
         if (all.isEmpty() || oneBackground(all.get())) {
             return;
         }
-        BackdropPixels pixels = new BackdropPixels(scene, run, view, all.get().intersection(bleed));
+        BackdropPixels pixels =
+                new BackdropPixels(scene, run, view, inks, all.get().intersection(bleed));
         inks.forEach(ink -> glyph(ink, pixels));
     }
 

@@ -1,16 +1,19 @@
 package yewberry.core.legibility;
 
-import java.awt.image.BufferedImage;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
+import yewberry.core.raster.ChosenPixels;
 import yewberry.core.raster.Coverage;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.Item;
@@ -34,24 +37,32 @@ final class BackdropPixels {
     private final Item.GlyphRun run;
     private final View view;
     private final Rect region;
+    private final List<Backdrop.GlyphInk> inks;
+    private final Map<Backdrop.GlyphInk, Coverage> covered = new IdentityHashMap<>();
     private PageRaster areas;
-    private BufferedImage backdrop;
-    private BufferedImage text;
+    private int[] numbers;
+    private int[] seen;
+    private float[] ratios;
 
     /**
-     * @param region around the ink of the line
+     * @param inks of the line
+     * @param region around them
      */
-    BackdropPixels(MediumScene scene, Item.GlyphRun run, View view, Rect region) {
+    BackdropPixels(
+            MediumScene scene,
+            Item.GlyphRun run,
+            View view,
+            List<Backdrop.GlyphInk> inks,
+            Rect region) {
         this.scene = scene;
         this.run = run;
         this.view = view;
+        this.inks = inks;
         // a grid that lies still on the page, however the text is moved
         double left = Math.floor(region.x() * SCALE) / SCALE;
         double top = Math.floor(region.y() * SCALE) / SCALE;
         this.region = new Rect(left, top, region.right() - left, region.bottom() - top);
     }
-
-    private record Pixel(int at, double covered, double ratio, Rect cell) {}
 
     /**
      * The colours behind a glyph in some cells of the page.
@@ -61,71 +72,110 @@ final class BackdropPixels {
     List<Optional<Paint>> behind(
             Backdrop.GlyphInk ink, List<Rect> cells, Function<Rect, Item.AreaFill> named) {
         if (areas == null) {
-            areas = PageRaster.areas(scene, region, PPI);
-            backdrop = areas.image(view);
-            text =
-                    run.paint().overprints()
-                            ? PageRaster.overprinted(scene, run.paint(), region, PPI).image(view)
-                            : null;
+            paint();
         }
-        int width = areas.raster().width();
+        InkPixels pixels = new InkPixels(cells, ink.box().intersection(scene.boxes().bleed()));
+        covered.get(ink).forEach(pixels::add);
+        return kept(pixels, named);
+    }
+
+    /** Under the ink of the line only: it covers about a quarter of what is around it. */
+    private void paint() {
+        int width = PageRaster.pixels(region.width(), PPI);
+        int height = PageRaster.pixels(region.height(), PPI);
+        BitSet inked = new BitSet(width * height);
+        for (Backdrop.GlyphInk ink : inks) {
+            Coverage coverage =
+                    Coverage.of(ink.run(), ink.line(), ink.glyph(), region, SCALE, width, height);
+            coverage.forEach((at, part) -> inked.set(at));
+            covered.put(ink, coverage);
+        }
+        numbers = new int[width * height];
+        int number = 0;
+        for (int at = inked.nextSetBit(0); at >= 0; at = inked.nextSetBit(at + 1)) {
+            numbers[at] = number++;
+        }
+        areas = PageRaster.areas(scene, region, PPI, ChosenPixels.of(width, height, inked));
+        seen = areas.seen(view);
+        int[] text =
+                run.paint().overprints() ? areas.overprinted(run.paint()).seen(view) : new int[0];
         Rgb plain = view.see(run.paint().color());
-        List<Pixel> pixels = new ArrayList<>();
-        double[] all = {0};
-        Coverage.of(
-                        ink.run(),
-                        ink.line(),
-                        ink.glyph(),
-                        region,
-                        SCALE,
-                        width,
-                        areas.raster().height())
-                .forEach((at, covered) -> {
-                    all[0] += covered;
-                    double x = region.x() + (at % width + 0.5) / SCALE;
-                    double y = region.y() + (at / width + 0.5) / SCALE;
-                    cells.stream()
-                            .filter(cell -> cell.contains(x, y))
-                            .findFirst()
-                            .ifPresent(cell ->
-                                    pixels.add(
-                                            new Pixel(at, covered, ratio(at, width, plain), cell)));
-                });
-        pixels.sort(Comparator.comparingDouble(Pixel::ratio));
-        return kept(pixels, all[0] * LEFT_OUT, named);
+        ratios = new float[seen.length];
+        for (int i = 0; i < seen.length; i++) {
+            Rgb front = text.length == 0 ? plain : rgb(text[i]);
+            ratios[i] = (float) Contrast.ratio(front, rgb(seen[i]));
+        }
     }
 
-    private double ratio(int at, int width, Rgb plain) {
-        Rgb front = text == null ? plain : rgb(text, at, width);
-        return Contrast.ratio(front, rgb(backdrop, at, width));
-    }
-
-    private static Rgb rgb(BufferedImage image, int at, int width) {
-        int packed = image.getRGB(at % width, at / width);
+    private static Rgb rgb(int packed) {
         return new Rgb(packed >> 16 & 0xff, packed >> 8 & 0xff, packed & 0xff);
     }
 
-    /** Of colours that are nearly the same the worst stands for all. */
-    private List<Optional<Paint>> kept(
-            List<Pixel> pixels, double leftOut, Function<Rect, Item.AreaFill> named) {
-        Map<Integer, Optional<Paint>> kept = new HashMap<>();
-        List<Optional<Paint>> inOrder = new ArrayList<>();
-        int width = areas.raster().width();
-        double passed = 0;
-        for (Pixel pixel : pixels) {
-            passed += pixel.covered();
-            if (passed <= leftOut) {
-                continue;
+    /** The pixels that one glyph covers in some cells. */
+    private final class InkPixels {
+        private final List<Rect> cells;
+        private final boolean inOne;
+        private int[] at = new int[256];
+        private double[] part = new double[256];
+        private int count;
+
+        /** How much the glyph covers, elsewhere too. */
+        private double all;
+
+        InkPixels(List<Rect> cells, Rect ink) {
+            this.cells = cells;
+            this.inOne = cells.size() == 1 && cells.getFirst().contains(ink);
+        }
+
+        void add(int place, double covers) {
+            all += covers;
+            if (!inOne && cell(place).isEmpty()) {
+                return;
             }
-            int near = backdrop.getRGB(pixel.at() % width, pixel.at() / width) & 0xf8f8f8;
-            if (!kept.containsKey(near)) {
-                Optional<Paint> paint =
+            if (count == at.length) {
+                at = Arrays.copyOf(at, 2 * count);
+                part = Arrays.copyOf(part, 2 * count);
+            }
+            at[count] = place;
+            part[count++] = covers;
+        }
+
+        Optional<Rect> cell(int place) {
+            if (inOne) {
+                return Optional.of(cells.getFirst());
+            }
+            int width = PageRaster.pixels(region.width(), PPI);
+            double x = region.x() + (place % width + 0.5) / SCALE;
+            double y = region.y() + (place / width + 0.5) / SCALE;
+            return cells.stream().filter(cell -> cell.contains(x, y)).findFirst();
+        }
+
+        /** Their indices, the lowest ratio first. */
+        int[] worstFirst() {
+            long[] sorted = new long[count];
+            for (int i = 0; i < count; i++) {
+                // a ratio is above 0: its bits are in its own order
+                sorted[i] = (long) Float.floatToRawIntBits(ratios[numbers[at[i]]]) << 32 | i;
+            }
+            Arrays.sort(sorted);
+            return Arrays.stream(sorted).mapToInt(each -> (int) each).toArray();
+        }
+    }
+
+    /** Of colours that are nearly the same the worst stands for all. */
+    private List<Optional<Paint>> kept(InkPixels pixels, Function<Rect, Item.AreaFill> named) {
+        Set<Integer> kept = new HashSet<>();
+        List<Optional<Paint>> inOrder = new ArrayList<>();
+        double passed = 0;
+        for (int i : pixels.worstFirst()) {
+            passed += pixels.part[i];
+            int number = numbers[pixels.at[i]];
+            if (passed > pixels.all * LEFT_OUT && kept.add(seen[number] & 0xf8f8f8)) {
+                Rect cell = pixels.cell(pixels.at[i]).orElseThrow();
+                inOrder.add(
                         Optional.of(
                                 Paint.sampled(
-                                        scene.planes().color(planes(pixel.at())),
-                                        named.apply(pixel.cell())));
-                kept.put(near, paint);
-                inOrder.add(paint);
+                                        scene.planes().color(planes(number)), named.apply(cell))));
             }
         }
         return inOrder;

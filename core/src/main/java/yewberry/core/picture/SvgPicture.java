@@ -316,7 +316,9 @@ public final class SvgPicture {
         body.append("<g clip-path=\"url(#").append(id).append(")\">");
         image(
                 PaintedAreas.picture(
-                        PageRaster.overprinted(scene, run.paint(), region, AREAS_PPI).image(view)),
+                        PageRaster.areas(scene, region, AREAS_PPI)
+                                .overprinted(run.paint())
+                                .image(view)),
                 region);
         body.append("</g>");
     }

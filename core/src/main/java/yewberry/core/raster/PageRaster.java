@@ -22,20 +22,46 @@ public final class PageRaster {
     private final MediumScene scene;
     private final Rect region;
     private final double scale;
+    private final ChosenPixels pixels;
     private final PlaneRaster raster;
 
     /** The pixels that a picture has a part in: their colours are too many to be exact. */
     private final BitSet pictured;
 
-    private PageRaster(MediumScene scene, Rect region, double ppi) {
+    private PageRaster(MediumScene scene, Rect region, double ppi, ChosenPixels pixels) {
+        this(
+                scene,
+                region,
+                ppi / 72,
+                pixels,
+                pixels.count() == pixels.width() * pixels.height()
+                        ? new PlaneRaster(pixels.width(), pixels.height(), scene.planes().count())
+                        : new PlaneRaster(pixels.count(), 1, scene.planes().count()),
+                new BitSet(pixels.count()));
+    }
+
+    private PageRaster(
+            MediumScene scene,
+            Rect region,
+            double scale,
+            ChosenPixels pixels,
+            PlaneRaster raster,
+            BitSet pictured) {
         this.scene = scene;
         this.region = region;
-        this.scale = ppi / 72;
-        // what binary fractions add to a whole number of pixels must not make one more
-        int width = (int) Math.ceil(region.width() * scale - 1e-6);
-        int height = (int) Math.ceil(region.height() * scale - 1e-6);
-        this.raster = new PlaneRaster(width, height, scene.planes().count());
-        this.pictured = new BitSet(width * height);
+        this.scale = scale;
+        this.pixels = pixels;
+        this.raster = raster;
+        this.pictured = pictured;
+    }
+
+    /**
+     * Pixels that a length is painted in: its own, rounded up.
+     *
+     * @param points what binary fractions add to a whole number of pixels does not make one more
+     */
+    public static int pixels(double points, double ppi) {
+        return (int) Math.ceil(points * ppi / 72 - 1e-6);
     }
 
     /**
@@ -66,7 +92,7 @@ public final class PageRaster {
      * @param pictures where what is placed comes from
      */
     public static PageRaster of(MediumScene scene, Rect region, double ppi, Sources pictures) {
-        PageRaster page = new PageRaster(scene, region, ppi);
+        PageRaster page = whole(scene, region, ppi);
         for (Item.AreaFill fill : scene.areas()) {
             page.area(
                     fill,
@@ -87,40 +113,69 @@ public final class PageRaster {
 
     /** The same without text. */
     public static PageRaster areas(MediumScene scene, Rect region, double ppi) {
-        PageRaster page = new PageRaster(scene, region, ppi);
-        scene.areas().forEach(fill -> page.area(fill, Painted.source(fill, scene.planes(), ppi)));
-        return page;
+        return whole(scene, region, ppi).painted(ppi);
     }
 
     /**
-     * What all areas and a colour that is printed over them come to.
+     * Some pixels of a part of a page, without text; its raster is one row of them.
+     *
+     * @param pixels of the region, from its top left
+     */
+    public static PageRaster areas(
+            MediumScene scene, Rect region, double ppi, ChosenPixels pixels) {
+        return new PageRaster(scene, region, ppi, pixels).painted(ppi);
+    }
+
+    private static PageRaster whole(MediumScene scene, Rect region, double ppi) {
+        return new PageRaster(
+                scene,
+                region,
+                ppi,
+                ChosenPixels.all(pixels(region.width(), ppi), pixels(region.height(), ppi)));
+    }
+
+    private PageRaster painted(double ppi) {
+        scene.areas().forEach(fill -> area(fill, Painted.source(fill, scene.planes(), ppi)));
+        return this;
+    }
+
+    /**
+     * What this and a colour that is printed over it come to; this stays.
      *
      * @param paint that overprints, everywhere
      */
-    public static PageRaster overprinted(MediumScene scene, Paint paint, Rect region, double ppi) {
-        PageRaster page = areas(scene, region, ppi);
+    public PageRaster overprinted(Paint paint) {
+        PlaneRaster printed = raster.copy();
         double[] source = scene.planes().of(paint.color());
-        boolean[] printed = printed(source);
-        for (int at = 0; at < page.raster.width() * page.raster.height(); at++) {
-            page.raster.overprint(at, source, printed, 1, BlendMode.NORMAL);
+        boolean[] plates = printed(source);
+        for (int at = 0; at < pixels.count(); at++) {
+            printed.overprint(at, source, plates, 1, BlendMode.NORMAL);
         }
-        return page;
+        return new PageRaster(scene, region, scale, pixels, printed, pictured);
     }
 
-    /** Row by row from the top left of the region. */
+    /** The pixels by their numbers. */
     public PlaneRaster raster() {
         return raster;
     }
 
-    /** As it is seen under a viewing of the scene's medium. */
+    /** As it is seen under a viewing of the scene's medium, of a whole region. */
     public BufferedImage image(View view) {
-        return new ScreenPixels(scene.planes(), view).image(raster, pictured);
+        BufferedImage image =
+                new BufferedImage(pixels.width(), pixels.height(), BufferedImage.TYPE_INT_RGB);
+        image.setRGB(0, 0, pixels.width(), pixels.height(), seen(view), 0, pixels.width());
+        return image;
+    }
+
+    /** What is seen of each pixel by its number, red, green and blue in the lowest three bytes. */
+    public int[] seen(View view) {
+        return new ScreenPixels(scene.planes(), view).seen(raster, pictured);
     }
 
     private void area(Item.AreaFill fill, Painted.Source source) {
         Rect rect = fill.rect().intersection(scene.boxes().bleed());
-        double[] columns = coverage(rect.x() - region.x(), rect.width(), raster.width());
-        double[] rows = coverage(rect.y() - region.y(), rect.height(), raster.height());
+        double[] columns = coverage(rect.x() - region.x(), rect.width(), pixels.width());
+        double[] rows = coverage(rect.y() - region.y(), rect.height(), pixels.height());
         boolean picture = fill.paint() instanceof AreaPaint.Picture;
         for (int row = 0; row < rows.length; row++) {
             if (rows[row] == 0) {
@@ -128,10 +183,10 @@ public final class PageRaster {
             }
             Cancellation.check();
             double y = region.y() + (row + 0.5) / scale;
-            for (int column = 0; column < columns.length; column++) {
+            for (int at = pixels.start(row); at < pixels.start(row + 1); at++) {
+                int column = pixels.column(at, row);
                 if (columns[column] > 0) {
                     double x = region.x() + (column + 0.5) / scale;
-                    int at = row * columns.length + column;
                     double covered = columns[column] * rows[row] * source.alpha(x, y);
                     raster.paint(at, source.ink(x, y), covered, fill.blend());
                     if (picture) {
@@ -145,11 +200,11 @@ public final class PageRaster {
     }
 
     /** How much of each pixel in one direction lies within a stretch given in points. */
-    private double[] coverage(double from, double length, int pixels) {
+    private double[] coverage(double from, double length, int count) {
         double start = from * scale;
         double end = (from + length) * scale;
-        double[] covered = new double[pixels];
-        for (int i = Math.max(0, (int) Math.floor(start)); i < pixels && i < end; i++) {
+        double[] covered = new double[count];
+        for (int i = Math.max(0, (int) Math.floor(start)); i < count && i < end; i++) {
             covered[i] = Math.clamp(Math.min(i + 1, end) - Math.max(i, start), 0, 1);
         }
         return covered;

@@ -1,6 +1,5 @@
 package yewberry.core.raster;
 
-import java.awt.image.BufferedImage;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
@@ -47,33 +46,30 @@ final class ScreenPixels {
     /**
      * @param pictured the pixels that a picture has a part in
      */
-    BufferedImage image(PlaneRaster raster, BitSet pictured) {
-        int width = raster.width();
-        int[] rgb = new int[width * raster.height()];
+    int[] seen(PlaneRaster raster, BitSet pictured) {
+        int[] rgb = new int[raster.width() * raster.height()];
         byte[] tabled = tabled(raster, pictured);
         float[] now = new float[raster.count()];
         float[] last = new float[raster.count()];
         int lastRgb = -1;
         for (int at = 0; at < rgb.length; at++) {
+            if (planes.medium() == Medium.PAPER && pictured.get(at)) {
+                rgb[at] = table(tabled, at);
+                lastRgb = -1;
+                continue;
+            }
             for (int plane = 0; plane < now.length; plane++) {
                 now[plane] = raster.printed(plane, at);
             }
-            if (lastRgb >= 0
-                    && Arrays.equals(now, last)
-                    && pictured.get(at) == pictured.get(at - 1)) {
+            if (lastRgb >= 0 && Arrays.equals(now, last)) {
                 rgb[at] = lastRgb;
                 continue;
             }
-            rgb[at] =
-                    planes.medium() == Medium.PAPER && pictured.get(at)
-                            ? table(tabled, at)
-                            : one(now, tabled, at);
+            rgb[at] = one(now, tabled, at);
             lastRgb = rgb[at];
             System.arraycopy(now, 0, last, 0, now.length);
         }
-        BufferedImage image = new BufferedImage(width, raster.height(), BufferedImage.TYPE_INT_RGB);
-        image.setRGB(0, 0, width, raster.height(), rgb, 0, width);
-        return image;
+        return rgb;
     }
 
     private int one(float[] values, byte[] tabled, int at) {
@@ -100,12 +96,12 @@ final class ScreenPixels {
     }
 
     private int table(byte[] tabled, int at) {
-        Rgb color =
-                new Rgb(
-                        tabled[at * 3] & 0xff,
-                        tabled[at * 3 + 1] & 0xff,
-                        tabled[at * 3 + 2] & 0xff);
-        return packed(view.shifts() ? view.shifted(color) : color);
+        int red = tabled[at * 3] & 0xff;
+        int green = tabled[at * 3 + 1] & 0xff;
+        int blue = tabled[at * 3 + 2] & 0xff;
+        return view.shifts()
+                ? packed(view.shifted(new Rgb(red, green, blue)))
+                : red << 16 | green << 8 | blue;
     }
 
     /** All pixels by the table of the view; empty where light is exact anyway. */

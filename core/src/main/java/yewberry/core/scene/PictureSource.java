@@ -27,12 +27,14 @@ final class PictureSource implements Painted.Source {
         this.sampler = new PlaneSampler(image);
         this.ink = new double[count];
         this.edges =
-                new double[][] {
-                    EdgeColor.of(image, EdgeColor.Edge.LEFT),
-                    EdgeColor.of(image, EdgeColor.Edge.RIGHT),
-                    EdgeColor.of(image, EdgeColor.Edge.TOP),
-                    EdgeColor.of(image, EdgeColor.Edge.BOTTOM)
-                };
+                picture.runOut() == RunOut.EDGE_COLOR
+                        ? new double[][] {
+                            EdgeColor.of(image, EdgeColor.Edge.LEFT),
+                            EdgeColor.of(image, EdgeColor.Edge.RIGHT),
+                            EdgeColor.of(image, EdgeColor.Edge.TOP),
+                            EdgeColor.of(image, EdgeColor.Edge.BOTTOM)
+                        }
+                        : new double[0][];
     }
 
     @Override

@@ -1,0 +1,69 @@
+package yewberry.core.raster;
+
+import java.util.BitSet;
+
+/**
+ * Those pixels of a part of a page that are painted, numbered from 0, row by row: all of them, or
+ * the few that matter.
+ */
+public final class ChosenPixels {
+    private final int width;
+    private final int height;
+
+    /** Of each its place among all; nothing where all are chosen. */
+    private final int[] places;
+
+    /** For each row the number of its first, and at last their count. */
+    private final int[] starts;
+
+    private ChosenPixels(int width, int height, int[] places, int[] starts) {
+        this.width = width;
+        this.height = height;
+        this.places = places;
+        this.starts = starts;
+    }
+
+    static ChosenPixels all(int width, int height) {
+        return new ChosenPixels(width, height, new int[0], new int[0]);
+    }
+
+    /**
+     * @param chosen row by row from the top left
+     */
+    public static ChosenPixels of(int width, int height, BitSet chosen) {
+        int[] places = chosen.stream().toArray();
+        int[] starts = new int[height + 1];
+        for (int row = 0, number = 0; row <= height; row++) {
+            while (number < places.length && places[number] < row * width) {
+                number++;
+            }
+            starts[row] = number;
+        }
+        return new ChosenPixels(width, height, places, starts);
+    }
+
+    private boolean areAll() {
+        return starts.length == 0;
+    }
+
+    int width() {
+        return width;
+    }
+
+    int height() {
+        return height;
+    }
+
+    public int count() {
+        return areAll() ? width * height : places.length;
+    }
+
+    /** The number of the first pixel of a row; of the row after the last, their count. */
+    int start(int row) {
+        return areAll() ? row * width : starts[row];
+    }
+
+    int column(int number, int row) {
+        return (areAll() ? number : places[number]) - row * width;
+    }
+}
