@@ -4,11 +4,13 @@ import { Flatplan } from "./flatplan/Flatplan";
 import { Findings } from "./findings/Findings";
 import { Pairings } from "./pairings/Pairings";
 import { Output } from "./output/Output";
+import { useFollowing } from "./publication/useOthers";
 import { PublicationScreen } from "./publication/PublicationScreen";
 import { Shelf } from "./shelf/Shelf";
 import { StatusProvider } from "./ui/Status";
 
 export function App() {
+  useFollowing();
   return (
     <BrowserRouter>
       <StatusProvider>

@@ -11,6 +11,7 @@ import { Choice } from "../ui/Choice";
 import { Failed, Notice, VisuallyHidden } from "../ui/Notice";
 import { Wordmark } from "../ui/Wordmark";
 import { SetupDialog } from "./SetupDialog";
+import { useOthers } from "./useOthers";
 import { viewings } from "./viewings";
 
 const Page = styled.div`
@@ -83,9 +84,24 @@ const Tally = styled.span<{ $some: boolean }>`
 `;
 
 const Tools = styled.div`
+  position: relative;
   display: flex;
   align-items: center;
   gap: ${theme.space.half};
+`;
+
+const Others = styled.span`
+  max-width: 220px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  font-size: ${theme.size.small};
+  /* where there is room, what comes and goes moves nothing else */
+  @media (min-width: 1240px) {
+    position: absolute;
+    right: 100%;
+    margin-right: ${theme.space.half};
+  }
 `;
 
 const Viewing = styled.div`
@@ -137,6 +153,7 @@ function Opened({ publication }: { publication: Publication }) {
   const steps = useSteps(publication);
   const history = useHistory(publication.id, publication.revision);
   const findings = useFindings(publication);
+  const others = useOthers(publication.id);
   const [setup, setSetup] = useState(false);
   const [chosen, setViewing] = useState<Viewing>("AS_DESIGNED");
   const offered = viewings(publication);
@@ -197,6 +214,7 @@ function Opened({ publication }: { publication: Publication }) {
           {counting ? "" : `${count} ${count === 1 ? "finding" : "findings"}`}
         </VisuallyHidden>
         <Tools>
+          <Others role="status">{others}</Others>
           <QuietButton aria-label="Undo" onPress={steps.undo} isDisabled={!history.data?.canUndo}>
             <Undo2 size={17} aria-hidden />
           </QuietButton>

@@ -1,4 +1,5 @@
 import type { Publication, Setup } from "../api/types";
+import { ownName, setOwnName } from "../api/news";
 import { useChanges } from "../api/useChanges";
 import { useOptions, useSteps } from "../api/queries";
 import { MainButton } from "../ui/Button";
@@ -204,6 +205,12 @@ export function SetupDialog({
         </Row>
         <Quiet>The usual limits are common practice: 9 pt, 1 ink, 3 inks, 50 cm².</Quiet>
       </Fold>
+      <Row $columns="minmax(0, 1fr) minmax(0, 2fr)">
+        <Field label="Your name" value={ownName()} onCommit={setOwnName} />
+        <Quiet>
+          Others who work on this see it when you change something. This browser keeps it.
+        </Quiet>
+      </Row>
       <Actions>
         <MainButton onPress={onClose}>Done</MainButton>
       </Actions>

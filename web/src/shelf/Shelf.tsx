@@ -147,10 +147,7 @@ export function Shelf() {
           {shelf.data?.map((entry) => (
             <Card key={entry.id}>
               <Cover>
-                <img
-                  alt=""
-                  src={`/api/publications/${entry.id}/spreads/0/picture?r=${entry.changed}`}
-                />
+                <img alt="" src={`/api/publications/${entry.id}/cover?r=${entry.changed}`} />
               </Cover>
               <About>
                 <div>

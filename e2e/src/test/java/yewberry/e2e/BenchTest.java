@@ -93,4 +93,34 @@ class BenchTest {
                                 "all => all.map(it => it.getBoundingClientRect()).map(it => `${it.x} ${it.width}`)"))
                 .isEqualTo(List.of("0 360", "0 360", "0 360", "0 360"));
     }
+
+    @Test
+    void covers_on_the_shelf_have_their_pictures(Browser.Window window) {
+        Page page = window.openShelf();
+        Locator cover = page.locator("li", new Page.LocatorOptions().setHasText("Season guide"));
+        page.waitForFunction(
+                "() => [...document.images].every(it => it.complete && it.naturalWidth > 0)");
+        // a night sky has many colours, a plain colour and some type on it few
+        assertThat(
+                        cover.locator("img")
+                                .evaluate(
+                                        """
+                                        image => {
+                                          const canvas = document.createElement('canvas');
+                                          canvas.width = image.naturalWidth;
+                                          canvas.height = image.naturalHeight;
+                                          const context = canvas.getContext('2d');
+                                          context.drawImage(image, 0, 0);
+                                          const { data } = context.getImageData(
+                                            0, canvas.height / 4, canvas.width, canvas.height / 2);
+                                          const colors = new Set();
+                                          for (let i = 0; i < data.length; i += 4) {
+                                            colors.add(data[i] << 16 | data[i + 1] << 8 | data[i + 2]);
+                                          }
+                                          return colors.size > 500;
+                                        }
+                                        """))
+                .isEqualTo(true);
+        assertThat(window.complaints()).isEmpty();
+    }
 }

@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
@@ -65,6 +66,9 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
             return page;
         }
     }
+
+    /** The stream that tells what others do; closed but where a test is about it. */
+    static final String NEWS = "**/api/events?*";
 
     /** The demo's id, derived from its name. */
     static final String DEMO = "23783a97-67ff-3040-9891-81dcd87b5cea";
@@ -140,6 +144,8 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
                                         .setViewportSize(1280, 800)
                                         .setReducedMotion(ReducedMotion.REDUCE));
         window.setDefaultTimeout(30_000);
+        // an open stream is never idle, which most tests wait for
+        window.route(NEWS, route -> route.fulfill(new Route.FulfillOptions().setStatus(204)));
         Page page = window.newPage();
         List<String> complaints = new ArrayList<>();
         page.onPageError(complaints::add);

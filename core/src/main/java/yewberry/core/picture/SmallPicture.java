@@ -25,6 +25,11 @@ public final class SmallPicture {
 
     private SmallPicture() {}
 
+    /** A page as it is once it is cut; not remembered. */
+    public static byte[] trimmed(PageScene scene, View view, int ppi) {
+        return Png.quick(PageRaster.page(scene, view, scene.boxes().trim(), ppi));
+    }
+
     /** A page out to its bleed. */
     public static byte[] of(PageScene scene, View view, int ppi) {
         CachedPicture known = MEMO.getIfPresent(scene.key());

@@ -174,7 +174,7 @@ class EditApi {
                 state.revision(), history.undoable().isPresent(), history.redoable().isPresent());
     }
 
-    private static void checkAuthor(String author) {
+    static void checkAuthor(String author) {
         if (!author.matches("[A-Za-z0-9-]{1,64}")) {
             throw new Refused("The author's name must be 1 to 64 letters, digits or hyphens.");
         }

@@ -4,10 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
-import org.springframework.context.SmartLifecycle;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -28,17 +25,18 @@ import yewberry.core.color.Medium;
 import yewberry.server.jobs.Jobs;
 import yewberry.server.publications.Missing;
 import yewberry.server.view.JobView;
+import yewberry.server.web.Streams;
 
 /** Exports: begin, follow, cancel, fetch. */
 @RestController
 @RequestMapping("/api")
-class JobApi implements SmartLifecycle {
+class JobApi {
     private final Jobs jobs;
-    private final Set<SseEmitter> followers = ConcurrentHashMap.newKeySet();
-    private volatile boolean on;
+    private final Streams streams;
 
-    JobApi(Jobs jobs) {
+    JobApi(Jobs jobs, Streams streams) {
         this.jobs = jobs;
+        this.streams = streams;
     }
 
     @PostMapping("/publications/{id}/exports")
@@ -70,9 +68,7 @@ class JobApi implements SmartLifecycle {
     @GetMapping(path = "/jobs/{job}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter events(@PathVariable UUID job) {
         jobs.get(job);
-        SseEmitter emitter = new SseEmitter(0L);
-        followers.add(emitter);
-        emitter.onCompletion(() -> followers.remove(emitter));
+        SseEmitter emitter = streams.open();
         Thread.ofVirtual().start(() -> follow(job, emitter));
         return emitter;
     }
@@ -87,12 +83,12 @@ class JobApi implements SmartLifecycle {
                 if (job.state() == JobView.State.RUNNING) {
                     jobs.awaitChange(id, seen);
                 }
-            } while (on && job.state() == JobView.State.RUNNING);
+            } while (streams.isOpen(emitter) && job.state() == JobView.State.RUNNING);
             emitter.complete();
         } catch (Missing removed) {
             emitter.complete(); // with its publication
         } catch (IOException | IllegalStateException gone) {
-            followers.remove(emitter);
+            streams.gone(emitter);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
@@ -114,22 +110,5 @@ class JobApi implements SmartLifecycle {
                                 .build()
                                 .toString())
                 .body(new FileSystemResource(file));
-    }
-
-    @Override
-    public void start() {
-        on = true;
-    }
-
-    /** Open streams would hold up the end of the server. */
-    @Override
-    public void stop() {
-        on = false;
-        followers.forEach(SseEmitter::complete);
-    }
-
-    @Override
-    public boolean isRunning() {
-        return on;
     }
 }

@@ -49,6 +49,9 @@ import yewberry.server.view.StratumView;
 @RestController
 @RequestMapping("/api/publications/{id}")
 class PageApi {
+    /** Sharp on the shelf on fine screens, too. */
+    private static final int COVER_PPI = 72;
+
     private static final MediaType SVG = MediaType.parseMediaType("image/svg+xml");
 
     private static final Duration KEPT = Duration.ofDays(365);
@@ -103,6 +106,19 @@ class PageApi {
             @RequestParam(defaultValue = "false") boolean guides,
             @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
         return picture(SvgPicture.page(scene(id, page), view(id, viewing), guides));
+    }
+
+    /** The first page, trimmed, as a small PNG file. */
+    @GetMapping(path = "/cover", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> cover(@PathVariable UUID id) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        PageScene first = open.composer(publication).compose(publication, 0);
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.noCache())
+                .body(
+                        SmallPicture.trimmed(
+                                first, open.view(publication, Viewing.AS_DESIGNED), COVER_PPI));
     }
 
     /**

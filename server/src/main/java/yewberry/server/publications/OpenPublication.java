@@ -56,6 +56,7 @@ public final class OpenPublication {
     private final PressConditions conditions;
     private final PictureFiles files;
     private final CheckedPages checked;
+    private final News news;
     private final Map<PressCondition, Readers> readers = new ConcurrentHashMap<>();
 
     /** The states before this one, which share nearly all with it, by revision. */
@@ -90,11 +91,13 @@ public final class OpenPublication {
             PublicationStore store,
             PressConditions conditions,
             PictureFiles files,
-            CheckedPages checked) {
+            CheckedPages checked,
+            News news) {
         this.store = store;
         this.conditions = conditions;
         this.files = files;
         this.checked = checked;
+        this.news = news;
         this.state = State.of(stored);
     }
 
@@ -307,6 +310,7 @@ public final class OpenPublication {
             throw failed;
         }
         become(new State(edited.publication(), revision, edited.patch().applyTo(state.uses())));
+        news.stored(edited.publication().id(), revision, step.author());
         return state;
     }
 

@@ -23,6 +23,7 @@ public class Publications {
     private final PublicationStore store;
     private final PressConditions conditions;
     private final PictureFiles files;
+    private final News news;
     private final CheckedPages checked = new CheckedPages();
     private final Map<UUID, OpenPublication> open = new LinkedHashMap<>(OPEN, 0.75f, true);
 
@@ -32,10 +33,12 @@ public class Publications {
     /** Reading a large one holds up only those who want the same. */
     private final Map<UUID, Object> locks = new ConcurrentHashMap<>();
 
-    Publications(PublicationStore store, PressConditions conditions, PictureFiles files) {
+    Publications(
+            PublicationStore store, PressConditions conditions, PictureFiles files, News news) {
         this.store = store;
         this.conditions = conditions;
         this.files = files;
+        this.news = news;
     }
 
     public List<PublicationStore.Listed> list() {
@@ -78,7 +81,7 @@ public class Publications {
                 throw new Missing("publication");
             }
             OpenPublication fresh =
-                    new OpenPublication(stored.get(), store, conditions, files, checked);
+                    new OpenPublication(stored.get(), store, conditions, files, checked, news);
             held.values().removeIf(each -> each.get() == null);
             held.put(id, new WeakReference<>(fresh));
             return fresh;

@@ -55,7 +55,7 @@ class Computing extends OncePerRequestFilter implements DisposableBean {
     private static final long LOOK_MILLIS = 250;
 
     private static final Set<String> LIGHT =
-            Set.of("/api/publications", "/api/options", "/api/openapi");
+            Set.of("/api/publications", "/api/options", "/api/openapi", "/api/events");
 
     private final Semaphore bodies = new Semaphore(BODIES, true);
 
@@ -68,7 +68,7 @@ class Computing extends OncePerRequestFilter implements DisposableBean {
                     new ArrayBlockingQueue<>(WAITING),
                     Thread.ofPlatform().daemon().name("computing-", 1).factory());
 
-    /** Files that are large come and go as they can; jobs have threads of their own. */
+    /** Files that are large come and go as they can; jobs and streams have threads of their own. */
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
         String path = request.getRequestURI();

@@ -1,0 +1,77 @@
+package yewberry.server.api;
+
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Optional;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import yewberry.core.Names;
+import yewberry.core.Refused;
+import yewberry.server.publications.News;
+import yewberry.server.view.StepNews;
+import yewberry.server.web.Streams;
+
+/** What others do, as it happens. */
+@RestController
+class NewsApi {
+    /** As often a sign of life is sent, so that a browser that left is noticed. */
+    private static final Duration SIGN = Duration.ofSeconds(15);
+
+    /** Each browser needs one. */
+    private static final int MOST = 100;
+
+    private static final int LONGEST_NAME = 40;
+
+    private final News news;
+    private final Streams streams;
+
+    NewsApi(News news, Streams streams) {
+        this.news = news;
+        this.streams = streams;
+    }
+
+    /**
+     * Each step of any publication, from now on. The first event says that the stream has begun:
+     * what was changed before is to be read.
+     *
+     * @param author the name that the browser gave itself
+     * @param name of the person, for others to see; may be empty
+     */
+    @GetMapping(path = "/api/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter events(@RequestParam String author, @RequestParam(defaultValue = "") String name) {
+        EditApi.checkAuthor(author);
+        if (news.count() >= MOST) {
+            throw new Refused("Too many browsers follow; close some windows.");
+        }
+        String shown = name.isBlank() ? "" : Names.checked("person", Names.cut(name, LONGEST_NAME));
+        SseEmitter emitter = streams.open();
+        News.Follower follower = news.follow(author, shown);
+        Thread.ofVirtual().start(() -> tell(follower, emitter));
+        return emitter;
+    }
+
+    private void tell(News.Follower follower, SseEmitter emitter) {
+        try {
+            emitter.send(SseEmitter.event().name("begun").data(""));
+            while (streams.isOpen(emitter) && !follower.isBehind()) {
+                Optional<StepNews> step = follower.next(SIGN);
+                emitter.send(
+                        step.map(each ->
+                                        SseEmitter.event()
+                                                .name("step")
+                                                .data(each, MediaType.APPLICATION_JSON))
+                                .orElseGet(() -> SseEmitter.event().comment("")));
+            }
+            emitter.complete(); // a browser that is behind comes again
+        } catch (IOException | IllegalStateException left) {
+            streams.gone(emitter);
+        } catch (InterruptedException ending) {
+            Thread.currentThread().interrupt();
+        } finally {
+            news.leave(follower);
+        }
+    }
+}

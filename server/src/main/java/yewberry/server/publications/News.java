@@ -1,0 +1,80 @@
+package yewberry.server.publications;
+
+import java.time.Duration;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.TimeUnit;
+import org.springframework.stereotype.Component;
+import yewberry.server.view.StepNews;
+
+/**
+ * Tells those who follow which publication was changed, and by whom. Nobody who follows slowly
+ * holds up an edit: who falls too far behind is told so, and looks at everything anew.
+ */
+@Component
+public class News {
+    /** So many wait for one follower. */
+    private static final int WAITING = 256;
+
+    private final Map<Follower, String> followers = new ConcurrentHashMap<>();
+
+    /** One browser that follows. */
+    public static final class Follower {
+        private final String author;
+        private final BlockingQueue<StepNews> waiting = new ArrayBlockingQueue<>(WAITING);
+        private volatile boolean behind;
+
+        private Follower(String author) {
+            this.author = author;
+        }
+
+        /** The next step, or nothing if none came in this time. */
+        public Optional<StepNews> next(Duration longest) throws InterruptedException {
+            return Optional.ofNullable(waiting.poll(longest.toMillis(), TimeUnit.MILLISECONDS));
+        }
+
+        /** Whether it has missed some. */
+        public boolean isBehind() {
+            return behind;
+        }
+    }
+
+    /**
+     * @param author the name that the browser gave itself
+     * @param name of the person, or empty
+     */
+    public Follower follow(String author, String name) {
+        Follower follower = new Follower(author);
+        followers.put(follower, name);
+        return follower;
+    }
+
+    public void leave(Follower follower) {
+        followers.remove(follower);
+    }
+
+    /** How many follow. */
+    public int count() {
+        return followers.size();
+    }
+
+    void stored(UUID publication, long revision, String author) {
+        String name =
+                followers.entrySet().stream()
+                        .filter(each -> each.getKey().author.equals(author))
+                        .map(Map.Entry::getValue)
+                        .filter(each -> !each.isEmpty())
+                        .findFirst()
+                        .orElse("");
+        StepNews news = new StepNews(publication, revision, author, name);
+        for (Follower each : followers.keySet()) {
+            if (!each.waiting.offer(news)) {
+                each.behind = true;
+            }
+        }
+    }
+}

@@ -1,0 +1,27 @@
+package yewberry.server.publications;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+class SlowFollowerTest {
+    private static final Duration AT_ONCE = Duration.ZERO;
+
+    @Test
+    void who_does_not_read_holds_nobody_up_and_is_told_to_look_anew() throws InterruptedException {
+        News news = new News();
+        News.Follower slow = news.follow("slow", "");
+        News.Follower quick = news.follow("quick", "");
+        UUID publication = new UUID(0, 1);
+        for (int revision = 1; revision <= 1000; revision++) {
+            news.stored(publication, revision, "quick");
+            assertThat(quick.next(AT_ONCE).orElseThrow().revision()).isEqualTo(revision);
+        }
+        assertThat(slow.isBehind()).isTrue();
+        assertThat(quick.isBehind()).isFalse();
+        news.leave(slow);
+        assertThat(news.count()).isEqualTo(1);
+    }
+}
