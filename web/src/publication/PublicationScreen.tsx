@@ -91,7 +91,7 @@ const Tools = styled.div`
 `;
 
 const Others = styled.span`
-  max-width: 220px;
+  max-width: 168px;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -214,7 +214,9 @@ function Opened({ publication }: { publication: Publication }) {
           {counting ? "" : `${count} ${count === 1 ? "finding" : "findings"}`}
         </VisuallyHidden>
         <Tools>
-          <Others role="status">{others}</Others>
+          <Others role="status" title={others}>
+            {others}
+          </Others>
           <QuietButton aria-label="Undo" onPress={steps.undo} isDisabled={!history.data?.canUndo}>
             <Undo2 size={17} aria-hidden />
           </QuietButton>

@@ -45,7 +45,7 @@ export function useOthers(publication: string): string {
         news.step.publication === publication &&
         news.step.author !== author()
       ) {
-        setSaid(`${news.step.name || "Somebody else"} changed this just now`);
+        setSaid(`${news.step.name || "Somebody else"} changed this`);
         window.clearTimeout(timer);
         timer = window.setTimeout(() => setSaid(""), SHOWN);
       }
