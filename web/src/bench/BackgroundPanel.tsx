@@ -1,5 +1,5 @@
 import { PaintBucket, Plus } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
@@ -7,6 +7,7 @@ import type { Edit, PageEntry, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
+import { useCommands } from "../ui/commands";
 import { Choice } from "../ui/Choice";
 import { Quiet } from "../ui/Fold";
 import { useBench } from "./BenchState";
@@ -92,17 +93,24 @@ export function BackgroundPanel({
     bench.tryOut(undefined);
   };
 
+  const { reveal } = bench;
+  const begin = useCallback(() => {
+    reveal("catalogue");
+    setWanted(undefined);
+    setOpen(true);
+  }, [reveal]);
+  useCommands([{ label: "Colour to the bleed…", keys: "Alt + C", run: begin }]);
+
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       if (event.altKey && !event.ctrlKey && event.code === "KeyC") {
         event.preventDefault();
-        setWanted(undefined);
-        setOpen(true);
+        begin();
       }
     };
     window.addEventListener("keydown", onKeyDown);
     return () => window.removeEventListener("keydown", onKeyDown);
-  }, []);
+  }, [begin]);
 
   return (
     <Panel

@@ -25,7 +25,7 @@ import { Concertina } from "./Concertina";
 import { Legend } from "./Legend";
 import { PageActions } from "./PageActions";
 import { countedByPage } from "../findings/counted";
-import { allOpen, toggled, toggledAll, type Panels } from "./panels";
+import { allOpen, toggled, toggledAll, type Panel, type Panels } from "./panels";
 import { PagePanel } from "./PagePanel";
 import { SpreadView, type Focus } from "./SpreadView";
 import { StrataPanel } from "./StrataPanel";
@@ -160,8 +160,14 @@ export function Bench() {
     [page?.id, turnTo],
   );
   const shared = useMemo(
-    () => ({ tryOut: setTrial, look, sampling, sample: setSampling }),
-    [look, sampling],
+    () => ({
+      tryOut: setTrial,
+      look,
+      reveal: (panel: Panel) => setPanels((last) => ({ ...last, [panel]: true })),
+      sampling,
+      sample: setSampling,
+    }),
+    [look, sampling, setPanels],
   );
 
   const open = page?.number ?? 1;

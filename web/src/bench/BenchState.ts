@@ -1,6 +1,7 @@
 import { createContext, useContext } from "react";
 import type { Point } from "../api/queries";
 import type { Edit } from "../api/types";
+import type { Panel } from "./panels";
 import type { Taken } from "./sampler";
 
 /** A colour that is to be taken from the page: for what, and what is done with it. */
@@ -18,6 +19,8 @@ export interface BenchState {
   tryOut: (edit: Edit | undefined) => void;
   /** Turns to a point of a page and shows what is painted there. */
   look: (point: Point) => void;
+  /** Folds a panel out, where something is about to happen in it. */
+  reveal: (panel: Panel) => void;
   sampling: Sampling | undefined;
   /** Begins or, with nothing, ends taking a colour from the page. */
   sample: (sampling: Sampling | undefined) => void;
@@ -26,6 +29,7 @@ export interface BenchState {
 const Context = createContext<BenchState>({
   tryOut: () => undefined,
   look: () => undefined,
+  reveal: () => undefined,
   sampling: undefined,
   sample: () => undefined,
 });

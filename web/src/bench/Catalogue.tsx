@@ -6,6 +6,7 @@ import type { PageEntry, Publication } from "../api/types";
 import { theme } from "../theme";
 import { QuietButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
+import { useCommands } from "../ui/commands";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { Section } from "../ui/Section";
 import { counted, freeName } from "../ui/words";
@@ -14,6 +15,7 @@ import { LookEditor } from "./LookEditor";
 import { ParentEditor } from "./ParentEditor";
 import { newSwatch } from "./newSwatch";
 import { SwatchEditor } from "./SwatchEditor";
+import { useBench } from "./BenchState";
 import { useReorder } from "./useReorder";
 import { PaletteDialog } from "../color/PaletteDialog";
 import { PictureSection } from "../pictures/PictureSection";
@@ -86,8 +88,32 @@ export function Catalogue({
   hidden: boolean;
 }) {
   const steps = useSteps(publication);
+  const { reveal } = useBench();
   const [search, setSearch] = useState("");
   const [palette, setPalette] = useState(false);
+  const addParent = () =>
+    steps.make(
+      {
+        type: "addParent",
+        parent: crypto.randomUUID(),
+        name: freeName("New parent", publication.parents),
+      },
+      "Parent added",
+    );
+  const addSwatch = () =>
+    steps.make(
+      { type: "addSwatch", swatch: newSwatch(crypto.randomUUID(), publication) },
+      "Swatch added; open it to give it its values",
+    );
+  const shown = (act: () => void) => {
+    reveal("catalogue");
+    act();
+  };
+  useCommands([
+    { label: "New parent", run: () => shown(addParent) },
+    { label: "New swatch", run: () => shown(addSwatch) },
+    { label: "Palette: import and export swatches…", run: () => setPalette(true) },
+  ]);
   const rowOf = useReorder(
     publication.swatches.map((swatch) => swatch.id),
     (swatch, after) => steps.make({ type: "moveSwatch", swatch, ...(after ? { after } : {}) }),
@@ -124,19 +150,7 @@ export function Catalogue({
           title="Parents"
           note={String(publication.parents.length)}
           action={
-            <QuietButton
-              aria-label="New parent"
-              onPress={() =>
-                steps.make(
-                  {
-                    type: "addParent",
-                    parent: crypto.randomUUID(),
-                    name: freeName("New parent", publication.parents),
-                  },
-                  "Parent added",
-                )
-              }
-            >
+            <QuietButton aria-label="New parent" onPress={addParent}>
               <Plus size={16} aria-hidden />
             </QuietButton>
           }
@@ -163,18 +177,7 @@ export function Catalogue({
           action={
             <>
               <QuietButton onPress={() => setPalette(true)}>Palette…</QuietButton>
-              <QuietButton
-                aria-label="New swatch"
-                onPress={() =>
-                  steps.make(
-                    {
-                      type: "addSwatch",
-                      swatch: newSwatch(crypto.randomUUID(), publication),
-                    },
-                    "Swatch added; open it to give it its values",
-                  )
-                }
-              >
+              <QuietButton aria-label="New swatch" onPress={addSwatch}>
                 <Plus size={16} aria-hidden />
               </QuietButton>
             </>

@@ -2,6 +2,7 @@ import styled from "styled-components";
 import type { Setup } from "../api/types";
 import { theme } from "../theme";
 import { shownLength } from "../ui/length";
+import { useCommands } from "../ui/commands";
 import { Tick } from "../ui/Tick";
 
 const Bar = styled.div`
@@ -50,6 +51,9 @@ export function Legend({
   const length = (value: string) => shownLength(value, setup.unit);
   const bleeds = [setup.bleed.top, setup.bleed.bottom, setup.bleed.outside];
   const even = bleeds.every((each) => each === setup.bleed.top);
+  useCommands([
+    { label: marks ? "Hide the marks of findings" : "Mark findings", run: () => onMarks(!marks) },
+  ]);
   return (
     <Bar>
       <span>

@@ -8,6 +8,7 @@ import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Choice, ChoiceMenu } from "../ui/Choice";
 import { DraftField, Row } from "../ui/Field";
+import { useCommands } from "../ui/commands";
 import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
 import { useStatus } from "../ui/Status";
@@ -56,6 +57,38 @@ export function PageActions({
   const withParent = chosen.filter((page) => page.parent);
   const shown = withParent.some((page) => page.parentShown);
 
+  const noPage = chosen.length === 0;
+  const showParents = () =>
+    steps.make(
+      { type: "showParent", pages: withParent.map((page) => page.id), shown: !shown },
+      shown ? "The parent’s backgrounds are hidden" : "The parent’s backgrounds show",
+    );
+  const add = () => {
+    setParent(undefined);
+    setAdding(true);
+  };
+  const move = () => {
+    setPlace(String(publication.pages.length));
+    setMoving(true);
+  };
+  useCommands([
+    { label: "Add pages…", run: add },
+    { label: `Size of ${words}…`, isDisabled: noPage, run: () => setSizing(true) },
+    { label: `Move ${words}…`, isDisabled: noPage, run: move },
+    { label: `Remove ${words}…`, isDisabled: noPage, run: () => setRemoving(true) },
+    {
+      label: `${shown ? "Hide" : "Show"} the parent’s backgrounds on ${words}`,
+      isDisabled: withParent.length === 0,
+      run: showParents,
+    },
+    ...publication.parents.map(({ id, name }) => ({
+      label: `Give ${words} the parent “${name}”`,
+      isDisabled: noPage,
+      run: () =>
+        steps.make({ type: "assignParent", pages, parent: id }, `Parent of ${words} changed`),
+    })),
+  ]);
+
   const pageBefore = (text: string): { after?: string } | undefined => {
     const number = Number(text.trim());
     if (!Number.isInteger(number) || number < 0 || number > publication.pages.length) {
@@ -72,7 +105,7 @@ export function PageActions({
       <RangeField publication={publication} onChoose={onChoose} />
       <ChoiceMenu
         label="Parent of the pages chosen"
-        trigger={<Button isDisabled={chosen.length === 0}>Give a parent…</Button>}
+        trigger={<Button isDisabled={noPage}>Give a parent…</Button>}
         options={[
           ...publication.parents.map((each) => ({ id: each.id, label: each.name })),
           { id: none, label: "No parent" },
@@ -84,41 +117,22 @@ export function PageActions({
           )
         }
       />
-      <Button
-        isDisabled={withParent.length === 0}
-        onPress={() =>
-          steps.make(
-            { type: "showParent", pages: withParent.map((page) => page.id), shown: !shown },
-            shown ? "The parent’s backgrounds are hidden" : "The parent’s backgrounds show",
-          )
-        }
-      >
+      <Button isDisabled={withParent.length === 0} onPress={showParents}>
         {shown || withParent.length === 0
           ? "Hide the parent’s backgrounds"
           : "Show the parent’s backgrounds"}
       </Button>
-      <Button
-        onPress={() => {
-          setParent(undefined);
-          setAdding(true);
-        }}
-      >
+      <Button onPress={add}>
         <Plus size={15} aria-hidden />
         Add pages…
       </Button>
-      <Button isDisabled={chosen.length === 0} onPress={() => setSizing(true)}>
+      <Button isDisabled={noPage} onPress={() => setSizing(true)}>
         Size…
       </Button>
-      <Button
-        isDisabled={chosen.length === 0}
-        onPress={() => {
-          setPlace(String(publication.pages.length));
-          setMoving(true);
-        }}
-      >
+      <Button isDisabled={noPage} onPress={move}>
         Move…
       </Button>
-      <Button isDisabled={chosen.length === 0} onPress={() => setRemoving(true)}>
+      <Button isDisabled={noPage} onPress={() => setRemoving(true)}>
         <Trash2 size={15} aria-hidden />
         Remove…
       </Button>

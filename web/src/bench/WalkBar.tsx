@@ -1,6 +1,7 @@
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { theme } from "../theme";
+import { useCommands } from "../ui/commands";
 import { Fold, Name } from "../ui/Fold";
 
 /** What the arrow keys do while the spread has the focus. */
@@ -60,6 +61,7 @@ const keys = [
   ["C, D, T", "fold catalogue, strata, pages away or back"],
   ["F", "fold everything away or back"],
   ["Alt + C", "colour to the bleed"],
+  ["Full stop", "search all actions"],
   ["Ctrl + Z", "undo; with Shift redo"],
 ] as const;
 
@@ -72,6 +74,13 @@ export function WalkBar({
   walk: Walk;
   onWalk: (walk: Walk) => void;
 }) {
+  useCommands([
+    {
+      label: walk === "point" ? "Arrow keys go by item" : "Arrow keys go by point",
+      keys: "P",
+      run: () => onWalk(walk === "point" ? "items" : "point"),
+    },
+  ]);
   return (
     <Box>
       <Line>

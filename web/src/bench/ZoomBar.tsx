@@ -11,6 +11,7 @@ import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { theme } from "../theme";
 import { Button, QuietButton } from "../ui/Button";
+import { useCommands } from "../ui/commands";
 import { Field } from "../ui/Field";
 import { useStatus } from "../ui/Status";
 import type { Panel, Panels } from "./panels";
@@ -51,10 +52,10 @@ const Way = styled(Button)`
   }
 `;
 
-const shownPanels: { id: Panel; label: string; Icon: typeof PanelLeft }[] = [
-  { id: "catalogue", label: "Catalogue", Icon: PanelLeft },
-  { id: "pages", label: "Pages", Icon: PanelBottom },
-  { id: "strata", label: "Strata", Icon: PanelRight },
+const shownPanels: { id: Panel; label: string; keys: string; Icon: typeof PanelLeft }[] = [
+  { id: "catalogue", label: "Catalogue", keys: "C", Icon: PanelLeft },
+  { id: "pages", label: "Pages", keys: "T", Icon: PanelBottom },
+  { id: "strata", label: "Strata", keys: "D", Icon: PanelRight },
 ];
 
 const Sign = styled(Way)`
@@ -90,6 +91,31 @@ export function ZoomBar({
 }) {
   const status = useStatus();
   const fixed = (value: number) => onZoom({ kind: "percent", percent: value });
+  useCommands([
+    {
+      label: "Go to the spread before",
+      keys: "Page up",
+      isDisabled: spread === 0,
+      run: () => onSpread(spread - 1),
+    },
+    {
+      label: "Go to the spread after",
+      keys: "Page down",
+      isDisabled: spread >= spreads - 1,
+      run: () => onSpread(spread + 1),
+    },
+    { label: "Show the whole page", keys: "W", run: () => onZoom({ kind: "page" }) },
+    { label: "Show the spread", keys: "S", run: () => onZoom({ kind: "spread" }) },
+    { label: "Show the actual size", keys: "A", run: () => fixed(100) },
+    { label: "Show the selection", keys: "E", isDisabled: !hasSelection, run: onSelection },
+    { label: "Show it larger", keys: "+", run: () => fixed(nextPercent(percent, 1)) },
+    { label: "Show it smaller", keys: "−", run: () => fixed(nextPercent(percent, -1)) },
+    ...shownPanels.map(({ id, label, keys }) => ({
+      label: `${panels[id] ? "Fold away" : "Fold out"}: ${label}`,
+      keys,
+      run: () => onPanel(id),
+    })),
+  ]);
 
   return (
     <Bar aria-label="Spread and zoom">

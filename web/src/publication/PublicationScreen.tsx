@@ -1,6 +1,13 @@
 import { Redo2, Settings2, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
-import { NavLink, Outlet, useOutletContext, useParams } from "react-router";
+import {
+  NavLink,
+  Outlet,
+  useLocation,
+  useNavigate,
+  useOutletContext,
+  useParams,
+} from "react-router";
 import styled from "styled-components";
 import { useFindings, useHistory, usePublication, useSteps } from "../api/queries";
 import type { Publication, Viewing } from "../api/types";
@@ -8,6 +15,7 @@ import { checkedInWords } from "../findings/counted";
 import { theme } from "../theme";
 import { Button, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
+import { useCommands } from "../ui/commands";
 import { Failed, Notice, VisuallyHidden } from "../ui/Notice";
 import { Wordmark } from "../ui/Wordmark";
 import { SetupDialog } from "./SetupDialog";
@@ -150,6 +158,8 @@ export function useOpened(): Shared {
 }
 
 function Opened({ publication }: { publication: Publication }) {
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
   const steps = useSteps(publication);
   const history = useHistory(publication.id, publication.revision);
   const findings = useFindings(publication);
@@ -185,6 +195,39 @@ function Opened({ publication }: { publication: Publication }) {
   });
 
   const path = `/publications/${publication.id}`;
+  const screens = [
+    { label: "Flatplan", to: `${path}/flatplan` },
+    { label: "Bench", to: path },
+    { label: "Pairings", to: `${path}/pairings` },
+    { label: "Findings", to: `${path}/findings` },
+    { label: "Output", to: `${path}/output` },
+    { label: "Shelf", to: "/" },
+  ];
+  useCommands([
+    {
+      label: "Undo",
+      keys: "Ctrl + Z",
+      isDisabled: !history.data?.canUndo,
+      run: steps.undo,
+    },
+    {
+      label: "Redo",
+      keys: "Ctrl + Shift + Z",
+      isDisabled: !history.data?.canRedo,
+      run: steps.redo,
+    },
+    { label: "Setup of the publication", run: () => setSetup(true) },
+    ...screens.map(({ label, to }) => ({
+      label: `Go to ${label}`,
+      isDisabled: to === pathname,
+      run: () => void navigate(to),
+    })),
+    ...offered.map(({ id, label }) => ({
+      label: `View: ${label}`,
+      isDisabled: id === viewing,
+      run: () => setViewing(id),
+    })),
+  ]);
   return (
     <Page>
       <Top>

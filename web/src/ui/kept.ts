@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useCallback, useState } from "react";
 
 /** What is kept by the browser under a key, as far as it can be read. */
 export function readKept<T extends object>(storage: Storage, key: string, start: T): T {
@@ -29,10 +29,14 @@ export function useKept<T extends object>(
   start: T,
 ): [T, (change: (last: T) => T) => void] {
   const [value, setValue] = useState(() => readKept(storage, key, start));
-  const change = (made: (last: T) => T) => {
-    const next = made(value);
-    keep(storage, key, next);
-    setValue(next);
-  };
+  const change = useCallback(
+    (made: (last: T) => T) =>
+      setValue((last) => {
+        const next = made(last);
+        keep(storage, key, next);
+        return next;
+      }),
+    [storage, key],
+  );
   return [value, change];
 }

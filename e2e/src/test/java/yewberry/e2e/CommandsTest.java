@@ -1,0 +1,82 @@
+package yewberry.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** The list of all that can be done, opened by one key. */
+@ExtendWith(Browser.class)
+class CommandsTest {
+    private static Locator stage(Page page) {
+        return page.getByRole(AriaRole.APPLICATION);
+    }
+
+    private static Locator list(Page page) {
+        return page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Actions"));
+    }
+
+    private static void command(Page page, String typed) {
+        page.keyboard().press(".");
+        assertThat(list(page)).isVisible();
+        page.keyboard().type(typed);
+        page.keyboard().press("Enter");
+        assertThat(list(page)).isHidden();
+    }
+
+    @Test
+    void what_is_typed_finds_an_action_and_enter_does_it(Browser.Window window) {
+        Page page = window.openDemo("?page=5");
+        stage(page).focus();
+        command(page, "catalogue");
+        assertThat(page.getByPlaceholder("Search the catalogue")).isHidden();
+        assertThat(stage(page)).isFocused();
+        command(page, "catalogue");
+        assertThat(page.getByPlaceholder("Search the catalogue")).isVisible();
+        command(page, "remove page");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Remove page 5");
+        page.keyboard().press("Escape");
+        command(page, "go findings");
+        assertThat(page).hasURL(Pattern.compile("/findings$"));
+        command(page, "view grey");
+        assertThat(page.getByRole(AriaRole.BANNER)).containsText("Grey copy");
+        command(page, "go bench");
+        assertThat(page.getByText("Pages 4 and 5 of 12")).isVisible();
+        assertThat(window.complaints()).isEmpty();
+    }
+
+    @Test
+    void what_an_action_needs_is_folded_out(Browser.Window window) {
+        Page page = window.openDemo("?page=5");
+        stage(page).focus();
+        page.keyboard().press("f");
+        assertThat(page.getByLabel("Put it on")).isHidden();
+        command(page, "bleed");
+        assertThat(page.getByLabel("Put it on")).isVisible();
+        assertThat(page.getByLabel("Concertina: all pages")).isHidden();
+    }
+
+    @Test
+    void a_full_stop_that_is_typed_opens_nothing_and_escape_goes_back(Browser.Window window) {
+        Page page = window.openDemo("?page=5");
+        page.getByPlaceholder("Search the catalogue").focus();
+        page.keyboard().press(".");
+        assertThat(page.getByPlaceholder("Search the catalogue")).hasValue(".");
+        assertThat(list(page)).isHidden();
+        page.getByPlaceholder("Search the catalogue").fill("");
+        stage(page).focus();
+        page.keyboard().press(".");
+        page.keyboard().type("zebra");
+        assertThat(list(page)).containsText("No action has “zebra” in its name.");
+        AccessibilityTest.passesAxe(page);
+        page.keyboard().press("Escape");
+        page.keyboard().press("Escape");
+        assertThat(list(page)).isHidden();
+        assertThat(stage(page)).isFocused();
+    }
+}
