@@ -64,13 +64,16 @@ class PageSizesTest {
             Browser.Window window) {
         Page page = window.openDemo("?page=2");
         assertThat(leaf(page, 12).locator("img")).isVisible();
-        page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+        // an image that stands there may not have been asked for yet
+        page.waitForFunction(
+                "() => document.images.length >= 12"
+                        + " && [...document.images].every(it => it.complete && it.naturalWidth > 0)");
         List<String> read = new CopyOnWriteArrayList<>();
         page.onRequest(
                 request -> read.add(request.url().replaceFirst(".*/publications/[^/]*", "")));
         button(page, "Hide the parent’s backgrounds").click();
         assertThat(button(page, "Undo")).isEnabled();
-        page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+        page.waitForCondition(() -> read.stream().anyMatch(path -> path.contains("/small?")));
         page.waitForTimeout(600);
         assertThat(read).filteredOn(path -> path.contains("/small?")).hasSize(1);
         assertThat(read).filteredOn(path -> path.startsWith("/changes?")).isNotEmpty();
