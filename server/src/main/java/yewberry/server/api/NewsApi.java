@@ -9,7 +9,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import yewberry.core.Names;
-import yewberry.core.Refused;
 import yewberry.server.publications.News;
 import yewberry.server.view.StepNews;
 import yewberry.server.web.Streams;
@@ -19,9 +18,6 @@ import yewberry.server.web.Streams;
 class NewsApi {
     /** As often a sign of life is sent, so that a browser that left is noticed. */
     private static final Duration SIGN = Duration.ofSeconds(15);
-
-    /** Each browser needs one. */
-    private static final int MOST = 100;
 
     private static final int LONGEST_NAME = 40;
 
@@ -43,9 +39,6 @@ class NewsApi {
     @GetMapping(path = "/api/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter events(@RequestParam String author, @RequestParam(defaultValue = "") String name) {
         EditApi.checkAuthor(author);
-        if (news.count() >= MOST) {
-            throw new Refused("Too many browsers follow; close some windows.");
-        }
         String shown = name.isBlank() ? "" : Names.checked("person", Names.cut(name, LONGEST_NAME));
         SseEmitter emitter = streams.open();
         News.Follower follower = news.follow(author, shown);

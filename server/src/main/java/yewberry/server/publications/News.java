@@ -1,12 +1,12 @@
 package yewberry.server.publications;
 
 import java.time.Duration;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import yewberry.server.view.StepNews;
@@ -20,7 +20,11 @@ public class News {
     /** So many wait for one follower. */
     private static final int WAITING = 256;
 
-    private final Map<Follower, String> followers = new ConcurrentHashMap<>();
+    /** Each browser needs one; of browsers that left it takes a while to hear. */
+    private static final int MOST = 100;
+
+    /** With the names of the people, those who came first at the front. */
+    private final Map<Follower, String> followers = new LinkedHashMap<>();
 
     /** One browser that follows. */
     public static final class Follower {
@@ -47,22 +51,27 @@ public class News {
      * @param author the name that the browser gave itself
      * @param name of the person, or empty
      */
-    public Follower follow(String author, String name) {
+    public synchronized Follower follow(String author, String name) {
+        if (followers.size() >= MOST) {
+            Follower first = followers.keySet().iterator().next();
+            first.behind = true; // if it is still there, it comes again
+            followers.remove(first);
+        }
         Follower follower = new Follower(author);
         followers.put(follower, name);
         return follower;
     }
 
-    public void leave(Follower follower) {
+    public synchronized void leave(Follower follower) {
         followers.remove(follower);
     }
 
     /** How many follow. */
-    public int count() {
+    public synchronized int count() {
         return followers.size();
     }
 
-    void stored(UUID publication, long revision, String author) {
+    synchronized void stored(UUID publication, long revision, String author) {
         String name =
                 followers.entrySet().stream()
                         .filter(each -> each.getKey().author.equals(author))

@@ -24,4 +24,17 @@ class SlowFollowerTest {
         news.leave(slow);
         assertThat(news.count()).isEqualTo(1);
     }
+
+    @Test
+    void whoever_comes_is_let_in_and_the_first_makes_room() {
+        News news = new News();
+        News.Follower first = news.follow("first", "");
+        News.Follower second = news.follow("second", "");
+        for (int i = 2; i <= 100; i++) {
+            news.follow("later-" + i, "");
+        }
+        assertThat(news.count()).isEqualTo(100);
+        assertThat(first.isBehind()).isTrue();
+        assertThat(second.isBehind()).isFalse();
+    }
 }
