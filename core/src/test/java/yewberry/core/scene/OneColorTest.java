@@ -3,7 +3,10 @@ package yewberry.core.scene;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
+import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
+import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -29,6 +32,7 @@ import yewberry.core.publication.Level;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
+import yewberry.core.raster.ChosenPixels;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.strata.Strata;
 import yewberry.core.strata.Stratum;
@@ -70,6 +74,35 @@ class OneColorTest {
                                 Set.of()),
                         new Fill.Solid(Tinted.full(Sample.WHITE.id())))
                 .withOpacity(50);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Medium.class)
+    void a_pixel_that_is_painted_by_itself_is_that_of_the_whole_page(Medium medium) {
+        View view = View.designed(medium, COATED);
+        MediumScene scene = new Composer(COATED).compose(publication(veil()), 0).on(view);
+        Rect region = scene.boxes().bleed();
+        BufferedImage whole = PageRaster.areas(scene, region, 31).image(view);
+        int count = whole.getWidth() * whole.getHeight();
+        BitSet some = new BitSet();
+        new Random(5).ints(count / 7, 0, count).forEach(some::set);
+        int[] seen =
+                PageRaster.areas(
+                                scene,
+                                region,
+                                31,
+                                ChosenPixels.of(whole.getWidth(), whole.getHeight(), some))
+                        .seen(view);
+        assertThat(seen)
+                .containsExactly(
+                        some.stream()
+                                .map(at ->
+                                        whole.getRGB(at % whole.getWidth(), at / whole.getWidth())
+                                                & 0xffffff)
+                                .toArray());
+        assertThat(Arrays.stream(seen).distinct().count())
+                .as("veiled, not veiled, and the edge between")
+                .isGreaterThan(2);
     }
 
     @ParameterizedTest
