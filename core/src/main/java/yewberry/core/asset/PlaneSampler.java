@@ -6,6 +6,11 @@ package yewberry.core.asset;
  * other. Not thread-safe.
  */
 public final class PlaneSampler {
+    /** Steps that the way from one pixel to the next is divided into. */
+    private static final int WHOLE = 1 << 11;
+
+    private static final double LEVEL = 1.0 / WHOLE / WHOLE / 255;
+
     private final PlaneImage image;
     private final byte[] alpha;
 
@@ -31,24 +36,24 @@ public final class PlaneSampler {
         int x1 = neighbour(left + 1, image.width());
         int upper = neighbour(top, image.height()) * image.width();
         int lower = neighbour(top + 1, image.height()) * image.width();
-        double a = (1 - partX) * (1 - partY);
-        double b = partX * (1 - partY);
-        double c = (1 - partX) * partY;
-        double d = partX * partY;
-        double covers = 1;
-        if (alpha != null) {
-            a *= (alpha[upper + x0] & 0xff) / 255.0;
-            b *= (alpha[upper + x1] & 0xff) / 255.0;
-            c *= (alpha[lower + x0] & 0xff) / 255.0;
-            d *= (alpha[lower + x1] & 0xff) / 255.0;
-            covers = a + b + c + d;
-            if (covers == 0) {
-                return 0;
-            }
-            a /= covers;
-            b /= covers;
-            c /= covers;
-            d /= covers;
+        if (alpha == null) {
+            mean(
+                    upper + x0,
+                    upper + x1,
+                    lower + x0,
+                    lower + x1,
+                    (int) (partX * WHOLE + 0.5),
+                    (int) (partY * WHOLE + 0.5),
+                    planes);
+            return 1;
+        }
+        double a = (1 - partX) * (1 - partY) * (alpha[upper + x0] & 0xff) / 255;
+        double b = partX * (1 - partY) * (alpha[upper + x1] & 0xff) / 255;
+        double c = (1 - partX) * partY * (alpha[lower + x0] & 0xff) / 255;
+        double d = partX * partY * (alpha[lower + x1] & 0xff) / 255;
+        double covers = a + b + c + d;
+        if (covers == 0) {
+            return 0;
         }
         byte[] pixels = image.samples();
         int count = image.planes();
@@ -62,9 +67,27 @@ public final class PlaneSampler {
                                     + b * (pixels[j + plane] & 0xff)
                                     + c * (pixels[k + plane] & 0xff)
                                     + d * (pixels[l + plane] & 0xff))
+                            / covers
                             / 255;
         }
         return covers;
+    }
+
+    /** In whole numbers, which is what most pixels take their time with. */
+    private void mean(int a, int b, int c, int d, int right, int below, double[] planes) {
+        byte[] pixels = image.samples();
+        int count = image.planes();
+        int left = WHOLE - right;
+        int above = WHOLE - below;
+        for (int plane = 0; plane < count; plane++) {
+            int upper =
+                    (pixels[a * count + plane] & 0xff) * left
+                            + (pixels[b * count + plane] & 0xff) * right;
+            int lower =
+                    (pixels[c * count + plane] & 0xff) * left
+                            + (pixels[d * count + plane] & 0xff) * right;
+            planes[plane] = (upper * above + lower * below) * LEVEL;
+        }
     }
 
     private static int neighbour(int at, int count) {

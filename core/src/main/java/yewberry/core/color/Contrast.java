@@ -16,10 +16,24 @@ public final class Contrast {
         return 0.2126 * linear[0] + 0.7152 * linear[1] + 0.0722 * linear[2];
     }
 
+    /**
+     * The same of a colour of a picture.
+     *
+     * @param packed red, green and blue in the lowest three bytes
+     */
+    public static double luminance(int packed) {
+        return 0.2126 * Srgb.linear(packed >> 16 & 0xff)
+                + 0.7152 * Srgb.linear(packed >> 8 & 0xff)
+                + 0.0722 * Srgb.linear(packed & 0xff);
+    }
+
     /** Contrast ratio, 1 to 21, whichever of the two is lighter. */
     public static double ratio(Rgb one, Rgb other) {
-        double a = luminance(one);
-        double b = luminance(other);
+        return ratio(luminance(one), luminance(other));
+    }
+
+    /** The same of two relative luminances. */
+    public static double ratio(double a, double b) {
         return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
     }
 

@@ -119,6 +119,20 @@ public final class ScreenTable {
         }
     }
 
+    /**
+     * One pixel.
+     *
+     * @param cyan 0 to 255 for 100 %, like the other inks
+     * @return red, green and blue in the lowest three bytes
+     */
+    public int rgb(int cyan, int magenta, int yellow, int black) {
+        long sum = packed(cyan, magenta, yellow, black);
+        int red = CUT[(int) (sum >>> 2 * FIELD + SHIFT)] & 0xff;
+        int green = CUT[(int) (sum >>> FIELD & MASK) >>> SHIFT] & 0xff;
+        int blue = CUT[(int) (sum & MASK) >>> SHIFT] & 0xff;
+        return red << 16 | green << 8 | blue;
+    }
+
     /** Goes from the lowest corner to the highest, along the ink with the largest part first. */
     private long packed(int cyan, int magenta, int yellow, int black) {
         int at =

@@ -39,6 +39,13 @@ final class Srgb {
         return linear <= 0.0031308 ? linear * 12.92 : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055;
     }
 
+    /**
+     * @param level of 8 bits
+     */
+    static double linear(int level) {
+        return LINEAR[level];
+    }
+
     static double[] linear(Rgb color) {
         return new double[] {LINEAR[color.red()], LINEAR[color.green()], LINEAR[color.blue()]};
     }

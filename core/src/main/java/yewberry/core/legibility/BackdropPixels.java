@@ -3,18 +3,16 @@ package yewberry.core.legibility;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import yewberry.core.color.Contrast;
-import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.raster.ChosenPixels;
 import yewberry.core.raster.Coverage;
+import yewberry.core.raster.GlyphMasks;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
@@ -33,6 +31,11 @@ final class BackdropPixels {
     /** The part of a glyph's ink that is left out at most. */
     private static final double LEFT_OUT = 0.05;
 
+    /** The highest 16 bits of a ratio of 1, and how many there are up to one of 21. */
+    private static final int LOWEST = Float.floatToRawIntBits(1) >> 16;
+
+    private static final int BUCKETS = (Float.floatToRawIntBits(21) >> 16) - LOWEST + 1;
+
     private final MediumScene scene;
     private final Item.GlyphRun run;
     private final View view;
@@ -43,6 +46,9 @@ final class BackdropPixels {
     private int[] numbers;
     private int[] seen;
     private float[] ratios;
+
+    /** For each colour in short its place among those of a glyph, if it stands there. */
+    private final int[] slots = new int[1 << 15];
 
     /**
      * @param inks of the line
@@ -86,7 +92,7 @@ final class BackdropPixels {
         BitSet inked = new BitSet(width * height);
         for (Backdrop.GlyphInk ink : inks) {
             Coverage coverage =
-                    Coverage.of(ink.run(), ink.line(), ink.glyph(), region, SCALE, width, height);
+                    GlyphMasks.of(ink.run(), ink.line(), ink.glyph(), region, SCALE, width, height);
             coverage.forEach((at, part) -> inked.set(at));
             covered.put(ink, coverage);
         }
@@ -99,16 +105,12 @@ final class BackdropPixels {
         seen = areas.seen(view);
         int[] text =
                 run.paint().overprints() ? areas.overprinted(run.paint()).seen(view) : new int[0];
-        Rgb plain = view.see(run.paint().color());
+        double plain = Contrast.luminance(view.see(run.paint().color()));
         ratios = new float[seen.length];
         for (int i = 0; i < seen.length; i++) {
-            Rgb front = text.length == 0 ? plain : rgb(text[i]);
-            ratios[i] = (float) Contrast.ratio(front, rgb(seen[i]));
+            double front = text.length == 0 ? plain : Contrast.luminance(text[i]);
+            ratios[i] = (float) Contrast.ratio(front, Contrast.luminance(seen[i]));
         }
-    }
-
-    private static Rgb rgb(int packed) {
-        return new Rgb(packed >> 16 & 0xff, packed >> 8 & 0xff, packed & 0xff);
     }
 
     /** The pixels that one glyph covers in some cells. */
@@ -150,33 +152,90 @@ final class BackdropPixels {
             return cells.stream().filter(cell -> cell.contains(x, y)).findFirst();
         }
 
-        /** Their indices, the lowest ratio first. */
-        int[] worstFirst() {
-            long[] sorted = new long[count];
+        /** What sorts them by ratio, which is above 0, and at the same one in their order. */
+        private long[] ranks() {
+            long[] ranks = new long[count];
             for (int i = 0; i < count; i++) {
-                // a ratio is above 0: its bits are in its own order
-                sorted[i] = (long) Float.floatToRawIntBits(ratios[numbers[at[i]]]) << 32 | i;
+                ranks[i] = (long) Float.floatToRawIntBits(ratios[numbers[at[i]]]) << 32 | i;
             }
-            Arrays.sort(sorted);
-            return Arrays.stream(sorted).mapToInt(each -> (int) each).toArray();
+            return ranks;
+        }
+
+        private static int bucket(long rank) {
+            return Math.clamp((rank >>> 48) - LOWEST, 0, BUCKETS - 1);
+        }
+
+        /** The rank of the first that counts: before it is the part of the ink that is left out. */
+        private long first(long[] ranks) {
+            double[] parts = new double[BUCKETS];
+            for (int i = 0; i < count; i++) {
+                parts[bucket(ranks[i])] += part[i];
+            }
+            double left = all * LEFT_OUT;
+            int bucket = 0;
+            while (bucket < BUCKETS - 1 && parts[bucket] <= left) {
+                left -= parts[bucket++];
+            }
+            long[] within = new long[count];
+            int inside = 0;
+            for (int i = 0; i < count; i++) {
+                if (bucket(ranks[i]) == bucket) {
+                    within[inside++] = ranks[i];
+                }
+            }
+            Arrays.sort(within, 0, inside);
+            for (int i = 0; i < inside; i++) {
+                left -= part[(int) within[i]];
+                if (left < 0) {
+                    return within[i];
+                }
+            }
+            return Long.MAX_VALUE;
+        }
+
+        /**
+         * Of colours that are nearly the same the worst stands for all; the worst of them first.
+         */
+        int[] worstOfEach() {
+            long[] ranks = ranks();
+            long first = first(ranks);
+            long[] worst = new long[64];
+            int colors = 0;
+            for (int i = 0; i < count; i++) {
+                long rank = ranks[i];
+                if (rank < first) {
+                    continue;
+                }
+                int nearly = nearly(seen[numbers[at[i]]]);
+                int slot = slots[nearly];
+                if (slot < colors && nearly == nearly(seen[numbers[at[(int) worst[slot]]]])) {
+                    worst[slot] = Math.min(worst[slot], rank);
+                    continue;
+                }
+                if (colors == worst.length) {
+                    worst = Arrays.copyOf(worst, 2 * colors);
+                }
+                slots[nearly] = colors;
+                worst[colors++] = rank;
+            }
+            return Arrays.stream(worst, 0, colors).sorted().mapToInt(rank -> (int) rank).toArray();
         }
     }
 
-    /** Of colours that are nearly the same the worst stands for all. */
+    /** A colour by the five highest bits of each component. */
+    private static int nearly(int packed) {
+        return packed >> 9 & 0x7c00 | packed >> 6 & 0x3e0 | packed >> 3 & 0x1f;
+    }
+
     private List<Optional<Paint>> kept(InkPixels pixels, Function<Rect, Item.AreaFill> named) {
-        Set<Integer> kept = new HashSet<>();
         List<Optional<Paint>> inOrder = new ArrayList<>();
-        double passed = 0;
-        for (int i : pixels.worstFirst()) {
-            passed += pixels.part[i];
-            int number = numbers[pixels.at[i]];
-            if (passed > pixels.all * LEFT_OUT && kept.add(seen[number] & 0xf8f8f8)) {
-                Rect cell = pixels.cell(pixels.at[i]).orElseThrow();
-                inOrder.add(
-                        Optional.of(
-                                Paint.sampled(
-                                        scene.planes().color(planes(number)), named.apply(cell))));
-            }
+        for (int i : pixels.worstOfEach()) {
+            Rect cell = pixels.cell(pixels.at[i]).orElseThrow();
+            inOrder.add(
+                    Optional.of(
+                            Paint.sampled(
+                                    scene.planes().color(planes(numbers[pixels.at[i]])),
+                                    named.apply(cell))));
         }
         return inOrder;
     }

@@ -31,7 +31,11 @@ public final class ChosenPixels {
      * @param chosen row by row from the top left
      */
     public static ChosenPixels of(int width, int height, BitSet chosen) {
-        int[] places = chosen.stream().toArray();
+        int[] places = new int[chosen.cardinality()];
+        for (int number = 0, at = -1; number < places.length; number++) {
+            at = chosen.nextSetBit(at + 1);
+            places[number] = at;
+        }
         int[] starts = new int[height + 1];
         for (int row = 0, number = 0; row <= height; row++) {
             while (number < places.length && places[number] < row * width) {

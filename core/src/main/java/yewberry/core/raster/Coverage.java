@@ -23,18 +23,64 @@ public final class Coverage {
         void pixel(int at, double covered);
     }
 
+    private final Mask mask;
     private final int left;
     private final int top;
-    private final int across;
-    private final int stride;
-    private final byte[] covered;
+    private final int width;
+    private final int height;
 
-    private Coverage(int left, int top, int across, int stride, byte[] covered) {
+    private Coverage(Mask mask, int left, int top, int width, int height) {
+        this.mask = mask;
         this.left = left;
         this.top = top;
-        this.across = across;
-        this.stride = stride;
-        this.covered = covered;
+        this.width = width;
+        this.height = height;
+    }
+
+    /**
+     * What is covered around a shape, wherever it lies.
+     *
+     * @param left of its own origin, in pixels
+     * @param top of its own origin, in pixels
+     * @param across pixels of a row
+     * @param covered row by row, 255 for a whole pixel
+     */
+    record Mask(int left, int top, int across, byte[] covered) {
+        private static final Mask EMPTY = new Mask(0, 0, 1, new byte[0]);
+
+        /** A shape in pixels, cut at the edges of a rectangle of them. */
+        static Mask of(Shape shape, int fromX, int fromY, int toX, int toY) {
+            Rectangle2D bounds = shape.getBounds2D();
+            int left = Math.clamp((long) Math.floor(bounds.getMinX()), fromX, toX);
+            int top = Math.clamp((long) Math.floor(bounds.getMinY()), fromY, toY);
+            int right = Math.clamp((long) Math.ceil(bounds.getMaxX()), left, toX);
+            int bottom = Math.clamp((long) Math.ceil(bounds.getMaxY()), top, toY);
+            if (bounds.isEmpty() || right == left || bottom == top) {
+                return EMPTY;
+            }
+            BufferedImage mask =
+                    new BufferedImage(right - left, bottom - top, BufferedImage.TYPE_BYTE_GRAY);
+            Graphics2D graphics = mask.createGraphics();
+            graphics.setRenderingHint(
+                    RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+            graphics.setRenderingHint(
+                    RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+            graphics.setColor(Color.WHITE);
+            graphics.translate(-left, -top);
+            graphics.fill(shape);
+            graphics.dispose();
+            byte[] covered = ((DataBufferByte) mask.getRaster().getDataBuffer()).getData();
+            return new Mask(left, top, right - left, covered);
+        }
+
+        int down() {
+            return covered.length / across;
+        }
+
+        /** It on a raster, with its origin at a pixel. */
+        Coverage at(int x, int y, int width, int height) {
+            return new Coverage(this, x + left, y + top, width, height);
+        }
     }
 
     /**
@@ -65,48 +111,25 @@ public final class Coverage {
      * @param shape in pixels of the raster
      */
     public static Coverage of(Shape shape, int width, int height) {
-        Rectangle2D bounds = shape.getBounds2D();
-        int left = Math.clamp((long) Math.floor(bounds.getMinX()), 0, width);
-        int top = Math.clamp((long) Math.floor(bounds.getMinY()), 0, height);
-        int right = Math.clamp((long) Math.ceil(bounds.getMaxX()), left, width);
-        int bottom = Math.clamp((long) Math.ceil(bounds.getMaxY()), top, height);
-        if (bounds.isEmpty() || right == left || bottom == top) {
-            return new Coverage(0, 0, 1, width, new byte[0]);
-        }
-        BufferedImage mask =
-                new BufferedImage(right - left, bottom - top, BufferedImage.TYPE_BYTE_GRAY);
-        Graphics2D graphics = mask.createGraphics();
-        graphics.setRenderingHint(
-                RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
-        graphics.setRenderingHint(
-                RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
-        graphics.setColor(Color.WHITE);
-        graphics.translate(-left, -top);
-        graphics.fill(shape);
-        graphics.dispose();
-        return new Coverage(
-                left,
-                top,
-                right - left,
-                width,
-                ((DataBufferByte) mask.getRaster().getDataBuffer()).getData());
+        return Mask.of(shape, 0, 0, width, height).at(0, 0, width, height);
     }
 
     /** Of each pixel of the raster how much is covered, 255 for all of it. */
     public byte[] whole(int pixels) {
         byte[] whole = new byte[pixels];
-        for (int i = 0; i < covered.length; i++) {
-            whole[(top + i / across) * stride + left + i % across] = covered[i];
-        }
+        forEach((at, covered) -> whole[at] = (byte) Math.round(covered * 255));
         return whole;
     }
 
     public void forEach(Each each) {
-        int row = top * stride + left;
-        for (int i = 0; i < covered.length; row += stride) {
-            for (int at = row; at < row + across; at++, i++) {
-                if (covered[i] != 0) {
-                    each.pixel(at, (covered[i] & 0xff) / 255.0);
+        int right = Math.min(width, left + mask.across());
+        int bottom = Math.min(height, top + mask.down());
+        for (int row = Math.max(0, top); row < bottom; row++) {
+            int from = Math.max(0, left);
+            int i = (row - top) * mask.across() + from - left;
+            for (int at = row * width + from; at < row * width + right; at++, i++) {
+                if (mask.covered()[i] != 0) {
+                    each.pixel(at, (mask.covered()[i] & 0xff) / 255.0);
                 }
             }
         }

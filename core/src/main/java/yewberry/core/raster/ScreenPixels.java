@@ -9,6 +9,7 @@ import yewberry.core.color.Cmyk;
 import yewberry.core.color.Inks;
 import yewberry.core.color.Medium;
 import yewberry.core.color.Rgb;
+import yewberry.core.color.ScreenTable;
 import yewberry.core.color.View;
 import yewberry.core.scene.Planes;
 
@@ -24,6 +25,7 @@ final class ScreenPixels {
     private final View view;
     private final double[][] equivalents;
     private final Map<Tuple, Integer> exact = new HashMap<>();
+    private ScreenTable table;
 
     ScreenPixels(Planes planes, View view) {
         this.planes = planes;
@@ -48,13 +50,13 @@ final class ScreenPixels {
      */
     int[] seen(PlaneRaster raster, BitSet pictured) {
         int[] rgb = new int[raster.width() * raster.height()];
-        byte[] tabled = tabled(raster, pictured);
+        boolean paper = planes.medium() == Medium.PAPER;
         float[] now = new float[raster.count()];
         float[] last = new float[raster.count()];
         int lastRgb = -1;
         for (int at = 0; at < rgb.length; at++) {
-            if (planes.medium() == Medium.PAPER && pictured.get(at)) {
-                rgb[at] = table(tabled, at);
+            if (paper && pictured.get(at)) {
+                rgb[at] = table(raster, at);
                 lastRgb = -1;
                 continue;
             }
@@ -65,64 +67,63 @@ final class ScreenPixels {
                 rgb[at] = lastRgb;
                 continue;
             }
-            rgb[at] = one(now, tabled, at);
+            rgb[at] = one(now, raster, at);
             lastRgb = rgb[at];
             System.arraycopy(now, 0, last, 0, now.length);
         }
         return rgb;
     }
 
-    private int one(float[] values, byte[] tabled, int at) {
+    private int one(float[] values, PlaneRaster raster, int at) {
+        if (planes.medium() == Medium.SCREEN) {
+            return exactly(values); // light is quicker worked out than found
+        }
         Integer known = exact.get(new Tuple(values));
         if (known != null) {
             return known;
         }
-        if (exact.size() >= MOST_EXACT && tabled.length > 0) {
-            return table(tabled, at);
+        if (exact.size() >= MOST_EXACT) {
+            return table(raster, at);
         }
+        int seen = exactly(values);
+        exact.put(new Tuple(values.clone()), seen);
+        return seen;
+    }
+
+    private int exactly(float[] values) {
         double[] colors = new double[values.length];
         for (int plane = 0; plane < colors.length; plane++) {
             colors[plane] = values[plane];
         }
-        int seen = packed(view.see(planes.color(colors)));
-        if (exact.size() < MOST_EXACT) {
-            exact.put(new Tuple(values.clone()), seen);
-        }
-        return seen;
+        return packed(view.see(planes.color(colors)));
     }
 
     private static int packed(Rgb color) {
         return color.red() << 16 | color.green() << 8 | color.blue();
     }
 
-    private int table(byte[] tabled, int at) {
-        int red = tabled[at * 3] & 0xff;
-        int green = tabled[at * 3 + 1] & 0xff;
-        int blue = tabled[at * 3 + 2] & 0xff;
+    private int table(PlaneRaster raster, int at) {
+        if (table == null) {
+            table = view.table();
+        }
+        int rgb =
+                table.rgb(
+                        level(raster, 0, at),
+                        level(raster, 1, at),
+                        level(raster, 2, at),
+                        level(raster, 3, at));
         return view.shifts()
-                ? packed(view.shifted(new Rgb(red, green, blue)))
-                : red << 16 | green << 8 | blue;
+                ? packed(view.shifted(new Rgb(rgb >> 16, rgb >> 8 & 0xff, rgb & 0xff)))
+                : rgb;
     }
 
-    /** All pixels by the table of the view; empty where light is exact anyway. */
-    private byte[] tabled(PlaneRaster raster, BitSet pictured) {
-        int pixels = raster.width() * raster.height();
-        if (planes.medium() == Medium.SCREEN || pictured.isEmpty() && pixels <= MOST_EXACT) {
-            return new byte[0];
+    /** What the inks of a plate come to, spot inks by what stands for them. */
+    private int level(PlaneRaster raster, int plate, int at) {
+        float sum = raster.printed(plate, at);
+        for (int spot = 0; spot < equivalents.length; spot++) {
+            sum += (float) (raster.printed(4 + spot, at) * equivalents[spot][plate]);
         }
-        byte[] process = new byte[pixels * 4];
-        for (int at = 0; at < pixels; at++) {
-            for (int plate = 0; plate < 4; plate++) {
-                float sum = raster.printed(plate, at);
-                for (int spot = 0; spot < equivalents.length; spot++) {
-                    sum += (float) (raster.printed(4 + spot, at) * equivalents[spot][plate]);
-                }
-                process[at * 4 + plate] = (byte) Math.round(Math.min(1, sum) * 255);
-            }
-        }
-        byte[] rgb = new byte[pixels * 3];
-        view.table().convert(process, rgb);
-        return rgb;
+        return (int) (Math.min(1, sum) * 255 + 0.5f);
     }
 
     /** What stands for each spot ink in process ink. */

@@ -1,5 +1,6 @@
 package yewberry.core.scene;
 
+import java.awt.geom.AffineTransform;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Placing;
@@ -153,6 +154,18 @@ public record PicturePlace(
     /** How far down it: 0 at its top edge, 1 at its bottom. */
     public double v(double px, double py) {
         return ((py - y) * acrossX - (px - x) * acrossY) / determinant();
+    }
+
+    /** From points of the page to {@link #u} and {@link #v}. */
+    public AffineTransform toPicture() {
+        double determinant = determinant();
+        return new AffineTransform(
+                downY / determinant,
+                -acrossY / determinant,
+                -downX / determinant,
+                acrossX / determinant,
+                (y * downX - x * downY) / determinant,
+                (x * acrossY - y * acrossX) / determinant);
     }
 
     private double determinant() {

@@ -1,5 +1,6 @@
 package yewberry.core.scene;
 
+import java.awt.geom.AffineTransform;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.asset.PlaneSampler;
 import yewberry.core.publication.RunOut;
@@ -7,6 +8,12 @@ import yewberry.core.publication.RunOut;
 /** The planes of a picture at a point of the page, between its pixels as a mean of the nearest. */
 final class PictureSource implements Painted.Source {
     private final AreaPaint.Picture picture;
+    private final double acrossX;
+    private final double acrossY;
+    private final double across;
+    private final double downX;
+    private final double downY;
+    private final double down;
     private final double opacity;
     private final int planes;
     private final PlaneSampler sampler;
@@ -22,6 +29,13 @@ final class PictureSource implements Painted.Source {
      */
     PictureSource(Item.AreaFill fill, AreaPaint.Picture picture, PlaneImage image, int count) {
         this.picture = picture;
+        AffineTransform toPicture = picture.place().toPicture();
+        this.acrossX = toPicture.getScaleX();
+        this.acrossY = toPicture.getShearX();
+        this.across = toPicture.getTranslateX();
+        this.downX = toPicture.getShearY();
+        this.downY = toPicture.getScaleY();
+        this.down = toPicture.getTranslateY();
         this.opacity = fill.opacity();
         this.planes = image.planes();
         this.sampler = new PlaneSampler(image);
@@ -56,8 +70,8 @@ final class PictureSource implements Painted.Source {
         }
         atX = x;
         atY = y;
-        double u = picture.place().u(x, y);
-        double v = picture.place().v(x, y);
+        double u = acrossX * x + acrossY * y + across;
+        double v = downX * x + downY * y + down;
         if (isOutside(u, v) && picture.runOut() != RunOut.MIRROR) {
             if (picture.runOut() == RunOut.EDGE_COLOR) {
                 System.arraycopy(edges[nearest(u, v)], 0, ink, 0, planes);
@@ -82,6 +96,9 @@ final class PictureSource implements Painted.Source {
     }
 
     private double within(double part) {
+        if (part >= 0 && part < 1) {
+            return part;
+        }
         if (picture.tiled()) {
             return part - Math.floor(part);
         }
