@@ -1,4 +1,12 @@
-import { useCallback, useEffect, useId, useMemo, useState, type KeyboardEvent } from "react";
+import {
+  useCallback,
+  useEffect,
+  useId,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+} from "react";
 import type { Selection } from "react-aria-components";
 import { useSearchParams } from "react-router";
 import styled from "styled-components";
@@ -12,20 +20,32 @@ import {
   type Point,
 } from "../api/queries";
 import type { Edit, Finding, Publication, Stratum } from "../api/types";
+import { PageActionsMenu } from "../pages/PageActions";
 import { useOpened } from "../publication/PublicationScreen";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { Failed, Notice, VisuallyHidden } from "../ui/Notice";
+import { Divider } from "../ui/Divider";
 import { counted, ratio } from "../ui/words";
 import { mm } from "../ui/length";
 import { keep, readKept, useKept } from "../ui/kept";
 import { BenchProvider, type Sampling } from "./BenchState";
 import { Catalogue } from "./Catalogue";
-import { Concertina } from "./Concertina";
+import { AROUND_LEAVES, Concertina } from "./Concertina";
 import { Legend } from "./Legend";
-import { PageActions } from "./PageActions";
 import { countedByPage } from "../findings/counted";
-import { allOpen, toggled, toggledAll, type Panel, type Panels } from "./panels";
+import {
+  allOpen,
+  isFolded,
+  leastSizes,
+  mostSizes,
+  toggled,
+  toggledAll,
+  usualSizes,
+  type Panel,
+  type Panels,
+  type PanelSizes,
+} from "./panels";
 import { PagePanel } from "./PagePanel";
 import { SpreadView, type Focus } from "./SpreadView";
 import { StrataPanel } from "./StrataPanel";
@@ -33,57 +53,67 @@ import { WalkBar, type Walk } from "./WalkBar";
 import { nextPercent, type Zoom } from "./zoom";
 import { ZoomBar } from "./ZoomBar";
 
-const Layout = styled.main<{ $left: boolean; $right: boolean }>`
+const Layout = styled.main<{ $left: number; $right: number }>`
   flex: 1;
   min-height: 0;
   display: grid;
   grid-template:
-    minmax(0, 1fr) auto /
-    ${({ $left }) => ($left ? "248px" : "0")} minmax(0, 1fr)
-    ${({ $right }) => ($right ? "300px" : "0")};
-  /* each in its column, also where the one before it is folded away */
-  & > :nth-child(3) {
-    grid-column: 2;
+    "left middle right" minmax(0, 1fr)
+    "foot foot foot" auto /
+    ${({ $left }) => $left}px minmax(0, 1fr) ${({ $right }) => $right}px;
+  & > .catalogueEdge {
+    grid-area: left;
+    justify-self: end;
+    margin-right: -3px;
   }
-  & > :nth-child(4) {
-    grid-column: 3;
+  & > .strataEdge {
+    grid-area: right;
+    margin-left: -3px;
+  }
+  & > .pagesEdge {
+    grid-area: foot;
+    margin-top: -3px;
   }
   @media ${theme.narrow} {
-    grid-template: none / minmax(0, 1fr);
-    & > :nth-child(n) {
-      grid-column: 1;
-    }
+    grid-template: "middle" "right" "foot" "left" / minmax(0, 1fr);
   }
 `;
 
-const Middle = styled.section`
+const Middle = styled.section<{ $folded: boolean }>`
+  grid-area: middle;
   display: flex;
-  flex-direction: column;
+  flex-direction: ${({ $folded }) => ($folded ? "row" : "column")};
   min-width: 0;
   min-height: 0;
   @media ${theme.narrow} {
-    grid-row: 1;
+    flex-direction: column;
   }
 `;
 
 const Right = styled.aside`
+  grid-area: right;
   overflow: auto;
   min-width: 0;
   background: ${theme.color.ground};
   border-left: 1px solid ${theme.color.rule};
   @media ${theme.narrow} {
-    grid-row: 2;
     border-left: 0;
   }
 `;
 
-const Foot = styled.section`
-  grid-column: 1 / -1;
+const Foot = styled.section<{ $height: number }>`
+  grid-area: foot;
+  display: flex;
+  &[hidden] {
+    display: none;
+  }
+  height: ${({ $height }) => $height}px;
   min-width: 0;
   background: ${theme.color.paper};
   border-top: 1px solid ${theme.color.rule};
   @media ${theme.narrow} {
-    grid-row: 3;
+    flex-direction: column;
+    height: auto;
   }
 `;
 
@@ -120,6 +150,8 @@ export function Bench() {
   const [walk, setWalk] = useState<Walk>("items");
   const [marks, setMarks] = useState(true);
   const [panels, setPanels] = useKept<Panels>(localStorage, "yewberry-panels", allOpen);
+  const [sizes, setSizes] = useKept<PanelSizes>(localStorage, "yewberry-panel-sizes", usualSizes);
+  const right = useRef<HTMLElement>(null);
   const [trial, setTrial] = useState<Edit>();
   const [sampling, setSampling] = useState<Sampling>();
   const [item, setItem] = useState(-1);
@@ -153,6 +185,8 @@ export function Bench() {
     (at: Point) => {
       setPoint({ page: at.page, x: tidy(at.x), y: tidy(at.y) });
       setFocus(undefined);
+      // what was pointed at stands at the top of its panel
+      right.current?.scrollTo({ top: 0 });
       if (at.page !== page?.id) {
         turnTo(at.page);
       }
@@ -273,9 +307,25 @@ export function Bench() {
     setAhead(still);
   };
 
+  const edge = (panel: Panel, label: string, axis: "width" | "height", grows: 1 | -1) => (
+    <Divider
+      className={`${panel}Edge`}
+      label={label}
+      axis={axis}
+      grows={grows}
+      size={sizes[panel]}
+      least={leastSizes[panel]}
+      most={mostSizes[panel]}
+      onSize={(change) => setSizes((last) => ({ ...last, [panel]: change(last[panel]) }))}
+    />
+  );
+
   return (
     <BenchProvider value={shared}>
-      <Layout $left={panels.catalogue} $right={panels.strata}>
+      <Layout
+        $left={panels.catalogue ? sizes.catalogue : 0}
+        $right={panels.strata ? sizes.strata : 0}
+      >
         <VisuallyHidden as="h1">{publication.name}, bench</VisuallyHidden>
         <Catalogue
           publication={publication}
@@ -283,7 +333,8 @@ export function Bench() {
           chosen={chosenOrOpen}
           hidden={!panels.catalogue}
         />
-        <Middle aria-label="Spread">
+        {panels.catalogue && edge("catalogue", "Width of the catalogue", "width", 1)}
+        <Middle aria-label="Spread" $folded={isFolded(panels)}>
           <ZoomBar
             zoom={zoom}
             percent={percent}
@@ -295,6 +346,7 @@ export function Bench() {
             onSelection={toSelection}
             onSpread={toSpread}
             panels={panels}
+            upright={isFolded(panels)}
             onPanel={(panel) => setPanels((last) => toggled(last, panel))}
           />
           {(spread.isError || picture.isError) && (
@@ -329,30 +381,35 @@ export function Bench() {
           ) : (
             !spread.isError && <Notice role="status">Drawing the spread…</Notice>
           )}
-          <Legend
-            setup={publication.setup}
-            marks={marks}
-            onMarks={setMarks}
-            showing={
-              trying
-                ? `Trying out: ${counted(preview.data.pages.length, "page changes", "pages change")}, ${counted(shownFindings.length, "finding", "findings")} here`
-                : `${counted(shownFindings.length, "finding", "findings")} on this spread`
-            }
-          />
+          {!isFolded(panels) && (
+            <Legend
+              setup={publication.setup}
+              marks={marks}
+              onMarks={setMarks}
+              showing={
+                trying
+                  ? `Trying out: ${counted(preview.data.pages.length, "page changes", "pages change")}, ${counted(shownFindings.length, "finding", "findings")} here`
+                  : `${counted(shownFindings.length, "finding", "findings")} on this spread`
+              }
+            />
+          )}
         </Middle>
-        <Right aria-label="What is painted" hidden={!panels.strata}>
-          <WalkBar id={keysId} walk={walk} onWalk={setWalk} />
+        {panels.strata && edge("strata", "Width of the strata", "width", -1)}
+        <Right ref={right} aria-label="What is painted" hidden={!panels.strata}>
           <StrataPanel publication={publication} point={point} viewing={viewing} />
           <PagePanel publication={publication} page={page} />
+          <WalkBar id={keysId} walk={walk} onWalk={setWalk} />
         </Right>
-        <Foot aria-label="All pages" hidden={!panels.pages}>
-          <PageActions
+        {panels.pages && edge("pages", "Height of the pages", "height", -1)}
+        <Foot aria-label="All pages" hidden={!panels.pages} $height={sizes.pages}>
+          <PageActionsMenu
             publication={publication}
             chosen={chosenOrOpen}
             onChoose={(pages) => choose(new Set(pages))}
           />
           <Concertina
             publication={publication}
+            height={sizes.pages - AROUND_LEAVES}
             open={page.id}
             selection={selection}
             findings={perPage}

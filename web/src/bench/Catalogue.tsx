@@ -22,6 +22,7 @@ import { PictureSection } from "../pictures/PictureSection";
 import { RecipeSection } from "../recipes/RecipeSection";
 
 const Column = styled.aside`
+  grid-area: left;
   overflow: auto;
   background: ${theme.color.ground};
   border-right: 1px solid ${theme.color.rule};

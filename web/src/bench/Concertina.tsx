@@ -7,11 +7,14 @@ import { theme } from "../theme";
 import { edges, SmallPage } from "../ui/SmallPage";
 import { counted } from "../ui/words";
 
-/** Of a page in the concertina, in pixels. */
-const HEIGHT = 74;
+/** What stands around the pages from top to bottom, in pixels. */
+export const AROUND_LEAVES = 54;
+
 const GAP = 14;
 
 const Strip = styled(Aria.ListBox)`
+  flex: 1;
+  min-width: 0;
   display: flex;
   align-items: flex-start;
   overflow-x: auto;
@@ -48,10 +51,10 @@ const Leaf = styled(Aria.ListBoxItem)<{ $gap: boolean; $open: boolean }>`
 `;
 
 /** Pages hang from one line, and those that face each other meet. */
-const Room = styled.span<{ $side: PageEntry["side"] | undefined }>`
+const Room = styled.span<{ $side: PageEntry["side"] | undefined; $height: number }>`
   display: flex;
   align-items: flex-start;
-  height: ${HEIGHT}px;
+  height: ${({ $height }) => $height}px;
   justify-content: ${({ $side }) =>
     $side === undefined ? "center" : $side === "LEFT" ? "flex-end" : "flex-start"};
   & img {
@@ -95,6 +98,7 @@ const Parentage = styled.span<{ $first: boolean; $last: boolean }>`
 /** All spreads in order, small; pages are chosen here, one or many. */
 export function Concertina({
   publication,
+  height,
   open,
   selection,
   findings,
@@ -102,6 +106,8 @@ export function Concertina({
   onSelection,
 }: {
   publication: Publication;
+  /** Of a page, in pixels. */
+  height: number;
   /** The page that is open; with nothing selected, it is what is acted on. */
   open: string;
   /** Kept as it came, because it remembers where a selection by Shift began. */
@@ -112,7 +118,7 @@ export function Concertina({
   onSelection: (selection: Aria.Selection) => void;
 }) {
   const { pages } = publication;
-  const sizeOf = useMemo(() => overviewSizes(publication, HEIGHT), [publication]);
+  const sizeOf = useMemo(() => overviewSizes(publication, height), [publication, height]);
   /** Whether another parent begins here than the page before has. */
   const begins = (index: number) =>
     index === 0 || index >= pages.length || pages[index]?.parent !== pages[index - 1]?.parent;
@@ -151,7 +157,7 @@ export function Concertina({
           textValue={label(page, publication, findings.get(page.id) ?? 0)}
           $gap={index > 0 && publication.pages[index - 1]?.spread !== page.spread}
         >
-          <Room $side={publication.setup.facing ? page.side : undefined}>
+          <Room $side={publication.setup.facing ? page.side : undefined} $height={height}>
             <SmallPage publication={publication} page={page} viewing={viewing} {...sizeOf(page)} />
           </Room>
           <Caption $right={publication.setup.facing && page.side === "RIGHT"}>

@@ -10,7 +10,8 @@ const Bar = styled.div`
   flex-wrap: wrap;
   align-items: center;
   gap: ${theme.space.half} ${theme.space.two};
-  min-height: 28px;
+  flex: none;
+  min-height: 26px;
   padding: 0 ${theme.space.two};
   font-size: ${theme.size.small};
   background: ${theme.color.ground};

@@ -13,10 +13,11 @@ import type { Point } from "../api/queries";
 import type { Finding, PlacedPage, Spread } from "../api/types";
 import { theme } from "../theme";
 import { VisuallyHidden } from "../ui/Notice";
+import { FindingMarks } from "./FindingMarks";
 import { ACTUAL, type Zoom } from "./zoom";
 
 /** How much of the desk is seen around a fitted spread, in pixels. */
-const DESK = 18;
+const DESK = 8;
 
 const Desk = styled.div`
   position: relative;
@@ -27,7 +28,9 @@ const Desk = styled.div`
   display: grid;
   place-content: safe center;
   background: ${theme.color.desk};
-  outline-offset: -4px;
+  &:focus-visible {
+    outline-offset: -3px;
+  }
   @media ${theme.narrow} {
     min-height: 420px;
     max-height: 80vh;
@@ -61,28 +64,6 @@ const Outline = styled.div`
     0 0 0 5px ${theme.color.paper};
 `;
 
-/** A bar beside the text, on the outer side of the page, so that it hides no words. */
-const Mark = styled.div<{ $right: boolean }>`
-  position: absolute;
-  pointer-events: none;
-  ${({ $right }) => ($right ? "border-right" : "border-left")}: 3px solid ${theme.color.fail};
-  outline: 1px solid ${theme.color.paper};
-`;
-
-const Tag = styled.span<{ $right: boolean }>`
-  position: absolute;
-  ${({ $right }) => ($right ? "left" : "right")}: calc(100% + 3px);
-  top: 0;
-  padding: 0 3px;
-  font-size: 12px;
-  line-height: 17px;
-  font-weight: 600;
-  white-space: nowrap;
-  color: ${theme.color.fail};
-  background: ${theme.color.paper};
-  border: 1px solid ${theme.color.fail};
-`;
-
 const Cross = styled.svg`
   position: absolute;
   width: 33px;
@@ -91,40 +72,6 @@ const Cross = styled.svg`
   pointer-events: none;
   overflow: visible;
 `;
-
-/** What a mark says of a finding that is no ratio. */
-const brief: Record<string, string> = {
-  "text-overflow": "no room",
-  "missing-characters": "no shape",
-  "stock-not-printed": "not printed",
-  "picture-too-coarse": "too coarse",
-  "picture-boxed": "box",
-  "pdf-not-for-press": "not for press",
-  "spot-cannot-blend": "spot ink",
-  "too-much-ink": "too much ink",
-  "small-type-inks": "small type",
-  "small-type-reversed": "small type",
-  "plain-black-area": "plain black",
-  "light-overprint": "overprint",
-  "ends-at-trim": "short of bleed",
-  "text-near-trim": "near trim",
-  "background-not-printed": "not printed",
-  "background-not-shown": "not shown",
-  "picture-unreadable": "not drawn",
-};
-
-/** How many of the findings before one stand at the very same place. */
-function before(findings: Finding[], index: number): number {
-  const here = findings[index];
-  return findings
-    .slice(0, index)
-    .filter(
-      (each) =>
-        each.pageId === here?.pageId &&
-        each.where.y === here.where.y &&
-        each.where.x === here.where.x,
-    ).length;
-}
 
 /** An item that the walk through the page has come to. */
 export interface Focus {
@@ -232,10 +179,6 @@ export function SpreadView({
     width: where.width * scale,
     height: where.height * scale,
   });
-  const bar = (on: PlacedPage, finding: Finding) => {
-    const { left, top, width, height } = place(on, finding.where);
-    return { left: on.side === "RIGHT" ? left + width + 3 : left - 6, top, width: 3, height };
-  };
   const pageOf = (id: string) => spread.pages.find((each) => each.page === id);
   const pointed = point && pageOf(point.page);
   const focused = focus && pageOf(focus.page);
@@ -257,19 +200,7 @@ export function SpreadView({
         style={{ width: spread.view.width * scale, height: spread.view.height * scale }}
       >
         <div className="picture" aria-hidden dangerouslySetInnerHTML={{ __html: picture }} />
-        {findings.map((finding, index) => {
-          const on = pageOf(finding.pageId);
-          return (
-            on && (
-              <Mark key={index} aria-hidden $right={on.side === "RIGHT"} style={bar(on, finding)}>
-                <Tag $right={on.side === "RIGHT"} style={{ top: 19 * before(findings, index) }}>
-                  {finding.severity === "DOUBTFUL" ? "△" : "✕"}{" "}
-                  {finding.ratio?.toFixed(2) ?? brief[finding.kind]}
-                </Tag>
-              </Mark>
-            )
-          );
-        })}
+        <FindingMarks spread={spread} findings={findings} scale={scale} />
         {focused && <Outline aria-hidden style={place(focused, focus.where)} />}
         {pointed && (
           <Cross

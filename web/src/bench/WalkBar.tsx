@@ -14,19 +14,21 @@ const Box = styled.div`
 
 const Line = styled.div`
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: ${theme.space.one};
+  justify-content: space-between;
+  gap: ${theme.space.half} ${theme.space.one};
   padding: 0 ${theme.space.half};
+  white-space: nowrap;
 `;
 
 const Group = styled(Aria.ToggleButtonGroup)`
   display: flex;
-  margin-left: auto;
 `;
 
 const Way = styled(Aria.ToggleButton)`
   min-height: ${theme.hit};
-  padding: 2px 10px;
+  padding: 2px 8px;
   font: inherit;
   color: ${theme.color.text};
   background: ${theme.color.paper};

@@ -18,14 +18,25 @@ import type { Panel, Panels } from "./panels";
 import { nextPercent, parsePercent, type Zoom } from "./zoom";
 
 const Bar = styled(Aria.Toolbar)`
+  flex: none;
   display: flex;
-  flex-wrap: wrap;
   align-items: center;
   gap: ${theme.space.half};
-  min-height: 40px;
-  padding: 0 ${theme.space.one};
   background: ${theme.color.ground};
-  border-bottom: 1px solid ${theme.color.rule};
+  &[data-orientation="horizontal"] {
+    flex-wrap: wrap;
+    min-height: 36px;
+    padding: 0 ${theme.space.one};
+    border-bottom: 1px solid ${theme.color.rule};
+  }
+  &[data-orientation="vertical"] {
+    flex-direction: column;
+    width: 96px;
+    padding: ${theme.space.one} ${theme.space.half};
+    border-right: 1px solid ${theme.color.rule};
+    font-size: ${theme.size.small};
+    text-align: center;
+  }
 `;
 
 const Percent = styled.div`
@@ -38,6 +49,10 @@ const Push = styled.span`
 
 const Ways = styled.div`
   display: flex;
+  [data-orientation="vertical"] > &[aria-label="Show"] {
+    flex-direction: column;
+    align-self: stretch;
+  }
 `;
 
 const Way = styled(Button)`
@@ -45,6 +60,9 @@ const Way = styled(Button)`
   border-radius: 0;
   & + & {
     margin-left: -1px;
+  }
+  [data-orientation="vertical"] > [aria-label="Show"] > & + & {
+    margin: -1px 0 0;
   }
   &[aria-pressed="true"] {
     border-color: ${theme.color.active};
@@ -71,6 +89,7 @@ export function ZoomBar({
   label,
   hasSelection,
   panels,
+  upright,
   onPanel,
   onZoom,
   onSelection,
@@ -84,6 +103,8 @@ export function ZoomBar({
   hasSelection: boolean;
   /** What is open around the spread. */
   panels: Panels;
+  /** Beside the spread, where all height is for it. */
+  upright: boolean;
   onPanel: (panel: Panel) => void;
   onZoom: (zoom: Zoom) => void;
   onSelection: () => void;
@@ -118,7 +139,7 @@ export function ZoomBar({
   ]);
 
   return (
-    <Bar aria-label="Spread and zoom">
+    <Bar aria-label="Spread and zoom" orientation={upright ? "vertical" : "horizontal"}>
       <QuietButton
         aria-label="Spread before"
         isDisabled={spread === 0}

@@ -5,14 +5,13 @@ import styled from "styled-components";
 import { useFindings, useSteps } from "../api/queries";
 import type { Finding, PageEntry, Publication, Viewing } from "../api/types";
 import { differs, label, parentName } from "../bench/Concertina";
-import { PageActions } from "../bench/PageActions";
+import { PageActions } from "../pages/PageActions";
 import { countedByPage } from "../findings/counted";
 import { useOpened } from "../publication/PublicationScreen";
 import { overviewSizes } from "../publication/sizes";
 import { theme } from "../theme";
 import { edges, SmallPage } from "../ui/SmallPage";
 import { VisuallyHidden } from "../ui/Notice";
-import { MoreActions } from "./MoreActions";
 import { useWidth } from "./useWidth";
 
 const Layout = styled.main`
@@ -201,11 +200,6 @@ export function Flatplan() {
       <VisuallyHidden as="h1">{publication.name}, flatplan</VisuallyHidden>
       <Bars>
         <PageActions
-          publication={publication}
-          chosen={chosen}
-          onChoose={(pages) => setSelection(new Set(pages))}
-        />
-        <MoreActions
           publication={publication}
           chosen={chosen}
           onChoose={(pages) => setSelection(new Set(pages))}

@@ -38,8 +38,8 @@ const Top = styled.header`
   flex-wrap: wrap;
   align-items: center;
   gap: ${theme.space.half} ${theme.space.two};
-  min-height: 48px;
-  padding: ${theme.space.half} ${theme.space.two};
+  min-height: 44px;
+  padding: 2px ${theme.space.two};
   background: ${theme.color.paper};
   border-bottom: 1px solid ${theme.color.rule};
 `;

@@ -140,9 +140,24 @@ export function Choice({
   );
 }
 
-const MenuRow = styled(Aria.MenuItem)`
+export const MenuRow = styled(Aria.MenuItem)`
   ${optionStyle}
+  white-space: nowrap;
+  &[data-disabled] {
+    color: ${theme.color.edge};
+    cursor: default;
+  }
 `;
+
+/** One thing to choose in a menu. */
+export function OptionRow({ option }: { option: Option }) {
+  return (
+    <MenuRow id={option.id} textValue={option.label}>
+      {option.color && <Chip $color={option.color} />}
+      <span>{option.label}</span>
+    </MenuRow>
+  );
+}
 
 /** A button that opens a list of things to do. */
 export function ChoiceMenu({
@@ -162,10 +177,7 @@ export function ChoiceMenu({
       <Popover>
         <Aria.Menu aria-label={label} onAction={(key) => onChoose(String(key))}>
           {options.map((option) => (
-            <MenuRow key={option.id} id={option.id} textValue={option.label}>
-              {option.color && <Chip $color={option.color} />}
-              <span>{option.label}</span>
-            </MenuRow>
+            <OptionRow key={option.id} option={option} />
           ))}
         </Aria.Menu>
       </Popover>

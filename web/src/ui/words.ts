@@ -40,3 +40,8 @@ export function freeName(name: string, taken: { name: string }[]): string {
   }
   return candidate;
 }
+
+/** As a sentence begins. */
+export function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
