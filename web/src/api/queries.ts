@@ -42,6 +42,22 @@ export function readColor(publication: Publication, text: string) {
   );
 }
 
+/** What is typed as a new swatch: a colour, and a name in front of it. */
+export function useNamedColor(publication: Publication, text: string) {
+  return useQuery({
+    queryKey: ["named-color", publication.id, publication.setup.press.condition, text.trim()],
+    queryFn: text.trim()
+      ? () =>
+          answered(
+            client.GET("/api/publications/{id}/colors/named", {
+              params: { path: { id: publication.id }, query: { text } },
+            }),
+          )
+      : skipToken,
+    staleTime: Infinity,
+  });
+}
+
 /**
  * A length as it was typed, which may be a calculation.
  *
@@ -109,6 +125,23 @@ export function useStamps(
           )
       : skipToken,
     staleTime: Infinity,
+  });
+}
+
+/** What lies on some pages, to be changed together; what was read before stands meanwhile. */
+export function useCommonLayer(publication: Publication, pages: string[]) {
+  return useQuery({
+    queryKey: ["common-layer", publication.id, pages.join(" "), publication.revision],
+    queryFn: () =>
+      answered(
+        client.POST("/api/publications/{id}/layers", {
+          params: { path: { id: publication.id } },
+          body: { pages },
+        }),
+      ),
+    staleTime: Infinity,
+    placeholderData: (before, query) =>
+      query?.queryKey[2] === pages.join(" ") ? before : undefined,
   });
 }
 

@@ -8,6 +8,7 @@ export type AssetEntry = Schemas["AssetView"];
 export type Background = Schemas["Background"];
 export type Brought = Schemas["Brought"];
 export type Color = Schemas["Color"];
+export type CommonBackground = Schemas["CommonBackground"];
 export type Definition = Schemas["Definition"];
 export type EverySpace = Schemas["EverySpace"];
 export type Edit = Schemas["Edit"];

@@ -31,6 +31,7 @@ export function AnchorFields({
   unit,
   trim,
   value,
+  way,
   onChange,
 }: {
   label: string;
@@ -38,6 +39,8 @@ export function AnchorFields({
   /** The page that percentages are of. */
   trim: Setup["trim"];
   value: Anchored;
+  /** Of what holds these properties. */
+  way: string;
   onChange: (changed: Partial<Anchored>) => unknown;
 }) {
   const { anchor } = value;
@@ -47,12 +50,14 @@ export function AnchorFields({
         label={label}
         value={anchor.across}
         options={across}
+        way={`${way}.anchor.across`}
         onChange={(id) => onChange({ anchor: { ...anchor, across: id as Anchor["across"] } })}
       />
       <Choice
         label="and"
         value={anchor.down}
         options={down}
+        way={`${way}.anchor.down`}
         onChange={(id) => onChange({ anchor: { ...anchor, down: id as Anchor["down"] } })}
       />
       <LengthField
@@ -60,6 +65,7 @@ export function AnchorFields({
         unit={unit}
         of={trim.width}
         value={value.across}
+        way={`${way}.across`}
         onCommit={(length) => onChange({ across: length })}
       />
       <LengthField
@@ -67,6 +73,7 @@ export function AnchorFields({
         unit={unit}
         of={trim.height}
         value={value.down}
+        way={`${way}.down`}
         onCommit={(length) => onChange({ down: length })}
       />
     </>

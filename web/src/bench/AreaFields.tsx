@@ -99,6 +99,7 @@ export function AreaFields({
           unit={unit}
           of={area.edge === "TOP" || area.edge === "BOTTOM" ? trim.height : trim.width}
           value={area.depth}
+          way="area.depth"
           onCommit={(depth) => onChange({ ...area, depth })}
         />
       )}
@@ -107,6 +108,7 @@ export function AreaFields({
           label="Lost in the binding, each page"
           unit={unit}
           value={area.spineLoss}
+          way="area.spineLoss"
           onCommit={(spineLoss) => onChange({ ...area, spineLoss })}
         />
       )}
@@ -136,6 +138,7 @@ function RectangleFields({
           unit={unit}
           trim={trim}
           value={area}
+          way="area"
           onChange={(changed) => onChange({ ...area, ...changed })}
         />
         <LengthField
@@ -143,6 +146,7 @@ function RectangleFields({
           unit={unit}
           of={trim.width}
           value={area.width}
+          way="area.width"
           onCommit={(width) => onChange({ ...area, width })}
         />
         <LengthField
@@ -150,6 +154,7 @@ function RectangleFields({
           unit={unit}
           of={trim.height}
           value={area.height}
+          way="area.height"
           onCommit={(height) => onChange({ ...area, height })}
         />
       </Row>
@@ -161,6 +166,7 @@ function RectangleFields({
               key={edge}
               label={`Bleeds, ${name}`}
               checked={area.bleeds.includes(edge)}
+              way="area.bleeds"
               onChange={(checked) =>
                 onChange({
                   ...area,

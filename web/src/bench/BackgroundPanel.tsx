@@ -3,16 +3,15 @@ import { useCallback, useEffect, useState } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
-import type { Edit, PageEntry, Publication } from "../api/types";
+import type { Edit, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { useCommands } from "../ui/commands";
-import { Choice } from "../ui/Choice";
 import { Quiet } from "../ui/Fold";
 import { useBench } from "./BenchState";
 import { newBackground } from "./newBackground";
-import { targetsOf, type Target } from "./targets";
+import { PAGES, type Scope } from "./scope";
 import { newSwatch } from "./newSwatch";
 import { SwatchEditor } from "./SwatchEditor";
 
@@ -65,52 +64,51 @@ const Wrapping = styled.span`
 `;
 
 /** Puts a colour on a parent or on pages, out to the bleed, and shows it before it is done. */
-export function BackgroundPanel({
-  publication,
-  page,
-  chosen,
-}: {
-  publication: Publication;
-  page: PageEntry;
-  chosen: PageEntry[];
-}) {
+export function BackgroundPanel({ publication }: { publication: Publication }) {
   const steps = useSteps(publication);
   const bench = useBench();
   const [open, setOpen] = useState(false);
-  const [wanted, setWanted] = useState<string>();
-  const targets = targetsOf(publication, page, chosen);
+  const [tried, setTried] = useState<string>();
   const [made, setMade] = useState<string>();
   const fresh = publication.swatches.find((swatch) => swatch.id === made);
-  const target = targets.find((each) => each.id === wanted) ?? targets[0];
 
   const close = () => {
     setOpen(false);
-    bench.tryOut(undefined);
+    setTried(undefined);
   };
   const toggle = () => {
-    setWanted(undefined);
     setOpen(!open);
-    bench.tryOut(undefined);
+    setTried(undefined);
   };
 
-  const { reveal } = bench;
+  const { reveal, scope, scopes, changeScope, tryOut } = bench;
+  useEffect(() => {
+    tryOut(tried === undefined ? undefined : edit(scope, tried, false));
+  }, [tryOut, scope, tried]);
   const begin = useCallback(() => {
-    reveal("catalogue");
-    setWanted(undefined);
+    reveal("strata");
     setOpen(true);
   }, [reveal]);
+  // once more: to the parent of the page, and back to the pages
+  const other = scope.id === PAGES ? scopes.find(({ parent }) => parent) : scopes[0];
+  const press = useCallback(() => {
+    if (open && other) {
+      changeScope(other.id);
+    }
+    begin();
+  }, [open, other, changeScope, begin]);
   useCommands([{ label: "Colour to the bleed…", keys: "Alt + C", run: begin }]);
 
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       if (event.altKey && !event.ctrlKey && event.code === "KeyC") {
         event.preventDefault();
-        begin();
+        press();
       }
     };
     window.addEventListener("keydown", onKeyDown);
     return () => window.removeEventListener("keydown", onKeyDown);
-  }, [begin]);
+  }, [press]);
 
   return (
     <Panel
@@ -127,31 +125,25 @@ export function BackgroundPanel({
         <PaintBucket size={15} aria-hidden />
         Colour to the bleed…
       </Wide>
-      {open && target && (
+      {open && (
         <>
-          <Choice
-            label="Put it on"
-            value={target.id}
-            options={targets.map(({ id, label }) => ({ id, label }))}
-            onChange={setWanted}
-          />
           <List
-            aria-label={`Swatch for ${target.label}`}
+            aria-label={`Swatch for ${scope.label}`}
             // The list is what the button was pressed for; focus has to follow.
             // eslint-disable-next-line jsx-a11y/no-autofocus
             autoFocus="first"
             items={publication.swatches}
             onAction={(swatch) => {
               close();
-              steps.make(edit(target, String(swatch), true), "Coloured, out to the bleed");
+              steps.make(edit(scope, String(swatch), true), "Coloured, out to the bleed");
             }}
           >
             {(swatch) => (
               <Row
                 id={swatch.id}
                 textValue={swatch.name}
-                onHoverStart={() => bench.tryOut(edit(target, swatch.id, false))}
-                onFocus={() => bench.tryOut(edit(target, swatch.id, false))}
+                onHoverStart={() => setTried(swatch.id)}
+                onFocus={() => setTried(swatch.id)}
               >
                 <Chip $color={swatch.screen} $size={22} />
                 <span>
@@ -172,7 +164,7 @@ export function BackgroundPanel({
                   type: "several",
                   edits: [
                     { type: "addSwatch", swatch: newSwatch(id, publication) },
-                    edit(target, id, true),
+                    edit(scope, id, true),
                   ],
                 },
                 "New swatch, out to the bleed",
@@ -180,7 +172,7 @@ export function BackgroundPanel({
             }}
           >
             <Plus size={15} aria-hidden />
-            <Wrapping>New swatch for {target.label}</Wrapping>
+            <Wrapping>New swatch for {scope.label}</Wrapping>
           </Button>
         </>
       )}
@@ -197,10 +189,10 @@ export function BackgroundPanel({
 const trial = "00000000-0000-4000-8000-000000000000";
 
 /** Ids are new when it is done; a trial has a fixed one, so that it is asked for once. */
-function edit(target: Target, swatch: string, real: boolean): Edit {
+function edit(scope: Scope, swatch: string, real: boolean): Edit {
   return {
     type: "several",
-    edits: target.owners.map((owner, index) => ({
+    edits: scope.owners.map((owner, index) => ({
       type: "addBackground",
       owner,
       background: newBackground(

@@ -21,6 +21,7 @@ import {
 } from "../api/queries";
 import type { Edit, Finding, Publication, Stratum } from "../api/types";
 import { PageActionsMenu } from "../pages/PageActions";
+import { useDroppedFiles } from "../pictures/useDroppedFiles";
 import { useOpened } from "../publication/PublicationScreen";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
@@ -46,7 +47,10 @@ import {
   type Panels,
   type PanelSizes,
 } from "./panels";
-import { PagePanel } from "./PagePanel";
+import { BackgroundPanel } from "./BackgroundPanel";
+import { noScope, PAGES, scopesOf } from "./scope";
+import { ScopeBar } from "./ScopeBar";
+import { ScopePanel } from "./ScopePanel";
 import { SpreadView, type Focus } from "./SpreadView";
 import { StrataPanel } from "./StrataPanel";
 import { WalkBar, type Walk } from "./WalkBar";
@@ -150,10 +154,12 @@ export function Bench() {
   const [walk, setWalk] = useState<Walk>("items");
   const [marks, setMarks] = useState(true);
   const [panels, setPanels] = useKept<Panels>(localStorage, "yewberry-panels", allOpen);
+  const files = useDroppedFiles(publication);
   const [sizes, setSizes] = useKept<PanelSizes>(localStorage, "yewberry-panel-sizes", usualSizes);
   const right = useRef<HTMLElement>(null);
   const [trial, setTrial] = useState<Edit>();
   const [sampling, setSampling] = useState<Sampling>();
+  const [wanted, setWanted] = useState(PAGES);
   const [item, setItem] = useState(-1);
   const [ahead, setAhead] = useState(still);
   const keysId = useId();
@@ -175,6 +181,8 @@ export function Bench() {
         setNumber(to.number);
         setAddress({ page: String(to.number) }, { replace: true });
         setSelection(new Set());
+        // a parent goes on being changed as long as it is in sight
+        setWanted((last) => (last === to.parent ? last : PAGES));
         setItem(-1);
         setAhead(still);
       }
@@ -193,15 +201,26 @@ export function Bench() {
     },
     [page?.id, turnTo],
   );
+  const scopes = useMemo(() => {
+    const chosen = publication.pages.filter(
+      (each) => selection === "all" || selection.has(each.id),
+    );
+    return page ? scopesOf(publication, page, chosen.length > 0 ? chosen : [page]) : [];
+  }, [publication, page, selection]);
+  const scope = scopes.find((each) => each.id === wanted) ?? scopes[0];
   const shared = useMemo(
     () => ({
+      scope: scope ?? noScope,
+      scopes,
+      changeScope: setWanted,
       tryOut: setTrial,
       look,
       reveal: (panel: Panel) => setPanels((last) => ({ ...last, [panel]: true })),
       sampling,
       sample: setSampling,
+      canSample: true,
     }),
-    [look, sampling, setPanels],
+    [look, sampling, setPanels, scope, scopes],
   );
 
   const open = page?.number ?? 1;
@@ -212,8 +231,7 @@ export function Bench() {
   if (!page) {
     return null;
   }
-  const chosen = publication.pages.filter((each) => selection === "all" || selection.has(each.id));
-  const chosenOrOpen = chosen.length > 0 ? chosen : [page];
+  const chosenOrOpen = scopes[0]?.pages ?? [page];
   const trying = trial !== undefined && preview.data !== undefined && !preview.isPlaceholderData;
   const shownFindings = trying
     ? preview.data.findings
@@ -303,6 +321,7 @@ export function Bench() {
       setAddress({ page: String(to.number) }, { replace: true });
     }
     setSelection(keys);
+    setWanted(PAGES);
     setItem(-1);
     setAhead(still);
   };
@@ -332,6 +351,8 @@ export function Bench() {
           page={page}
           chosen={chosenOrOpen}
           hidden={!panels.catalogue}
+          isImporting={files.isPending}
+          onFiles={(dropped) => files.drop(dropped, undefined)}
         />
         {panels.catalogue && edge("catalogue", "Width of the catalogue", "width", 1)}
         <Middle aria-label="Spread" $folded={isFolded(panels)}>
@@ -377,6 +398,12 @@ export function Bench() {
               onPoint={look}
               onKey={onKey}
               onPercent={setPercent}
+              onFiles={(dropped, on) =>
+                files.drop(
+                  dropped,
+                  publication.pages.find((each) => each.id === on),
+                )
+              }
             />
           ) : (
             !spread.isError && <Notice role="status">Drawing the spread…</Notice>
@@ -396,8 +423,10 @@ export function Bench() {
         </Middle>
         {panels.strata && edge("strata", "Width of the strata", "width", -1)}
         <Right ref={right} aria-label="What is painted" hidden={!panels.strata}>
+          <ScopeBar />
+          <BackgroundPanel publication={publication} />
           <StrataPanel publication={publication} point={point} viewing={viewing} />
-          <PagePanel publication={publication} page={page} />
+          <ScopePanel publication={publication} />
           <WalkBar id={keysId} walk={walk} onWalk={setWalk} />
         </Right>
         {panels.pages && edge("pages", "Height of the pages", "height", -1)}
@@ -417,6 +446,7 @@ export function Bench() {
             onSelection={choose}
           />
         </Foot>
+        {files.dialog}
       </Layout>
       <VisuallyHidden role="status">
         {strata.data && !strata.isPlaceholderData ? announced(strata.data, focus?.label) : ""}

@@ -2,6 +2,7 @@ import { createContext, useContext } from "react";
 import type { Point } from "../api/queries";
 import type { Edit } from "../api/types";
 import type { Panel } from "./panels";
+import { noScope, type Scope } from "./scope";
 import type { Taken } from "./sampler";
 
 /** A colour that is to be taken from the page: for what, and what is done with it. */
@@ -21,17 +22,27 @@ export interface BenchState {
   look: (point: Point) => void;
   /** Folds a panel out, where something is about to happen in it. */
   reveal: (panel: Panel) => void;
+  /** What is being changed, and what else could be. */
+  scope: Scope;
+  scopes: Scope[];
+  changeScope: (id: string) => void;
   sampling: Sampling | undefined;
   /** Begins or, with nothing, ends taking a colour from the page. */
   sample: (sampling: Sampling | undefined) => void;
+  /** Whether there is a page to take a colour from. */
+  canSample: boolean;
 }
 
 const Context = createContext<BenchState>({
   tryOut: () => undefined,
   look: () => undefined,
   reveal: () => undefined,
+  scope: noScope,
+  scopes: [],
+  changeScope: () => undefined,
   sampling: undefined,
   sample: () => undefined,
+  canSample: false,
 });
 
 export const BenchProvider = Context.Provider;

@@ -1,5 +1,5 @@
 import { Plus, Search } from "lucide-react";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
 import type { PageEntry, Publication } from "../api/types";
@@ -9,13 +9,15 @@ import { Chip } from "../ui/Chip";
 import { useCommands } from "../ui/commands";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { Section } from "../ui/Section";
+import { dropping, useFileDrop } from "../ui/useFileDrop";
 import { counted, freeName } from "../ui/words";
-import { BackgroundPanel } from "./BackgroundPanel";
 import { LookEditor } from "./LookEditor";
 import { ParentEditor } from "./ParentEditor";
 import { newSwatch } from "./newSwatch";
 import { SwatchEditor } from "./SwatchEditor";
 import { useBench } from "./BenchState";
+import { searched } from "./search";
+import { TypedSwatch } from "./TypedSwatch";
 import { useReorder } from "./useReorder";
 import { PaletteDialog } from "../color/PaletteDialog";
 import { PictureSection } from "../pictures/PictureSection";
@@ -71,6 +73,8 @@ const Movable = styled.div`
 
 const Values = styled.span`
   display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
   font-size: 12px;
   font-weight: 400;
   color: ${theme.color.quiet};
@@ -82,16 +86,33 @@ export function Catalogue({
   page,
   chosen,
   hidden,
+  isImporting,
+  onFiles,
 }: {
   publication: Publication;
   page: PageEntry;
   chosen: PageEntry[];
   hidden: boolean;
+  isImporting: boolean;
+  /** Imports files. */
+  onFiles: (files: File[]) => void;
 }) {
+  const { isOver, dropProps } = useFileDrop(onFiles);
   const steps = useSteps(publication);
   const { reveal } = useBench();
   const [search, setSearch] = useState("");
   const [palette, setPalette] = useState(false);
+  const [openSwatches, setOpenSwatches] = useState<ReadonlySet<string>>(new Set());
+  const fold = (id: string, open: boolean) =>
+    setOpenSwatches((last) => {
+      const next = new Set(last);
+      if (open) {
+        next.add(id);
+      } else {
+        next.delete(id);
+      }
+      return next;
+    });
   const addParent = () =>
     steps.make(
       {
@@ -101,11 +122,11 @@ export function Catalogue({
       },
       "Parent added",
     );
-  const addSwatch = () =>
-    steps.make(
-      { type: "addSwatch", swatch: newSwatch(crypto.randomUUID(), publication) },
-      "Swatch added; open it to give it its values",
-    );
+  const addSwatch = () => {
+    const id = crypto.randomUUID();
+    steps.make({ type: "addSwatch", swatch: newSwatch(id, publication) }, "Swatch added");
+    fold(id, true);
+  };
   const shown = (act: () => void) => {
     reveal("catalogue");
     act();
@@ -119,31 +140,47 @@ export function Catalogue({
     publication.swatches.map((swatch) => swatch.id),
     (swatch, after) => steps.make({ type: "moveSwatch", swatch, ...(after ? { after } : {}) }),
   );
-  const wanted = search.trim().toLocaleLowerCase();
-  const fits = (name: string) => name.toLocaleLowerCase().includes(wanted);
-  const swatches = publication.swatches.filter((swatch) => fits(swatch.name));
-  const parents = publication.parents.filter((parent) => fits(parent.name));
-  const looks = publication.looks.filter((entry) => fits(entry.look.name));
-  const pictures = publication.assets.filter((entry) => fits(entry.asset.name));
-  const recipes = publication.recipes.filter((entry) => fits(entry.recipe.name));
+  const wanted = search.trim();
+  const { swatches, parents, looks, pictures, recipes, because } = useMemo(
+    () => searched(publication, search),
+    [publication, search],
+  );
+  const usesWhat = (id: string) =>
+    because.has(id) && <Values>{`uses “${because.get(id)}”`}</Values>;
   const found = swatches.length + parents.length + looks.length + pictures.length + recipes.length;
 
   return (
-    <Column aria-label="Catalogue" hidden={hidden}>
-      <BackgroundPanel publication={publication} page={page} chosen={chosen} />
+    <Column
+      aria-label="Catalogue"
+      hidden={hidden}
+      style={isOver ? dropping : undefined}
+      {...dropProps}
+    >
       <Finder>
         <Search size={15} aria-hidden />
         <input
           type="search"
           aria-label="Search the catalogue"
           placeholder="Search the catalogue"
+          title="A name, or values such as C82 or #0f4a38; a colour makes a new swatch"
           value={search}
           onChange={(event) => setSearch(event.target.value)}
         />
       </Finder>
+      <TypedSwatch
+        publication={publication}
+        typed={wanted}
+        onMade={(id) => {
+          setSearch("");
+          fold(id, true);
+        }}
+      />
       {found === 0 && (
         <Section title="Nothing found" note="">
-          <p>Nothing in the catalogue has “{search.trim()}” in its name.</p>
+          <p>
+            Nothing in the catalogue has “{wanted}” in its name or values. A colour, such as
+            “Harbour #0f4a38” or “Dusk C82 M64”, makes a new swatch.
+          </p>
         </Section>
       )}
       {parents.length > 0 && (
@@ -161,7 +198,10 @@ export function Catalogue({
               key={parent.id}
               head={
                 <>
-                  <Name>{parent.name}</Name>
+                  <Name>
+                    {parent.name}
+                    {usesWhat(parent.id)}
+                  </Name>
                   <Quiet>{counted(parent.pages, "page", "pages")}</Quiet>
                 </>
               }
@@ -187,6 +227,8 @@ export function Catalogue({
           {swatches.map((swatch) => (
             <Movable key={swatch.id} {...rowOf(swatch.id)}>
               <Fold
+                isExpanded={openSwatches.has(swatch.id)}
+                onExpandedChange={(open) => fold(swatch.id, open)}
                 head={
                   <>
                     <Chip $color={swatch.screen} $size={24} />
@@ -217,6 +259,8 @@ export function Catalogue({
         chosen={chosen}
         pictures={pictures}
         searching={wanted !== ""}
+        isImporting={isImporting}
+        onFiles={onFiles}
       />
       {looks.length > 0 && (
         <Section
@@ -259,6 +303,7 @@ export function Catalogue({
                     <Values>
                       {entry.look.family}, {entry.look.size}
                     </Values>
+                    {usesWhat(entry.look.id)}
                   </Name>
                   <Quiet>{entry.uses === 0 ? "unused" : `${entry.uses} ×`}</Quiet>
                 </>

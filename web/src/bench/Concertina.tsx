@@ -86,6 +86,7 @@ const Parentage = styled.span<{ $first: boolean; $last: boolean }>`
     position: absolute;
     left: 0;
     top: 0;
+    z-index: 1;
     font-size: 12px;
     line-height: 18px;
     color: ${theme.color.quiet};

@@ -25,9 +25,9 @@ const Tag = styled.span<{ $right: boolean }>`
   border: 1px solid ${theme.color.fail};
 `;
 
-const Dot = styled.span<{ $right: boolean }>`
+const Dot = styled.span<{ $right: boolean; $outside: boolean }>`
   position: absolute;
-  ${({ $right }) => ($right ? "right" : "left")}: -4px;
+  ${({ $right }) => ($right ? "left" : "right")}: ${({ $outside }) => ($outside ? "calc(100% + 2px)" : `${-(DOT - 4)}px`)};
   width: ${DOT}px;
   height: ${DOT}px;
   border-radius: 50%;
@@ -47,10 +47,10 @@ export function FindingMarks({
   scale: number;
 }) {
   const marks = useMemo(() => marksOn(spread, findings, scale), [spread, findings, scale]);
-  return marks.map(({ right, bar, below, text, dot }, index) => (
+  return marks.map(({ right, bar, below, text, dot, outside }, index) => (
     <Bar key={index} aria-hidden $right={right} style={bar}>
       {dot ? (
-        <Dot $right={right} title={text} style={{ top: below }} />
+        <Dot $right={right} $outside={outside} title={text} style={{ top: below }} />
       ) : (
         <Tag $right={right} style={{ top: below }}>
           {text}

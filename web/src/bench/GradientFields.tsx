@@ -29,8 +29,8 @@ export function GradientFields({
 }: {
   publication: Publication;
   gradient: Gradient;
-  /** The edit that gives the background a gradient. */
-  giving: (gradient: Gradient) => Edit;
+  /** The edit that gives the background a gradient; what is at some ways was chosen for all. */
+  giving: (gradient: Gradient, ways: string[]) => Edit;
   onChange: (gradient: Gradient) => unknown;
 }) {
   const { stops } = gradient;
@@ -62,6 +62,7 @@ export function GradientFields({
         <Choice
           label="Type"
           value={gradient.kind}
+          way="fill.kind"
           options={[
             { id: "LINEAR", label: "Linear" },
             { id: "RADIAL", label: "Radial" },
@@ -72,6 +73,7 @@ export function GradientFields({
           <NumberField
             label="Angle °"
             value={gradient.angle}
+            way="fill.angle"
             onCommit={(angle) => onChange({ ...gradient, angle })}
           />
         )}
@@ -79,25 +81,30 @@ export function GradientFields({
       <Tick
         label="Reverse"
         checked={gradient.reversed}
+        way="fill.reversed"
         onChange={(reversed) => onChange({ ...gradient, reversed })}
       />
       {stops.map((stop, index) => (
         <StopBox key={index} aria-label={`Stop ${index + 1}`}>
-          <Row $columns="minmax(0, 1fr) auto">
+          <Row $columns="minmax(0, 1fr) auto" style={{ alignItems: "start" }}>
             <div>
               <SwatchChoice
                 publication={publication}
                 label={`Stop ${index + 1}`}
                 naming={`stop ${index + 1} of this gradient`}
                 value={stop.color.swatch}
+                way={`fill.stops.${index}.color.swatch`}
                 begin={stop.color.swatch}
                 giving={(swatch, tint) =>
-                  giving(changed(index, { color: { swatch, tint: tint ?? stop.color.tint } }))
+                  giving(changed(index, { color: { swatch, tint: tint ?? stop.color.tint } }), [
+                    `fill.stops.${index}.color.swatch`,
+                  ])
                 }
               />
             </div>
             <QuietButton
               aria-label={`Remove stop ${index + 1}`}
+              style={{ marginTop: 20 }}
               isDisabled={stops.length === 2}
               onPress={() =>
                 onChange({ ...gradient, stops: stops.filter((_, each) => each !== index) })
@@ -110,16 +117,19 @@ export function GradientFields({
             <NumberField
               label="Position %"
               value={stop.position}
+              way={`fill.stops.${index}.position`}
               onCommit={(position) => set(index, { position })}
             />
             <NumberField
               label="Tint %"
               value={stop.color.tint}
+              way={`fill.stops.${index}.color.tint`}
               onCommit={(tint) => set(index, { color: { ...stop.color, tint } })}
             />
             <NumberField
               label="Opacity %"
               value={stop.opacity}
+              way={`fill.stops.${index}.opacity`}
               onCommit={(opacity) => set(index, { opacity })}
             />
           </Row>

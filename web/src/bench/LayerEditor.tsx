@@ -1,30 +1,40 @@
 import { PaintBucket, Type } from "lucide-react";
 import { useSteps } from "../api/queries";
-import type { Layer, Owner, Publication } from "../api/types";
+import type { CommonBackground, Owner, Publication, TextFrame } from "../api/types";
 import { Button } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { ChoiceMenu } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
 import { Stack } from "../ui/Field";
-import { Fold, Name } from "../ui/Fold";
+import { Fold, Name, Quiet } from "../ui/Fold";
+import { numbersInWords } from "../ui/words";
 import { newBackground } from "./newBackground";
 import { BackgroundEditor, inWords } from "./BackgroundEditor";
 import { FrameEditor } from "./FrameEditor";
 
-/** What lies on a page or a parent, and the two things that can be put on it. */
+/** What lies on a parent or on some pages, and the two things that can be put there. */
 export function LayerEditor({
   publication,
-  owner,
-  layer,
+  owners,
+  backgrounds,
+  frames,
 }: {
   publication: Publication;
-  owner: Owner;
-  layer: Layer;
+  /** One parent, or pages. */
+  owners: Owner[];
+  /** From the lowest up. */
+  backgrounds: CommonBackground[];
+  /** Of the one page or parent. */
+  frames: TextFrame[];
 }) {
   const steps = useSteps(publication);
   const screen = (id: string) =>
     publication.swatches.find((swatch) => swatch.id === id)?.screen ?? "transparent";
   const { margins } = publication.setup;
+  const [owner] = owners;
+  if (!owner) {
+    return null;
+  }
 
   return (
     <Stack>
@@ -40,52 +50,70 @@ export function LayerEditor({
         onChoose={(swatch) =>
           steps.make(
             {
-              type: "addBackground",
-              owner,
-              background: newBackground(crypto.randomUUID(), swatch),
+              type: "several",
+              edits: owners.map((each) => ({
+                type: "addBackground",
+                owner: each,
+                background: newBackground(crypto.randomUUID(), swatch),
+              })),
             },
             "Background added, out to the bleed",
           )
         }
       />
-      {[...layer.backgrounds].reverse().map((background) => (
-        <Fold
-          key={background.id}
-          head={
-            <>
-              {background.fill.type === "solid" && (
-                <Chip $color={screen(background.fill.color.swatch)} />
-              )}
-              <Name>{inWords(background, publication)}</Name>
-            </>
-          }
+      {[...backgrounds].reverse().map((common) => {
+        const { background, ids, pages } = common;
+        const elsewhere = pages.length > 0 && pages.length !== owners.length;
+        return (
+          <Fold
+            key={`${background.id} ${ids.length}`}
+            head={
+              <>
+                {background.fill.type === "solid" && (
+                  <Chip
+                    $color={
+                      common.differing.includes("fill.color.swatch")
+                        ? "transparent"
+                        : screen(background.fill.color.swatch)
+                    }
+                  />
+                )}
+                <Name style={{ whiteSpace: "normal" }}>
+                  {inWords(background, publication, common.differing)}
+                </Name>
+                {elsewhere && <Quiet>{numbersInWords(pages)}</Quiet>}
+              </>
+            }
+          >
+            <BackgroundEditor publication={publication} owner={owner} common={common} />
+          </Fold>
+        );
+      })}
+      {owners.length === 1 && (
+        <Button
+          onPress={() => {
+            const look = publication.looks[0]?.look.id;
+            if (look) {
+              steps.make(
+                {
+                  type: "addFrame",
+                  owner,
+                  frame: crypto.randomUUID(),
+                  paragraph: crypto.randomUUID(),
+                  look,
+                  sides: "BOTH",
+                  box: { x: margins.inside, y: margins.top, width: "80 mm", height: "40 mm" },
+                },
+                "Text frame added; type its text below",
+              );
+            }
+          }}
         >
-          <BackgroundEditor publication={publication} owner={owner} background={background} />
-        </Fold>
-      ))}
-      <Button
-        onPress={() => {
-          const look = publication.looks[0]?.look.id;
-          if (look) {
-            steps.make(
-              {
-                type: "addFrame",
-                owner,
-                frame: crypto.randomUUID(),
-                paragraph: crypto.randomUUID(),
-                look,
-                sides: "BOTH",
-                box: { x: margins.inside, y: margins.top, width: "80 mm", height: "40 mm" },
-              },
-              "Text frame added; type its text below",
-            );
-          }
-        }}
-      >
-        <Type size={15} aria-hidden />
-        Add a text frame
-      </Button>
-      {layer.frames.map((frame) => (
+          <Type size={15} aria-hidden />
+          Add a text frame
+        </Button>
+      )}
+      {frames.map((frame) => (
         <Fold
           key={frame.id}
           head={

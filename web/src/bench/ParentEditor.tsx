@@ -1,4 +1,4 @@
-import { Trash2 } from "lucide-react";
+import { Layers, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { useSteps } from "../api/queries";
 import type { ParentEntry, Publication } from "../api/types";
@@ -8,7 +8,7 @@ import { Field, Stack } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
 import { counted, numbersInWords } from "../ui/words";
-import { LayerEditor } from "./LayerEditor";
+import { useBench } from "./BenchState";
 
 const nothing = "none";
 
@@ -27,6 +27,7 @@ export function ParentEditor({
   parent: ParentEntry;
 }) {
   const steps = useSteps(publication);
+  const { changeScope, reveal } = useBench();
   const [removing, setRemoving] = useState(false);
   const [replacement, setReplacement] = useState(nothing);
   const pages = publication.pages
@@ -53,11 +54,15 @@ export function ParentEditor({
           ? "On no page yet"
           : `What is done here changes ${counted(parent.pages, "page", "pages")}`}
       </Quiet>
-      <LayerEditor
-        publication={publication}
-        owner={{ type: "onParent", id: parent.id }}
-        layer={parent.layer}
-      />
+      <Button
+        onPress={() => {
+          changeScope(parent.id);
+          reveal("strata");
+        }}
+      >
+        <Layers size={15} aria-hidden />
+        Change what lies on it
+      </Button>
       <Field
         label="Name"
         value={parent.name}

@@ -13,6 +13,7 @@ import type { Point } from "../api/queries";
 import type { Finding, PlacedPage, Spread } from "../api/types";
 import { theme } from "../theme";
 import { VisuallyHidden } from "../ui/Notice";
+import { dropping, useFileDrop } from "../ui/useFileDrop";
 import { FindingMarks } from "./FindingMarks";
 import { ACTUAL, type Zoom } from "./zoom";
 
@@ -95,6 +96,7 @@ export function SpreadView({
   onPoint,
   onKey,
   onPercent,
+  onFiles,
 }: {
   spread: Spread;
   picture: string;
@@ -111,8 +113,11 @@ export function SpreadView({
   onKey: (event: KeyboardEvent) => void;
   /** Told what the zoom comes to, in percent of actual size. */
   onPercent: (percent: number) => void;
+  /** Told of files that are dropped on a page; on the desk, on the open one. */
+  onFiles: (files: File[], page: string) => void;
 }) {
   const desk = useRef<HTMLDivElement>(null);
+  const sheet = useRef<HTMLDivElement>(null);
   const textId = useId();
   const [room, setRoom] = useState({ width: 600, height: 500 });
 
@@ -157,10 +162,14 @@ export function SpreadView({
     previous.current = scale;
   }, [middle, scale, spread.view.x, spread.view.y]);
 
-  const onClick = (event: MouseEvent<HTMLDivElement>) => {
-    const rect = event.currentTarget.getBoundingClientRect();
-    const x = (event.clientX - rect.left) / scale + spread.view.x;
-    const y = (event.clientY - rect.top) / scale + spread.view.y;
+  /** The page and the point of it that lie at a place of the window. */
+  const pointAt = (clientX: number, clientY: number): Point | undefined => {
+    const rect = sheet.current?.getBoundingClientRect();
+    if (!rect) {
+      return undefined;
+    }
+    const x = (clientX - rect.left) / scale + spread.view.x;
+    const y = (clientY - rect.top) / scale + spread.view.y;
     const hit = spread.pages.find(
       (each) =>
         x >= each.x + each.visible.x &&
@@ -168,10 +177,17 @@ export function SpreadView({
         y >= each.visible.y &&
         y <= each.visible.y + each.visible.height,
     );
-    if (hit) {
-      onPoint({ page: hit.page, x: x - hit.x, y });
+    return hit && { page: hit.page, x: x - hit.x, y };
+  };
+  const onClick = (event: MouseEvent<HTMLDivElement>) => {
+    const point = pointAt(event.clientX, event.clientY);
+    if (point) {
+      onPoint(point);
     }
   };
+  const { isOver, dropProps } = useFileDrop<HTMLDivElement>((files, event) =>
+    onFiles(files, pointAt(event.clientX, event.clientY)?.page ?? page),
+  );
 
   const place = (on: PlacedPage, where: Focus["where"]) => ({
     left: (on.x + where.x - spread.view.x) * scale,
@@ -193,8 +209,11 @@ export function SpreadView({
       aria-describedby={`${describedBy} ${textId}`}
       tabIndex={0}
       onKeyDown={onKey}
+      style={isOver ? dropping : undefined}
+      {...dropProps}
     >
       <Sheet
+        ref={sheet}
         role="presentation"
         onClick={onClick}
         style={{ width: spread.view.width * scale, height: spread.view.height * scale }}

@@ -1,7 +1,7 @@
 import styled from "styled-components";
-import { usePageDetail, useStrata, type Point } from "../api/queries";
+import { useCommonLayer, usePageDetail, useStrata, type Point } from "../api/queries";
 import type {
-  Background,
+  CommonBackground,
   FillStratum,
   Publication,
   Stratum,
@@ -15,9 +15,9 @@ import { Fold, Name, Quiet } from "../ui/Fold";
 import { mm } from "../ui/length";
 import { Failed } from "../ui/Notice";
 import { Section } from "../ui/Section";
-import { counted, ratio } from "../ui/words";
+import { counted, numbersInWords, ratio } from "../ui/words";
 import { areaInWords } from "./AreaFields";
-import { BackgroundEditor } from "./BackgroundEditor";
+import { alone, BackgroundEditor } from "./BackgroundEditor";
 import { FrameEditor } from "./FrameEditor";
 import { MendList } from "./MendList";
 import { RunColor } from "./RunColor";
@@ -311,10 +311,8 @@ function AreaStratum({
   page: string;
   stratum: FillStratum;
 }) {
-  const layer = useLayer(publication, page, stratum);
-  const background: Background | undefined = layer?.backgrounds.find(
-    (each) => each.id === stratum.background,
-  );
+  const common = useChanged(publication, page, stratum);
+  const background = common?.background;
   return (
     <>
       <Chip $color={stratum.screen} $size={28} />
@@ -335,29 +333,40 @@ function AreaStratum({
         </Small>
       </div>
       <Below>
-        {background && (
+        {common && (
           <Fold
             head={
               <Name>
                 {stratum.owner.type === "onParent"
                   ? `Change it on ${stratum.origin}…`
-                  : "Change it on this page…"}
+                  : `Change it on ${common.pages.length > 1 ? numbersInWords(common.pages) : "this page"}…`}
               </Name>
             }
           >
             {stratum.owner.type === "onParent" && (
               <Quiet as="p">Changes {counted(stratum.changesPages, "page", "pages")}.</Quiet>
             )}
-            <BackgroundEditor
-              publication={publication}
-              owner={stratum.owner}
-              background={background}
-            />
+            <BackgroundEditor publication={publication} owner={stratum.owner} common={common} />
           </Fold>
         )}
       </Below>
     </>
   );
+}
+
+/** The background of a stratum, and what is changed with it. */
+function useChanged(
+  publication: Publication,
+  page: string,
+  stratum: FillStratum,
+): CommonBackground | undefined {
+  const common = useCommonLayer(publication, [page]);
+  if (stratum.owner.type === "onPage") {
+    return common.data?.backgrounds.find((each) => each.ids.includes(stratum.background));
+  }
+  const parent = publication.parents.find((each) => each.id === stratum.owner.id);
+  const background = parent?.layer.backgrounds.find((each) => each.id === stratum.background);
+  return background && alone(background);
 }
 
 /** What lies where the stratum comes from. */

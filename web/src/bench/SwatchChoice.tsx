@@ -5,6 +5,7 @@ import type { Edit, Publication } from "../api/types";
 import { QuietButton } from "../ui/Button";
 import { Choice, type Option } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
+import { useDiffers } from "../ui/differing";
 import { Row } from "../ui/Field";
 import { Fold, Name } from "../ui/Fold";
 import { useBench } from "./BenchState";
@@ -22,6 +23,7 @@ export function SwatchChoice({
   value,
   others = [],
   begin,
+  way,
   giving,
   onOther,
 }: {
@@ -34,6 +36,7 @@ export function SwatchChoice({
   others?: Option[];
   /** The swatch that a new one begins as. */
   begin: string | undefined;
+  way?: string;
   /** The edit that gives a swatch, at a tint where one was taken along. */
   giving: (swatch: string, tint?: number) => Edit;
   onOther?: (id: string) => void;
@@ -41,6 +44,7 @@ export function SwatchChoice({
   const steps = useSteps(publication);
   const bench = useBench();
   const [open, setOpen] = useState(false);
+  const { differs } = useDiffers(way);
   const chosen = publication.swatches.find((each) => each.id === value);
   const model = chosen ?? publication.swatches.find((each) => each.id === begin);
 
@@ -69,6 +73,7 @@ export function SwatchChoice({
           label={label}
           value={value}
           options={[...others, ...swatchOptions(publication)]}
+          {...(way ? { way } : {})}
           onChange={(id) => {
             if (others.some((other) => other.id === id)) {
               onOther?.(id);
@@ -80,24 +85,28 @@ export function SwatchChoice({
             }
           }}
         />
-        <QuietButton
-          aria-label={`Take a colour from the page for ${naming}`}
-          onPress={() =>
-            bench.sample({
-              naming,
-              take: (taken) => steps.make(giving(taken.swatch, taken.tint), "Colour taken"),
-              refuses: (taken) =>
-                taken.mixed ? "It is not one swatch here; take it for a swatch instead" : undefined,
-            })
-          }
-        >
-          <Crosshair size={15} aria-hidden />
-        </QuietButton>
+        {bench.canSample && (
+          <QuietButton
+            aria-label={`Take a colour from the page for ${naming}`}
+            onPress={() =>
+              bench.sample({
+                naming,
+                take: (taken) => steps.make(giving(taken.swatch, taken.tint), "Colour taken"),
+                refuses: (taken) =>
+                  taken.mixed
+                    ? "It is not one swatch here; take it for a swatch instead"
+                    : undefined,
+              })
+            }
+          >
+            <Crosshair size={15} aria-hidden />
+          </QuietButton>
+        )}
         <QuietButton aria-label={`New swatch for ${naming}`} onPress={make}>
           <Plus size={16} aria-hidden />
         </QuietButton>
       </Row>
-      {chosen && (
+      {chosen && !differs && (
         <Fold
           head={<Name>Change swatch “{chosen.name}”…</Name>}
           isExpanded={open}

@@ -137,10 +137,12 @@ export function SwatchEditor({
           onCommit={write}
         />
       )}
-      <Button onPress={sample}>
-        <Crosshair size={15} aria-hidden />
-        Take a colour from the page…
-      </Button>
+      {bench.canSample && (
+        <Button onPress={sample}>
+          <Crosshair size={15} aria-hidden />
+          Take a colour from the page…
+        </Button>
+      )}
       <RecentColors
         publication={publication}
         naming={naming}

@@ -48,6 +48,17 @@ describe("marks of findings", () => {
     }
   });
 
+  it("stand beside all words of their page, not over those before a run within a line", () => {
+    const [page] = spread.pages;
+    const words = { x: 20, y: 20, width: 110, height: 80 };
+    const [mark] = marksOn(
+      { ...spread, pages: [{ ...page, words }] } as Spread,
+      [finding("l", 100, 40, 20, 5)],
+      2,
+    );
+    expect(mark?.bar.left).toBe((20 + 3) * 2 - 6);
+  });
+
   it("fold to dots where there are many on a page, one below the other at one place", () => {
     const many = Array.from({ length: 7 }, () => finding("l", 60, 20, 60, 10));
     const marks = marksOn(spread, [...many, finding("r", 18, 20, 60, 10)], 2);

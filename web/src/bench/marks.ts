@@ -51,11 +51,27 @@ export interface FindingMark {
   text: string;
   /** Where there is no room for the words, or where there are many. */
   dot: boolean;
+  /** Whether a dot has room beside its bar. */
+  outside: boolean;
 }
 
 function textOf(finding: Finding): string {
   const sign = finding.severity === "DOUBTFUL" ? "△" : "✕";
   return `${sign} ${finding.ratio?.toFixed(2) ?? brief[finding.kind] ?? ""}`;
+}
+
+interface Stretch {
+  x: number;
+  width: number;
+}
+
+/** What is marked, and across all words of its page where they are there. */
+function widened(where: Stretch, words: Stretch | undefined): Stretch {
+  if (!words) {
+    return where;
+  }
+  const x = Math.min(where.x, words.x);
+  return { x, width: Math.max(where.x + where.width, words.x + words.width) - x };
 }
 
 /**
@@ -77,11 +93,13 @@ export function marksOn(spread: Spread, findings: Finding[], scale: number): Fin
     const { where } = finding;
     const right = on.side === "RIGHT";
     const edge = (on.x + on.visible.x + (right ? on.visible.width : 0) - spread.view.x) * scale;
-    const from = (on.x + where.x - spread.view.x) * scale;
+    // beside all words of the page, in one column
+    const { x, width } = widened(where, on.words);
+    const from = (on.x + x - spread.view.x) * scale;
     const top = Math.max(0, (where.y - spread.view.y) * scale);
     const bottom = Math.min(spread.view.height, where.y - spread.view.y + where.height) * scale;
     const left = right
-      ? Math.min(from + where.width * scale + BAR, edge - BAR)
+      ? Math.min(from + width * scale + BAR, edge - BAR)
       : Math.max(from - 2 * BAR, edge);
     const room = right ? edge - left - BAR : left - edge;
     const text = textOf(finding);
@@ -100,6 +118,7 @@ export function marksOn(spread: Spread, findings: Finding[], scale: number): Fin
         below: Math.min(before * line, lowest),
         text,
         dot,
+        outside: room >= DOT,
       },
     ];
   });

@@ -85,7 +85,10 @@ export function PaletteDialog({
       </section>
       <section aria-label="Import">
         <h3>Import</h3>
-        <FileButton accepted={[".json", ".css", ".csv"]} onFile={(file) => read.mutate(file)}>
+        <FileButton
+          accepted={[".json", ".css", ".csv"]}
+          onFiles={([file]) => file && read.mutate(file)}
+        >
           <Button isDisabled={read.isPending}>
             <FileUp size={15} aria-hidden />
             Design tokens, CSS or CSV…

@@ -9,9 +9,13 @@ import { PageActions } from "../pages/PageActions";
 import { countedByPage } from "../findings/counted";
 import { useOpened } from "../publication/PublicationScreen";
 import { overviewSizes } from "../publication/sizes";
+import { useDroppedFiles } from "../pictures/useDroppedFiles";
 import { theme } from "../theme";
 import { edges, SmallPage } from "../ui/SmallPage";
 import { VisuallyHidden } from "../ui/Notice";
+import { dropping, useFileDrop } from "../ui/useFileDrop";
+import { ChosenPanel } from "./ChosenPanel";
+import { MeetingGrid } from "./MeetingGrid";
 import { useWidth } from "./useWidth";
 
 const Layout = styled.main`
@@ -29,11 +33,29 @@ const Bars = styled.div`
   background: ${theme.color.paper};
 `;
 
+const Middle = styled.div`
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  @media ${theme.narrow} {
+    flex-direction: column;
+  }
+`;
+
+const Frame = styled.div`
+  flex: 1;
+  min-width: 0;
+  min-height: 0;
+  display: flex;
+  padding: 0 ${theme.space.two};
+  background: ${theme.color.desk};
+`;
+
 const List = styled(Aria.ListBox)`
   flex: 1;
   min-height: 0;
-  overflow: auto;
-  padding: ${theme.space.two};
+  overflow-y: scroll;
+  padding: ${theme.space.two} 0;
   background: ${theme.color.desk};
   outline-offset: -4px;
   @media ${theme.narrow} {
@@ -111,6 +133,12 @@ const Cell = styled(Aria.ListBoxItem)`
     background: ${theme.color.paper};
     box-shadow: ${edges("NONE")};
   }
+  & .left img {
+    box-shadow: ${edges("LEFT")};
+  }
+  & .right img {
+    box-shadow: ${edges("RIGHT")};
+  }
   & .line {
     display: flex;
     align-items: baseline;
@@ -140,8 +168,6 @@ const before = "before the first page";
 const HEIGHT = 160;
 /** Of a page that folds out. */
 const WIDEST = 240;
-/** Beside the pages and their scroll bar, in pixels. */
-const ROOM_AROUND = 52;
 
 /** A place in the plan: a page, or the empty one to the left of the first. */
 interface Place {
@@ -172,14 +198,21 @@ export function Flatplan() {
     ],
     [facing, publication.pages],
   );
-  const columns = columnsIn(room, width + 20, facing);
-  // all the room there is, so that the pages of a spread meet
-  const cell = Math.floor((room - ROOM_AROUND) / Math.max(1, columns));
+  const inside = useMemo(() => room - scrollBar(), [room]);
+  const columns = room === 0 ? 0 : columnsIn(inside, width + 20, facing);
+  // all the room there is: what is left is less than a pixel a column, so that pages meet
+  const cell = Math.floor(inside / Math.max(1, columns));
 
   const chosen = useMemo(
     () => publication.pages.filter((page) => selection === "all" || selection.has(page.id)),
     [publication.pages, selection],
   );
+  const files = useDroppedFiles(publication);
+  const { isOver, dropProps } = useFileDrop<HTMLDivElement>((dropped, event) => {
+    const cell = event.target instanceof Element ? event.target.closest("[data-key]") : null;
+    const on = publication.pages.find((page) => page.id === cell?.getAttribute("data-key"));
+    files.drop(dropped, on);
+  });
   const { dragAndDropHooks } = Aria.useDragAndDrop({
     getItems: (keys) =>
       [...keys].map((key) => ({
@@ -205,61 +238,75 @@ export function Flatplan() {
           onChoose={(pages) => setSelection(new Set(pages))}
         />
       </Bars>
-      <div ref={frame} style={{ flex: 1, minHeight: 0, display: "flex" }}>
-        {columns > 0 && (
-          <Aria.Virtualizer
-            // the layout reads its options only when it is made
-            key={`${columns} ${cell}`}
-            layout={Aria.GridLayout}
-            layoutOptions={{
-              minItemSize: new Aria.Size(cell, HEIGHT + 76),
-              maxItemSize: new Aria.Size(cell, HEIGHT + 76),
-              minSpace: new Aria.Size(0, 12),
-              maxColumns: columns,
-              // all are of one size, so that none is measured
-              preserveAspectRatio: true,
-              dropIndicatorThickness: 5,
-            }}
-          >
-            <List
-              aria-label="Flatplan: all pages"
-              layout="grid"
-              items={places}
-              dependencies={[counts, selection, viewing, publication.revision]}
-              selectionMode="multiple"
-              selectionBehavior="replace"
-              selectedKeys={selection}
-              disabledKeys={[before]}
-              onSelectionChange={setSelection}
-              onAction={(key) => {
-                const page = publication.pages.find((each) => each.id === key);
-                if (page) {
-                  void navigate(`/publications/${publication.id}?page=${page.number}`);
-                }
+      <Middle>
+        <Frame ref={frame} style={isOver ? dropping : undefined} {...dropProps}>
+          {columns > 0 && (
+            <Aria.Virtualizer
+              // the layout reads its options only when it is made
+              key={`${columns} ${cell}`}
+              layout={MeetingGrid}
+              layoutOptions={{
+                minItemSize: new Aria.Size(cell, HEIGHT + 76),
+                maxItemSize: new Aria.Size(cell, HEIGHT + 76),
+                minSpace: new Aria.Size(0, 12),
+                maxColumns: columns,
+                // all are of one size, so that none is measured
+                preserveAspectRatio: true,
+                dropIndicatorThickness: 5,
               }}
-              dragAndDropHooks={dragAndDropHooks}
             >
-              {(place: Place) => (
-                <PlaceCell
-                  publication={publication}
-                  place={place}
-                  viewing={viewing}
-                  size={place.page ? sizeOf(place.page) : { width, height: HEIGHT }}
-                  findings={counts.get(place.id) ?? 0}
-                />
-              )}
-            </List>
-          </Aria.Virtualizer>
-        )}
-      </div>
+              <List
+                aria-label="Flatplan: all pages"
+                layout="grid"
+                items={places}
+                dependencies={[counts, selection, viewing, publication.revision]}
+                selectionMode="multiple"
+                selectionBehavior="replace"
+                selectedKeys={selection}
+                disabledKeys={[before]}
+                onSelectionChange={setSelection}
+                onAction={(key) => {
+                  const page = publication.pages.find((each) => each.id === key);
+                  if (page) {
+                    void navigate(`/publications/${publication.id}?page=${page.number}`);
+                  }
+                }}
+                dragAndDropHooks={dragAndDropHooks}
+              >
+                {(place: Place) => (
+                  <PlaceCell
+                    publication={publication}
+                    place={place}
+                    viewing={viewing}
+                    size={place.page ? sizeOf(place.page) : { width, height: HEIGHT }}
+                    findings={counts.get(place.id) ?? 0}
+                  />
+                )}
+              </List>
+            </Aria.Virtualizer>
+          )}
+        </Frame>
+        <ChosenPanel publication={publication} chosen={chosen} />
+        {files.dialog}
+      </Middle>
     </Layout>
   );
 }
 
+/** How wide a scroll bar is here, in pixels. */
+function scrollBar(): number {
+  const box = document.createElement("div");
+  box.style.cssText = "position: absolute; width: 99px; height: 99px; overflow: scroll";
+  document.body.append(box);
+  const width = box.offsetWidth - box.clientWidth;
+  box.remove();
+  return width;
+}
+
 /** Whole spreads in a line: an even number of pages where they face each other. */
 function columnsIn(room: number, cell: number, facing: boolean): number {
-  const most = Math.floor((room - ROOM_AROUND) / cell);
-  return room === 0 ? 0 : facing ? Math.max(2, most - (most % 2)) : Math.max(1, most);
+  const most = Math.floor(room / cell);
+  return facing ? Math.max(2, most - (most % 2)) : Math.max(1, most);
 }
 
 function PlaceCell({

@@ -1,6 +1,6 @@
 import { useLayoutEffect, useState, type RefObject } from "react";
 
-/** How wide an element is, in pixels; 0 until it is known. */
+/** How wide the room inside an element is, without its padding, in pixels; 0 until it is known. */
 export function useWidth(of: RefObject<HTMLElement | null>): number {
   const [width, setWidth] = useState(0);
   useLayoutEffect(() => {
@@ -8,7 +8,7 @@ export function useWidth(of: RefObject<HTMLElement | null>): number {
     if (!element) {
       return undefined;
     }
-    const observer = new ResizeObserver(() => setWidth(element.clientWidth));
+    const observer = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width));
     observer.observe(element);
     return () => observer.disconnect();
   }, [of]);

@@ -52,7 +52,13 @@ function titled(chosen: PageEntry[]): string {
     : capital(numbersInWords(chosen.map((page) => page.number)));
 }
 
-/** What can be done with the pages chosen, all of them in one go: a line of buttons. */
+/** What the panel beside the pages has fields for. */
+const inPanel = new Set(["parent", "showParent", "color"]);
+
+/**
+ * What can be done with the pages chosen, all of them in one go: a line of buttons for what the
+ * panel beside them has not.
+ */
 export function PageActions({ publication, chosen, onChoose }: Props) {
   const { actions, dialog } = usePageActions(publication, chosen, onChoose);
   return (
@@ -60,7 +66,7 @@ export function PageActions({ publication, chosen, onChoose }: Props) {
       <Chosen>{titled(chosen)}</Chosen>
       <RangeField publication={publication} onChoose={onChoose} />
       {actions
-        .filter((action) => action.options?.length !== 0)
+        .filter(({ id, options }) => options?.length !== 0 && !inPanel.has(id))
         .map(({ id, label, isDisabled, options, run }) =>
           options ? (
             <ChoiceMenu

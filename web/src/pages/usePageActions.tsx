@@ -156,15 +156,18 @@ export function usePageActions(
   ];
 
   useCommands(
-    actions.flatMap(({ inFull, isDisabled, options, run }) =>
-      options
-        ? options.map(({ id, label }) => ({
-            label: `${inFull}: ${label}`,
-            isDisabled,
-            run: () => run(id),
-          }))
-        : [{ label: inFull, isDisabled, run: () => run("") }],
-    ),
+    // colours stand where they are tried out, not one by one
+    actions
+      .filter(({ id }) => id !== "color")
+      .flatMap(({ inFull, isDisabled, options, run }) =>
+        options
+          ? options.map(({ id, label }) => ({
+              label: `${inFull}: ${label}`,
+              isDisabled,
+              run: () => run(id),
+            }))
+          : [{ label: inFull, isDisabled, run: () => run("") }],
+      ),
   );
 
   return {

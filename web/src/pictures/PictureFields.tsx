@@ -60,6 +60,7 @@ export function PictureFields({
       <Choice
         label={fill.type === "pdfPage" ? "PDF" : "Picture"}
         value={fill.asset}
+        way="fill.asset"
         options={choices.map(({ id, name }) => ({ id, label: name }))}
         onChange={(asset) => onChange({ ...fill, asset })}
       />
@@ -67,6 +68,7 @@ export function PictureFields({
         <NumberField
           label="Page of the PDF"
           value={fill.number}
+          way="fill.number"
           onCommit={(number) => onChange({ ...fill, number })}
         />
       )}
@@ -74,12 +76,14 @@ export function PictureFields({
         <Choice
           label="Fit"
           value={placing.fit}
+          way="fill.placing.fit"
           options={fits}
           onChange={(fit) => place({ fit: fit as Placing["fit"] })}
         />
         <NumberField
           label="Rotation °"
           value={placing.rotation}
+          way="fill.placing.rotation"
           onCommit={(rotation) => place({ rotation })}
         />
       </Row>
@@ -88,11 +92,13 @@ export function PictureFields({
           <NumberField
             label="Size %"
             value={placing.percent}
+            way="fill.placing.percent"
             onCommit={(percent) => place({ percent })}
           />
           <Choice
             label="Relative to"
             value={placing.base}
+            way="fill.placing.base"
             options={bases}
             onChange={(base) => place({ base: base as Placing["base"] })}
           />
@@ -103,11 +109,13 @@ export function PictureFields({
           <NumberField
             label="Focal point, across %"
             value={placing.focus.x}
+            way="fill.placing.focus.x"
             onCommit={(x) => place({ focus: { ...placing.focus, x } })}
           />
           <NumberField
             label="Focal point, down %"
             value={placing.focus.y}
+            way="fill.placing.focus.y"
             onCommit={(y) => place({ focus: { ...placing.focus, y } })}
           />
         </Row>
@@ -119,6 +127,7 @@ export function PictureFields({
             unit={publication.setup.unit}
             trim={trimOf(publication, owner)}
             value={placing}
+            way="fill.placing"
             onChange={place}
           />
         </Row>
@@ -162,6 +171,7 @@ function RunOutFields({
         <Choice
           label="Beyond the edges"
           value={fill.runOut}
+          way="fill.runOut"
           options={Object.entries(runOutNames).map(([id, label]) => ({ id, label }))}
           onChange={(id) => onChange({ ...fill, runOut: id as Picture["runOut"] })}
         />
@@ -202,6 +212,7 @@ function SeeThroughFields({
       <Tick
         label="One colour is transparent"
         checked={seeThrough !== undefined}
+        way="fill.seeThrough"
         onChange={(on) =>
           onChange(
             on

@@ -5,7 +5,7 @@ import styled from "styled-components";
 import { useSteps } from "../api/queries";
 import type { Asset, AssetEntry, PageEntry, Publication } from "../api/types";
 import { backgroundOf } from "../bench/newBackground";
-import { targetsOf } from "../bench/targets";
+import { scopesOf } from "../bench/scope";
 import { theme } from "../theme";
 import { Button, MainButton, QuietButton } from "../ui/Button";
 import { Choice, ChoiceMenu } from "../ui/Choice";
@@ -15,7 +15,7 @@ import { FileButton } from "../ui/FileButton";
 import { Actions, Modal } from "../ui/Modal";
 import { Section } from "../ui/Section";
 import { useStatus } from "../ui/Status";
-import { counted, freeName } from "../ui/words";
+import { counted } from "../ui/words";
 import { accepted, bring, factsOf, fillOf, thumbnail } from "./pictures";
 
 const Thumb = styled.img`
@@ -41,40 +41,27 @@ export function PictureSection({
   chosen,
   pictures,
   searching,
+  isImporting,
+  onFiles,
 }: {
   publication: Publication;
   page: PageEntry;
   chosen: PageEntry[];
   pictures: AssetEntry[];
   searching: boolean;
+  isImporting: boolean;
+  onFiles: (files: File[]) => void;
 }) {
-  const steps = useSteps(publication);
-  const status = useStatus();
-  const add = useMutation({
-    mutationFn: (file: File) => bring(publication, file),
-    onSuccess: (asset) => {
-      const named = {
-        ...asset,
-        name: freeName(
-          asset.name,
-          publication.assets.map((entry) => entry.asset),
-        ),
-      };
-      steps.make({ type: "addAsset", asset: named }, `“${named.name}” imported; place it on pages`);
-    },
-    onError: (error) => status.fail(error.message),
-  });
-
   if (searching && pictures.length === 0) {
     return null;
   }
   return (
     <Section
       title="Pictures"
-      note={add.isPending ? "importing…" : String(publication.assets.length)}
+      note={isImporting ? "importing…" : String(publication.assets.length)}
       action={
-        <FileButton accepted={accepted} onFile={(file) => add.mutate(file)}>
-          <QuietButton isDisabled={add.isPending} aria-label="Import a picture or PDF">
+        <FileButton accepted={accepted} onFiles={onFiles} several>
+          <QuietButton isDisabled={isImporting} aria-label="Import pictures and PDFs">
             <ImagePlus size={16} aria-hidden />
           </QuietButton>
         </FileButton>
@@ -82,7 +69,8 @@ export function PictureSection({
     >
       {publication.assets.length === 0 && (
         <Quiet as="p">
-          No pictures yet. Import a PNG, JPEG, TIFF, SVG or PDF to put it behind pages.
+          No pictures yet. Drop PNG, JPEG, TIFF, SVG or PDF files here or on a page, or import them
+          with the button above.
         </Quiet>
       )}
       {pictures.map((entry) => (
@@ -118,7 +106,7 @@ function PictureEntry({
   const status = useStatus();
   const [removing, setRemoving] = useState(false);
   const { asset } = entry;
-  const targets = targetsOf(publication, page, chosen);
+  const targets = scopesOf(publication, page, chosen);
   const replace = useMutation({
     mutationFn: (file: File) => bring(publication, file),
     onSuccess: ({ sha256, content }) =>
@@ -159,7 +147,7 @@ function PictureEntry({
           }
         }}
       />
-      <FileButton accepted={accepted} onFile={(file) => replace.mutate(file)}>
+      <FileButton accepted={accepted} onFiles={([file]) => file && replace.mutate(file)}>
         <Button isDisabled={replace.isPending}>
           <FileUp size={15} aria-hidden />
           Replace the file…

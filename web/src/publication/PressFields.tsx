@@ -74,7 +74,7 @@ export function PressFields({
           }))}
           onChange={(id) => change({ condition: id })}
         />
-        <FileButton accepted={[".icc", ".icm"]} onFile={(file) => bring.mutate(file)}>
+        <FileButton accepted={[".icc", ".icm"]} onFiles={([file]) => file && bring.mutate(file)}>
           <Button isDisabled={bring.isPending}>
             <FileUp size={15} aria-hidden />
             ICC profile…

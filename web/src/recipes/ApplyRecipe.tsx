@@ -3,7 +3,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import { pagesIn, usePreview, useSteps } from "../api/queries";
 import type { Edit, Owner, PageEntry, Publication, RecipeEntry } from "../api/types";
-import { targetsOf } from "../bench/targets";
+import { scopesOf } from "../bench/scope";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
@@ -50,7 +50,7 @@ export function ApplyRecipe({
   const status = useStatus();
   const { recipe } = entry;
   const [ranged, setRanged] = useState<{ text: string; pages: string[] }>();
-  const targets = targetsOf(publication, page, chosen);
+  const targets = scopesOf(publication, page, chosen);
   const [target, setTarget] = useState(targets.find((each) => each.id === "pages")?.id);
   const [opacity, setOpacity] = useState<number>();
   const [instead, setInstead] = useState<Record<string, string>>({});

@@ -3,8 +3,8 @@ import { Download, FileUp, Plus, Stamp, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { useSteps } from "../api/queries";
 import type { Edit, PageEntry, Publication, RecipeEntry } from "../api/types";
-import { BackgroundEditor, inWords } from "../bench/BackgroundEditor";
-import { targetsOf } from "../bench/targets";
+import { alone, BackgroundEditor, inWords } from "../bench/BackgroundEditor";
+import { scopesOf } from "../bench/scope";
 import { Button, ButtonLink, MainButton, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { DraftField, Field, Stack } from "../ui/Field";
@@ -107,7 +107,7 @@ function RecipeEditor({
           <BackgroundEditor
             publication={publication}
             owner={{ type: "onRecipe", id: recipe.id }}
-            background={background}
+            common={alone(background)}
           />
         </Fold>
       ))}
@@ -191,7 +191,7 @@ function NewRecipe({
 }) {
   const steps = useSteps(publication);
   const status = useStatus();
-  const sources = targetsOf(publication, page, chosen.slice(0, 1));
+  const sources = scopesOf(publication, page, chosen.slice(0, 1));
   const [source, setSource] = useState(sources[0]?.id);
   const [name, setName] = useState(
     freeName(
@@ -256,7 +256,7 @@ function NewRecipe({
         />
       )}
       <Actions>
-        <FileButton accepted={[".json"]} onFile={(file) => bring.mutate(file)}>
+        <FileButton accepted={[".json"]} onFiles={([file]) => file && bring.mutate(file)}>
           <Button isDisabled={bring.isPending}>
             <FileUp size={15} aria-hidden />
             From a file…

@@ -3,6 +3,7 @@ import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { theme } from "../theme";
 import { Chip } from "./Chip";
+import { DIFFERS, useDiffers } from "./differing";
 import { Label } from "./Field";
 
 export interface Option {
@@ -97,6 +98,7 @@ export function Choice({
   placeholder,
   hiddenLabel,
   isDisabled,
+  way,
 }: {
   label: string;
   options: Option[];
@@ -105,24 +107,30 @@ export function Choice({
   placeholder?: string;
   hiddenLabel?: boolean;
   isDisabled?: boolean;
+  /** The property that it is for, where that may differ in what is changed. */
+  way?: string;
 }) {
-  const chosen = options.find((option) => option.id === value);
+  const { differs, settle } = useDiffers(way);
+  const one = differs ? undefined : value;
+  const chosen = options.find((option) => option.id === one);
+  const empty = differs ? DIFFERS : (placeholder ?? "Choose");
   return (
     <Group
-      value={value ?? null}
+      value={one ?? null}
       onChange={(key) => {
-        if (key !== null && key !== value) {
+        if (key !== null && key !== one) {
+          settle();
           onChange(String(key));
         }
       }}
-      placeholder={placeholder ?? "Choose"}
+      placeholder={empty}
       isDisabled={isDisabled ?? false}
       {...(hiddenLabel ? { "aria-label": label } : {})}
     >
       {!hiddenLabel && <Label>{label}</Label>}
       <Opener>
         {chosen?.color && <Chip $color={chosen.color} />}
-        <Value>{chosen ? chosen.label : (placeholder ?? "Choose")}</Value>
+        <Value>{chosen ? chosen.label : empty}</Value>
         <ChevronDown size={14} aria-hidden />
       </Opener>
       <Popover>
@@ -131,7 +139,7 @@ export function Choice({
             <Item key={option.id} id={option.id} textValue={option.label}>
               {option.color && <Chip $color={option.color} />}
               <span>{option.label}</span>
-              {option.id === value && <Check size={14} aria-hidden />}
+              {option.id === one && <Check size={14} aria-hidden />}
             </Item>
           ))}
         </Aria.ListBox>

@@ -2,6 +2,7 @@ import { useRef, useState, type KeyboardEvent } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { theme } from "../theme";
+import { DIFFERS, useDiffers } from "./differing";
 
 export const Label = styled(Aria.Label)`
   font-size: ${theme.size.small};
@@ -53,12 +54,25 @@ interface FieldProps {
   multiline?: boolean;
   hiddenLabel?: boolean;
   rows?: number;
+  /** The property that it is for, where that may differ in what is changed. */
+  way?: string;
   /** What an arrow key up (above zero) or down makes of what is typed; taken with the rest. */
   step?: (typed: string, by: number) => string;
 }
 
 /** A field whose value is taken when it is left or Enter is pressed; Escape gives the old one back. */
-export function Field({ label, value, onCommit, multiline, hiddenLabel, rows, step }: FieldProps) {
+export function Field({
+  label,
+  value: stored,
+  onCommit,
+  multiline,
+  hiddenLabel,
+  rows,
+  way,
+  step,
+}: FieldProps) {
+  const { differs, settle } = useDiffers(way);
+  const value = differs ? "" : stored;
   const [draft, setDraft] = useState<string>();
   const [sent, setSent] = useState<{ text: string; of: string }>();
   const [refused, setRefused] = useState<string>();
@@ -85,6 +99,7 @@ export function Field({ label, value, onCommit, multiline, hiddenLabel, rows, st
     }
     if (draft !== known) {
       commits.current++;
+      settle();
       const stored = onCommit(draft);
       if (stored === false) {
         setRefused(draft);
@@ -121,7 +136,7 @@ export function Field({ label, value, onCommit, multiline, hiddenLabel, rows, st
       {multiline ? (
         <Area onKeyDown={onKeyDown} rows={rows ?? 4} />
       ) : (
-        <Input onKeyDown={onKeyDown} />
+        <Input onKeyDown={onKeyDown} {...(differs ? { placeholder: DIFFERS } : {})} />
       )}
     </Group>
   );

@@ -1,23 +1,26 @@
 import type { ReactElement } from "react";
 import * as Aria from "react-aria-components";
 
-/** Lets a file be chosen by the button within it. */
+/** Lets files be chosen by the button within it. */
 export function FileButton({
   accepted,
-  onFile,
+  onFiles,
+  several,
   children,
 }: {
   accepted: string[];
-  onFile: (file: File) => void;
+  onFiles: (files: File[]) => void;
+  /** Whether more than one can be chosen. */
+  several?: boolean;
   children: ReactElement;
 }) {
   return (
     <Aria.FileTrigger
       acceptedFileTypes={accepted}
+      allowsMultiple={several ?? false}
       onSelect={(files) => {
-        const file = files?.item(0);
-        if (file) {
-          onFile(file);
+        if (files && files.length > 0) {
+          onFiles([...files]);
         }
       }}
     >

@@ -13,6 +13,7 @@ export function LengthField({
   value,
   unit,
   of,
+  way,
   onCommit,
 }: {
   label: string;
@@ -20,6 +21,7 @@ export function LengthField({
   unit: Setup["unit"];
   /** What percentages are of. */
   of?: string;
+  way?: string;
   onCommit: (value: string) => unknown;
 }) {
   const status = useStatus();
@@ -41,6 +43,7 @@ export function LengthField({
       label={label}
       value={shownLength(value, unit)}
       step={steppedLength}
+      {...(way ? { way } : {})}
       onCommit={(text) =>
         isCalculated(text) ? calculated(text) : onCommit(typedLength(text, unit))
       }

@@ -8,10 +8,12 @@ export function NumberField({
   value,
   onCommit,
   hiddenLabel,
+  way,
 }: {
   label: string;
   hiddenLabel?: boolean;
   value: number;
+  way?: string;
   onCommit: (value: number) => unknown;
 }) {
   const status = useStatus();
@@ -19,6 +21,7 @@ export function NumberField({
     <Field
       label={label}
       {...(hiddenLabel ? { hiddenLabel } : {})}
+      {...(way ? { way } : {})}
       value={String(Number(value.toFixed(2)))}
       step={steppedNumber}
       onCommit={(text) => {

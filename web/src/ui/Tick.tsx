@@ -1,5 +1,6 @@
 import styled from "styled-components";
 import { theme } from "../theme";
+import { useDiffers } from "./differing";
 
 const Line = styled.label`
   display: flex;
@@ -18,18 +19,33 @@ const Line = styled.label`
 export function Tick({
   label,
   checked,
+  partly,
+  way,
   onChange,
 }: {
   label: string;
   checked: boolean;
+  /** Where it is for several, whether it is so for some of them. */
+  partly?: boolean;
+  way?: string;
   onChange: (checked: boolean) => unknown;
 }) {
+  const { differs, settle } = useDiffers(way);
+  const between = (partly ?? false) || differs;
   return (
     <Line>
       <input
         type="checkbox"
-        checked={checked}
-        onChange={(event) => onChange(event.target.checked)}
+        ref={(input) => {
+          if (input) {
+            input.indeterminate = between;
+          }
+        }}
+        checked={checked && !between}
+        onChange={(event) => {
+          settle();
+          onChange(event.target.checked);
+        }}
       />
       {label}
     </Line>

@@ -284,7 +284,7 @@ class AccessibilityTest {
         assertThat(chip.toString()).isNotEqualTo("rgba(0, 0, 0, 0)");
         Object edge =
                 page.evaluate(
-                        "getComputedStyle([...document.querySelectorAll('button')].find(e => e.textContent.includes('Add pages'))).borderTopWidth");
+                        "getComputedStyle([...document.querySelectorAll('button')].find(e => e.textContent.includes('Change pages'))).borderTopWidth");
         assertThat(edge).isEqualTo("1px");
         passesAxe(page);
     }

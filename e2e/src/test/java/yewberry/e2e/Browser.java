@@ -94,6 +94,21 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
         page.getByRole(AriaRole.MAIN).waitFor();
     }
 
+    /** Asks for something from the list of what is done with the pages chosen on the Bench. */
+    static void changePages(Page page, String action) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change pages"))
+                .click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(action)).click();
+    }
+
+    /** Chooses what is being changed, such as a parent. */
+    static void changing(Page page, String scope) {
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("What is being changed"))
+                .getByRole(AriaRole.BUTTON)
+                .click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(scope)).click();
+    }
+
     private static Running running(ExtensionContext context) {
         return context.getRoot()
                 .getStore(NAMESPACE)

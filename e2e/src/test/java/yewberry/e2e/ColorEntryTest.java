@@ -96,6 +96,9 @@ class ColorEntryTest {
     void a_swatch_is_made_while_colouring_to_the_bleed(Browser.Window window) {
         Page page = window.openDemo("?page=6");
         page.keyboard().press("Alt+c");
+        page.keyboard().press("Escape");
+        Browser.changing(page, "Parent Night");
+        page.keyboard().press("Alt+c");
         buttonLike(page, "^New swatch for Parent Night").click();
         Locator made =
                 page.getByRole(
@@ -186,7 +189,7 @@ class ColorEntryTest {
     @Test
     void a_stock_that_is_only_simulated_is_printed_where_one_chooses(Browser.Window window) {
         Page page = window.openDemo("?page=2");
-        button(page, "Hide the parent’s backgrounds").click();
+        Browser.changePages(page, "Hide the parent’s backgrounds");
         button(page, "Setup of Season guide").click();
         page.getByLabel(Pattern.compile("^Stock")).fill("lab(80 15 5)");
         page.keyboard().press("Enter");

@@ -55,9 +55,9 @@ class CommandsTest {
         Page page = window.openDemo("?page=5");
         stage(page).focus();
         page.keyboard().press("f");
-        assertThat(page.getByLabel("Put it on")).isHidden();
+        assertThat(page.getByLabel("Swatch for Page 5")).isHidden();
         command(page, "bleed");
-        assertThat(page.getByLabel("Put it on")).isVisible();
+        assertThat(page.getByLabel("Swatch for Page 5")).isVisible();
         assertThat(page.getByLabel("Concertina: all pages")).isHidden();
     }
 

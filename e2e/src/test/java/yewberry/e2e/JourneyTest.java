@@ -113,13 +113,16 @@ class JourneyTest {
     @Test
     void a_parent_is_coloured_to_the_bleed_in_at_most_four_actions_by_mouse(Browser.Window window) {
         Page page = window.openDemo("?page=2");
-        int actions = 0;
+        int actions = 2;
+        Browser.changing(page, "Parent Daylight: 6 pages");
         button(page, "Colour to the bleed…").click();
         actions++;
-        Locator panel =
-                page.getByRole(
-                        AriaRole.GROUP, new Page.GetByRoleOptions().setName("Colour to the bleed"));
-        assertThat(panel).containsText("Parent Daylight: 6 pages");
+        assertThat(
+                        page.getByRole(
+                                AriaRole.LISTBOX,
+                                new Page.GetByRoleOptions()
+                                        .setName("Swatch for Parent Daylight: 6 pages")))
+                .isVisible();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Beacon")).click();
         actions++;
         coloured(page);
@@ -134,7 +137,8 @@ class JourneyTest {
         Page page = window.openDemo("?page=2");
         int actions = 0;
         page.keyboard().press("Alt+c");
-        actions++;
+        page.keyboard().press("Alt+c"); // on the parent
+        actions += 2;
         assertThat(page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Ink")))
                 .isFocused();
         page.keyboard().type("beac");
@@ -163,10 +167,14 @@ class JourneyTest {
         page.keyboard().press("Alt+c");
         page.keyboard().type("beac");
         Locator fills = page.getByRole(AriaRole.APPLICATION).locator("rect[fill='" + BEACON + "']");
-        assertThat(fills).hasCount(2);
+        assertThat(fills).hasCount(1);
         page.keyboard().press("Escape");
         assertThat(fills).hasCount(0);
         assertThat(button(page, "Undo")).isDisabled();
+    }
+
+    private static Locator width(Page page) {
+        return page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Width"));
     }
 
     @Test
@@ -183,26 +191,26 @@ class JourneyTest {
 
         button(page, "Add a text frame").click();
         page.getByText("Text: empty").click();
-        page.getByLabel("Width").fill("2,5 in");
+        width(page).fill("2,5 in");
         page.keyboard().press("Enter");
-        assertThat(page.getByLabel("Width")).hasValue("63.5 mm");
+        assertThat(width(page)).hasValue("63.5 mm");
         Locator text = page.getByLabel("Text of paragraph 1");
         text.fill("Open on clear nights\nBring a coat");
         page.keyboard().press("Control+Enter");
         assertThat(page.getByLabel("Text of paragraph 2")).hasValue("Bring a coat");
         assertThat(page.getByRole(AriaRole.APPLICATION).locator("use").first()).isAttached();
 
-        button(page, "Add pages…").click();
+        Browser.changePages(page, "Add pages…");
         page.getByLabel("How many").fill("2");
         button(page, "Add").click();
         assertThat(page.getByText("Page 1 of 6")).isVisible();
 
-        page.getByLabel("Width").fill("-5 mm");
+        width(page).fill("-5 mm");
         page.keyboard().press("Enter");
         assertThat(alert(page, "holds nothing")).isVisible();
-        assertThat(page.getByLabel("Width")).hasValue("-5 mm"); // stays, to be mended
-        page.getByLabel("Width").press("Escape");
-        assertThat(page.getByLabel("Width")).hasValue("63.5 mm");
+        assertThat(width(page)).hasValue("-5 mm"); // stays, to be mended
+        width(page).press("Escape");
+        assertThat(width(page)).hasValue("63.5 mm");
         button(page, "Close").click();
 
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Yewberry, to the shelf"))
@@ -253,9 +261,12 @@ class JourneyTest {
                                         java.util.List.of(
                                                 com.microsoft.playwright.options.KeyboardModifier
                                                         .SHIFT)));
-        assertThat(page.getByText("Pages 2 to 5", new Page.GetByTextOptions().setExact(true)))
+        assertThat(
+                        page.getByRole(
+                                AriaRole.GROUP,
+                                new Page.GetByRoleOptions().setName("For Pages 2 to 5")))
                 .isVisible();
-        button(page, "Give a parent…").click();
+        Browser.changePages(page, "Give a parent…");
         page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Night")).click();
         assertThat(
                         page.getByRole(

@@ -31,7 +31,7 @@ class PageSizesTest {
     void a_page_that_folds_out_is_as_large_as_it_is_typed_and_goes_back(Browser.Window window) {
         Page page = window.openDemo("?page=5");
         double usual = leaf(page, 5).locator("img").boundingBox().width;
-        button(page, "Size…").click();
+        Browser.changePages(page, "Size…");
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         assertThat(dialog).containsText("Size of page 5");
         dialog.getByLabel("Width").fill("280");
@@ -42,7 +42,7 @@ class PageSizesTest {
         assertThat(leaf(page, 5).locator("img").boundingBox().width)
                 .isBetween(usual * 1.8, usual * 2);
 
-        button(page, "Size…").click();
+        Browser.changePages(page, "Size…");
         dialog.getByText("As all pages").click();
         assertThat(page.getByText("280 mm × 210 mm")).hasCount(0);
         Browser.undoAll(page);
@@ -51,7 +51,7 @@ class PageSizesTest {
     @Test
     void a_size_that_is_not_possible_is_refused_in_words(Browser.Window window) {
         Page page = window.openDemo("?page=5");
-        button(page, "Size…").click();
+        Browser.changePages(page, "Size…");
         page.getByRole(AriaRole.DIALOG).getByLabel("Width").fill("4 mm");
         page.getByText("Give this size").click();
         assertThat(page.getByRole(AriaRole.ALERT).getByText("choose from 10 mm to 5080 mm"))
@@ -71,7 +71,7 @@ class PageSizesTest {
         List<String> read = new CopyOnWriteArrayList<>();
         page.onRequest(
                 request -> read.add(request.url().replaceFirst(".*/publications/[^/]*", "")));
-        button(page, "Hide the parent’s backgrounds").click();
+        page.getByLabel("Show the parent’s backgrounds").click();
         assertThat(button(page, "Undo")).isEnabled();
         page.waitForCondition(() -> read.stream().anyMatch(path -> path.contains("/small?")));
         page.waitForTimeout(600);

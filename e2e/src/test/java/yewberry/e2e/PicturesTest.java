@@ -14,6 +14,10 @@ import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.Base64;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.assertj.core.api.Assertions;
@@ -51,7 +55,7 @@ class PicturesTest {
 
     private static void bring(Page page, String name, byte[] file) {
         FileChooser chooser =
-                page.waitForFileChooser(() -> button(page, "Import a picture or PDF").click());
+                page.waitForFileChooser(() -> button(page, "Import pictures and PDFs").click());
         chooser.setFiles(new FilePayload(name, "application/octet-stream", file));
     }
 
@@ -63,7 +67,9 @@ class PicturesTest {
         button(page, "Buoy").click();
         assertThat(page.getByText("PNG, 300 × 300 px, RGB, without a profile")).isVisible();
         page.getByText("Place it, to the bleed…").click();
-        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Only page 6"))
+        page.getByRole(
+                        AriaRole.MENUITEM,
+                        new Page.GetByRoleOptions().setName("Page 6").setExact(true))
                 .click();
         Locator strata =
                 page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Strata"));
@@ -75,9 +81,9 @@ class PicturesTest {
         assertThat(dialog.getByText("The join will not be seen")).isVisible();
         assertThat(dialog.getByRole(AriaRole.LISTITEM)).hasCount(3);
         dialog.getByText("Leave it as it is").click();
-        assertThat(page.getByText("✕ box").first()).isVisible();
+        assertThat(page.getByTitle("✕ box").first()).isVisible();
         page.getByText("One colour is transparent").click();
-        assertThat(page.getByText("✕ box")).hasCount(0);
+        assertThat(page.getByTitle("✕ box")).hasCount(0);
         Assertions.assertThat(window.complaints()).isEmpty();
         Browser.undoAll(page);
     }
@@ -132,12 +138,8 @@ class PicturesTest {
                         new Locator.GetByRoleOptions().setName(Pattern.compile("^Page 2,")));
         second.click();
         page.keyboard().press("Shift+ArrowRight");
-        assertThat(page.getByText("Pages 2, 3")).isVisible();
-        page.getByText("Give a parent…").click();
-        page.getByRole(
-                        AriaRole.MENUITEM,
-                        new Page.GetByRoleOptions().setName("Night").setExact(true))
-                .click();
+        assertThat(page.getByText("Pages 2, 3").first()).isVisible();
+        choose(page, "Parent", "Night");
         assertThat(
                         plan.getByRole(
                                 AriaRole.OPTION,
@@ -231,5 +233,91 @@ class PicturesTest {
                                 new Page.GetByRoleOptions().setName(Pattern.compile("^Page 2,"))))
                 .hasCount(0);
         page.evaluate("id => fetch('/api/publications/' + id, { method: 'DELETE' })", id);
+    }
+
+    /** Drops files where an element has its middle. */
+    private static void drop(Locator on, Map<String, byte[]> files) {
+        List<Map<String, String>> sent =
+                files.entrySet().stream()
+                        .map(file ->
+                                Map.of(
+                                        "name",
+                                        file.getKey(),
+                                        "bytes",
+                                        Base64.getEncoder().encodeToString(file.getValue())))
+                        .toList();
+        on.evaluate(
+                """
+                (element, files) => {
+                  const data = new DataTransfer();
+                  for (const { name, bytes } of files) {
+                    const read = Uint8Array.from(atob(bytes), it => it.charCodeAt(0));
+                    data.items.add(new File([read], name));
+                  }
+                  const { x, y, width, height } = element.getBoundingClientRect();
+                  const at = { clientX: x + width / 2, clientY: y + height / 2 };
+                  for (const type of ["dragenter", "dragover", "drop"]) {
+                    element.dispatchEvent(new DragEvent(type,
+                      { bubbles: true, cancelable: true, dataTransfer: data, ...at }));
+                  }
+                }
+                """,
+                sent);
+    }
+
+    private static Locator cell(Page page, int number) {
+        return page.getByRole(
+                AriaRole.OPTION,
+                new Page.GetByRoleOptions()
+                        .setName(Pattern.compile("^Page %d,".formatted(number))));
+    }
+
+    @Test
+    void files_are_dropped_on_a_page_on_the_catalogue_and_on_a_run_of_pages(Browser.Window window)
+            throws IOException {
+        Page page = window.openDemo("?page=3");
+        // one on the left page of the spread
+        drop(page.getByRole(AriaRole.APPLICATION).locator(".picture"), Map.of("Float.png", buoy()));
+        assertThat(page.getByText("Placed on page")).isVisible();
+        assertThat(button(page, "Float")).containsText("1 ×");
+        drop(page.locator("aside[aria-label=Catalogue]"), Map.of("Bell.png", buoy()));
+        assertThat(button(page, "Bell")).containsText("unused");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Flatplan")).click();
+        drop(
+                cell(page, 4),
+                new TreeMap<>(
+                        Map.of(
+                                "Mast.png",
+                                buoy(),
+                                "Rope.png",
+                                buoy(),
+                                "note.png",
+                                new byte[] {1, 2})));
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        assertThat(dialog).containsText("On pages 4, 5, one on each, out to the bleed.");
+        dialog.getByLabel("From page").fill("12");
+        assertThat(dialog).containsText("There are 1 page too few from page 12 on");
+        dialog.getByLabel("From page").fill("4");
+        AccessibilityTest.passesAxe(page);
+        dialog.getByText("Place", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(cell(page, 5)).hasAccessibleName(Pattern.compile("1 own background"));
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("2 are imported");
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void a_swatch_is_made_by_typing_its_name_and_value_and_found_by_it(Browser.Window window) {
+        Page page = window.openDemo("?page=3");
+        Locator search = page.getByPlaceholder("Search the catalogue");
+        search.fill("c82 m64");
+        assertThat(button(page, "Dusk")).isVisible();
+        assertThat(page.getByText("uses “Dusk”").first()).isVisible();
+        search.fill("Harbour #0f4a38");
+        button(page, "New swatch “Harbour”").click();
+        assertThat(search).hasValue("");
+        assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("Harbour");
+        assertThat(button(page, "Harbour")).containsText("#0f4a38");
+        Browser.undoAll(page);
     }
 }

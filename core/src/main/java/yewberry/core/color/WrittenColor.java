@@ -1,8 +1,11 @@
 package yewberry.core.color;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import yewberry.core.Refused;
@@ -10,15 +13,52 @@ import yewberry.core.Refused;
 /**
  * Reads a colour as people write it: CSS Color 4's hex, {@code rgb()}, {@code hsl()}, {@code
  * lab()}, {@code lch()}, {@code oklch()} and names; {@code cmyk(60% 10% 40% 0%)} and the like of
- * CSS Color 5's {@code device-cmyk()}; and {@code gray(40%)}, percent of black ink. Decimal commas
- * are taken where points separate nothing.
+ * CSS Color 5's {@code device-cmyk()}; {@code C60 M10 Y40}, inks that are left out being 0; and
+ * {@code gray(40%)}, percent of black ink. Decimal commas are taken where points separate nothing.
  */
 public final class WrittenColor {
     private static final Pattern CALL = Pattern.compile("([a-z-]+)\\s*\\(([^()]*)\\)");
     private static final Pattern NUMBER =
             Pattern.compile("([+-]?(?:\\d+\\.?\\d*|\\.\\d+)(?:e[+-]?\\d+)?)(%|deg)?");
 
+    private static final Pattern WORD = Pattern.compile("\\S+");
+
+    private static final Pattern INK =
+            Pattern.compile("([cmyk])\\s*(\\d+(?:[.,]\\d+)?)\\s*%?[\\s,;/]*");
+
     private WrittenColor() {}
+
+    /**
+     * A colour as it was written, behind the name it is to have.
+     *
+     * @param name nothing where only a colour was written
+     */
+    public record Named(Optional<String> name, Color color) {}
+
+    /**
+     * A name and a colour, or a colour alone; nothing where the text does not end with a colour.
+     */
+    public static Optional<Named> named(String text) {
+        String written = text.strip();
+        Matcher words = WORD.matcher(written);
+        while (words.find()) {
+            Optional<Color> color = tried(written.substring(words.start()));
+            if (color.isPresent()) {
+                String name = written.substring(0, words.start()).strip();
+                return Optional.of(
+                        new Named(Optional.of(name).filter(it -> !it.isEmpty()), color.get()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Color> tried(String text) {
+        try {
+            return Optional.of(read(text));
+        } catch (Refused notOne) {
+            return Optional.empty();
+        }
+    }
 
     /**
      * @throws Refused if it is none of these, or a value is out of range
@@ -29,7 +69,29 @@ public final class WrittenColor {
         if (call.matches()) {
             return call(text, call.group(1), numbers(text, call.group(2)));
         }
-        return CssNames.find(written).orElseGet(() -> hex(text));
+        return inks(written).or(() -> CssNames.find(written)).orElseGet(() -> hex(text));
+    }
+
+    /** Inks by their letters, each once. */
+    private static Optional<Color> inks(String text) {
+        Map<String, Double> inks = new HashMap<>();
+        Matcher each = INK.matcher(text);
+        int end = 0;
+        while (each.find() && each.start() == end) {
+            double percent = Double.parseDouble(each.group(2).replace(',', '.'));
+            if (percent > 100 || inks.put(each.group(1), percent) != null) {
+                return Optional.empty();
+            }
+            end = each.end();
+        }
+        return end == 0 || end < text.length()
+                ? Optional.empty()
+                : Optional.of(
+                        new Cmyk(
+                                inks.getOrDefault("c", 0.0),
+                                inks.getOrDefault("m", 0.0),
+                                inks.getOrDefault("y", 0.0),
+                                inks.getOrDefault("k", 0.0)));
     }
 
     private static Rgb hex(String text) {

@@ -2,6 +2,7 @@ package yewberry.core.edit;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Owner;
@@ -21,6 +22,23 @@ public sealed interface BackgroundEdit extends Edit {
             implements BackgroundEdit {
         public ChangeBackground(Background background) {
             this(background, Optional.empty());
+        }
+    }
+
+    /**
+     * Changes some backgrounds alike: of each what {@code background} has otherwise than {@code
+     * was}, and nothing else.
+     *
+     * @param was one of them, which {@code background} was made from
+     * @param also properties that all of them get from {@code background}, although it has them as
+     *     {@code was} had, named as in JSON, such as {@code fill.color.tint}
+     */
+    record ChangeBackgrounds(
+            List<UUID> backgrounds, Background background, Background was, Set<String> also)
+            implements BackgroundEdit {
+        public ChangeBackgrounds {
+            backgrounds = List.copyOf(backgrounds);
+            also = Set.copyOf(also);
         }
     }
 

@@ -2,6 +2,8 @@ package yewberry.core.edit;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import yewberry.core.publication.Background;
@@ -23,17 +25,17 @@ final class BackgroundEdits {
                 OwnerLookup.sidesFit(owner, background.sides());
                 yield change(on, owner, stack -> Lists.plus(stack, Background::id, background));
             }
-            case BackgroundEdit.ChangeBackground(Background background, var was) -> {
-                Owner owner = OwnerLookup.ownerOfBackground(on, background.id());
-                OwnerLookup.sidesFit(owner, background.sides());
-                yield change(
-                        on,
-                        owner,
-                        stack ->
-                                Lists.replacedWhere(
-                                        stack,
-                                        each -> each.id().equals(background.id()),
-                                        each -> Merging.onto(each, background, was)));
+            case BackgroundEdit.ChangeBackground(Background background, var was) ->
+                    changed(
+                            on,
+                            background.id(),
+                            each -> Merging.onto(each, background, was, Set.of()));
+            case BackgroundEdit.ChangeBackgrounds many -> {
+                Publication result = on;
+                for (UUID background : many.backgrounds()) {
+                    result = changed(result, background, each -> changed(each, many));
+                }
+                yield result;
             }
             case BackgroundEdit.RestackBackground(UUID background, int steps) ->
                     change(
@@ -49,6 +51,30 @@ final class BackgroundEdits {
                                             .filter(each -> !each.id().equals(background))
                                             .toList());
         };
+    }
+
+    private static Publication changed(
+            Publication on, UUID background, UnaryOperator<Background> change) {
+        Owner owner = OwnerLookup.ownerOfBackground(on, background);
+        return change(
+                on,
+                owner,
+                stack ->
+                        Lists.replacedWhere(
+                                stack,
+                                each -> each.id().equals(background),
+                                each -> {
+                                    Background made = change.apply(each);
+                                    OwnerLookup.sidesFit(owner, made.sides());
+                                    return made;
+                                }));
+    }
+
+    /** It keeps its id and what it is a use of, whatever the edit says. */
+    private static Background changed(Background each, BackgroundEdit.ChangeBackgrounds many) {
+        Background was = many.was().withId(each.id()).withMadeBy(each.madeBy());
+        Background made = many.background().withId(each.id()).withMadeBy(each.madeBy());
+        return Merging.onto(each, made, Optional.of(was), many.also());
     }
 
     private static Publication change(

@@ -35,6 +35,12 @@ public final class Editing {
             case LookEdit.ChangeLook(var look, var was) -> isApart(was, look, now.look(look.id()));
             case BackgroundEdit.ChangeBackground(var background, var was) ->
                     isApart(was, background, OwnerLookup.background(now, background.id()));
+            case BackgroundEdit.ChangeBackgrounds many ->
+                    many.also().isEmpty()
+                            && many.backgrounds().stream()
+                                    .map(each -> OwnerLookup.background(now, each))
+                                    .noneMatch(
+                                            is -> Merging.clash(many.was(), many.background(), is));
             case FrameEdit.PlaceFrame place -> {
                 TextFrame frame = OwnerLookup.frame(now, place.frame());
                 yield isApart(

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import yewberry.core.publication.Length;
 
 /**
@@ -58,13 +59,28 @@ final class Merging {
         }
     }
 
-    private Merging() {}
+    private final Set<String> also;
+
+    private Merging(Set<String> also) {
+        this.also = also;
+    }
 
     /**
      * @param was what {@code made} was made from; nothing means that all of it counts
      */
     static <T> T onto(T is, T made, Optional<T> was) {
-        return was.map(before -> merged(before, made, is)).orElse(made);
+        return onto(is, made, was, Set.of());
+    }
+
+    /**
+     * @param was what {@code made} was made from; nothing means that all of it counts
+     * @param also properties that count as changed whatever they were, each by its way from here,
+     *     such as {@code fill.color.tint}
+     */
+    @SuppressWarnings("unchecked")
+    static <T> T onto(T is, T made, Optional<T> was, Set<String> also) {
+        return was.map(before -> (T) new Merging(also).merged("", new Three(before, made, is)))
+                .orElse(made);
     }
 
     /**
@@ -76,23 +92,27 @@ final class Merging {
         return clash(new Three(was, made, is));
     }
 
-    @SuppressWarnings("unchecked")
-    private static <T> T merged(T was, T made, T is) {
-        return (T) merged(new Three(was, made, is));
+    /** Whether something at or below a place counts as changed whatever it was. */
+    private boolean counts(String way) {
+        return also.stream().anyMatch(each -> each.equals(way) || each.startsWith(way + "."));
     }
 
-    private static Object merged(Three three) {
-        if (three.made().equals(three.was())) {
+    private Object merged(String way, Three three) {
+        boolean counts = way.isEmpty() ? !also.isEmpty() : counts(way);
+        if (!counts && three.made().equals(three.was())) {
             return three.is();
         }
-        if (three.is().equals(three.was())) {
+        if (also.contains(way) || !counts && three.is().equals(three.was())) {
             return three.made();
         }
         if (three.areRecordsOfOneKind()) {
-            return built(three.made().getClass(), component -> merged(three.component(component)));
+            return built(
+                    three.made().getClass(),
+                    component ->
+                            merged(below(way, component.getName()), three.component(component)));
         }
         if (three.values().isPresent()) {
-            return Optional.of(merged(three.values().get()));
+            return Optional.of(merged(way, three.values().get()));
         }
         if (three.made() instanceof Set<?> made
                 && three.was() instanceof Set<?> was
@@ -103,7 +123,15 @@ final class Merging {
             return all;
         }
         List<Three> elements = three.elements();
-        return elements.isEmpty() ? three.made() : elements.stream().map(Merging::merged).toList();
+        return elements.isEmpty()
+                ? three.made()
+                : IntStream.range(0, elements.size())
+                        .mapToObj(i -> merged(below(way, String.valueOf(i)), elements.get(i)))
+                        .toList();
+    }
+
+    private static String below(String way, String name) {
+        return way.isEmpty() ? name : way + "." + name;
     }
 
     private static boolean clash(Three three) {
@@ -149,7 +177,7 @@ final class Merging {
         }
     }
 
-    private static Object valueOf(RecordComponent component, Object of) {
+    static Object valueOf(RecordComponent component, Object of) {
         try {
             return Objects.requireNonNull(component.getAccessor().invoke(of));
         } catch (ReflectiveOperationException e) {

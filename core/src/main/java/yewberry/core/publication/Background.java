@@ -58,6 +58,10 @@ public record Background(
         return new Background(id, sides, area, fill, opacity, blend, goesTo, changed);
     }
 
+    public Background withId(UUID changed) {
+        return new Background(changed, sides, area, fill, opacity, blend, goesTo, madeBy);
+    }
+
     public Background withOpacity(double changed) {
         return new Background(id, sides, area, fill, changed, blend, goesTo, madeBy);
     }

@@ -20,6 +20,7 @@ import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Side;
+import yewberry.core.publication.Spreads;
 
 /**
  * Composes the pages of one publication under one press condition, and knows what it made them

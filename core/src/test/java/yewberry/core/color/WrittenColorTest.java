@@ -3,6 +3,7 @@ package yewberry.core.color;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -48,6 +49,29 @@ class WrittenColorTest {
         assertThatThrownBy(() -> WrittenColor.read("oklch(60% 0.4 50)"))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("outside sRGB");
+    }
+
+    @Test
+    void inks_by_their_letters() {
+        assertThat(WrittenColor.read("C82 M64 Y22 K12")).isEqualTo(new Cmyk(82, 64, 22, 12));
+        assertThat(WrittenColor.read("k 100")).isEqualTo(new Cmyk(0, 0, 0, 100));
+        assertThat(WrittenColor.read("c12,5% m3")).isEqualTo(new Cmyk(12.5, 3, 0, 0));
+        assertThatThrownBy(() -> WrittenColor.read("C20 C30")).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> WrittenColor.read("C120")).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> WrittenColor.read("C20 M")).isInstanceOf(Refused.class);
+    }
+
+    @Test
+    void a_name_in_front_of_a_colour() {
+        assertThat(WrittenColor.named("Harbour green #0f4a38"))
+                .contains(
+                        new WrittenColor.Named(Optional.of("Harbour green"), new Rgb(15, 74, 56)));
+        assertThat(WrittenColor.named("Dusk C82 M64 Y22 K12"))
+                .contains(new WrittenColor.Named(Optional.of("Dusk"), new Cmyk(82, 64, 22, 12)));
+        assertThat(WrittenColor.named(" lab(50 20 -30) "))
+                .contains(new WrittenColor.Named(Optional.empty(), new Lab(50, 20, -30)));
+        assertThat(WrittenColor.named("Harbour")).isEmpty();
+        assertThat(WrittenColor.named("")).isEmpty();
     }
 
     @Test

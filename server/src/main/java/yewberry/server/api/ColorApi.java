@@ -1,6 +1,7 @@
 package yewberry.server.api;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -22,6 +23,7 @@ import yewberry.server.publications.PressConditions;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.ConditionView;
 import yewberry.server.view.EverySpace;
+import yewberry.server.view.NamedColor;
 
 /** Colours as they are written, and the press conditions there are. */
 @RestController
@@ -38,9 +40,21 @@ class ColorApi {
     /** Reads a colour as people write it. */
     @GetMapping("/publications/{id}/colors")
     EverySpace read(@PathVariable UUID id, @RequestParam String text) {
+        return everySpace(publications.get(id), WrittenColor.read(text));
+    }
+
+    /** What is typed in front of a colour is a name for it; nothing where there is no colour. */
+    @GetMapping("/publications/{id}/colors/named")
+    NamedColor named(@PathVariable UUID id, @RequestParam String text) {
         OpenPublication open = publications.get(id);
+        Optional<WrittenColor.Named> read = WrittenColor.named(text);
+        return new NamedColor(
+                read.flatMap(WrittenColor.Named::name),
+                read.map(named -> everySpace(open, named.color())));
+    }
+
+    private static EverySpace everySpace(OpenPublication open, Color color) {
         PressCondition press = open.press(open.state().publication());
-        Color color = WrittenColor.read(text);
         Cmyk ink = press.toInk(color).rounded();
         return new EverySpace(
                 color,

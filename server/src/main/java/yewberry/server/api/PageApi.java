@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.springframework.http.CacheControl;
@@ -14,6 +15,8 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -26,15 +29,18 @@ import yewberry.core.picture.SceneStamp;
 import yewberry.core.picture.SmallPicture;
 import yewberry.core.picture.SvgPicture;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Spreads;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Spreads;
 import yewberry.core.strata.Strata;
 import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.PageCheck;
 import yewberry.server.publications.Publications;
+import yewberry.server.view.ChosenPages;
+import yewberry.server.view.CommonLayer;
 import yewberry.server.view.FindingList;
 import yewberry.server.view.FindingView;
 import yewberry.server.view.ItemView;
@@ -73,6 +79,25 @@ class PageApi {
         Publication publication = publications.get(id).state().publication();
         int index = indexOf(publication, page);
         return new PageDetail(page, index + 1, publication.pages().get(index).layer());
+    }
+
+    /**
+     * What lies on some pages, to be changed together.
+     *
+     * @throws Refused if no page is named, or one twice
+     */
+    @PostMapping("/layers")
+    CommonLayer layers(@PathVariable UUID id, @RequestBody ChosenPages chosen) {
+        Publication publication = publications.get(id).state().publication();
+        List<UUID> pages = chosen.pages();
+        if (pages.isEmpty() || Set.copyOf(pages).size() < pages.size()) {
+            throw new Refused("Name the pages to look at, each once.");
+        }
+        List<Page> there =
+                pages.stream()
+                        .map(page -> publication.pages().get(indexOf(publication, page)))
+                        .toList();
+        return CommonLayer.of(publication, there);
     }
 
     @GetMapping("/spreads/{index}")

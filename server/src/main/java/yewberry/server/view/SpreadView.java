@@ -1,10 +1,12 @@
 package yewberry.server.view;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.picture.SvgPicture;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
+import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 
@@ -16,6 +18,7 @@ import yewberry.core.scene.Rect;
 public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
     /**
      * @param x where the trim begins in the picture
+     * @param words around all text of the page, so that marks can stand beside it
      * @param visible the part of the page that the picture shows, from the corner of its own trim
      */
     public record PlacedPage(
@@ -27,6 +30,7 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
             Extent trim,
             Extent bleed,
             Extent safe,
+            Optional<Extent> words,
             String text) {}
 
     public static SpreadView of(int index, List<PageScene> scenes, Publication publication) {
@@ -53,6 +57,10 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
                 Extent.of(scene.boxes().trim()),
                 Extent.of(scene.boxes().bleed()),
                 Extent.of(scene.boxes().safe()),
+                scene.text().stream()
+                        .map(Item.GlyphRun::inkBounds)
+                        .reduce(Rect::union)
+                        .map(Extent::of),
                 ItemView.text(scene));
     }
 }

@@ -120,6 +120,12 @@ final class EditMaker {
                             new BackgroundEdit.ChangeBackground(
                                     maker.background(maker.background())),
                     maker ->
+                            new BackgroundEdit.ChangeBackgrounds(
+                                    List.of(maker.background()),
+                                    maker.background(maker.fresh()),
+                                    maker.background(maker.fresh()),
+                                    maker.coin() ? Set.of("opacity") : Set.of()),
+                    maker ->
                             new BackgroundEdit.RestackBackground(
                                     maker.background(), maker.upTo(5) - 2),
                     maker -> new BackgroundEdit.RemoveBackground(maker.background()),

@@ -1,9 +1,8 @@
-package yewberry.core.scene;
+package yewberry.core.publication;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import yewberry.core.publication.Publication;
 
 /** Which pages are seen together: with facing pages 1, then 2 and 3, and so on; else each alone. */
 public final class Spreads {

@@ -1,0 +1,124 @@
+import { useCommonLayer, useSteps } from "../api/queries";
+import type { PageEntry, Publication } from "../api/types";
+import { noParent, parentOptions } from "../pages/PageDialogs";
+import { Choice } from "../ui/Choice";
+import { Stack } from "../ui/Field";
+import { Quiet } from "../ui/Fold";
+import { shownLength } from "../ui/length";
+import { Failed } from "../ui/Notice";
+import { Section } from "../ui/Section";
+import { Tick } from "../ui/Tick";
+import { counted } from "../ui/words";
+import { useBench } from "./BenchState";
+import { alone } from "./BackgroundEditor";
+import { LayerEditor } from "./LayerEditor";
+import { PAGES } from "./scope";
+
+/** What lies on what is being changed: the pages chosen, or a parent. */
+export function ScopePanel({ publication }: { publication: Publication }) {
+  const { scope } = useBench();
+  const { parent, pages, owners } = scope;
+  if (parent) {
+    return (
+      <Section title={`Parent ${parent.name}`}>
+        <LayerEditor
+          publication={publication}
+          owners={owners}
+          backgrounds={parent.layer.backgrounds.map(alone)}
+          frames={parent.layer.frames}
+        />
+      </Section>
+    );
+  }
+  return (
+    <Section title={scope.label} note={noteOn(pages, publication)}>
+      <Stack>
+        <ParentFields publication={publication} pages={pages} />
+        <OwnLayer publication={publication} pages={pages} />
+      </Stack>
+    </Section>
+  );
+}
+
+function noteOn(pages: PageEntry[], { setup }: Publication): string {
+  const [page] = pages;
+  if (!page || pages.length > 1) {
+    return "";
+  }
+  const side = page.side === "LEFT" ? "left-hand page" : "right-hand page";
+  const own = page.size
+    ? `${shownLength(page.size.width, setup.unit)} × ${shownLength(page.size.height, setup.unit)}`
+    : "";
+  return [setup.facing ? side : "", own].filter((each) => each !== "").join(", ");
+}
+
+function ParentFields({ publication, pages }: { publication: Publication; pages: PageEntry[] }) {
+  const steps = useSteps(publication);
+  const ids = pages.map((page) => page.id);
+  const parents = new Set(pages.map((page) => page.parent ?? noParent));
+  const withParent = pages.filter((page) => page.parent);
+  const shown = withParent.filter((page) => page.parentShown).length;
+  return (
+    <>
+      <Choice
+        label="Parent"
+        value={parents.size === 1 ? [...parents][0] : undefined}
+        placeholder="differs"
+        options={parentOptions(publication)}
+        onChange={(id) =>
+          steps.make(
+            { type: "assignParent", pages: ids, ...(id === noParent ? {} : { parent: id }) },
+            "Parent changed",
+          )
+        }
+      />
+      {withParent.length > 0 && (
+        <Tick
+          label="Show the parent’s backgrounds"
+          checked={shown === withParent.length}
+          partly={shown > 0 && shown < withParent.length}
+          onChange={(show) =>
+            steps.make(
+              { type: "showParent", pages: withParent.map((page) => page.id), shown: show },
+              show ? "The parent’s backgrounds show" : "The parent’s backgrounds are hidden",
+            )
+          }
+        />
+      )}
+    </>
+  );
+}
+
+function OwnLayer({ publication, pages }: { publication: Publication; pages: PageEntry[] }) {
+  const { scope } = useBench();
+  const layer = useCommonLayer(
+    publication,
+    pages.map((page) => page.id),
+  );
+  if (layer.isError) {
+    return (
+      <p role="alert">
+        <Failed>Not read.</Failed> {layer.error.message}
+      </p>
+    );
+  }
+  if (!layer.data || scope.id !== PAGES) {
+    return <p role="status">{`Reading ${pages.length === 1 ? "the page" : "the pages"}…`}</p>;
+  }
+  const { backgrounds, frames, frameCount } = layer.data;
+  return (
+    <>
+      <LayerEditor
+        publication={publication}
+        owners={scope.owners}
+        backgrounds={backgrounds}
+        frames={frames}
+      />
+      {pages.length > 1 && frameCount > 0 && (
+        <Quiet>
+          {`${counted(frameCount, "text frame", "text frames")} on them; text is changed on its own page.`}
+        </Quiet>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,73 @@
+import { useMemo, useState } from "react";
+import styled from "styled-components";
+import type { PageEntry, Publication } from "../api/types";
+import { BackgroundPanel } from "../bench/BackgroundPanel";
+import { BenchProvider, type BenchState } from "../bench/BenchState";
+import { PAGES, scopesOf } from "../bench/scope";
+import { ScopeBar } from "../bench/ScopeBar";
+import { ScopePanel } from "../bench/ScopePanel";
+import { theme } from "../theme";
+import { Section } from "../ui/Section";
+
+const Column = styled.aside`
+  flex: none;
+  width: 256px;
+  overflow: auto;
+  background: ${theme.color.ground};
+  border-left: 1px solid ${theme.color.rule};
+  @media ${theme.narrow} {
+    width: auto;
+  }
+`;
+
+const nowhere = () => undefined;
+
+/** What lies on the pages chosen, or on a parent, to be changed as it is on the Bench. */
+export function ChosenPanel({
+  publication,
+  chosen,
+}: {
+  publication: Publication;
+  chosen: PageEntry[];
+}) {
+  const ids = chosen.map((page) => page.id).join(" ");
+  const [wanted, setWanted] = useState({ of: ids, id: PAGES });
+  const [first] = chosen;
+  const shared = useMemo((): BenchState | undefined => {
+    const scopes = first ? scopesOf(publication, first, chosen) : [];
+    // other pages chosen: they are what is changed
+    const id = wanted.of === ids ? wanted.id : PAGES;
+    const scope = scopes.find((each) => each.id === id) ?? scopes[0];
+    return (
+      scope && {
+        scope,
+        scopes,
+        changeScope: (id) => setWanted({ of: ids, id }),
+        tryOut: nowhere,
+        look: nowhere,
+        reveal: nowhere,
+        sampling: undefined,
+        sample: nowhere,
+        canSample: false,
+      }
+    );
+  }, [publication, first, chosen, ids, wanted]);
+  return (
+    <Column aria-label="Pages chosen">
+      {shared ? (
+        <BenchProvider value={shared}>
+          <ScopeBar />
+          <BackgroundPanel publication={publication} />
+          <ScopePanel publication={publication} />
+        </BenchProvider>
+      ) : (
+        <Section title="No page chosen">
+          <p>
+            Choose pages by a click, with Shift or Ctrl several, or by their numbers above. What
+            lies on them is changed here, together.
+          </p>
+        </Section>
+      )}
+    </Column>
+  );
+}

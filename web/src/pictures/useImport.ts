@@ -1,0 +1,60 @@
+import { useState } from "react";
+import { useSteps } from "../api/queries";
+import type { Asset, Edit, Publication } from "../api/types";
+import { useStatus } from "../ui/Status";
+import { counted, freeName } from "../ui/words";
+import { bring } from "./pictures";
+
+/**
+ * Imports files, any number at once, as one step. Those that cannot be read are said; the others
+ * come in all the same.
+ */
+export function useImport(publication: Publication) {
+  const steps = useSteps(publication);
+  const status = useStatus();
+  const [isPending, setPending] = useState(false);
+
+  /** What came of files, named so that no two names are the same; nothing is stored yet. */
+  const read = async (files: File[]): Promise<Asset[]> => {
+    const taken = publication.assets.map((entry) => ({ name: entry.asset.name }));
+    const assets: Asset[] = [];
+    const problems: string[] = [];
+    setPending(true);
+    try {
+      for (const [index, file] of files.entries()) {
+        if (files.length > 1) {
+          status.say(`Importing ${index + 1} of ${files.length}: ${file.name}`);
+        }
+        try {
+          const asset = await bring(publication, file);
+          const named = { ...asset, name: freeName(asset.name, taken) };
+          taken.push(named);
+          assets.push(named);
+        } catch (error) {
+          problems.push(error instanceof Error ? error.message : String(error));
+        }
+      }
+    } finally {
+      setPending(false);
+    }
+    if (problems.length > 0) {
+      const others = assets.length > 0 ? ` ${counted(assets.length, "is", "are")} imported.` : "";
+      status.fail(problems.join(" ") + others);
+    }
+    return assets;
+  };
+
+  /** Stores what was read, with what is done with it at once. */
+  const store = (assets: Asset[], edits: Edit[], done: string) => {
+    if (assets.length > 0) {
+      steps.make(
+        {
+          type: "several",
+          edits: [...assets.map((asset): Edit => ({ type: "addAsset", asset })), ...edits],
+        },
+        done,
+      );
+    }
+  };
+  return { isPending, read, store };
+}
