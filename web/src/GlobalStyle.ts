@@ -2,6 +2,8 @@ import { createGlobalStyle } from "styled-components";
 import { theme } from "./theme";
 
 export const GlobalStyle = createGlobalStyle`
+  :root { --desk: #9b9b9b; --on-desk: #1c1c1c; }
+  :root[data-surround="dark"] { --desk: #2e2e2e; --on-desk: #f2f2f2; }
   *, *::before, *::after { box-sizing: border-box; }
   html, body, #root { height: 100%; margin: 0; }
   body {

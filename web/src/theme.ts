@@ -10,7 +10,9 @@ export const theme = {
     quiet: "#525252",
     rule: "#c8c8c8",
     edge: "#767676",
-    desk: "#9b9b9b",
+    /** What surrounds pages: light or dark, as one chooses. */
+    desk: "var(--desk)",
+    onDesk: "var(--on-desk)",
     active: "#0f4a38",
     onActive: "#ffffff",
     activeSoft: "#e4e4e4",

@@ -31,9 +31,9 @@ import { counted, ratio } from "../ui/words";
 import { mm } from "../ui/length";
 import { keep, readKept, useKept } from "../ui/kept";
 import { BenchProvider, type Sampling } from "./BenchState";
-import { Catalogue } from "./Catalogue";
-import { AROUND_LEAVES, Concertina } from "./Concertina";
-import { Legend } from "./Legend";
+import { Catalogue } from "../catalogue/Catalogue";
+import { AROUND_LEAVES, Concertina } from "../strip/Concertina";
+import { Legend } from "../stage/Legend";
 import { countedByPage } from "../findings/counted";
 import {
   allOpen,
@@ -47,15 +47,15 @@ import {
   type Panels,
   type PanelSizes,
 } from "./panels";
-import { BackgroundPanel } from "./BackgroundPanel";
-import { noScope, PAGES, scopesOf } from "./scope";
-import { ScopeBar } from "./ScopeBar";
-import { ScopePanel } from "./ScopePanel";
-import { SpreadView, type Focus } from "./SpreadView";
-import { StrataPanel } from "./StrataPanel";
-import { WalkBar, type Walk } from "./WalkBar";
-import { nextPercent, type Zoom } from "./zoom";
-import { ZoomBar } from "./ZoomBar";
+import { BackgroundPanel } from "../scope/BackgroundPanel";
+import { noScope, PAGES, scopesOf } from "../scope/scope";
+import { ScopeBar } from "../scope/ScopeBar";
+import { ScopePanel } from "../scope/ScopePanel";
+import { SpreadView, type Focus } from "../stage/SpreadView";
+import { StrataPanel } from "../strata/StrataPanel";
+import { WalkBar, type Walk } from "../stage/WalkBar";
+import { nextPercent, type Zoom } from "../stage/zoom";
+import { ZoomBar } from "../stage/ZoomBar";
 
 const Layout = styled.main<{ $left: number; $right: number }>`
   flex: 1;
@@ -137,7 +137,7 @@ const startingPlace: Place = { page: 1, zoom: { kind: "spread" } };
 
 /** One spread, large, with what is painted under the point and the whole publication below. */
 export function Bench() {
-  const { publication, viewing } = useOpened();
+  const { publication, viewing, dark, onDark } = useOpened();
   const [address, setAddress] = useSearchParams();
   const placeKey = `yewberry-place ${publication.id}`;
   const [place] = useState(() => readKept(sessionStorage, placeKey, startingPlace));
@@ -413,6 +413,8 @@ export function Bench() {
               setup={publication.setup}
               marks={marks}
               onMarks={setMarks}
+              dark={dark}
+              onDark={onDark}
               showing={
                 trying
                   ? `Trying out: ${counted(preview.data.pages.length, "page changes", "pages change")}, ${counted(shownFindings.length, "finding", "findings")} here`

@@ -2,8 +2,8 @@ import { createContext, useContext } from "react";
 import type { Point } from "../api/queries";
 import type { Edit } from "../api/types";
 import type { Panel } from "./panels";
-import { noScope, type Scope } from "./scope";
-import type { Taken } from "./sampler";
+import { noScope, type Scope } from "../scope/scope";
+import type { Taken } from "../strata/sampler";
 
 /** A colour that is to be taken from the page: for what, and what is done with it. */
 export interface Sampling {

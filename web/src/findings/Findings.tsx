@@ -4,7 +4,7 @@ import styled from "styled-components";
 import { useFindings, useSteps } from "../api/queries";
 import { checkedInWords } from "./counted";
 import type { Finding, Publication } from "../api/types";
-import { MendList } from "../bench/MendList";
+import { MendList } from "../strata/MendList";
 import { StockAnswers } from "./StockAnswers";
 import { useOpened } from "../publication/PublicationScreen";
 import { theme } from "../theme";

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { newBackground } from "../bench/newBackground";
+import { newBackground } from "../scope/newBackground";
 import { useFindings, useSteps } from "../api/queries";
 import type { Owner, Publication } from "../api/types";
 import { Button } from "../ui/Button";

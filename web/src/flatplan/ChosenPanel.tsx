@@ -1,11 +1,11 @@
 import { useMemo, useState } from "react";
 import styled from "styled-components";
 import type { PageEntry, Publication } from "../api/types";
-import { BackgroundPanel } from "../bench/BackgroundPanel";
+import { BackgroundPanel } from "../scope/BackgroundPanel";
 import { BenchProvider, type BenchState } from "../bench/BenchState";
-import { PAGES, scopesOf } from "../bench/scope";
-import { ScopeBar } from "../bench/ScopeBar";
-import { ScopePanel } from "../bench/ScopePanel";
+import { PAGES, scopesOf } from "../scope/scope";
+import { ScopeBar } from "../scope/ScopeBar";
+import { ScopePanel } from "../scope/ScopePanel";
 import { theme } from "../theme";
 import { Section } from "../ui/Section";
 

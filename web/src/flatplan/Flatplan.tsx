@@ -4,7 +4,7 @@ import { useNavigate } from "react-router";
 import styled from "styled-components";
 import { useFindings, useSteps } from "../api/queries";
 import type { Finding, PageEntry, Publication, Viewing } from "../api/types";
-import { differs, label, parentName } from "../bench/Concertina";
+import { differs, label, parentName } from "../strip/Concertina";
 import { PageActions } from "../pages/PageActions";
 import { countedByPage } from "../findings/counted";
 import { useOpened } from "../publication/PublicationScreen";
@@ -105,6 +105,7 @@ const Cell = styled(Aria.ListBoxItem)`
     box-sizing: border-box;
     font-size: ${theme.size.small};
     font-weight: 600;
+    color: ${theme.color.onDesk};
     white-space: nowrap;
     overflow: hidden;
     text-overflow: ellipsis;

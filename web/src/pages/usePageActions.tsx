@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from "react";
 import { useSteps } from "../api/queries";
 import type { PageEntry, Publication } from "../api/types";
-import { newBackground } from "../bench/newBackground";
+import { newBackground } from "../scope/newBackground";
 import { ApplyRecipe } from "../recipes/ApplyRecipe";
 import type { Option } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";

@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Background, Fill, Owner, Placing, Publication } from "../api/types";
 import { trimOf } from "../publication/sizes";
 import { hex } from "../color/spaces";
-import { AnchorFields } from "../bench/AnchorFields";
+import { AnchorFields } from "../scope/AnchorFields";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Field, Row } from "../ui/Field";

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { Asset, PageEntry, Publication } from "../api/types";
-import { backgroundOf } from "../bench/newBackground";
+import { backgroundOf } from "../scope/newBackground";
 import { Button, MainButton } from "../ui/Button";
 import { DraftField, Stack } from "../ui/Field";
 import { Actions, Modal } from "../ui/Modal";

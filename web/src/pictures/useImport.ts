@@ -39,7 +39,7 @@ export function useImport(publication: Publication) {
     }
     if (problems.length > 0) {
       const others = assets.length > 0 ? ` ${counted(assets.length, "is", "are")} imported.` : "";
-      status.fail(problems.join(" ") + others);
+      status.fail(problems.join(" ") + others, true);
     }
     return assets;
   };

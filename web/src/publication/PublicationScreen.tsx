@@ -20,6 +20,7 @@ import { Failed, Notice, VisuallyHidden } from "../ui/Notice";
 import { Wordmark } from "../ui/Wordmark";
 import { SetupDialog } from "./SetupDialog";
 import { useOthers } from "./useOthers";
+import { useSurround } from "./useSurround";
 import { viewings } from "./viewings";
 
 const Page = styled.div`
@@ -151,6 +152,9 @@ export function PublicationScreen() {
 interface Shared {
   publication: Publication;
   viewing: Viewing;
+  /** Whether pages stand on a dark grey. */
+  dark: boolean;
+  onDark: (dark: boolean) => void;
 }
 
 export function useOpened(): Shared {
@@ -164,6 +168,7 @@ function Opened({ publication }: { publication: Publication }) {
   const history = useHistory(publication.id, publication.revision);
   const findings = useFindings(publication);
   const others = useOthers(publication.id);
+  const [dark, onDark] = useSurround();
   const [setup, setSetup] = useState(false);
   const [chosen, setViewing] = useState<Viewing>("AS_DESIGNED");
   const offered = viewings(publication);
@@ -216,6 +221,7 @@ function Opened({ publication }: { publication: Publication }) {
       isDisabled: !history.data?.canRedo,
       run: steps.redo,
     },
+    { label: dark ? "Light surround" : "Dark surround", run: () => onDark(!dark) },
     { label: "Setup of the publication", run: () => setSetup(true) },
     ...screens.map(({ label, to }) => ({
       label: `Go to ${label}`,
@@ -277,7 +283,7 @@ function Opened({ publication }: { publication: Publication }) {
           </Viewing>
         </Tools>
       </Top>
-      <Outlet context={{ publication, viewing } satisfies Shared} />
+      <Outlet context={{ publication, viewing, dark, onDark } satisfies Shared} />
       {setup && <SetupDialog publication={publication} onClose={() => setSetup(false)} />}
     </Page>
   );

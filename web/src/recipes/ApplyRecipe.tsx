@@ -3,7 +3,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import { pagesIn, usePreview, useSteps } from "../api/queries";
 import type { Edit, Owner, PageEntry, Publication, RecipeEntry } from "../api/types";
-import { scopesOf } from "../bench/scope";
+import { scopesOf } from "../scope/scope";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";

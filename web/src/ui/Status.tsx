@@ -6,8 +6,12 @@ import { Button } from "./Button";
 interface Status {
   /** Announces something that went well; it is read out and shown for a while. */
   say: (message: string) => void;
-  /** Shows what went wrong until it is dismissed. */
-  fail: (message: string) => void;
+  /**
+   * Shows what went wrong until it is dismissed, or until something else goes well.
+   *
+   * @param stays whether it is not over then, because nothing that goes well mends it
+   */
+  fail: (message: string, stays?: boolean) => void;
 }
 
 const Context = createContext<Status>({ say: () => undefined, fail: () => undefined });
@@ -42,21 +46,23 @@ const Failure = styled(Bar)`
   border: 2px solid ${theme.color.fail};
 `;
 
+const none = { message: "", stays: false };
+
 /** Open dialogs hide everything else from screen readers, but for this. */
 const aboveAll = { "data-react-aria-top-layer": "true" };
 
 export function StatusProvider({ children }: { children: ReactNode }) {
   const [said, setSaid] = useState("");
-  const [failure, setFailure] = useState("");
+  const [failure, setFailure] = useState(none);
 
   const say = useCallback((message: string) => {
-    setFailure("");
+    setFailure((last) => (last.stays ? last : none));
     setSaid(message);
     window.setTimeout(() => setSaid((now) => (now === message ? "" : now)), 4000);
   }, []);
-  const fail = useCallback((message: string) => {
+  const fail = useCallback((message: string, stays = false) => {
     setSaid("");
-    setFailure(message);
+    setFailure({ message, stays });
   }, []);
   const status = useMemo(() => ({ say, fail }), [say, fail]);
 
@@ -68,12 +74,12 @@ export function StatusProvider({ children }: { children: ReactNode }) {
         {said}
       </Bar>
       <div role="alert" {...aboveAll}>
-        {failure && (
+        {failure.message && (
           <Failure>
             <span>
-              <strong>Not done.</strong> {failure}
+              <strong>Not done.</strong> {failure.message}
             </span>
-            <Button onPress={() => setFailure("")}>Close</Button>
+            <Button onPress={() => setFailure(none)}>Close</Button>
           </Failure>
         )}
       </div>

@@ -63,6 +63,16 @@ class AccessibilityTest {
         passesAxe(page);
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"?page=7&x=60&y=50", "/flatplan"})
+    void in_a_dark_surround_all_passes_axe(String screen, Browser.Window window) {
+        Page page = window.openDemo("?page=2");
+        page.getByLabel("Dark surround").check();
+        page = window.openDemo(screen); // it is kept
+        assertThat(page.evaluate("document.documentElement.dataset.surround")).isEqualTo("dark");
+        passesAxe(page);
+    }
+
     @Test
     void open_editors_and_dialogs_pass_axe(Browser.Window window) {
         Page page = window.openDemo("?page=7&x=60&y=50");

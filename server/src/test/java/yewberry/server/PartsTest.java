@@ -65,6 +65,53 @@ class PartsTest {
         assertThat(client.get(path("/pages?from=5&to=2")).status()).isEqualTo(422);
     }
 
+    private Client.Answer layers(String... pages) {
+        return client.post(
+                path("/layers"), "{\"pages\": [\"%s\"]}".formatted(String.join("\", \"", pages)));
+    }
+
+    @Test
+    void what_lies_on_pages_is_read_and_changed_together() {
+        groundOnPage(3);
+        groundOnPage(4);
+        JsonNode common = layers(page(3), page(4)).json().path("backgrounds").get(0);
+        assertThat(common.path("ids")).hasSize(2);
+        assertThat(common.path("pages").toString()).isEqualTo("[3,4]");
+        assertThat(common.path("differing")).isEmpty();
+        edit(
+                """
+                {"type": "changeBackgrounds", "backgrounds": %s, "background": %s, "was": %s,
+                 "also": []}
+                """
+                        .formatted(
+                                common.path("ids"),
+                                common.path("background")
+                                        .toString()
+                                        .replace("\"opacity\":100", "\"opacity\":40"),
+                                common.path("background")));
+        for (int number = 3; number <= 4; number++) {
+            JsonNode one = layers(page(number)).json().path("backgrounds").get(0);
+            assertThat(one.path("background").path("opacity").asInt()).isEqualTo(40);
+        }
+    }
+
+    @Test
+    void pages_are_named_once_and_must_be_there() {
+        assertThat(client.post(path("/layers"), "{\"pages\": []}").status()).isEqualTo(422);
+        assertThat(layers(page(3), page(3)).status()).isEqualTo(422);
+        assertThat(layers(UUID.randomUUID().toString()).status()).isEqualTo(404);
+        assertThat(client.post(path("/layers"), "{}").status()).isIn(400, 422);
+    }
+
+    @Test
+    void a_colour_is_read_with_the_name_in_front_of_it() {
+        JsonNode named = client.get(path("/colors/named?text=Harbour%20%230f4a38")).json();
+        assertThat(named.path("name").asString()).isEqualTo("Harbour");
+        assertThat(named.path("color").path("rgb").path("green").asInt()).isEqualTo(74);
+        JsonNode none = client.get(path("/colors/named?text=Harbour")).json();
+        assertThat(none.has("color")).isFalse();
+    }
+
     @Test
     void a_new_name_changes_no_page() {
         edit("{\"type\": \"renamePublication\", \"name\": \"Other\"}");

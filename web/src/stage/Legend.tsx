@@ -42,12 +42,17 @@ export function Legend({
   showing,
   marks,
   onMarks,
+  dark,
+  onDark,
 }: {
   setup: Setup;
   showing: string;
   /** Whether findings are marked on the pages. */
   marks: boolean;
   onMarks: (on: boolean) => void;
+  /** Whether the surround is. */
+  dark: boolean;
+  onDark: (dark: boolean) => void;
 }) {
   const length = (value: string) => shownLength(value, setup.unit);
   const bleeds = [setup.bleed.top, setup.bleed.bottom, setup.bleed.outside];
@@ -71,6 +76,7 @@ export function Legend({
       </span>
       <span className="end">{showing}</span>
       <Tick label="Marks" checked={marks} onChange={onMarks} />
+      <Tick label="Dark surround" checked={dark} onChange={onDark} />
     </Bar>
   );
 }

@@ -3,7 +3,7 @@ import { theme } from "../theme";
 import { Choice } from "../ui/Choice";
 import { useCommands } from "../ui/commands";
 import { Quiet } from "../ui/Fold";
-import { useBench } from "./BenchState";
+import { useBench } from "../bench/BenchState";
 import { effectOf } from "./scope";
 
 const Bar = styled.div`

@@ -9,7 +9,7 @@ import { Failed } from "../ui/Notice";
 import { Section } from "../ui/Section";
 import { Tick } from "../ui/Tick";
 import { counted } from "../ui/words";
-import { useBench } from "./BenchState";
+import { useBench } from "../bench/BenchState";
 import { alone } from "./BackgroundEditor";
 import { LayerEditor } from "./LayerEditor";
 import { PAGES } from "./scope";

@@ -8,7 +8,7 @@ import { Field, Stack } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
 import { counted, numbersInWords } from "../ui/words";
-import { useBench } from "./BenchState";
+import { useBench } from "../bench/BenchState";
 
 const nothing = "none";
 

@@ -2,7 +2,7 @@ import { useSteps } from "../api/queries";
 import type { Publication, TextStratum, Tinted } from "../api/types";
 import { Stack } from "../ui/Field";
 import { TintField } from "../ui/TintField";
-import { SwatchChoice } from "./SwatchChoice";
+import { SwatchChoice } from "../scope/SwatchChoice";
 
 const ofLook = "look";
 

@@ -14,7 +14,7 @@ import { Button, QuietButton } from "../ui/Button";
 import { useCommands } from "../ui/commands";
 import { Field } from "../ui/Field";
 import { useStatus } from "../ui/Status";
-import type { Panel, Panels } from "./panels";
+import type { Panel, Panels } from "../bench/panels";
 import { nextPercent, parsePercent, type Zoom } from "./zoom";
 
 const Bar = styled(Aria.Toolbar)`

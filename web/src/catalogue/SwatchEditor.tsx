@@ -15,8 +15,8 @@ import { useRemembered } from "../color/recent";
 import { written } from "../color/spaces";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { counted } from "../ui/words";
-import { useBench } from "./BenchState";
-import { definitionOf, refusedFor } from "./sampler";
+import { useBench } from "../bench/BenchState";
+import { definitionOf, refusedFor } from "../strata/sampler";
 import { DefinitionFields, kindOf, kinds, startOf, type Kind } from "./DefinitionFields";
 import { SwatchValues } from "./SwatchValues";
 

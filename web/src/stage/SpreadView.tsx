@@ -30,6 +30,7 @@ const Desk = styled.div`
   place-content: safe center;
   background: ${theme.color.desk};
   &:focus-visible {
+    outline-color: ${theme.color.onDesk};
     outline-offset: -3px;
   }
   @media ${theme.narrow} {

@@ -16,13 +16,13 @@ import { mm } from "../ui/length";
 import { Failed } from "../ui/Notice";
 import { Section } from "../ui/Section";
 import { counted, numbersInWords, ratio } from "../ui/words";
-import { areaInWords } from "./AreaFields";
-import { alone, BackgroundEditor } from "./BackgroundEditor";
-import { FrameEditor } from "./FrameEditor";
+import { areaInWords } from "../scope/AreaFields";
+import { alone, BackgroundEditor } from "../scope/BackgroundEditor";
+import { FrameEditor } from "../scope/FrameEditor";
 import { MendList } from "./MendList";
 import { RunColor } from "./RunColor";
 import { takenFrom } from "./sampler";
-import { useBench, type Sampling } from "./BenchState";
+import { useBench, type Sampling } from "../bench/BenchState";
 import { Button, MainButton } from "../ui/Button";
 
 const Stack = styled.ol`

@@ -8,9 +8,9 @@ import { swatchOptions } from "../ui/colors";
 import { useDiffers } from "../ui/differing";
 import { Row } from "../ui/Field";
 import { Fold, Name } from "../ui/Fold";
-import { useBench } from "./BenchState";
-import { newSwatch } from "./newSwatch";
-import { SwatchEditor } from "./SwatchEditor";
+import { useBench } from "../bench/BenchState";
+import { newSwatch } from "../catalogue/newSwatch";
+import { SwatchEditor } from "../catalogue/SwatchEditor";
 
 /**
  * Chooses a swatch for something: one that is there, one taken from the page, or a new one that is

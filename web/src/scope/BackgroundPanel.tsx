@@ -9,11 +9,11 @@ import { Button, MainButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { useCommands } from "../ui/commands";
 import { Quiet } from "../ui/Fold";
-import { useBench } from "./BenchState";
+import { useBench } from "../bench/BenchState";
 import { newBackground } from "./newBackground";
 import { PAGES, type Scope } from "./scope";
-import { newSwatch } from "./newSwatch";
-import { SwatchEditor } from "./SwatchEditor";
+import { newSwatch } from "../catalogue/newSwatch";
+import { SwatchEditor } from "../catalogue/SwatchEditor";
 
 const Panel = styled.div`
   display: flex;

@@ -6,7 +6,7 @@ import { Button } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { Quiet } from "../ui/Fold";
 import { numbersInWords, ratio } from "../ui/words";
-import { useBench } from "./BenchState";
+import { useBench } from "../bench/BenchState";
 
 const List = styled.ul`
   display: flex;

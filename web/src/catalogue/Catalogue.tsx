@@ -15,7 +15,7 @@ import { LookEditor } from "./LookEditor";
 import { ParentEditor } from "./ParentEditor";
 import { newSwatch } from "./newSwatch";
 import { SwatchEditor } from "./SwatchEditor";
-import { useBench } from "./BenchState";
+import { useBench } from "../bench/BenchState";
 import { searched } from "./search";
 import { TypedSwatch } from "./TypedSwatch";
 import { useReorder } from "./useReorder";

@@ -5,7 +5,7 @@ import { useChanges } from "../api/useChanges";
 import type { Look, LookEntry, Publication } from "../api/types";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
-import { SwatchChoice } from "./SwatchChoice";
+import { SwatchChoice } from "../scope/SwatchChoice";
 import { Field, Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { TintField } from "../ui/TintField";
