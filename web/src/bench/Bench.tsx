@@ -368,6 +368,8 @@ export function Bench() {
             onSpread={toSpread}
             panels={panels}
             upright={isFolded(panels)}
+            dark={dark}
+            onDark={onDark}
             onPanel={(panel) => setPanels((last) => toggled(last, panel))}
           />
           {(spread.isError || picture.isError) && (
@@ -413,8 +415,6 @@ export function Bench() {
               setup={publication.setup}
               marks={marks}
               onMarks={setMarks}
-              dark={dark}
-              onDark={onDark}
               showing={
                 trying
                   ? `Trying out: ${counted(preview.data.pages.length, "page changes", "pages change")}, ${counted(shownFindings.length, "finding", "findings")} here`

@@ -7,7 +7,6 @@ import { Tick } from "../ui/Tick";
 
 const Bar = styled.div`
   display: flex;
-  flex-wrap: wrap;
   align-items: center;
   gap: ${theme.space.half} ${theme.space.two};
   flex: none;
@@ -23,8 +22,16 @@ const Bar = styled.div`
   & > * {
     white-space: nowrap;
   }
+  /* nothing that is shown here moves the spread above */
   & > .end {
-    margin-left: auto;
+    flex: 1;
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    text-align: right;
+  }
+  @media ${theme.narrow} {
+    flex-wrap: wrap;
   }
 `;
 
@@ -42,17 +49,12 @@ export function Legend({
   showing,
   marks,
   onMarks,
-  dark,
-  onDark,
 }: {
   setup: Setup;
   showing: string;
   /** Whether findings are marked on the pages. */
   marks: boolean;
   onMarks: (on: boolean) => void;
-  /** Whether the surround is. */
-  dark: boolean;
-  onDark: (dark: boolean) => void;
 }) {
   const length = (value: string) => shownLength(value, setup.unit);
   const bleeds = [setup.bleed.top, setup.bleed.bottom, setup.bleed.outside];
@@ -76,7 +78,6 @@ export function Legend({
       </span>
       <span className="end">{showing}</span>
       <Tick label="Marks" checked={marks} onChange={onMarks} />
-      <Tick label="Dark surround" checked={dark} onChange={onDark} />
     </Bar>
   );
 }

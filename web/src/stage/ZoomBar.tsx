@@ -1,6 +1,7 @@
 import {
   ChevronLeft,
   ChevronRight,
+  Contrast,
   Minus,
   PanelBottom,
   PanelLeft,
@@ -90,6 +91,8 @@ export function ZoomBar({
   hasSelection,
   panels,
   upright,
+  dark,
+  onDark,
   onPanel,
   onZoom,
   onSelection,
@@ -105,6 +108,9 @@ export function ZoomBar({
   panels: Panels;
   /** Beside the spread, where all height is for it. */
   upright: boolean;
+  /** Whether pages stand on a dark grey. */
+  dark: boolean;
+  onDark: (dark: boolean) => void;
   onPanel: (panel: Panel) => void;
   onZoom: (zoom: Zoom) => void;
   onSelection: () => void;
@@ -156,6 +162,9 @@ export function ZoomBar({
         <ChevronRight size={18} aria-hidden />
       </QuietButton>
       <Push />
+      <Sign aria-label="Dark surround" aria-pressed={dark} onPress={() => onDark(!dark)}>
+        <Contrast size={15} aria-hidden />
+      </Sign>
       <Ways role="group" aria-label="Panels">
         {shownPanels.map(({ id, label, Icon }) => (
           <Sign key={id} aria-label={label} aria-pressed={panels[id]} onPress={() => onPanel(id)}>

@@ -28,8 +28,8 @@ const BAR = 3;
 const LINE = 19;
 
 /** Of a letter of a label, and of what is around it, in pixels. */
-const LETTER = 6.5;
-const AROUND = 14;
+const LETTER = 6.4;
+const AROUND = 12;
 
 export const DOT = 11;
 

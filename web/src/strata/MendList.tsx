@@ -45,15 +45,15 @@ export function MendList({ publication, run }: { publication: Publication; run: 
   if (mends.data.length === 0) {
     return (
       <p>
-        No colour of this hue passes on everything behind the text. Change what is behind it, or
-        choose another swatch.
+        No swatch of this publication and no colour of this hue passes on everything behind the
+        text. Change what is behind it, or add a swatch that does.
       </p>
     );
   }
   return (
     <List aria-label="Mends">
       {mends.data.map((mend) => (
-        <Offer key={mend.scope}>
+        <Offer key={`${mend.scope} ${mend.name}`}>
           <Chip $color={mend.screen} $size={26} />
           <div>
             “{mend.name}”, <strong>{ratio(mend.ratio)}</strong>

@@ -267,6 +267,11 @@ final class Served implements AutoCloseable {
                     : "{\"type\": \"changeBackground\", \"background\": %s}".formatted(background);
         }
 
+        /** Where it is seen in a browser. */
+        String address() {
+            return base + "/publications/" + id;
+        }
+
         /** A page as it was counted when the publication was new, from 0. */
         String page(int index) {
             return pages.get(index);

@@ -67,7 +67,7 @@ class AccessibilityTest {
     @ValueSource(strings = {"?page=7&x=60&y=50", "/flatplan"})
     void in_a_dark_surround_all_passes_axe(String screen, Browser.Window window) {
         Page page = window.openDemo("?page=2");
-        page.getByLabel("Dark surround").check();
+        page.getByLabel("Dark surround").click();
         page = window.openDemo(screen); // it is kept
         assertThat(page.evaluate("document.documentElement.dataset.surround")).isEqualTo("dark");
         passesAxe(page);

@@ -77,7 +77,7 @@ class ColorTest {
                 page.getByRole(
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName(Pattern.compile("^New swatch C60")));
-        made.click();
+        made.waitFor(); // it is open already
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Colour type")).click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Tint of another"))
                 .click();

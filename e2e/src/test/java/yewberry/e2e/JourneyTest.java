@@ -86,7 +86,9 @@ class JourneyTest {
         Locator mends =
                 seven.getByRole(AriaRole.LIST, new Locator.GetByRoleOptions().setName("Mends"));
         assertThat(mends).containsText(Pattern.compile("“Ink, lighter”, 4\\.[5-9]\\d : 1"));
-        mends.getByText("Give it to this text only").click();
+        // swatches that are there come first
+        assertThat(mends.getByRole(AriaRole.LISTITEM).first()).containsText("“White”");
+        mends.getByText("Give it to this text only").last().click();
         tallyIs(page, before - 1);
 
         // Export, and read what was read back.

@@ -1,13 +1,16 @@
 package yewberry.core.legibility;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import yewberry.core.color.Color;
+import yewberry.core.color.Contrast;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.edit.Edit;
@@ -15,6 +18,7 @@ import yewberry.core.edit.FrameEdit;
 import yewberry.core.edit.LookEdit;
 import yewberry.core.edit.SwatchEdit;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
@@ -22,7 +26,8 @@ import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 
 /**
- * A way to make a run of text legible: a new swatch, and the edit that uses it.
+ * A way to make a run of text legible: a swatch of the publication that passes, or a new one, and
+ * the edit that uses it.
  *
  * @param screen what is seen of it
  * @param ratio the least ratio that the new colour has anywhere it would be used
@@ -43,9 +48,14 @@ public record Mend(
         LOOK
     }
 
+    /** So many swatches that are there already are offered at most. */
+    private static final int MOST_THERE = 2;
+
     /**
      * What would mend this run, for the run alone and, where the colour is the look's, for all text
-     * of the look; none where no colour of its hue passes on all it stands on.
+     * of the look: first swatches that are there and pass on all it stands on, those with the
+     * highest ratio before others; then the nearest colour of its own hue as a new one. None where
+     * nothing passes.
      *
      * @param pages the scenes of the whole publication
      * @param swatch the id that the new swatch would get
@@ -63,19 +73,14 @@ public record Mend(
         }
         Paint paint = forRun.contrasts().getFirst().run().paint();
         Look look = publication.look(forRun.contrasts().getFirst().run().look().id());
-        Stream<Optional<Mend>> mends =
-                look.overprint() == Look.Overprint.ALWAYS
-                        ? Stream.of()
-                        : Stream.of(
-                                mend(
-                                        Scope.RUN,
-                                        forRun,
-                                        paint,
-                                        publication,
-                                        condition,
-                                        swatch,
-                                        new FrameEdit.ColorRun(
-                                                run, Optional.of(Tinted.full(swatch)))));
+        List<Use> uses = new ArrayList<>();
+        if (look.overprint() != Look.Overprint.ALWAYS) {
+            uses.add(
+                    new Use(
+                            Scope.RUN,
+                            forRun,
+                            id -> new FrameEdit.ColorRun(run, Optional.of(Tinted.full(id)))));
+        }
         if (paint.swatch().equals(Optional.of(look.color().swatch()))
                 && look.color().tint() == paint.tint()) {
             Collected forLook =
@@ -88,22 +93,78 @@ public record Mend(
                                                     .paint()
                                                     .swatch()
                                                     .equals(paint.swatch()));
-            mends =
-                    Stream.concat(
-                            mends,
-                            Stream.of(
-                                    mend(
-                                            Scope.LOOK,
-                                            forLook,
-                                            paint,
-                                            publication,
-                                            condition,
-                                            swatch,
-                                            new LookEdit.ChangeLook(
-                                                    knockingOut(look)
-                                                            .withColor(Tinted.full(swatch))))));
+            uses.add(
+                    new Use(
+                            Scope.LOOK,
+                            forLook,
+                            id ->
+                                    new LookEdit.ChangeLook(
+                                            knockingOut(look).withColor(Tinted.full(id)))));
         }
-        return mends.flatMap(Optional::stream).toList();
+        List<Mend> mends = new ArrayList<>();
+        for (Use use : uses) {
+            mends.addAll(there(use, paint, publication, condition));
+        }
+        for (Use use : uses) {
+            mend(use, paint, publication, condition, swatch).ifPresent(mends::add);
+        }
+        return List.copyOf(mends);
+    }
+
+    /** What a colour would be given to, and the edit that gives it a swatch. */
+    private record Use(Scope scope, Collected of, Function<UUID, Edit> edit) {
+        Set<NearestLegible.Need> needs() {
+            return of.contrasts().stream()
+                    .flatMap(contrast ->
+                            contrast.against().stream()
+                                    .map(against ->
+                                            new NearestLegible.Need(
+                                                    against.color(),
+                                                    contrast.required(),
+                                                    contrast.medium())))
+                    .collect(Collectors.toSet());
+        }
+
+        double required() {
+            return needs().stream().mapToDouble(NearestLegible.Need::required).max().orElseThrow();
+        }
+    }
+
+    /** Swatches of the publication that pass on everything. */
+    private static List<Mend> there(
+            Use use, Paint paint, Publication publication, PressCondition condition) {
+        Set<NearestLegible.Need> needs = use.needs();
+        Palette palette = new Palette(publication::swatch, condition);
+        return publication.swatches().stream()
+                .filter(each -> !paint.swatch().equals(Optional.of(each.id())))
+                .filter(each -> {
+                    Color color = palette.color(each.id());
+                    return needs.stream()
+                            .allMatch(need -> contrast(color, need, condition) >= need.required());
+                })
+                .map(each -> {
+                    Color color = palette.color(each.id());
+                    return new Mend(
+                            use.scope(),
+                            each.name(),
+                            color,
+                            condition.seen(color, needs.iterator().next().medium()),
+                            needs.stream()
+                                    .mapToDouble(need -> contrast(color, need, condition))
+                                    .min()
+                                    .orElseThrow(),
+                            use.required(),
+                            use.of().pages(),
+                            use.edit().apply(each.id()));
+                })
+                .sorted(Comparator.<Mend>comparingDouble(Mend::ratio).reversed())
+                .limit(MOST_THERE)
+                .toList();
+    }
+
+    private static double contrast(
+            Color color, NearestLegible.Need need, PressCondition condition) {
+        return Contrast.ratio(condition.seen(color, need.medium()), need.backdrop());
     }
 
     /** A colour that is to pass must not take on what is below it. */
@@ -131,26 +192,8 @@ public record Mend(
     }
 
     private static Optional<Mend> mend(
-            Scope scope,
-            Collected of,
-            Paint paint,
-            Publication publication,
-            PressCondition condition,
-            UUID swatch,
-            Edit use) {
-        Set<NearestLegible.Need> needs =
-                of.contrasts().stream()
-                        .flatMap(contrast ->
-                                contrast.against().stream()
-                                        .map(against ->
-                                                new NearestLegible.Need(
-                                                        against.color(),
-                                                        contrast.required(),
-                                                        contrast.medium())))
-                        .collect(Collectors.toSet());
-        double required =
-                needs.stream().mapToDouble(NearestLegible.Need::required).max().orElseThrow();
-        return NearestLegible.to(paint.defined(), needs, condition)
+            Use use, Paint paint, Publication publication, PressCondition condition, UUID swatch) {
+        return NearestLegible.to(paint.defined(), use.needs(), condition)
                 .map(found -> {
                     String name =
                             freeName(
@@ -158,14 +201,14 @@ public record Mend(
                                     publication);
                     Edit add = new SwatchEdit.AddSwatch(new Swatch(swatch, name, found.color()));
                     return new Mend(
-                            scope,
+                            use.scope(),
                             name,
                             found.color(),
                             found.screen(),
                             found.ratio(),
-                            required,
-                            of.pages(),
-                            new Edit.Several(List.of(add, use)));
+                            use.required(),
+                            use.of().pages(),
+                            new Edit.Several(List.of(add, use.edit().apply(swatch))));
                 });
     }
 
