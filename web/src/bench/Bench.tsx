@@ -208,6 +208,23 @@ export function Bench() {
     return page ? scopesOf(publication, page, chosen.length > 0 ? chosen : [page]) : [];
   }, [publication, page, selection]);
   const scope = scopes.find((each) => each.id === wanted) ?? scopes[0];
+  const choose = useCallback(
+    (keys: Selection) => {
+      const latest = [...(keys === "all" ? [] : keys)].at(-1);
+      const to = publication.pages.find((each) => each.id === latest);
+      if (to) {
+        setNumber(to.number);
+        setAddress({ page: String(to.number) }, { replace: true });
+      }
+      setSelection(keys);
+      setWanted(PAGES);
+      setItem(-1);
+      setAhead(still);
+    },
+    [publication.pages, setAddress],
+  );
+  const { drop } = files;
+  const onCatalogueFiles = useCallback((dropped: File[]) => drop(dropped, undefined), [drop]);
   const shared = useMemo(
     () => ({
       scope: scope ?? noScope,
@@ -313,19 +330,6 @@ export function Bench() {
     }
   };
 
-  const choose = (keys: Selection) => {
-    const latest = [...(keys === "all" ? [] : keys)].at(-1);
-    const to = publication.pages.find((each) => each.id === latest);
-    if (to) {
-      setNumber(to.number);
-      setAddress({ page: String(to.number) }, { replace: true });
-    }
-    setSelection(keys);
-    setWanted(PAGES);
-    setItem(-1);
-    setAhead(still);
-  };
-
   const edge = (panel: Panel, label: string, axis: "width" | "height", grows: 1 | -1) => (
     <Divider
       className={`${panel}Edge`}
@@ -352,7 +356,7 @@ export function Bench() {
           chosen={chosenOrOpen}
           hidden={!panels.catalogue}
           isImporting={files.isPending}
-          onFiles={(dropped) => files.drop(dropped, undefined)}
+          onFiles={onCatalogueFiles}
         />
         {panels.catalogue && edge("catalogue", "Width of the catalogue", "width", 1)}
         <Middle aria-label="Spread" $folded={isFolded(panels)}>

@@ -1,5 +1,5 @@
 import { Plus, Search } from "lucide-react";
-import { useMemo, useState } from "react";
+import { memo, useMemo, useState } from "react";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
 import type { PageEntry, Publication } from "../api/types";
@@ -81,7 +81,9 @@ const Values = styled.span`
 `;
 
 /** Everything with a name in one place, each with how often it is used. */
-export function Catalogue({
+export const Catalogue = memo(Entries);
+
+function Entries({
   publication,
   page,
   chosen,

@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from "react";
+import { useCallback, useEffect, useRef, useState, type ReactNode } from "react";
 import type { Asset, PageEntry, Publication } from "../api/types";
 import { counted } from "../ui/words";
 import { editsOf, PlaceFiles } from "./PlaceFiles";
@@ -38,9 +38,17 @@ export function useDroppedFiles(publication: Publication): {
     }
   };
 
+  const latest = useRef(take);
+  useEffect(() => {
+    latest.current = take;
+  });
+  const drop = useCallback(
+    (files: File[], on: PageEntry | undefined) => void latest.current(files, on),
+    [],
+  );
   return {
     isPending,
-    drop: (files, on) => void take(files, on),
+    drop,
     dialog: asked && (
       <PlaceFiles
         publication={publication}

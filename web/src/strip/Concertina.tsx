@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef } from "react";
+import { memo, useEffect, useMemo, useRef } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import type { PageEntry, Publication, Viewing } from "../api/types";
@@ -96,8 +96,13 @@ const Parentage = styled.span<{ $first: boolean; $last: boolean }>`
   }
 `;
 
-/** All spreads in order, small; pages are chosen here, one or many. */
-export function Concertina({
+/**
+ * All spreads in order, small; pages are chosen here, one or many. It is made anew only when
+ * something of it changed, because it has a leaf for every page.
+ */
+export const Concertina = memo(Leaves);
+
+function Leaves({
   publication,
   height,
   open,

@@ -129,13 +129,16 @@ class CommonBackgroundTest {
                 .containsExactly(2, 3);
     }
 
+    private static Publication twoBands() {
+        return with(
+                Map.of(
+                        1, List.of(band("b1", Edge.TOP, 20, SIGNAL)),
+                        2, List.of(band("b2", Edge.TOP, 30, NIGHT).withOpacity(40))));
+    }
+
     @Test
     void a_change_of_one_property_made_from_the_first_leaves_what_differs() {
-        Publication publication =
-                with(
-                        Map.of(
-                                1, List.of(band("b1", Edge.TOP, 20, SIGNAL)),
-                                2, List.of(band("b2", Edge.TOP, 30, NIGHT).withOpacity(40))));
+        Publication publication = twoBands();
         CommonBackground common =
                 CommonBackground.of(publication, List.of(page(1), page(2))).getFirst();
         Background was = common.background();
@@ -148,11 +151,7 @@ class CommonBackgroundTest {
 
     @Test
     void all_get_a_value_that_the_first_has_already_where_that_was_asked_for() {
-        Publication publication =
-                with(
-                        Map.of(
-                                1, List.of(band("b1", Edge.TOP, 20, SIGNAL)),
-                                2, List.of(band("b2", Edge.TOP, 30, NIGHT).withOpacity(40))));
+        Publication publication = twoBands();
         CommonBackground common =
                 CommonBackground.of(publication, List.of(page(1), page(2))).getFirst();
         Publication changed =

@@ -58,7 +58,7 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
                 Extent.of(scene.boxes().bleed()),
                 Extent.of(scene.boxes().safe()),
                 scene.text().stream()
-                        .map(Item.GlyphRun::inkBounds)
+                        .map(Item.GlyphRun::bounds)
                         .reduce(Rect::union)
                         .map(Extent::of),
                 ItemView.text(scene));
