@@ -1,3 +1,4 @@
+import { useEffect, useRef } from "react";
 import {
   keepPreviousData,
   skipToken,
@@ -158,8 +159,8 @@ export function useHistory(id: string, revision: number) {
   });
 }
 
-export function useSpread(publication: Publication, index: number) {
-  return useQuery({
+function spreadQuery(publication: Publication, index: number) {
+  return {
     queryKey: ["spread", publication.id, publication.revision, index],
     queryFn: () =>
       answered(
@@ -167,13 +168,13 @@ export function useSpread(publication: Publication, index: number) {
           params: { path: { id: publication.id, index } },
         }),
       ),
-    placeholderData: keepPreviousData,
-  });
+    // at one revision it stays what it is
+    staleTime: Infinity,
+  };
 }
 
-/** The picture of a spread as SVG text. */
-export function usePicture(publication: Publication, index: number, viewing: Viewing) {
-  return useQuery({
+function pictureQuery(publication: Publication, index: number, viewing: Viewing) {
+  return {
     queryKey: ["picture", publication.id, publication.revision, index, viewing],
     queryFn: () =>
       answered<string>(
@@ -182,8 +183,48 @@ export function usePicture(publication: Publication, index: number, viewing: Vie
           parseAs: "text",
         }),
       ),
+    // at one revision it stays what it is
+    staleTime: Infinity,
+  };
+}
+
+export function useSpread(publication: Publication, index: number) {
+  return useQuery({ ...spreadQuery(publication, index), placeholderData: keepPreviousData });
+}
+
+/** The picture of a spread as SVG text. */
+export function usePicture(publication: Publication, index: number, viewing: Viewing) {
+  return useQuery({
+    ...pictureQuery(publication, index, viewing),
     placeholderData: keepPreviousData,
   });
+}
+
+/** So long a spread is looked at before those beside it are read, in milliseconds. */
+const SETTLED = 400;
+
+/**
+ * Reads the spreads before and after one, so that they are there when somebody turns to them; only
+ * when the spread was turned to, not after every edit.
+ */
+export function useNeighbours(publication: Publication, index: number, viewing: Viewing) {
+  const queries = useQueryClient();
+  const latest = useRef(publication);
+  useEffect(() => {
+    latest.current = publication;
+  });
+  useEffect(() => {
+    const timer = window.setTimeout(() => {
+      const now = latest.current;
+      for (const beside of [index + 1, index - 1]) {
+        if (now.spreads[beside]) {
+          void queries.prefetchQuery(spreadQuery(now, beside));
+          void queries.prefetchQuery(pictureQuery(now, beside, viewing));
+        }
+      }
+    }, SETTLED);
+    return () => window.clearTimeout(timer);
+  }, [queries, index, viewing]);
 }
 
 export function usePageDetail(publication: Publication, page: string) {

@@ -13,6 +13,7 @@ import styled from "styled-components";
 import {
   useFindings,
   useItems,
+  useNeighbours,
   usePicture,
   usePreview,
   useSpread,
@@ -160,12 +161,14 @@ export function Bench() {
   const [trial, setTrial] = useState<Edit>();
   const [sampling, setSampling] = useState<Sampling>();
   const [wanted, setWanted] = useState(PAGES);
+  const [editing, setEditing] = useState<string>();
   const [item, setItem] = useState(-1);
   const [ahead, setAhead] = useState(still);
   const keysId = useId();
 
   const spread = useSpread(publication, page?.spread ?? 0);
   const picture = usePicture(publication, page?.spread ?? 0, viewing);
+  useNeighbours(publication, page?.spread ?? 0, viewing);
   const preview = usePreview(publication, page?.id ?? "", trial, viewing);
   const findings = useFindings(publication, viewing);
   const items = useItems(publication, page?.id);
@@ -229,7 +232,12 @@ export function Bench() {
     () => ({
       scope: scope ?? noScope,
       scopes,
-      changeScope: setWanted,
+      changeScope: (id: string) => {
+        setWanted(id);
+        setEditing(undefined);
+      },
+      editing,
+      edits: setEditing,
       tryOut: setTrial,
       look,
       reveal: (panel: Panel) => setPanels((last) => ({ ...last, [panel]: true })),
@@ -237,7 +245,7 @@ export function Bench() {
       sample: setSampling,
       canSample: true,
     }),
-    [look, sampling, setPanels, scope, scopes],
+    [look, sampling, setPanels, scope, scopes, editing],
   );
 
   const open = page?.number ?? 1;
@@ -403,6 +411,11 @@ export function Bench() {
               describedBy={keysId}
               onPoint={look}
               onKey={onKey}
+              drawing={
+                spread.isPlaceholderData ||
+                picture.isPlaceholderData ||
+                (trial !== undefined && !trying)
+              }
               onPercent={setPercent}
               onFiles={(dropped, on) =>
                 files.drop(

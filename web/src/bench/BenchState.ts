@@ -26,6 +26,9 @@ export interface BenchState {
   scope: Scope;
   scopes: Scope[];
   changeScope: (id: string) => void;
+  /** What is changed instead while one is in its fields, wherever it is used; in words. */
+  editing: string | undefined;
+  edits: (what: string | undefined) => void;
   sampling: Sampling | undefined;
   /** Begins or, with nothing, ends taking a colour from the page. */
   sample: (sampling: Sampling | undefined) => void;
@@ -40,6 +43,8 @@ const Context = createContext<BenchState>({
   scope: noScope,
   scopes: [],
   changeScope: () => undefined,
+  editing: undefined,
+  edits: () => undefined,
   sampling: undefined,
   sample: () => undefined,
   canSample: false,

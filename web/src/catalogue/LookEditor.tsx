@@ -1,3 +1,5 @@
+import { Edits } from "../scope/Edits";
+import { counted } from "../ui/words";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { useOptions, useSteps } from "../api/queries";
@@ -48,101 +50,103 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
   };
 
   return (
-    <Stack>
-      <Field label="Name" value={look.name} onCommit={(name) => change({ name })} />
-      <SwatchChoice
-        publication={publication}
-        label="Colour"
-        naming={`look “${look.name}”`}
-        value={look.color.swatch}
-        begin={look.color.swatch}
-        giving={(swatch, tint) => ({
-          type: "changeLook",
-          look: { ...look, color: { swatch, tint: tint ?? look.color.tint } },
-          was: look,
-        })}
-      />
-      <Row>
-        <Choice
-          label="Font"
-          value={look.family}
-          options={families.map(({ name }) => ({ id: name, label: name }))}
-          onChange={(family) => change({ family })}
+    <Edits what={`Look “${look.name}”: ${counted(entry.uses, "use", "uses")}`}>
+      <Stack>
+        <Field label="Name" value={look.name} onCommit={(name) => change({ name })} />
+        <SwatchChoice
+          publication={publication}
+          label="Colour"
+          naming={`look “${look.name}”`}
+          value={look.color.swatch}
+          begin={look.color.swatch}
+          giving={(swatch, tint) => ({
+            type: "changeLook",
+            look: { ...look, color: { swatch, tint: tint ?? look.color.tint } },
+            was: look,
+          })}
         />
-        <Choice
-          label="Weight"
-          value={String(look.weight)}
-          options={weights.map((weight) => ({ id: String(weight), label: String(weight) }))}
-          onChange={(weight) => change({ weight: Number(weight) })}
-        />
-        <LengthField
-          label="Size"
-          unit="PT"
-          of={look.size}
-          value={look.size}
-          onCommit={(size) => change({ size })}
-        />
-        <LengthField
-          label="Leading"
-          unit="PT"
-          of={look.size}
-          value={look.leading}
-          onCommit={(leading) => change({ leading })}
-        />
-        <TintField
-          tint={look.color.tint}
-          onChange={(tint) => change({ color: { ...look.color, tint } })}
-        />
-        <LengthField
-          label="Space above"
-          unit="PT"
-          of={look.size}
-          value={look.before}
-          onCommit={(before) => change({ before })}
-        />
-        <Choice
-          label="Alignment"
-          value={look.alignment}
-          options={alignments}
-          onChange={(id) => change({ alignment: id as Look["alignment"] })}
-        />
-        <Choice
-          label="Overprints"
-          value={look.overprint}
-          options={overprints}
-          onChange={(id) => change({ overprint: id as Look["overprint"] })}
-        />
-      </Row>
-      <div>
-        <Button onPress={() => (entry.uses > 0 ? setRemoving(true) : remove())}>
-          <Trash2 size={15} aria-hidden />
-          Remove…
-        </Button>
-      </div>
-      <Modal
-        title={`What takes the place of “${look.name}”?`}
-        isOpen={removing}
-        onClose={() => setRemoving(false)}
-      >
-        <p>
-          {entry.uses} {entry.uses === 1 ? "paragraph has" : "paragraphs have"} this look. Choose
-          the look that these get instead.
-        </p>
-        <Choice
-          label="Look instead"
-          value={replacement}
-          options={publication.looks
-            .filter((other) => other.look.id !== look.id)
-            .map((other) => ({ id: other.look.id, label: other.look.name }))}
-          onChange={setReplacement}
-        />
-        <Actions>
-          <Button onPress={() => setRemoving(false)}>Keep it</Button>
-          <MainButton isDisabled={!replacement} onPress={() => remove(replacement)}>
-            Replace and remove
-          </MainButton>
-        </Actions>
-      </Modal>
-    </Stack>
+        <Row>
+          <Choice
+            label="Font"
+            value={look.family}
+            options={families.map(({ name }) => ({ id: name, label: name }))}
+            onChange={(family) => change({ family })}
+          />
+          <Choice
+            label="Weight"
+            value={String(look.weight)}
+            options={weights.map((weight) => ({ id: String(weight), label: String(weight) }))}
+            onChange={(weight) => change({ weight: Number(weight) })}
+          />
+          <LengthField
+            label="Size"
+            unit="PT"
+            of={look.size}
+            value={look.size}
+            onCommit={(size) => change({ size })}
+          />
+          <LengthField
+            label="Leading"
+            unit="PT"
+            of={look.size}
+            value={look.leading}
+            onCommit={(leading) => change({ leading })}
+          />
+          <TintField
+            tint={look.color.tint}
+            onChange={(tint) => change({ color: { ...look.color, tint } })}
+          />
+          <LengthField
+            label="Space above"
+            unit="PT"
+            of={look.size}
+            value={look.before}
+            onCommit={(before) => change({ before })}
+          />
+          <Choice
+            label="Alignment"
+            value={look.alignment}
+            options={alignments}
+            onChange={(id) => change({ alignment: id as Look["alignment"] })}
+          />
+          <Choice
+            label="Overprints"
+            value={look.overprint}
+            options={overprints}
+            onChange={(id) => change({ overprint: id as Look["overprint"] })}
+          />
+        </Row>
+        <div>
+          <Button onPress={() => (entry.uses > 0 ? setRemoving(true) : remove())}>
+            <Trash2 size={15} aria-hidden />
+            Remove…
+          </Button>
+        </div>
+        <Modal
+          title={`What takes the place of “${look.name}”?`}
+          isOpen={removing}
+          onClose={() => setRemoving(false)}
+        >
+          <p>
+            {entry.uses} {entry.uses === 1 ? "paragraph has" : "paragraphs have"} this look. Choose
+            the look that these get instead.
+          </p>
+          <Choice
+            label="Look instead"
+            value={replacement}
+            options={publication.looks
+              .filter((other) => other.look.id !== look.id)
+              .map((other) => ({ id: other.look.id, label: other.look.name }))}
+            onChange={setReplacement}
+          />
+          <Actions>
+            <Button onPress={() => setRemoving(false)}>Keep it</Button>
+            <MainButton isDisabled={!replacement} onPress={() => remove(replacement)}>
+              Replace and remove
+            </MainButton>
+          </Actions>
+        </Modal>
+      </Stack>
+    </Edits>
   );
 }

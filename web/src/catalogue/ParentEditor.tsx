@@ -1,3 +1,4 @@
+import { Edits } from "../scope/Edits";
 import { Layers, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { useSteps } from "../api/queries";
@@ -48,78 +49,80 @@ export function ParentEditor({
   };
 
   return (
-    <Stack>
-      <Quiet>
-        {parent.pages === 0
-          ? "On no page yet"
-          : `What is done here changes ${counted(parent.pages, "page", "pages")}`}
-      </Quiet>
-      <Button
-        onPress={() => {
-          changeScope(parent.id);
-          reveal("strata");
-        }}
-      >
-        <Layers size={15} aria-hidden />
-        Change what lies on it
-      </Button>
-      <Field
-        label="Name"
-        value={parent.name}
-        onCommit={(name) => steps.make({ type: "renameParent", parent: parent.id, name })}
-      />
-      {others.length > 0 && (
-        <Choice
-          label="Based on"
-          value={parent.base ?? nothing}
-          options={[
-            { id: nothing, label: "No other parent" },
-            ...others.map((other) => ({ id: other.id, label: other.name })),
-          ]}
-          onChange={(base) =>
-            steps.make(
-              {
-                type: "setParentBase",
-                parent: parent.id,
-                ...(base === nothing ? {} : { base }),
-              },
-              base === nothing ? "It stands by itself" : "What lies on that one lies below now",
-            )
-          }
-        />
-      )}
-      <div>
-        <Button onPress={() => setRemoving(true)}>
-          <Trash2 size={15} aria-hidden />
-          Remove parent…
+    <Edits what={`Parent ${parent.name}: ${counted(parent.pages, "page", "pages")}`}>
+      <Stack>
+        <Quiet>
+          {parent.pages === 0
+            ? "On no page yet"
+            : `What is done here changes ${counted(parent.pages, "page", "pages")}`}
+        </Quiet>
+        <Button
+          onPress={() => {
+            changeScope(parent.id);
+            reveal("strata");
+          }}
+        >
+          <Layers size={15} aria-hidden />
+          Change what lies on it
         </Button>
-      </div>
-      <Modal
-        title={`Remove the parent “${parent.name}”?`}
-        isOpen={removing}
-        onClose={() => setRemoving(false)}
-      >
-        <p>
-          {pages.length + based.length === 0
-            ? "No page has it."
-            : `It is the parent of ${users(pages, based)}. Choose what they get instead.`}
-        </p>
-        {pages.length + based.length > 0 && (
+        <Field
+          label="Name"
+          value={parent.name}
+          onCommit={(name) => steps.make({ type: "renameParent", parent: parent.id, name })}
+        />
+        {others.length > 0 && (
           <Choice
-            label="Parent instead"
-            value={replacement}
+            label="Based on"
+            value={parent.base ?? nothing}
             options={[
-              { id: nothing, label: "No parent" },
+              { id: nothing, label: "No other parent" },
               ...others.map((other) => ({ id: other.id, label: other.name })),
             ]}
-            onChange={setReplacement}
+            onChange={(base) =>
+              steps.make(
+                {
+                  type: "setParentBase",
+                  parent: parent.id,
+                  ...(base === nothing ? {} : { base }),
+                },
+                base === nothing ? "It stands by itself" : "What lies on that one lies below now",
+              )
+            }
           />
         )}
-        <Actions>
-          <Button onPress={() => setRemoving(false)}>Keep it</Button>
-          <MainButton onPress={remove}>Remove</MainButton>
-        </Actions>
-      </Modal>
-    </Stack>
+        <div>
+          <Button onPress={() => setRemoving(true)}>
+            <Trash2 size={15} aria-hidden />
+            Remove parent…
+          </Button>
+        </div>
+        <Modal
+          title={`Remove the parent “${parent.name}”?`}
+          isOpen={removing}
+          onClose={() => setRemoving(false)}
+        >
+          <p>
+            {pages.length + based.length === 0
+              ? "No page has it."
+              : `It is the parent of ${users(pages, based)}. Choose what they get instead.`}
+          </p>
+          {pages.length + based.length > 0 && (
+            <Choice
+              label="Parent instead"
+              value={replacement}
+              options={[
+                { id: nothing, label: "No parent" },
+                ...others.map((other) => ({ id: other.id, label: other.name })),
+              ]}
+              onChange={setReplacement}
+            />
+          )}
+          <Actions>
+            <Button onPress={() => setRemoving(false)}>Keep it</Button>
+            <MainButton onPress={remove}>Remove</MainButton>
+          </Actions>
+        </Modal>
+      </Stack>
+    </Edits>
   );
 }

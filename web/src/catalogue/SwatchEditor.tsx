@@ -1,3 +1,4 @@
+import { Edits } from "../scope/Edits";
 import { ArrowDown, ArrowUp, Crosshair, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { readColor, useSteps } from "../api/queries";
@@ -90,116 +91,123 @@ export function SwatchEditor({
   };
 
   return (
-    <Stack>
-      <Quiet>
-        Changes “{swatch.name}”,{" "}
-        {swatch.uses === 0
-          ? "which is not used yet"
-          : `used in ${counted(swatch.uses, "place", "places")}`}
-      </Quiet>
-      <Field
-        label="Name"
-        value={swatch.name}
-        onCommit={(name) => steps.stored({ type: "renameSwatch", swatch: swatch.id, name })}
-      />
-      <Choice
-        label="Colour type"
-        value={kindOf(definition)}
-        options={kinds}
-        onChange={(kind) => {
-          const begun = startOf(kind as Kind, swatch, publication);
-          if (begun) {
-            void change(begun);
-          } else {
-            status.fail("There is no other swatch to derive from; add one first.");
-          }
-        }}
-      />
-      <DefinitionFields
-        publication={publication}
-        swatch={swatch}
-        definition={definition}
-        onTry={tryOut}
-        onChange={(changed) => void change(changed)}
-      />
-      {(definition.type === "plain" || definition.type === "spotInk") && (
-        <Fold head={<Name>By lightness, chroma and hue</Name>}>
-          <LookOfColor publication={publication} swatch={swatch} onTry={tryOut} onChange={change} />
-        </Fold>
-      )}
-      {(definition.type === "plain" || definition.type === "spotInk") && (
+    <Edits what={`Swatch “${swatch.name}”: ${counted(swatch.uses, "use", "uses")}`}>
+      <Stack>
+        <Quiet>
+          Changes “{swatch.name}”,{" "}
+          {swatch.uses === 0
+            ? "which is not used yet"
+            : `used in ${counted(swatch.uses, "place", "places")}`}
+        </Quiet>
         <Field
-          label="Write a colour: hex, rgb(), hsl(), lab(), cmyk(), a name"
-          value={written(
-            definition.type === "plain" ? definition.color : definition.equivalent,
-            swatch,
-          )}
-          onCommit={write}
+          label="Name"
+          value={swatch.name}
+          onCommit={(name) => steps.stored({ type: "renameSwatch", swatch: swatch.id, name })}
         />
-      )}
-      {bench.canSample && (
-        <Button onPress={sample}>
-          <Crosshair size={15} aria-hidden />
-          Take a colour from the page…
-        </Button>
-      )}
-      <RecentColors
-        publication={publication}
-        naming={naming}
-        onTake={(taken) => void choose(taken)}
-      />
-      <SwatchValues
-        swatch={swatch}
-        inkLimit={publication.inkLimit}
-        onUseNearest={() =>
-          void choose({
-            type: "plain",
-            color: { ...swatch.nearestInk, type: "cmyk" },
-          })
-        }
-      />
-      <Row $columns="auto auto 1fr">
-        <Button
-          aria-label="Earlier in the list"
-          isDisabled={index === 0}
-          onPress={() => move(index - 2)}
-        >
-          <ArrowUp size={15} aria-hidden />
-        </Button>
-        <Button
-          aria-label="Later in the list"
-          isDisabled={index === publication.swatches.length - 1}
-          onPress={() => move(index + 1)}
-        >
-          <ArrowDown size={15} aria-hidden />
-        </Button>
-        <Button onPress={() => (swatch.uses > 0 ? setRemoving(true) : remove())}>
-          <Trash2 size={15} aria-hidden />
-          Remove…
-        </Button>
-      </Row>
-      <Modal
-        title={`What takes the place of “${swatch.name}”?`}
-        isOpen={removing}
-        onClose={() => setRemoving(false)}
-      >
-        <p>
-          It is used in {swatch.uses} {swatch.uses === 1 ? "place" : "places"}. Choose the swatch
-          that these get instead.
-        </p>
         <Choice
-          label="Swatch instead"
-          value={replacement}
-          options={swatchOptions(publication).filter((option) => option.id !== swatch.id)}
-          onChange={setReplacement}
+          label="Colour type"
+          value={kindOf(definition)}
+          options={kinds}
+          onChange={(kind) => {
+            const begun = startOf(kind as Kind, swatch, publication);
+            if (begun) {
+              void change(begun);
+            } else {
+              status.fail("There is no other swatch to derive from; add one first.");
+            }
+          }}
         />
-        <Actions>
-          <Button onPress={() => setRemoving(false)}>Keep it</Button>
-          <MainButton isDisabled={!replacement} onPress={() => remove(replacement)}>
-            Replace and remove
-          </MainButton>
-        </Actions>
-      </Modal>
-    </Stack>
+        <DefinitionFields
+          publication={publication}
+          swatch={swatch}
+          definition={definition}
+          onTry={tryOut}
+          onChange={(changed) => void change(changed)}
+        />
+        {(definition.type === "plain" || definition.type === "spotInk") && (
+          <Fold head={<Name>By lightness, chroma and hue</Name>}>
+            <LookOfColor
+              publication={publication}
+              swatch={swatch}
+              onTry={tryOut}
+              onChange={change}
+            />
+          </Fold>
+        )}
+        {(definition.type === "plain" || definition.type === "spotInk") && (
+          <Field
+            label="Write a colour: hex, rgb(), hsl(), lab(), cmyk(), a name"
+            value={written(
+              definition.type === "plain" ? definition.color : definition.equivalent,
+              swatch,
+            )}
+            onCommit={write}
+          />
+        )}
+        {bench.canSample && (
+          <Button onPress={sample}>
+            <Crosshair size={15} aria-hidden />
+            Take a colour from the page…
+          </Button>
+        )}
+        <RecentColors
+          publication={publication}
+          naming={naming}
+          onTake={(taken) => void choose(taken)}
+        />
+        <SwatchValues
+          swatch={swatch}
+          inkLimit={publication.inkLimit}
+          onUseNearest={() =>
+            void choose({
+              type: "plain",
+              color: { ...swatch.nearestInk, type: "cmyk" },
+            })
+          }
+        />
+        <Row $columns="auto auto 1fr">
+          <Button
+            aria-label="Earlier in the list"
+            isDisabled={index === 0}
+            onPress={() => move(index - 2)}
+          >
+            <ArrowUp size={15} aria-hidden />
+          </Button>
+          <Button
+            aria-label="Later in the list"
+            isDisabled={index === publication.swatches.length - 1}
+            onPress={() => move(index + 1)}
+          >
+            <ArrowDown size={15} aria-hidden />
+          </Button>
+          <Button onPress={() => (swatch.uses > 0 ? setRemoving(true) : remove())}>
+            <Trash2 size={15} aria-hidden />
+            Remove…
+          </Button>
+        </Row>
+        <Modal
+          title={`What takes the place of “${swatch.name}”?`}
+          isOpen={removing}
+          onClose={() => setRemoving(false)}
+        >
+          <p>
+            It is used in {swatch.uses} {swatch.uses === 1 ? "place" : "places"}. Choose the swatch
+            that these get instead.
+          </p>
+          <Choice
+            label="Swatch instead"
+            value={replacement}
+            options={swatchOptions(publication).filter((option) => option.id !== swatch.id)}
+            onChange={setReplacement}
+          />
+          <Actions>
+            <Button onPress={() => setRemoving(false)}>Keep it</Button>
+            <MainButton isDisabled={!replacement} onPress={() => remove(replacement)}>
+              Replace and remove
+            </MainButton>
+          </Actions>
+        </Modal>
+      </Stack>
+    </Edits>
   );
 }

@@ -32,6 +32,7 @@ export function ChosenPanel({
 }) {
   const ids = chosen.map((page) => page.id).join(" ");
   const [wanted, setWanted] = useState({ of: ids, id: PAGES });
+  const [editing, setEditing] = useState<string>();
   const [first] = chosen;
   const shared = useMemo((): BenchState | undefined => {
     const scopes = first ? scopesOf(publication, first, chosen) : [];
@@ -46,12 +47,14 @@ export function ChosenPanel({
         tryOut: nowhere,
         look: nowhere,
         reveal: nowhere,
+        editing,
+        edits: setEditing,
         sampling: undefined,
         sample: nowhere,
         canSample: false,
       }
     );
-  }, [publication, first, chosen, ids, wanted]);
+  }, [publication, first, chosen, ids, wanted, editing]);
   return (
     <Column aria-label="Pages chosen">
       {shared ? (

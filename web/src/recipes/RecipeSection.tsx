@@ -1,3 +1,4 @@
+import { Edits } from "../scope/Edits";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { Download, FileUp, Plus, Stamp, Trash2 } from "lucide-react";
 import { useState } from "react";
@@ -92,84 +93,86 @@ function RecipeEditor({
   const { recipe, on } = entry;
 
   return (
-    <Stack>
-      <Button onPress={() => setApplying(true)}>
-        <Stamp size={15} aria-hidden />
-        Put it on pages…
-      </Button>
-      <Quiet>
-        {on.length === 0
-          ? "On no page or parent yet"
-          : `What is changed here changes ${counted(on.length, "place", "places")}`}
-      </Quiet>
-      {[...recipe.layer.backgrounds].reverse().map((background) => (
-        <Fold key={background.id} head={<Name>{inWords(background, publication)}</Name>}>
-          <BackgroundEditor
-            publication={publication}
-            owner={{ type: "onRecipe", id: recipe.id }}
-            common={alone(background)}
-          />
-        </Fold>
-      ))}
-      <Field
-        label="Name"
-        value={recipe.name}
-        onCommit={(name) => steps.make({ type: "renameRecipe", recipe: recipe.id, name })}
-      />
-      <ButtonLink href={`/api/publications/${publication.id}/recipes/${recipe.id}/file`} download>
-        <Download size={15} aria-hidden />
-        Export as a file
-      </ButtonLink>
-      {on.length > 0 && (
-        <Button
-          onPress={() =>
-            steps.make(
-              { type: "takeOffRecipe", recipe: recipe.id, owners: [] },
-              `Taken off ${counted(on.length, "place", "places")}`,
-            )
-          }
-        >
-          Take it off everywhere
+    <Edits what={`Recipe “${recipe.name}”: ${counted(on.length, "place", "places")}`}>
+      <Stack>
+        <Button onPress={() => setApplying(true)}>
+          <Stamp size={15} aria-hidden />
+          Put it on pages…
         </Button>
-      )}
-      <div>
-        <Button onPress={() => setRemoving(true)}>
-          <Trash2 size={15} aria-hidden />
-          Remove recipe…
-        </Button>
-      </div>
-      {applying && (
-        <ApplyRecipe
-          publication={publication}
-          page={page}
-          chosen={chosen}
-          entry={entry}
-          onClose={() => setApplying(false)}
-        />
-      )}
-      <Modal
-        title={`Remove the recipe “${recipe.name}”?`}
-        isOpen={removing}
-        onClose={() => setRemoving(false)}
-      >
-        <p>
+        <Quiet>
           {on.length === 0
-            ? "It is on no page or parent."
-            : `It is on ${counted(on.length, "place", "places")}. What it put there can stay or go with it.`}
-        </p>
-        <Actions>
-          <Button onPress={() => setRemoving(false)}>Keep it</Button>
-          {on.length > 0 && (
-            <Button onPress={() => steps.make(removal(recipe.id, true), "Recipe removed")}>
-              Remove, with what it put there
-            </Button>
-          )}
-          <MainButton onPress={() => steps.make(removal(recipe.id, false), "Recipe removed")}>
-            {on.length > 0 ? "Remove, and leave that" : "Remove"}
-          </MainButton>
-        </Actions>
-      </Modal>
-    </Stack>
+            ? "On no page or parent yet"
+            : `What is changed here changes ${counted(on.length, "place", "places")}`}
+        </Quiet>
+        {[...recipe.layer.backgrounds].reverse().map((background) => (
+          <Fold key={background.id} head={<Name>{inWords(background, publication)}</Name>}>
+            <BackgroundEditor
+              publication={publication}
+              owner={{ type: "onRecipe", id: recipe.id }}
+              common={alone(background)}
+            />
+          </Fold>
+        ))}
+        <Field
+          label="Name"
+          value={recipe.name}
+          onCommit={(name) => steps.make({ type: "renameRecipe", recipe: recipe.id, name })}
+        />
+        <ButtonLink href={`/api/publications/${publication.id}/recipes/${recipe.id}/file`} download>
+          <Download size={15} aria-hidden />
+          Export as a file
+        </ButtonLink>
+        {on.length > 0 && (
+          <Button
+            onPress={() =>
+              steps.make(
+                { type: "takeOffRecipe", recipe: recipe.id, owners: [] },
+                `Taken off ${counted(on.length, "place", "places")}`,
+              )
+            }
+          >
+            Take it off everywhere
+          </Button>
+        )}
+        <div>
+          <Button onPress={() => setRemoving(true)}>
+            <Trash2 size={15} aria-hidden />
+            Remove recipe…
+          </Button>
+        </div>
+        {applying && (
+          <ApplyRecipe
+            publication={publication}
+            page={page}
+            chosen={chosen}
+            entry={entry}
+            onClose={() => setApplying(false)}
+          />
+        )}
+        <Modal
+          title={`Remove the recipe “${recipe.name}”?`}
+          isOpen={removing}
+          onClose={() => setRemoving(false)}
+        >
+          <p>
+            {on.length === 0
+              ? "It is on no page or parent."
+              : `It is on ${counted(on.length, "place", "places")}. What it put there can stay or go with it.`}
+          </p>
+          <Actions>
+            <Button onPress={() => setRemoving(false)}>Keep it</Button>
+            {on.length > 0 && (
+              <Button onPress={() => steps.make(removal(recipe.id, true), "Recipe removed")}>
+                Remove, with what it put there
+              </Button>
+            )}
+            <MainButton onPress={() => steps.make(removal(recipe.id, false), "Recipe removed")}>
+              {on.length > 0 ? "Remove, and leave that" : "Remove"}
+            </MainButton>
+          </Actions>
+        </Modal>
+      </Stack>
+    </Edits>
   );
 }
 

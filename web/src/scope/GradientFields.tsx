@@ -1,16 +1,15 @@
 import { Plus, Trash2 } from "lucide-react";
+import { useState } from "react";
 import styled from "styled-components";
-import type { Edit, Fill, Publication } from "../api/types";
+import type { Edit, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Row } from "../ui/Field";
 import { NumberField } from "../ui/NumberField";
 import { Tick } from "../ui/Tick";
+import { changedStops, type Gradient, type Stop } from "./stops";
 import { SwatchChoice } from "./SwatchChoice";
-
-type Gradient = Extract<Fill, { type: "gradient" }>;
-type Stop = Gradient["stops"][number];
 
 const StopBox = styled.fieldset`
   margin: 0;
@@ -34,17 +33,23 @@ export function GradientFields({
   onChange: (gradient: Gradient) => unknown;
 }) {
   const { stops } = gradient;
+  // a stop keeps its fields when it passes another, so that what is typed next is still its own
+  const [known, setKeys] = useState(() => stops.map((_, index) => index));
+  const keys = known.length === stops.length ? known : stops.map((_, index) => index);
   const changed = (index: number, part: Partial<Stop>): Gradient => ({
     ...gradient,
-    stops: stops
-      .map((stop, i) => (i === index ? { ...stop, ...part } : stop))
-      .sort((one, other) => one.position - other.position),
+    stops: changedStops(stops, index, part).stops,
   });
-  const set = (index: number, part: Partial<Stop>) => onChange(changed(index, part));
+  const set = (index: number, part: Partial<Stop>) => {
+    const { stops: made, places } = changedStops(stops, index, part);
+    setKeys(places.map((place) => keys[place] ?? place));
+    return onChange({ ...gradient, stops: made });
+  };
   const add = () => {
     const before = stops.at(-2);
     const last = stops.at(-1);
     if (before && last) {
+      setKeys([...keys.slice(0, -1), Math.max(...keys) + 1, ...keys.slice(-1)]);
       onChange({
         ...gradient,
         stops: [
@@ -85,7 +90,7 @@ export function GradientFields({
         onChange={(reversed) => onChange({ ...gradient, reversed })}
       />
       {stops.map((stop, index) => (
-        <StopBox key={index} aria-label={`Stop ${index + 1}`}>
+        <StopBox key={keys[index]} aria-label={`Stop ${index + 1}`}>
           <Row $columns="minmax(0, 1fr) auto" style={{ alignItems: "start" }}>
             <div>
               <SwatchChoice
@@ -106,9 +111,10 @@ export function GradientFields({
               aria-label={`Remove stop ${index + 1}`}
               style={{ marginTop: 20 }}
               isDisabled={stops.length === 2}
-              onPress={() =>
-                onChange({ ...gradient, stops: stops.filter((_, each) => each !== index) })
-              }
+              onPress={() => {
+                setKeys(keys.filter((_, each) => each !== index));
+                onChange({ ...gradient, stops: stops.filter((_, each) => each !== index) });
+              }}
             >
               <Trash2 size={15} aria-hidden />
             </QuietButton>

@@ -24,9 +24,17 @@ const Line = styled.div`
   overflow: hidden;
 `;
 
+/** As high as the choice that it stands in for. */
+const Instead = styled.strong`
+  display: flex;
+  align-items: center;
+  min-height: ${theme.hit};
+  padding: 0 7px;
+`;
+
 /** The one line that says what is being changed, in sight as long as something can be. */
 export function ScopeBar() {
-  const { scope, scopes, changeScope } = useBench();
+  const { scope, scopes, changeScope, editing } = useBench();
   useCommands(
     scopes.map(({ id, label }) => ({
       label: `Change ${label}`,
@@ -38,15 +46,19 @@ export function ScopeBar() {
     <Bar role="group" aria-label="What is being changed">
       <Line>
         <Quiet>Changing</Quiet>
-        <Quiet role="status">{effectOf(scope)}</Quiet>
+        <Quiet role="status">{editing ? "Wherever it is used" : effectOf(scope)}</Quiet>
       </Line>
-      <Choice
-        label="Changing"
-        hiddenLabel
-        value={scope.id}
-        options={scopes.map(({ id, label }) => ({ id, label }))}
-        onChange={changeScope}
-      />
+      {editing ? (
+        <Instead>{editing}</Instead>
+      ) : (
+        <Choice
+          label="Changing"
+          hiddenLabel
+          value={scope.id}
+          options={scopes.map(({ id, label }) => ({ id, label }))}
+          onChange={changeScope}
+        />
+      )}
     </Bar>
   );
 }

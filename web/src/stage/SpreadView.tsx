@@ -66,6 +66,26 @@ const Outline = styled.div`
     0 0 0 5px ${theme.color.paper};
 `;
 
+/** Comes only where it takes long enough to be noticed. */
+const Drawing = styled.span`
+  position: absolute;
+  top: ${theme.space.one};
+  left: 50%;
+  transform: translateX(-50%);
+  padding: 2px 10px;
+  font-size: ${theme.size.small};
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.text};
+  border-radius: 3px;
+  pointer-events: none;
+  animation: late 150ms steps(1) backwards;
+  @keyframes late {
+    from {
+      visibility: hidden;
+    }
+  }
+`;
+
 const Cross = styled.svg`
   position: absolute;
   width: 33px;
@@ -96,6 +116,7 @@ export function SpreadView({
   describedBy,
   onPoint,
   onKey,
+  drawing,
   onPercent,
   onFiles,
 }: {
@@ -112,6 +133,8 @@ export function SpreadView({
   describedBy: string;
   onPoint: (point: Point) => void;
   onKey: (event: KeyboardEvent) => void;
+  /** Whether what is seen is not what there is: that is being drawn. */
+  drawing: boolean;
   /** Told what the zoom comes to, in percent of actual size. */
   onPercent: (percent: number) => void;
   /** Told of files that are dropped on a page; on the desk, on the open one. */
@@ -208,6 +231,7 @@ export function SpreadView({
       aria-roledescription="spread"
       aria-label={`${spread.pages.length === 1 ? "Page" : "Pages"} ${numbers}`}
       aria-describedby={`${describedBy} ${textId}`}
+      aria-busy={drawing}
       tabIndex={0}
       onKeyDown={onKey}
       style={isOver ? dropping : undefined}
@@ -221,6 +245,7 @@ export function SpreadView({
       >
         <div className="picture" aria-hidden dangerouslySetInnerHTML={{ __html: picture }} />
         <FindingMarks spread={spread} findings={findings} scale={scale} />
+        {drawing && <Drawing>Drawing…</Drawing>}
         {focused && <Outline aria-hidden style={place(focused, focus.where)} />}
         {pointed && (
           <Cross

@@ -11,6 +11,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.LoadState;
 import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -162,5 +163,45 @@ class BenchTest {
         assertThat(page.getByLabel("What is painted").boundingBox().width)
                 .isCloseTo(322, within(1.0));
         assertThat(window.complaints()).isEmpty();
+    }
+
+    @Test
+    void a_spread_that_is_still_being_drawn_says_so(Browser.Window window) {
+        window.page()
+                .addInitScript(
+                        """
+                        const ask = window.fetch;
+                        window.fetch = async (asked, ...rest) => {
+                          if (asked.url?.includes("/spreads/5/picture")) {
+                            await new Promise((resolve) => setTimeout(resolve, 2000));
+                          }
+                          return ask(asked, ...rest);
+                        };
+                        """);
+        Page page = window.openDemo("?page=2");
+        page.getByRole(
+                        AriaRole.LISTBOX,
+                        new Page.GetByRoleOptions().setName("Concertina: all pages"))
+                .getByRole(AriaRole.OPTION)
+                .nth(9)
+                .click();
+        assertThat(stage(page)).hasAttribute("aria-busy", "true");
+        assertThat(page.getByText("Drawing…")).isVisible();
+        assertThat(stage(page)).hasAttribute("aria-busy", "false");
+        assertThat(page.getByText("Drawing…")).hasCount(0);
+    }
+
+    @Test
+    void the_spreads_beside_the_open_one_are_there_before_they_are_turned_to(
+            Browser.Window window) {
+        Page page = window.openDemo("?page=4");
+        page.waitForTimeout(1500); // they are read once one has settled
+        List<String> read = new CopyOnWriteArrayList<>();
+        page.onRequest(request -> read.add(request.url()));
+        stage(page).focus();
+        page.keyboard().press("PageDown");
+        assertThat(page.getByText("Pages 6 and 7 of 12")).isVisible();
+        assertThat(stage(page)).containsText("Dark hours");
+        assertThat(read).noneMatch(each -> each.contains("/spreads/3/picture"));
     }
 }

@@ -140,6 +140,23 @@ class ScopeTest {
     }
 
     @Test
+    void what_is_changed_wherever_it_is_used_is_said_while_one_is_in_its_fields(
+            Browser.Window window) {
+        Page page = window.openDemo("?page=7");
+        assertThat(scope(page)).containsText("Page 7");
+        button(page, "Dusk C82").click();
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).focus();
+        assertThat(scope(page)).containsText("Swatch “Dusk”: 7 uses");
+        assertThat(scope(page)).containsText("Wherever it is used");
+        page.getByRole(AriaRole.APPLICATION).focus();
+        assertThat(scope(page)).containsText("Page 7");
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).focus();
+        button(page, "Dusk C82").click(); // it folds away
+        assertThat(scope(page)).containsText("Page 7");
+        Assertions.assertThat(window.complaints()).isEmpty();
+    }
+
+    @Test
     void what_goes_across_the_spread_is_on_both_pages_and_changed_from_either(
             Browser.Window window) {
         Page page = window.openDemo("?page=5");

@@ -227,4 +227,32 @@ class TypingTest {
         assertThat(page.getByText(Pattern.compile("Not printable"))).isVisible();
         Browser.undoAll(page);
     }
+
+    @Test
+    void a_stop_that_passes_another_while_typed_keeps_what_is_typed_next(Browser.Window window) {
+        Page page = open(window, "?page=9&x=60&y=150");
+        page.getByText("Change it on pages 8, 9…").click();
+        Locator second =
+                page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Stop 2"));
+        long before = revision(page);
+        field(second, "Position %").fill("40");
+        field(second, "Position %").press("Enter");
+        Locator first =
+                page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Stop 1"));
+        type(page, field(first, "Position %"), 1, List.of("70", "55", "45"));
+        awaitSteps(page, before, 4);
+        Object stops =
+                page.evaluate(
+                        """
+                        async base => {
+                          const { pages } = await (await ask(base + "/pages?from=8&to=9")).json();
+                          const { layer } = await (await ask(`${base}/pages/${pages[0].id}`)).json();
+                          const { stops } = layer.backgrounds.at(-1).fill;
+                          return stops.map(it => `${it.position} ${it.color.tint} ${it.opacity}`).join(", ");
+                        }
+                        """,
+                        "/api/publications/" + Browser.DEMO);
+        assertThat(stops).isEqualTo("40 100 100, 70 55 45, 100 100 100");
+        Browser.undoAll(page);
+    }
 }
