@@ -175,6 +175,7 @@ export function Bench() {
   const strata = useStrata(publication, point, viewing);
 
   const all = findings.data?.findings ?? nothing;
+  const checking = findings.data === undefined || findings.data.checked < findings.data.pages;
   const perPage = useMemo(() => countedByPage(all), [all]);
 
   const turnTo = useCallback(
@@ -183,7 +184,8 @@ export function Bench() {
       if (to) {
         setNumber(to.number);
         setAddress({ page: String(to.number) }, { replace: true });
-        setSelection(new Set());
+        // pages chosen stay so when one goes from one of them to another
+        setSelection((last) => (last === "all" || last.has(id) ? last : new Set()));
         // a parent goes on being changed as long as it is in sight
         setWanted((last) => (last === to.parent ? last : PAGES));
         setItem(-1);
@@ -414,7 +416,7 @@ export function Bench() {
               drawing={
                 spread.isPlaceholderData ||
                 picture.isPlaceholderData ||
-                (trial !== undefined && !trying)
+                (trial !== undefined && !trying && !preview.isError)
               }
               onPercent={setPercent}
               onFiles={(dropped, on) =>
@@ -435,7 +437,9 @@ export function Bench() {
               showing={
                 trying
                   ? `Trying out: ${counted(preview.data.pages.length, "page changes", "pages change")}, ${counted(shownFindings.length, "finding", "findings")} here`
-                  : `${counted(shownFindings.length, "finding", "findings")} on this spread`
+                  : checking
+                    ? "Checking…"
+                    : `${counted(shownFindings.length, "finding", "findings")} on this spread`
               }
             />
           )}

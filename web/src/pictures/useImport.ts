@@ -5,6 +5,16 @@ import { useStatus } from "../ui/Status";
 import { counted, freeName } from "../ui/words";
 import { bring } from "./pictures";
 
+/** Whether it is a file at all: a folder that is dropped looks like one. */
+async function isReadable(file: File): Promise<boolean> {
+  try {
+    await file.slice(0, 1).arrayBuffer();
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /**
  * Imports files, any number at once, as one step. Those that cannot be read are said; the others
  * come in all the same.
@@ -24,6 +34,10 @@ export function useImport(publication: Publication) {
       for (const [index, file] of files.entries()) {
         if (files.length > 1) {
           status.say(`Importing ${index + 1} of ${files.length}: ${file.name}`);
+        }
+        if (!(await isReadable(file))) {
+          problems.push(`“${file.name}” cannot be read; of a folder drop the files in it.`);
+          continue;
         }
         try {
           const asset = await bring(publication, file);
