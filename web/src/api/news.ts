@@ -1,4 +1,5 @@
 import { author } from "./client";
+import type { Job } from "./types";
 
 /** That a publication was changed, as the server tells it. */
 export interface StepNews {
@@ -10,8 +11,19 @@ export interface StepNews {
   name: string;
 }
 
+/** That a publication came to the shelf, or went. */
+export interface ShelfNews {
+  publication: string;
+  gone: boolean;
+}
+
 /** Begun: what was changed before is to be read. */
-export type News = { type: "begun" } | { type: "step"; step: StepNews } | { type: "named" };
+export type News =
+  | { type: "begun" }
+  | { type: "step"; step: StepNews }
+  | { type: "shelf"; shelf: ShelfNews }
+  | { type: "job"; job: Job }
+  | { type: "named" };
 
 const KEY = "yewberry-name";
 const CHANNEL = "yewberry-news";
@@ -52,6 +64,12 @@ function openStream() {
   stream.addEventListener("begun", () => tell({ type: "begun" }));
   stream.addEventListener("step", (event) =>
     tell({ type: "step", step: JSON.parse(event.data as string) as StepNews }),
+  );
+  stream.addEventListener("shelf", (event) =>
+    tell({ type: "shelf", shelf: JSON.parse(event.data as string) as ShelfNews }),
+  );
+  stream.addEventListener("job", (event) =>
+    tell({ type: "job", job: JSON.parse(event.data as string) as Job }),
   );
 }
 

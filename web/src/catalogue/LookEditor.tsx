@@ -115,6 +115,17 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
             options={overprints}
             onChange={(id) => change({ overprint: id as Look["overprint"] })}
           />
+          <Choice
+            label="Next paragraph"
+            value={look.next ?? look.id}
+            options={[
+              { id: look.id, label: "The same look" },
+              ...publication.looks
+                .filter((other) => other.look.id !== look.id)
+                .map((other) => ({ id: other.look.id, label: other.look.name })),
+            ]}
+            onChange={(next) => change({ next })}
+          />
         </Row>
         <div>
           <Button onPress={() => (entry.uses > 0 ? setRemoving(true) : remove())}>
@@ -128,8 +139,8 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
           onClose={() => setRemoving(false)}
         >
           <p>
-            {entry.uses} {entry.uses === 1 ? "paragraph has" : "paragraphs have"} this look. Choose
-            the look that these get instead.
+            This look is used in {counted(entry.uses, "place", "places")}, by paragraphs or as the
+            next look of another. Choose the look that these get instead.
           </p>
           <Choice
             label="Look instead"

@@ -1,5 +1,5 @@
-import { useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { answered, client } from "../api/client";
@@ -29,25 +29,26 @@ const Track = styled.div`
   }
 `;
 
+/** So often a running export is looked at, in case what is told of it is missed; milliseconds. */
+const LOOK = 2000;
+
 /** Follows a running export and offers to cancel it. */
 export function JobProgress({ job }: { job: Job }) {
-  const [now, setNow] = useState(job);
   const queries = useQueryClient();
   const status = useStatus();
+  const { data: now } = useQuery({
+    queryKey: ["job", job.id],
+    queryFn: () => answered(client.GET("/api/jobs/{job}", { params: { path: { job: job.id } } })),
+    initialData: job,
+    refetchInterval: (query) => (query.state.data?.state === "RUNNING" ? LOOK : false),
+  });
 
   useEffect(() => {
-    const events = new EventSource(`/api/jobs/${job.id}/events`);
-    events.addEventListener("job", (event) => {
-      const next = JSON.parse(event.data as string) as Job;
-      setNow(next);
-      if (next.state !== "RUNNING") {
-        events.close();
-        status.say(ended(next));
-        void queries.invalidateQueries({ queryKey: ["exports", job.publication] });
-      }
-    });
-    return () => events.close();
-  }, [job.id, job.publication, queries, status]);
+    if (now.state !== "RUNNING") {
+      status.say(ended(now));
+      void queries.invalidateQueries({ queryKey: ["exports", now.publication] });
+    }
+  }, [now, queries, status]);
 
   const percent = now.all === 0 ? 0 : Math.round((100 * now.done) / now.all);
   return (

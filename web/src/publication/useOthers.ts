@@ -16,9 +16,19 @@ export function useFollowing() {
         if (news.type === "named") {
           return;
         }
+        if (news.type === "job") {
+          queries.setQueryData(["job", news.job.id], news.job);
+          return;
+        }
         void queries.invalidateQueries({ queryKey: ["shelf"] });
         if (news.type === "begun") {
           void queries.invalidateQueries({ queryKey: ["publication"] });
+          return;
+        }
+        if (news.type === "shelf") {
+          if (news.shelf.gone) {
+            void queries.invalidateQueries({ queryKey: ["publication", news.shelf.publication] });
+          }
           return;
         }
         const { step } = news;

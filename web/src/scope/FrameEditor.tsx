@@ -32,6 +32,11 @@ type Paragraph = TextFrame["paragraphs"][number];
 
 const textOf = (paragraph: Paragraph) => paragraph.runs.map((run) => run.text).join("");
 
+/** The look of a paragraph that is begun after one of this look. */
+function nextLook(publication: Publication, look = ""): string {
+  return publication.looks.find((each) => each.look.id === look)?.look.next ?? look;
+}
+
 /** Place and text of a frame. Each paragraph has a field; a line break in it begins a new one. */
 export function FrameEditor({
   publication,
@@ -73,16 +78,15 @@ export function FrameEditor({
     const old = written[index];
     if (old) {
       const [first = "", ...more] = text.split(/\r?\n/);
-      return write([
-        ...written.slice(0, index),
-        { ...old, text: first },
-        ...more.map((line) => ({
+      const begun = [{ ...old, text: first }];
+      for (const line of more) {
+        begun.push({
           paragraph: crypto.randomUUID(),
-          look: old.look,
+          look: nextLook(publication, begun.at(-1)?.look),
           text: line,
-        })),
-        ...written.slice(index + 1),
-      ]);
+        });
+      }
+      return write([...written.slice(0, index), ...begun, ...written.slice(index + 1)]);
     }
     return undefined;
   };
@@ -165,7 +169,7 @@ export function FrameEditor({
               ...written,
               {
                 paragraph: crypto.randomUUID(),
-                look: written.at(-1)?.look ?? "",
+                look: nextLook(publication, written.at(-1)?.look),
                 text: "",
               },
             ])

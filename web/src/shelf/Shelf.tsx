@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { Plus, Trash2 } from "lucide-react";
+import { FileText, Plus, Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
@@ -7,12 +7,16 @@ import { answered, client } from "../api/client";
 import { useShelf } from "../api/queries";
 import { theme } from "../theme";
 import { Button, MainButton, QuietButton } from "../ui/Button";
+import { FileButton } from "../ui/FileButton";
 import { shownLength } from "../ui/length";
 import { Actions, Modal } from "../ui/Modal";
 import { Failed, Notice } from "../ui/Notice";
 import { useStatus } from "../ui/Status";
+import { dropping, useFileDrop } from "../ui/useFileDrop";
 import { Wordmark } from "../ui/Wordmark";
+import { EmptyShelf } from "./EmptyShelf";
 import { NewPublication } from "./NewPublication";
+import { useBeginning } from "./useBeginning";
 
 const Page = styled.div`
   min-height: 100%;
@@ -105,6 +109,15 @@ export function Shelf() {
   const [removing, setRemoving] = useState<{ id: string; name: string }>();
   const queries = useQueryClient();
   const status = useStatus();
+  const { fromPdf, examples, isPending } = useBeginning();
+  const drop = useFileDrop<HTMLDivElement>((files) => {
+    if (files.length > 1) {
+      status.fail("Drop one PDF at a time; each makes a publication.");
+    } else if (files[0]) {
+      fromPdf.mutate(files[0]);
+    }
+  });
+  const isEmpty = shelf.data?.length === 0;
   const remove = useMutation({
     mutationFn: (id: string) =>
       answered(client.DELETE("/api/publications/{id}", { params: { path: { id } } })),
@@ -118,17 +131,30 @@ export function Shelf() {
   }, []);
 
   return (
-    <Page>
+    <Page {...drop.dropProps} style={drop.isOver ? dropping : undefined}>
       <Top>
         <Wordmark />
       </Top>
       <Main>
         <Head>
           <h1>Shelf</h1>
-          <MainButton onPress={() => setCreating(true)}>
-            <Plus size={16} aria-hidden />
-            New publication
-          </MainButton>
+          {!isEmpty && (
+            <Actions>
+              <FileButton
+                accepted={[".pdf"]}
+                onFiles={(files) => files[0] && fromPdf.mutate(files[0])}
+              >
+                <Button isDisabled={isPending}>
+                  <FileText size={16} aria-hidden />
+                  From a PDF…
+                </Button>
+              </FileButton>
+              <MainButton onPress={() => setCreating(true)}>
+                <Plus size={16} aria-hidden />
+                New publication
+              </MainButton>
+            </Actions>
+          )}
         </Head>
         {shelf.isPending && <Notice role="status">Fetching the publications…</Notice>}
         {shelf.isError && (
@@ -138,10 +164,13 @@ export function Shelf() {
             <Button onPress={() => void shelf.refetch()}>Try again</Button>
           </Notice>
         )}
-        {shelf.data?.length === 0 && (
-          <Notice>
-            Nothing here yet. Begin with a new publication: give it a name and a size.
-          </Notice>
+        {isEmpty && (
+          <EmptyShelf
+            isPending={isPending}
+            onSize={() => setCreating(true)}
+            onPdf={fromPdf.mutate}
+            onExample={() => examples.mutate()}
+          />
         )}
         <Grid>
           {shelf.data?.map((entry) => (

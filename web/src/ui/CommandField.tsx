@@ -4,6 +4,7 @@ import styled from "styled-components";
 import { theme } from "../theme";
 import { found, OfferedContext, type Command, type Offered } from "./commands";
 import { Modal } from "./Modal";
+import { standing } from "./standing";
 
 const Typed = styled(Aria.Input)`
   width: 100%;
@@ -63,17 +64,17 @@ function isTyping(target: EventTarget | null): boolean {
   );
 }
 
-/** Knows all that can be done on the screen, and lists it when the full stop is pressed. */
+/** Knows all that can be done, by what is offered and what stands on the screen, and lists it when the full stop is pressed. */
 export function CommandsProvider({ children }: { children: ReactNode }) {
   const offered = useMemo<Offered>(() => new Map(), []);
-  const [open, setOpen] = useState(false);
+  const [onScreen, setOnScreen] = useState<Command[]>();
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       const plain = !event.ctrlKey && !event.metaKey && !event.altKey;
       const busy = document.querySelector("[role=dialog], [role=alertdialog]") !== null;
       if (event.key === "." && plain && !busy && !isTyping(event.target)) {
         event.preventDefault();
-        setOpen(true);
+        setOnScreen(standing(document)); // before the dialog hides it
       }
     };
     window.addEventListener("keydown", onKeyDown);
@@ -82,16 +83,30 @@ export function CommandsProvider({ children }: { children: ReactNode }) {
   return (
     <OfferedContext.Provider value={offered}>
       {children}
-      {open && <CommandField offered={offered} onClose={() => setOpen(false)} />}
+      {onScreen && (
+        <CommandField
+          offered={offered}
+          onScreen={onScreen}
+          onClose={() => setOnScreen(undefined)}
+        />
+      )}
     </OfferedContext.Provider>
   );
 }
 
-function CommandField({ offered, onClose }: { offered: Offered; onClose: () => void }) {
+function CommandField({
+  offered,
+  onScreen,
+  onClose,
+}: {
+  offered: Offered;
+  onScreen: Command[];
+  onClose: () => void;
+}) {
   const [typed, setTyped] = useState("");
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), []);
-  const commands = found(offered, typed).map((each, at) => ({ ...each, id: `${at}` }));
+  const commands = found(offered, typed, onScreen).map((each, at) => ({ ...each, id: `${at}` }));
   return (
     <Modal title="Actions" isOpen onClose={onClose}>
       <Aria.Autocomplete inputValue={typed} onInputChange={setTyped}>
@@ -109,10 +124,10 @@ function CommandField({ offered, onClose }: { offered: Offered; onClose: () => v
             window.setTimeout(() => commands.find((each) => each.id === id)?.run());
           }}
         >
-          {({ id, label, keys }) => (
+          {({ id, label, keys, place }) => (
             <Entry id={id} textValue={label}>
               <span>{label}</span>
-              {keys && <small>{keys}</small>}
+              {(keys ?? place) && <small>{keys ?? place}</small>}
             </Entry>
           )}
         </List>

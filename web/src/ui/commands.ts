@@ -5,6 +5,8 @@ export interface Command {
   label: string;
   /** The keys that do it at once, in words. */
   keys?: string;
+  /** The part of the screen that it stands in. */
+  place?: string;
   isDisabled?: boolean;
   run: () => void;
 }
@@ -28,14 +30,26 @@ export function useCommands(commands: Command[]) {
   }, [offered, id]);
 }
 
-/** All that can be done, those whose label has every word typed, by their label. */
-export function found(offered: Offered, typed: string): Command[] {
-  const words = typed.toLocaleLowerCase().split(/\s+/);
-  return [...offered.values()]
-    .flat()
-    .filter(({ label, isDisabled }) => {
-      const plain = label.toLocaleLowerCase();
-      return !isDisabled && words.every((word) => plain.includes(word));
-    })
-    .sort((one, other) => one.label.localeCompare(other.label));
+function hasWords({ label, place }: Command, typed: string): boolean {
+  const plain = `${label} ${place ?? ""}`.toLocaleLowerCase();
+  return typed
+    .toLocaleLowerCase()
+    .split(/\s+/)
+    .every((word) => plain.includes(word));
+}
+
+/**
+ * All that can be done, those whose label has every word typed, by their label; then what stands on
+ * the screen, once something is typed.
+ */
+export function found(offered: Offered, typed: string, onScreen: Command[] = []): Command[] {
+  const all = [...offered.values()].flat();
+  const known = new Set(all.map(({ label }) => label));
+  const byLabel = (one: Command, other: Command) => one.label.localeCompare(other.label);
+  return [
+    ...all.filter((each) => !each.isDisabled && hasWords(each, typed)).sort(byLabel),
+    ...onScreen
+      .filter((each) => typed.trim() !== "" && !known.has(each.label) && hasWords(each, typed))
+      .sort(byLabel),
+  ];
 }

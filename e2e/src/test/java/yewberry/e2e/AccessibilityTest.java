@@ -147,7 +147,7 @@ class AccessibilityTest {
         assertThat(announced).containsText("Text in look Body: Low in the west");
         assertThat(announced)
                 .containsText(
-                        "text in Ink, contrast 1.36 : 1, fails; Midnight, parent “Night”; stock");
+                        "text in Black, contrast 1.36 : 1, fails; Midnight, parent “Night”; stock");
         page.keyboard().press("ArrowUp");
         assertThat(announced).containsText("What autumn shows");
         assertThat(spread).isFocused();

@@ -85,7 +85,7 @@ class JourneyTest {
                 .click();
         Locator mends =
                 seven.getByRole(AriaRole.LIST, new Locator.GetByRoleOptions().setName("Mends"));
-        assertThat(mends).containsText(Pattern.compile("“Ink, lighter”, 4\\.[5-9]\\d : 1"));
+        assertThat(mends).containsText(Pattern.compile("“Black, lighter”, 4\\.[5-9]\\d : 1"));
         // swatches that are there come first
         assertThat(mends.getByRole(AriaRole.LISTITEM).first()).containsText("“White”");
         mends.getByText("Give it to this text only").last().click();
@@ -141,7 +141,7 @@ class JourneyTest {
         page.keyboard().press("Alt+c");
         page.keyboard().press("Alt+c"); // on the parent
         actions += 2;
-        assertThat(page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Ink")))
+        assertThat(page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Black")))
                 .isFocused();
         page.keyboard().type("beac");
         actions++;

@@ -48,7 +48,7 @@ class DemoTest {
                 .isEqualTo("name,kind,c,m,y,k,red,green,blue,lab_l,lab_a,lab_b,total_ink");
         // Little CMS for the screen; beside the profile for the measured values of solid black
         assertThat(swatches.get(1))
-                .startsWith("Ink,cmyk,0.00,0.00,0.00,100.00,28.1,27.6,26.2,15.99,");
+                .startsWith("Black,cmyk,0.00,0.00,0.00,100.00,28.1,27.6,26.2,15.99,");
         assertThat(swatches).anyMatch(line -> line.startsWith("Haze,tint,32.80,25.60,8.80,4.80,"));
         assertThat(swatches)
                 .anyMatch(line -> line.startsWith("Lantern,spot,,,,,") && line.endsWith(",100.00"));
@@ -110,7 +110,7 @@ class DemoTest {
         JsonNode dark = null;
         for (JsonNode cell : matrix.path("cells")) {
             boolean inkOnMidnight =
-                    texts.get(cell.path("text").asInt()).path("name").asString().equals("Ink")
+                    texts.get(cell.path("text").asInt()).path("name").asString().equals("Black")
                             && backdrops
                                     .get(cell.path("backdrop").asInt())
                                     .path("name")

@@ -43,7 +43,11 @@ class NewsTest {
     }
 
     private static JsonNode step(BufferedReader stream) throws IOException {
-        await(stream, "event:step");
+        return next(stream, "step");
+    }
+
+    private static JsonNode next(BufferedReader stream, String event) throws IOException {
+        await(stream, "event:" + event);
         return JsonMapper.shared().readTree(stream.readLine().substring("data:".length()));
     }
 
@@ -77,6 +81,32 @@ class NewsTest {
                 assertThat(second.path("revision").asLong()).isEqualTo(2);
                 assertThat(second.path("name").asString()).isEmpty();
             }
+            http.shutdownNow();
+        }
+    }
+
+    @Test
+    void what_comes_to_the_shelf_and_goes_and_how_far_exports_are_is_told() throws Exception {
+        try (HttpClient http = HttpClient.newHttpClient()) {
+            BufferedReader stream = follow(http, "author=reader");
+            await(stream, "event:begun");
+            String id = client.create("Told", 1);
+            JsonNode created = next(stream, "shelf");
+            assertThat(created.path("publication").asString()).isEqualTo(id);
+            assertThat(created.path("gone").asBoolean()).isFalse();
+            String job =
+                    client.post("/api/publications/" + id + "/exports", "")
+                            .json()
+                            .path("id")
+                            .asString();
+            JsonNode last = next(stream, "job");
+            while (last.path("state").asString().equals("RUNNING")) {
+                last = next(stream, "job");
+            }
+            assertThat(last.path("id").asString()).isEqualTo(job);
+            assertThat(last.path("state").asString()).isEqualTo("DONE");
+            client.delete("/api/publications/" + id);
+            assertThat(next(stream, "shelf").path("gone").asBoolean()).isTrue();
             http.shutdownNow();
         }
     }

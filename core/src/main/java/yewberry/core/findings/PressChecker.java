@@ -14,6 +14,7 @@ import yewberry.core.press.SmallType;
 import yewberry.core.press.TrimEdge;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.PressChecks;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.TextOverprint;
@@ -53,6 +54,7 @@ final class PressChecker {
             findings.add(new PressFinding.TooMuchInk(scene.page(), place, limit));
         }
         if (place.item() instanceof Item.AreaFill fill
+                && fill.paint() instanceof AreaPaint.Solid // of others, only a point is that black
                 && TextOverprint.isPlainBlack(place.color())
                 && place.area() > checks.plainBlack()
                 && limit > 100) {

@@ -1,7 +1,9 @@
 package yewberry.core.publication;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import yewberry.core.Names;
 import yewberry.core.Refused;
 
@@ -13,6 +15,7 @@ import yewberry.core.Refused;
  * @param before space above a paragraph, but not above the first of a frame
  * @param overprint whether its text prints over what is below it
  * @param weight on the scale of OpenType's usWeightClass, 100 to 900
+ * @param next the look of a paragraph begun after one of this; nothing means this look again
  * @throws Refused if the size is not within 2 to 1000 pt, the leading not within 2 to 2000 pt, or
  *     the space above is negative
  */
@@ -26,7 +29,8 @@ public record Look(
         Length before,
         Alignment alignment,
         Tinted color,
-        Overprint overprint)
+        Overprint overprint,
+        Optional<UUID> next)
         implements Element {
     /** Whether text prints over what is below it. Light text never does, whatever is set. */
     public enum Overprint {
@@ -60,29 +64,71 @@ public record Look(
                     "Space of %s above a paragraph is negative; use 0 mm or more."
                             .formatted(before));
         }
+        next = next.filter(other -> !other.equals(id));
+    }
+
+    /** One that is followed by paragraphs of the same look. */
+    public Look(
+            UUID id,
+            String name,
+            String family,
+            int weight,
+            Length size,
+            Length leading,
+            Length before,
+            Alignment alignment,
+            Tinted color,
+            Overprint overprint) {
+        this(
+                id,
+                name,
+                family,
+                weight,
+                size,
+                leading,
+                before,
+                alignment,
+                color,
+                overprint,
+                Optional.empty());
     }
 
     public Look withColor(Tinted changed) {
         return new Look(
-                id, name, family, weight, size, leading, before, alignment, changed, overprint);
+                id, name, family, weight, size, leading, before, alignment, changed, overprint,
+                next);
     }
 
     public Look withSize(Length changed) {
         return new Look(
-                id, name, family, weight, changed, leading, before, alignment, color, overprint);
+                id, name, family, weight, changed, leading, before, alignment, color, overprint,
+                next);
     }
 
     public Look withOverprint(Overprint changed) {
-        return new Look(id, name, family, weight, size, leading, before, alignment, color, changed);
+        return new Look(
+                id, name, family, weight, size, leading, before, alignment, color, changed, next);
+    }
+
+    public Look withNext(Optional<UUID> changed) {
+        return new Look(
+                id, name, family, weight, size, leading, before, alignment, color, overprint,
+                changed);
     }
 
     @Override
     public List<Reference> references() {
-        return List.of(Reference.swatch(color.swatch()));
+        return Stream.concat(
+                        Stream.of(Reference.swatch(color.swatch())),
+                        next.map(Reference::look).stream())
+                .toList();
     }
 
     @Override
     public Look withReference(UUID old, UUID replacement) {
+        if (next.equals(Optional.of(old))) {
+            return withNext(Optional.of(replacement));
+        }
         return color.swatch().equals(old) ? withColor(color.withSwatch(replacement)) : this;
     }
 }

@@ -6,8 +6,10 @@ import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.IntBinaryOperator;
+import java.util.function.IntPredicate;
 import org.junit.jupiter.api.Test;
 import yewberry.core.asset.Documents;
 import yewberry.core.asset.Intake;
@@ -26,6 +28,7 @@ import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Destination;
+import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
@@ -145,6 +148,54 @@ class PictureFindingsTest {
         Edit mend = Offer.of(finding, boxed, COATED).getFirst().edit();
         Publication mended = Editing.edit(boxed, mend).publication();
         assertThat(findings(mended, file)).noneMatch(PictureFinding.Boxed.class::isInstance);
+    }
+
+    /** A picture that fills the trim exactly. */
+    private static Background onTheTrim() {
+        return new Background(
+                PICTURE,
+                Sides.BOTH,
+                new Area.Rectangle(
+                        new Anchor(Anchor.Across.LEFT, Anchor.Down.TOP),
+                        Length.ZERO,
+                        Length.ZERO,
+                        Length.mm(100),
+                        Length.mm(80),
+                        Set.of()),
+                new Fill.Picture(
+                        new UUID(3, 1),
+                        Placing.COVER.withFit(Placing.Fit.STRETCH),
+                        RunOut.NONE,
+                        Optional.empty()));
+    }
+
+    private static byte[] clear(IntPredicate painted) {
+        BufferedImage image = new BufferedImage(200, 160, BufferedImage.TYPE_INT_ARGB);
+        for (int x = 0; x < 200; x++) {
+            for (int y = 0; y < 160; y++) {
+                image.setRGB(x, y, painted.test(x) ? 0xff000000 : 0);
+            }
+        }
+        return Png.of(image);
+    }
+
+    @Test
+    void only_an_edge_that_a_picture_paints_on_can_end_at_the_trim() {
+        byte[] inside = clear(x -> false);
+        assertThat(findings(publication(inside, onTheTrim()), inside))
+                .noneMatch(PressFinding.EndsAtTrim.class::isInstance);
+        byte[] left = clear(x -> x < 20); // 10 mm wide, from the top to the bottom
+        assertThat(findings(publication(left, onTheTrim()), left))
+                .filteredOn(PressFinding.EndsAtTrim.class::isInstance)
+                .extracting(finding -> ((PressFinding.EndsAtTrim) finding).edge().edge())
+                .containsExactlyInAnyOrder(Edge.LEFT, Edge.TOP, Edge.BOTTOM);
+    }
+
+    @Test
+    void black_in_a_picture_is_no_area_of_plain_black() {
+        byte[] black = png(200, 160, (x, y) -> x < 3 ? 0 : 0xffffff);
+        assertThat(findings(publication(black, onTheTrim()), black))
+                .noneMatch(PressFinding.PlainBlackArea.class::isInstance);
     }
 
     @Test

@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import yewberry.core.Names;
 import yewberry.server.publications.News;
-import yewberry.server.view.StepNews;
+import yewberry.server.view.Told;
 import yewberry.server.web.Streams;
 
 /** What others do, as it happens. */
@@ -30,8 +30,9 @@ class NewsApi {
     }
 
     /**
-     * Each step of any publication, from now on. The first event says that the stream has begun:
-     * what was changed before is to be read.
+     * Each step of any publication, what comes to the shelf and goes, and how far exports are, from
+     * now on. The first event says that the stream has begun: what was changed before is to be
+     * read.
      *
      * @param author the name that the browser gave itself
      * @param name of the person, for others to see; may be empty
@@ -50,11 +51,11 @@ class NewsApi {
         try {
             emitter.send(SseEmitter.event().name("begun").data(""));
             while (streams.isOpen(emitter) && !follower.isBehind()) {
-                Optional<StepNews> step = follower.next(SIGN);
+                Optional<Told> next = follower.next(SIGN);
                 emitter.send(
-                        step.map(each ->
+                        next.map(each ->
                                         SseEmitter.event()
-                                                .name("step")
+                                                .name(each.event())
                                                 .data(each, MediaType.APPLICATION_JSON))
                                 .orElseGet(() -> SseEmitter.event().comment("")));
             }

@@ -1,24 +1,34 @@
 package yewberry.server.api;
 
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.io.IOException;
+import java.io.InputStream;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Bleed;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Setup;
 import yewberry.core.text.FontLibrary;
+import yewberry.server.demo.DemoData;
 import yewberry.server.jobs.Jobs;
 import yewberry.server.publications.Beginning;
+import yewberry.server.publications.PictureFiles;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.Created;
 import yewberry.server.view.Options;
@@ -29,10 +39,14 @@ import yewberry.server.view.ShelfEntry;
 @RequestMapping("/api")
 class ShelfApi {
     private final Publications publications;
+    private final PictureFiles files;
+    private final DemoData demo;
     private final Jobs jobs;
 
-    ShelfApi(Publications publications, Jobs jobs) {
+    ShelfApi(Publications publications, PictureFiles files, DemoData demo, Jobs jobs) {
         this.publications = publications;
+        this.files = files;
+        this.demo = demo;
         this.jobs = jobs;
     }
 
@@ -76,6 +90,36 @@ class ShelfApi {
         publications.create(
                 Beginning.of(id, wanted.name(), setup, wanted.pages(), UUID::randomUUID));
         return new Created(id);
+    }
+
+    /**
+     * A publication with a page for each page of a PDF, which is the body, and that page on it.
+     *
+     * @param name of the file
+     */
+    @Operation(
+            requestBody =
+                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.APPLICATION_OCTET_STREAM_VALUE,
+                                            schema = @Schema(type = "string", format = "binary"))))
+    @PostMapping(
+            path = "/publications/documents",
+            consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    Created createFrom(@RequestParam String name, InputStream file) throws IOException {
+        UUID id = UUID.randomUUID();
+        Asset document = files.add(UUID.randomUUID(), name, file);
+        publications.create(Beginning.ofDocument(id, document, UUID::randomUUID));
+        return new Created(id);
+    }
+
+    /** Puts the examples that are not on the shelf there, and names the first to look at. */
+    @PostMapping("/publications/examples")
+    @ResponseStatus(HttpStatus.CREATED)
+    Created examples() {
+        return new Created(demo.add());
     }
 
     @DeleteMapping("/publications/{id}")

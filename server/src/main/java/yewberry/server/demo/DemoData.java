@@ -1,14 +1,20 @@
 package yewberry.server.demo;
 
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
+import yewberry.core.publication.Publication;
 import yewberry.server.Settings;
 import yewberry.server.publications.PictureFiles;
 import yewberry.server.publications.Publications;
+import yewberry.server.store.PublicationStore;
 
-/** Puts the demo's publications on an empty shelf, if asked to. */
+/** Puts the demo's publications on the shelf: when asked to, or by itself on an empty one. */
 @Component
-class DemoData implements SmartInitializingSingleton {
+public class DemoData implements SmartInitializingSingleton {
     private final Publications publications;
     private final PictureFiles files;
     private final Settings settings;
@@ -23,8 +29,23 @@ class DemoData implements SmartInitializingSingleton {
     @Override
     public void afterSingletonsInstantiated() {
         if (settings.demo() && publications.list().isEmpty()) {
-            publications.create(DemoLeaflet.publication(files::add));
-            publications.create(DemoPublication.seasonGuide(files::add));
+            add();
         }
+    }
+
+    /**
+     * Adds those that are not on the shelf.
+     *
+     * @return the id of the season guide
+     */
+    public synchronized UUID add() {
+        Publication guide = DemoPublication.seasonGuide(files::add);
+        List<Publication> all = List.of(DemoLeaflet.publication(files::add), guide);
+        Set<UUID> there =
+                publications.list().stream()
+                        .map(PublicationStore.Listed::id)
+                        .collect(Collectors.toSet());
+        all.stream().filter(each -> !there.contains(each.id())).forEach(publications::create);
+        return guide.id();
     }
 }

@@ -51,7 +51,7 @@ public final class DemoPublication {
     private static final double WIDTH = 148;
     private static final double HEIGHT = 210;
 
-    private final Swatch ink = swatch("Ink", new Cmyk(0, 0, 0, 100));
+    private final Swatch black = swatch("Black", new Cmyk(0, 0, 0, 100));
     private final Swatch white = swatch("White", new Cmyk(0, 0, 0, 0));
     private final Swatch midnight = swatch("Midnight", new Cmyk(100, 86, 42, 52));
     private final Swatch dusk = swatch("Dusk", new Cmyk(82, 64, 22, 12));
@@ -66,16 +66,17 @@ public final class DemoPublication {
     private final Swatch shingle = defined("Shingle", new Definition.Lighter(sand.id(), 45));
     private final Swatch beacon = swatch("Beacon", new Rgb(0xd9, 0x4f, 0x2b));
 
-    private final Look title = look("Title", "Fraunces", 700, 46, 48, 0, moonlight);
+    private final Look title = followed("Title", 700, 46, 48, moonlight, "Subtitle");
     private final Look subtitle = look("Subtitle", "Source Sans 3", 600, 15, 19, 8, moonlight);
-    private final Look heading = look("Heading", "Fraunces", 600, 23, 27, 0, ink);
-    private final Look body = look("Body", "Source Serif 4", 400, 9.5, 13.5, 6, ink);
-    private final Look nightHeading = look("Night heading", "Fraunces", 600, 23, 27, 0, moonlight);
+    private final Look heading = followed("Heading", 600, 23, 27, black, "Body");
+    private final Look body = look("Body", "Source Serif 4", 400, 9.5, 13.5, 6, black);
+    private final Look nightHeading =
+            followed("Night heading", 600, 23, 27, moonlight, "Night body");
     private final Look nightBody =
             look("Night body", "Source Serif 4", 400, 9.5, 13.5, 6, moonlight);
     private final Look caption =
-            look("Caption", "Source Sans 3", 400, 7.5, 10, 0, ink)
-                    .withColor(new Tinted(ink.id(), 80));
+            look("Caption", "Source Sans 3", 400, 7.5, 10, 0, black)
+                    .withColor(new Tinted(black.id(), 80));
     private final Look nightCaption =
             look("Night caption", "Source Sans 3", 400, 9, 11.5, 0, moonlight);
     private final Look smallPrint = look("Small print", "Source Sans 3", 400, 7, 9, 10, moonlight);
@@ -132,6 +133,17 @@ public final class DemoPublication {
                 Look.Overprint.BLACK);
     }
 
+    /**
+     * A look of headings.
+     *
+     * @param next the name of the look of what is begun after it
+     */
+    private static Look followed(
+            String name, int weight, double size, double leading, Swatch color, String next) {
+        return look(name, "Fraunces", weight, size, leading, 0, color)
+                .withNext(Optional.of(id("look " + next)));
+    }
+
     private Publication build() {
         Length margin = Length.mm(16);
         Setup setup =
@@ -151,7 +163,7 @@ public final class DemoPublication {
                 "Season guide",
                 setup,
                 List.of(
-                        ink, white, midnight, dusk, moonlight, sand, slate, beacon, lantern, haze,
+                        black, white, midnight, dusk, moonlight, sand, slate, beacon, lantern, haze,
                         afterglow, shingle),
                 List.of(
                         title,

@@ -41,6 +41,7 @@ import yewberry.pdf.proof.ReadBack;
 import yewberry.pdf.proof.ReadBackReport;
 import yewberry.server.Settings;
 import yewberry.server.publications.Missing;
+import yewberry.server.publications.News;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
 import yewberry.server.store.db.tables.records.JobRecord;
@@ -54,6 +55,7 @@ public class Jobs implements DisposableBean {
     private final DSLContext db;
     private final JsonMapper mapper;
     private final Publications publications;
+    private final News news;
     private final Clock clock;
     private final Path folder;
     private final ExecutorService worker = Executors.newSingleThreadExecutor();
@@ -63,11 +65,13 @@ public class Jobs implements DisposableBean {
             DSLContext db,
             JsonMapper mapper,
             Publications publications,
+            News news,
             Clock clock,
             Settings settings) {
         this.db = db;
         this.mapper = mapper;
         this.publications = publications;
+        this.news = news;
         this.clock = clock;
         this.folder = settings.data().resolve("exports");
         db.update(JOB)
@@ -173,14 +177,14 @@ public class Jobs implements DisposableBean {
                     press,
                     clock.instant(),
                     part,
-                    (done, all) -> job.at("Writing", done, all));
+                    (done, all) -> at(id, job, "Writing", done, all));
             ReadBackReport report =
                     ReadBack.check(
                             part,
                             scenes,
                             medium,
                             press,
-                            (done, all) -> job.at("Reading back", done, all));
+                            (done, all) -> at(id, job, "Reading back", done, all));
             Files.move(part, file(id), StandardCopyOption.REPLACE_EXISTING);
             finish(id, JobView.State.DONE, "", Optional.of(report));
         } catch (CancellationException cancelled) {
@@ -209,9 +213,27 @@ public class Jobs implements DisposableBean {
         }
     }
 
+    /** Tells how far it is, now and then. */
+    private void at(UUID id, RunningJob job, String phase, int done, int all) {
+        job.at(phase, done, all);
+        if (job.isToBeTold()) {
+            tell(id);
+        }
+    }
+
     private void over(UUID id, RunningJob job) {
         running.remove(id);
         job.end();
+        tell(id);
+    }
+
+    /** Whoever misses it asks for the job now and then. */
+    private void tell(UUID id) {
+        try {
+            db.fetchOptional(JOB, JOB.ID.eq(id)).map(this::view).ifPresent(news::tell);
+        } catch (RuntimeException notRead) {
+            log.warn("How far an export is could not be told", notRead);
+        }
     }
 
     /** Where this cannot be stored, the job counts as failed as soon as it is not running. */

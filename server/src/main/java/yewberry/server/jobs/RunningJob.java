@@ -5,7 +5,11 @@ import java.util.concurrent.CancellationException;
 
 /** How far a job has come; whoever follows it can wait for the next step. */
 final class RunningJob {
+    /** So long nobody is told again how far it is, in nanoseconds. */
+    private static final long QUIET = 200_000_000;
+
     private final UUID publication;
+    private long told = System.nanoTime() - QUIET;
     private String phase = "Waiting";
     private int done;
     private int all;
@@ -37,6 +41,16 @@ final class RunningJob {
         all = newAll;
         changes++;
         notifyAll();
+    }
+
+    /** Whether it is time to tell how far it is; then it is not again for a while. */
+    synchronized boolean isToBeTold() {
+        long now = System.nanoTime();
+        if (now - told < QUIET) {
+            return false;
+        }
+        told = now;
+        return true;
     }
 
     /**

@@ -2,19 +2,28 @@ package yewberry.server.publications;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import yewberry.core.Refused;
 import yewberry.core.color.Cmyk;
+import yewberry.core.publication.Anchor;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Limits;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Parent;
+import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 
@@ -32,24 +41,81 @@ public final class Beginning {
                     "A publication of %d pages is not possible; begin with 1 to %d."
                             .formatted(pages, Limits.PAGES));
         }
-        Swatch ink = new Swatch(ids.get(), "Ink", new Cmyk(0, 0, 0, 100));
+        Swatch black = new Swatch(ids.get(), "Black", new Cmyk(0, 0, 0, 100));
         Swatch white = new Swatch(ids.get(), "White", new Cmyk(0, 0, 0, 0));
         Swatch dusk = new Swatch(ids.get(), "Dusk", new Cmyk(90, 70, 30, 30));
         Swatch sand = new Swatch(ids.get(), "Sand", new Cmyk(4, 8, 20, 0));
-        Look body = look(ids.get(), "Body", 400, 10, 14, ink);
-        Look heading = look(ids.get(), "Heading", 700, 20, 24, ink);
+        Look body = look(ids.get(), "Body", 400, 10, 14, black);
+        Look heading =
+                look(ids.get(), "Heading", 700, 20, 24, black).withNext(Optional.of(body.id()));
         Parent parent = new Parent(ids.get(), "Plain", Layer.EMPTY);
         return new Publication(
                 id,
                 name,
                 setup,
-                List.of(ink, white, dusk, sand),
+                List.of(black, white, dusk, sand),
                 List.of(body, heading),
                 List.of(parent),
                 IntStream.range(0, pages)
                         .mapToObj(i ->
                                 new Page(ids.get(), Optional.of(parent.id()), true, Layer.EMPTY))
                         .toList());
+    }
+
+    /**
+     * What is laid out behind a PDF: a page for each of its pages, as large as that, with it on.
+     *
+     * @param document what has come in
+     * @param ids where new ids come from
+     * @throws Refused if it is no PDF, or has too many pages or one of a size that is not possible
+     */
+    public static Publication ofDocument(UUID id, Asset document, Supplier<UUID> ids) {
+        if (!(document.content() instanceof Asset.Document(List<Asset.Leaf> leaves))) {
+            throw new Refused(
+                    "“%s” is not a PDF; begin with a size, and place it on a page."
+                            .formatted(document.name()));
+        }
+        PageSize first = size(leaves.getFirst());
+        Setup setup = Setup.of(first, false);
+        Publication empty = of(id, document.name(), setup, leaves.size(), ids);
+        List<Page> pages =
+                IntStream.range(0, leaves.size())
+                        .mapToObj(i -> {
+                            PageSize size = size(leaves.get(i));
+                            setup.withTrim(size); // refuses a page that has no room for margins
+                            Background page = onAll(ids.get(), document.id(), i + 1, size);
+                            return empty.pages()
+                                    .get(i)
+                                    .withSize(Optional.of(size).filter(each -> !each.equals(first)))
+                                    .withLayer(Layer.EMPTY.withBackgrounds(List.of(page)));
+                        })
+                        .toList();
+        return empty.withAssets(List.of(document)).withPages(pages);
+    }
+
+    /** To a hundredth of a millimetre. */
+    private static PageSize size(Asset.Leaf leaf) {
+        return new PageSize(millimetres(leaf.width()), millimetres(leaf.height()));
+    }
+
+    private static Length millimetres(double points) {
+        return Length.mm(Math.rint(Length.pt(points).millimetres() * 100) / 100);
+    }
+
+    private static Background onAll(UUID id, UUID asset, int number, PageSize size) {
+        Area.Rectangle trim =
+                new Area.Rectangle(
+                        new Anchor(Anchor.Across.LEFT, Anchor.Down.TOP),
+                        Length.ZERO,
+                        Length.ZERO,
+                        size.width(),
+                        size.height(),
+                        Set.of());
+        return new Background(
+                id,
+                Sides.BOTH,
+                trim,
+                new Fill.PdfPage(asset, number, Placing.COVER.withFit(Placing.Fit.STRETCH)));
     }
 
     private static Look look(

@@ -9,11 +9,14 @@ import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
+import yewberry.server.view.ShelfNews;
 import yewberry.server.view.StepNews;
+import yewberry.server.view.Told;
 
 /**
- * Tells those who follow which publication was changed, and by whom. Nobody who follows slowly
- * holds up an edit: who falls too far behind is told so, and looks at everything anew.
+ * Tells those who follow which publication was changed, and by whom, what came to the shelf and
+ * went, and how far exports are. Nobody who follows slowly holds up an edit: who falls too far
+ * behind is told so, and looks at everything anew.
  */
 @Component
 public class News {
@@ -29,15 +32,15 @@ public class News {
     /** One browser that follows. */
     public static final class Follower {
         private final String author;
-        private final BlockingQueue<StepNews> waiting = new ArrayBlockingQueue<>(WAITING);
+        private final BlockingQueue<Told> waiting = new ArrayBlockingQueue<>(WAITING);
         private volatile boolean behind;
 
         private Follower(String author) {
             this.author = author;
         }
 
-        /** The next step, or nothing if none came in this time. */
-        public Optional<StepNews> next(Duration longest) throws InterruptedException {
+        /** What comes next, or nothing if nothing came in this time. */
+        public Optional<Told> next(Duration longest) throws InterruptedException {
             return Optional.ofNullable(waiting.poll(longest.toMillis(), TimeUnit.MILLISECONDS));
         }
 
@@ -79,7 +82,18 @@ public class News {
                         .filter(each -> !each.isEmpty())
                         .findFirst()
                         .orElse("");
-        StepNews news = new StepNews(publication, revision, author, name);
+        tell(new StepNews(publication, revision, author, name));
+    }
+
+    void created(UUID publication) {
+        tell(new ShelfNews(publication, false));
+    }
+
+    void removed(UUID publication) {
+        tell(new ShelfNews(publication, true));
+    }
+
+    public synchronized void tell(Told news) {
         for (Follower each : followers.keySet()) {
             if (!each.waiting.offer(news)) {
                 each.behind = true;

@@ -90,6 +90,7 @@ public class Publications {
 
     public void create(Publication publication) {
         store.create(publication);
+        news.created(publication.id());
     }
 
     /** Whoever still holds it can read it, and no longer change it. */
@@ -100,5 +101,6 @@ public class Publications {
         }
         held.remove(id);
         locks.remove(id);
+        news.removed(id);
     }
 }

@@ -36,6 +36,7 @@ final class LookRows extends Rows<Look, LookRecord> {
         row.setOverprint(look.overprint().name());
         row.setSwatch(look.color().swatch());
         row.setTint(look.color().tint());
+        row.setNext(look.next().orElse(null));
     }
 
     List<Look> read(DSLContext db, UUID in) {
@@ -51,7 +52,8 @@ final class LookRows extends Rows<Look, LookRecord> {
                                 Length.parse(row.getSpaceBefore()),
                                 Look.Alignment.valueOf(row.getAlignment()),
                                 new Tinted(row.getSwatch(), row.getTint()),
-                                Look.Overprint.valueOf(row.getOverprint())))
+                                Look.Overprint.valueOf(row.getOverprint()),
+                                Optional.ofNullable(row.getNext())))
                 .toList();
     }
 }

@@ -28,11 +28,17 @@ public record JobView(
         int done,
         int all,
         Optional<ReadBackReport> report,
-        OffsetDateTime started) {
+        OffsetDateTime started)
+        implements Told {
     public enum State {
         RUNNING,
         DONE,
         FAILED,
         CANCELLED
+    }
+
+    @Override
+    public String event() {
+        return "job";
     }
 }

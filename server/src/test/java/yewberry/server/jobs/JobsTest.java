@@ -17,6 +17,7 @@ import tools.jackson.databind.json.JsonMapper;
 import yewberry.server.Client;
 import yewberry.server.RunningServer;
 import yewberry.server.Settings;
+import yewberry.server.publications.News;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.JobView;
 
@@ -61,6 +62,7 @@ class JobsTest {
                         context.getBean(DSLContext.class),
                         context.getBean(JsonMapper.class),
                         context.getBean(Publications.class),
+                        context.getBean(News.class),
                         new OutOfMemory(),
                         context.getBean(Settings.class));
         try {

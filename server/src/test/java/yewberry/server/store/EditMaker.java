@@ -296,7 +296,8 @@ final class EditMaker {
                 Length.mm(upTo(4)),
                 any(List.of(Look.Alignment.values())),
                 tinted(),
-                any(List.of(Look.Overprint.values())));
+                any(List.of(Look.Overprint.values())),
+                maybe(look()));
     }
 
     private String file() {
