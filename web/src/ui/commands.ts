@@ -30,6 +30,9 @@ export function useCommands(commands: Command[]) {
   }, [offered, id]);
 }
 
+/** So many of what stands on the screen are listed: more than anybody reads. */
+const MOST = 40;
+
 function hasWords({ label, place }: Command, typed: string): boolean {
   const plain = `${label} ${place ?? ""}`.toLocaleLowerCase();
   return typed
@@ -50,6 +53,7 @@ export function found(offered: Offered, typed: string, onScreen: Command[] = [])
     ...all.filter((each) => !each.isDisabled && hasWords(each, typed)).sort(byLabel),
     ...onScreen
       .filter((each) => typed.trim() !== "" && !known.has(each.label) && hasWords(each, typed))
-      .sort(byLabel),
+      .sort(byLabel)
+      .slice(0, MOST),
   ];
 }

@@ -4,10 +4,18 @@ const ACTIONS = "button, a[href], [role=button], [role=tab]";
 const FIELDS = "input:not([type=file]), textarea, select";
 const PLACES = "dialog, section, aside, nav, fieldset, form, [role=region], [role=group]";
 
+/** What stands in an element, with a space between what stands in lines of their own. */
+function shown(element: Element): string {
+  // where nothing is laid out, there is no text as it is seen
+  const seen = (element as Partial<HTMLElement>).innerText;
+  return seen ?? element.textContent;
+}
+
 function textOf(ids: string): string {
   return ids
     .split(/\s+/)
-    .map((id) => document.getElementById(id)?.textContent ?? "")
+    .map((id) => document.getElementById(id))
+    .map((element) => (element ? shown(element) : ""))
     .join(" ");
 }
 
@@ -18,7 +26,7 @@ export function nameOf(element: Element): string {
   const name =
     element.getAttribute("aria-label") ??
     (named ? textOf(named) : undefined) ??
-    (labels.map((label) => label.textContent).join(" ") || element.textContent);
+    (labels.map(shown).join(" ") || shown(element));
   return name.replace(/\s+/g, " ").trim();
 }
 

@@ -62,6 +62,26 @@ class CommandsTest {
     }
 
     @Test
+    void what_stands_on_the_screen_is_pressed_or_gone_to_by_its_name(Browser.Window window) {
+        Page page = window.openDemo("?page=5");
+        stage(page).focus();
+        command(page, "swatches slate"); // nothing is offered that is called so
+        assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("Slate");
+        command(page, "search catalogue");
+        assertThat(page.getByPlaceholder("Search the catalogue")).isFocused();
+        page.navigate(window.address() + "/publications/" + Browser.DEMO + "/output");
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Output")).waitFor();
+        command(page, "export press pdf");
+        assertThat(
+                        page.getByRole(
+                                AriaRole.HEADING,
+                                new Page.GetByRoleOptions().setName("Season-guide-press.pdf")))
+                .isVisible();
+        assertThat(window.complaints()).isEmpty();
+    }
+
+    @Test
     void a_full_stop_that_is_typed_opens_nothing_and_escape_goes_back(Browser.Window window) {
         Page page = window.openDemo("?page=5");
         page.getByPlaceholder("Search the catalogue").focus();

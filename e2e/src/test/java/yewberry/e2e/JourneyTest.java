@@ -295,4 +295,32 @@ class JourneyTest {
         assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue("Shingle"); // what was typed stays, to be sent again
     }
+
+    @Test
+    void a_paragraph_begun_after_a_heading_gets_the_look_that_follows_it(Browser.Window window) {
+        Page page = window.openDemo("?page=5");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Text: The telescopes"))
+                .click();
+        Locator heading = page.getByLabel("Text of paragraph 1", exact());
+        heading.click();
+        page.keyboard().press("End");
+        page.keyboard().press("Shift+Enter");
+        page.keyboard().type("Bring a torch");
+        page.keyboard().press("Tab");
+        assertThat(page.getByLabel("Text of paragraph 2", exact())).hasValue("Bring a torch");
+        assertThat(lookOf(page, 1)).containsText("Heading");
+        assertThat(lookOf(page, 2)).containsText("Body");
+        Browser.undoAll(page);
+    }
+
+    private static Locator lookOf(Page page, int paragraph) {
+        return page.getByRole(
+                AriaRole.BUTTON,
+                new Page.GetByRoleOptions()
+                        .setName(Pattern.compile("Look of paragraph " + paragraph)));
+    }
+
+    private static Page.GetByLabelOptions exact() {
+        return new Page.GetByLabelOptions().setExact(true);
+    }
 }
