@@ -1,6 +1,6 @@
 import styled from "styled-components";
 import { useMends, useSteps } from "../api/queries";
-import type { Publication } from "../api/types";
+import type { Mend, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { Chip } from "../ui/Chip";
@@ -30,6 +30,17 @@ const Offer = styled.li`
   }
 `;
 
+function labelOf(mend: Mend): string {
+  switch (mend.scope) {
+    case "RUN":
+      return "Give it to this text only";
+    case "LOOK":
+      return `Give it to the look: ${numbersInWords(mend.pages)}`;
+    default:
+      return `Move the edge of the band: ${numbersInWords(mend.pages)}`;
+  }
+}
+
 /** The mends of a run: each with its new colour and ratio, tried out before it is done. */
 export function MendList({ publication, run }: { publication: Publication; run: string }) {
   const mends = useMends(publication, run);
@@ -37,7 +48,7 @@ export function MendList({ publication, run }: { publication: Publication; run: 
   const bench = useBench();
 
   if (mends.isPending) {
-    return <Quiet role="status">Looking for the nearest passing colour…</Quiet>;
+    return <Quiet role="status">Looking for what would mend it…</Quiet>;
   }
   if (mends.isError) {
     return <p role="alert">{mends.error.message}</p>;
@@ -46,14 +57,14 @@ export function MendList({ publication, run }: { publication: Publication; run: 
     return (
       <p>
         No swatch of this publication and no colour of this hue passes on everything behind the
-        text. Change what is behind it, or add a swatch that does.
+        text, and no band that it stands on could end elsewhere. Change what is behind it.
       </p>
     );
   }
   return (
     <List aria-label="Mends">
       {mends.data.map((mend) => (
-        <Offer key={`${mend.scope} ${mend.name}`}>
+        <Offer key={`${mend.scope} ${mend.name} ${mend.values}`}>
           <Chip $color={mend.screen} $size={26} />
           <div>
             “{mend.name}”, <strong>{ratio(mend.ratio)}</strong>
@@ -71,9 +82,7 @@ export function MendList({ publication, run }: { publication: Publication; run: 
                 steps.make(mend.edit, `Mended: ${ratio(mend.ratio)}`);
               }}
             >
-              {mend.scope === "RUN"
-                ? "Give it to this text only"
-                : `Give it to the look: ${numbersInWords(mend.pages)}`}
+              {labelOf(mend)}
             </Button>
           </div>
         </Offer>

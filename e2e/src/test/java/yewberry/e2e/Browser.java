@@ -98,7 +98,10 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
     static void changePages(Page page, String action) {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change pages"))
                 .click();
-        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(action)).click();
+        page.getByRole(
+                        AriaRole.MENUITEM,
+                        new Page.GetByRoleOptions().setName(action).setExact(true))
+                .click();
     }
 
     /** Chooses what is being changed, such as a parent. */

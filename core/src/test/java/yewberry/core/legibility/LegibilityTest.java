@@ -285,6 +285,70 @@ class LegibilityTest {
         }
     }
 
+    /**
+     * Two lines of 14 pt from 10 mm down; a band 14 mm deep ends within the first, which no colour
+     * survives at AAA.
+     */
+    @Test
+    void a_band_that_ends_within_text_is_made_to_end_elsewhere() {
+        Publication broken =
+                Sample.withPage(
+                        new Layer(
+                                List.of(
+                                        wholePage("g", WHITE),
+                                        Sample.band("b", Edge.TOP, 12, NIGHT)),
+                                List.of(frame("f", 10, 10, 100, 40, BODY, "One", "Two"))));
+        PressCondition press = PressCondition.coated();
+        Legibility aaa = new Legibility(press, Level.AAA, Destination.PAPER);
+        Composer composer = new Composer(press);
+        List<BandMend> mends =
+                BandMend.of(
+                        Sample.id("run f 0"), broken, composer, aaa, press, Sample.id("mended"));
+        assertThat(mends).hasSize(2);
+        assertThat(mends.getFirst().now().depth().millimetres()).isGreaterThan(12);
+        assertThat(mends.getFirst().textColor()).isPresent(); // black does not read on the night
+        assertThat(mends.getLast().now().depth().millimetres()).isLessThan(10);
+        assertThat(mends.getLast().textColor()).isEmpty();
+        for (BandMend mend : mends) {
+            Publication mended = Editing.edit(broken, mend.edit()).publication();
+            PageScene scene = composer.compose(mended, 0);
+            assertThat(aaa.judge(scene)).as(mend.toString()).allMatch(RunContrast::passes);
+            double least =
+                    aaa.judge(scene).stream()
+                            .filter(each -> each.run().run().equals(Sample.id("run f 0")))
+                            .mapToDouble(each -> each.worst().ratio())
+                            .min()
+                            .orElseThrow();
+            assertThat(mend.ratio()).isCloseTo(least, within(1e-9));
+        }
+    }
+
+    @Test
+    void a_band_is_not_moved_where_other_text_would_fail_for_it() {
+        Publication broken =
+                Sample.withPage(
+                        new Layer(
+                                List.of(
+                                        wholePage("g", WHITE),
+                                        Sample.band("b", Edge.TOP, 12, NIGHT)),
+                                List.of(
+                                        frame("f", 10, 10, 50, 10, BODY, "One"),
+                                        frame("g", 80, 13, 50, 10, BODY, "Two"))));
+        PressCondition press = PressCondition.coated();
+        List<BandMend> mends =
+                BandMend.of(
+                        Sample.id("run f 0"),
+                        broken,
+                        new Composer(press),
+                        new Legibility(press, Level.AAA, Destination.PAPER),
+                        press,
+                        Sample.id("mended"));
+        // deeper, it would lie behind the second frame
+        assertThat(mends)
+                .singleElement()
+                .satisfies(mend -> assertThat(mend.now().depth().millimetres()).isLessThan(10));
+    }
+
     @Test
     void a_run_with_a_colour_of_its_own_is_mended_alone() {
         Publication broken =

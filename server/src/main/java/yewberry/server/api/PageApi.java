@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -21,9 +22,12 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Refused;
+import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
 import yewberry.core.findings.Finding;
+import yewberry.core.legibility.BandMend;
+import yewberry.core.legibility.Legibility;
 import yewberry.core.legibility.Mend;
 import yewberry.core.picture.SceneStamp;
 import yewberry.core.picture.SmallPicture;
@@ -32,6 +36,7 @@ import yewberry.core.publication.Length;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Spreads;
+import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 import yewberry.core.strata.Strata;
@@ -275,20 +280,29 @@ class PageApi {
                 publication.pages().size());
     }
 
-    /** What would make a run legible; an empty list where no colour of its hue would. */
+    /** What would make a run legible; an empty list where nothing that is known would. */
     @GetMapping("/mends")
     List<MendView> mends(@PathVariable UUID id, @RequestParam UUID run) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
-        List<Mend> mends =
+        Composer composer = open.composer(publication);
+        Legibility legibility = open.legibility(publication);
+        PressCondition press = open.press(publication);
+        Stream<MendView> colors =
                 Mend.of(
-                        run,
-                        publication,
-                        open.composer(publication).composeAll(publication),
-                        open.legibility(publication),
-                        open.press(publication),
-                        UUID.randomUUID());
-        return mends.stream().map(mend -> MendView.of(mend, publication)).toList();
+                                run,
+                                publication,
+                                composer.composeAll(publication),
+                                legibility,
+                                press,
+                                UUID.randomUUID())
+                        .stream()
+                        .map(mend -> MendView.of(mend, publication));
+        Stream<MendView> bands =
+                BandMend.of(run, publication, composer, legibility, press, UUID.randomUUID())
+                        .stream()
+                        .map(mend -> MendView.of(mend, publication, press));
+        return Stream.concat(colors, bands).toList();
     }
 
     private View view(UUID id, Viewing viewing) {
