@@ -173,13 +173,16 @@ function spreadQuery(publication: Publication, index: number) {
   };
 }
 
-function pictureQuery(publication: Publication, index: number, viewing: Viewing) {
+/**
+ * @param ppi how fine what is mixed is wanted
+ */
+function pictureQuery(publication: Publication, index: number, viewing: Viewing, ppi: number) {
   return {
-    queryKey: ["picture", publication.id, publication.revision, index, viewing],
+    queryKey: ["picture", publication.id, publication.revision, index, viewing, ppi],
     queryFn: () =>
       answered<string>(
         client.GET("/api/publications/{id}/spreads/{index}/picture", {
-          params: { path: { id: publication.id, index }, query: { guides: true, viewing } },
+          params: { path: { id: publication.id, index }, query: { guides: true, viewing, ppi } },
           parseAs: "text",
         }),
       ),
@@ -193,9 +196,9 @@ export function useSpread(publication: Publication, index: number) {
 }
 
 /** The picture of a spread as SVG text. */
-export function usePicture(publication: Publication, index: number, viewing: Viewing) {
+export function usePicture(publication: Publication, index: number, viewing: Viewing, ppi: number) {
   return useQuery({
-    ...pictureQuery(publication, index, viewing),
+    ...pictureQuery(publication, index, viewing, ppi),
     placeholderData: keepPreviousData,
   });
 }
@@ -207,7 +210,12 @@ const SETTLED = 400;
  * Reads the spreads before and after one, so that they are there when somebody turns to them; only
  * when the spread was turned to, not after every edit.
  */
-export function useNeighbours(publication: Publication, index: number, viewing: Viewing) {
+export function useNeighbours(
+  publication: Publication,
+  index: number,
+  viewing: Viewing,
+  ppi: number,
+) {
   const queries = useQueryClient();
   const latest = useRef(publication);
   useEffect(() => {
@@ -219,12 +227,12 @@ export function useNeighbours(publication: Publication, index: number, viewing: 
       for (const beside of [index + 1, index - 1]) {
         if (now.spreads[beside]) {
           void queries.prefetchQuery(spreadQuery(now, beside));
-          void queries.prefetchQuery(pictureQuery(now, beside, viewing));
+          void queries.prefetchQuery(pictureQuery(now, beside, viewing, ppi));
         }
       }
     }, SETTLED);
     return () => window.clearTimeout(timer);
-  }, [queries, index, viewing]);
+  }, [queries, index, viewing, ppi]);
 }
 
 export function usePageDetail(publication: Publication, page: string) {
@@ -304,6 +312,24 @@ export function useFindings(publication: Publication, viewing: Viewing = "AS_DES
   });
 }
 
+/** Where things of the catalogue are used. */
+export function useUses(publication: Publication, of: string[]) {
+  return useQuery({
+    queryKey: ["uses", publication.id, publication.revision, of],
+    queryFn:
+      of.length > 0
+        ? () =>
+            answered(
+              client.GET("/api/publications/{id}/uses", {
+                params: { path: { id: publication.id }, query: { of } },
+              }),
+            )
+        : skipToken,
+    staleTime: Infinity,
+    placeholderData: keepPreviousData,
+  });
+}
+
 export function useMends(publication: Publication, run: string | undefined) {
   return useQuery({
     queryKey: ["mends", publication.id, publication.revision, run],
@@ -324,15 +350,16 @@ export function usePreview(
   page: string,
   edit: Edit | undefined,
   viewing: Viewing,
+  ppi: number,
 ) {
   return useQuery({
-    queryKey: ["preview", publication.id, publication.revision, page, edit, viewing],
+    queryKey: ["preview", publication.id, publication.revision, page, edit, viewing, ppi],
     queryFn: edit
       ? () =>
           answered(
             client.POST("/api/publications/{id}/previews", {
               params: { path: { id: publication.id } },
-              body: { edit, page, viewing },
+              body: { edit, page, viewing, ppi },
             }),
           )
       : skipToken,

@@ -55,7 +55,7 @@ import { ScopePanel } from "../scope/ScopePanel";
 import { SpreadView, type Focus } from "../stage/SpreadView";
 import { StrataPanel } from "../strata/StrataPanel";
 import { WalkBar, type Walk } from "../stage/WalkBar";
-import { nextPercent, type Zoom } from "../stage/zoom";
+import { finenessAt, nextPercent, type Zoom } from "../stage/zoom";
 import { ZoomBar } from "../stage/ZoomBar";
 
 const Layout = styled.main<{ $left: number; $right: number }>`
@@ -128,13 +128,18 @@ const nothing: Finding[] = [];
 interface Place {
   page: number;
   zoom: Zoom;
+  /** What that came to. */
+  percent: number;
   point?: Point;
 }
+
+/** What a fitted spread comes to about, before it is known. */
+const FITTED = 70;
 
 /** How far the arrow keys have gone ahead of a spread that is still on its way. */
 const still = { items: 0, x: 0, y: 0 };
 
-const startingPlace: Place = { page: 1, zoom: { kind: "spread" } };
+const startingPlace: Place = { page: 1, zoom: { kind: "spread" }, percent: FITTED };
 
 /** One spread, large, with what is painted under the point and the whole publication below. */
 export function Bench() {
@@ -151,7 +156,7 @@ export function Bench() {
   );
   const [focus, setFocus] = useState<Focus>();
   const [zoom, setZoom] = useState<Zoom>(place.zoom);
-  const [percent, setPercent] = useState(100);
+  const [percent, setPercent] = useState(place.percent);
   const [walk, setWalk] = useState<Walk>("items");
   const [marks, setMarks] = useState(true);
   const [panels, setPanels] = useKept<Panels>(localStorage, "yewberry-panels", allOpen);
@@ -166,10 +171,11 @@ export function Bench() {
   const [ahead, setAhead] = useState(still);
   const keysId = useId();
 
+  const ppi = finenessAt(percent, window.devicePixelRatio);
   const spread = useSpread(publication, page?.spread ?? 0);
-  const picture = usePicture(publication, page?.spread ?? 0, viewing);
-  useNeighbours(publication, page?.spread ?? 0, viewing);
-  const preview = usePreview(publication, page?.id ?? "", trial, viewing);
+  const picture = usePicture(publication, page?.spread ?? 0, viewing, ppi);
+  useNeighbours(publication, page?.spread ?? 0, viewing, ppi);
+  const preview = usePreview(publication, page?.id ?? "", trial, viewing, ppi);
   const findings = useFindings(publication, viewing);
   const items = useItems(publication, page?.id);
   const strata = useStrata(publication, point, viewing);
@@ -252,8 +258,8 @@ export function Bench() {
 
   const open = page?.number ?? 1;
   useEffect(() => {
-    keep(sessionStorage, placeKey, { page: open, zoom, ...(point ? { point } : {}) });
-  }, [placeKey, open, zoom, point]);
+    keep(sessionStorage, placeKey, { page: open, zoom, percent, ...(point ? { point } : {}) });
+  }, [placeKey, open, zoom, percent, point]);
 
   if (!page) {
     return null;

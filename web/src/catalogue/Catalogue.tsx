@@ -1,7 +1,7 @@
 import { Plus, Search } from "lucide-react";
 import { memo, useMemo, useState } from "react";
 import styled from "styled-components";
-import { useSteps } from "../api/queries";
+import { useSteps, useUses } from "../api/queries";
 import type { PageEntry, Publication } from "../api/types";
 import { theme } from "../theme";
 import { QuietButton } from "../ui/Button";
@@ -17,6 +17,7 @@ import { newSwatch } from "./newSwatch";
 import { SwatchEditor } from "./SwatchEditor";
 import { useBench } from "../bench/BenchState";
 import { searched } from "./search";
+import { PageLinks } from "./UsedIn";
 import { TypedSwatch } from "./TypedSwatch";
 import { useReorder } from "./useReorder";
 import { PaletteDialog } from "../color/PaletteDialog";
@@ -81,6 +82,11 @@ const Values = styled.span`
 `;
 
 /** Everything with a name in one place, each with how often it is used. */
+/** Of so many things that are found it is looked up which pages they are on. */
+const MOST = 20;
+
+const hasPages = ({ pages }: { pages: number[] }) => pages.length > 0;
+
 export const Catalogue = memo(Entries);
 
 function Entries({
@@ -149,6 +155,23 @@ function Entries({
   );
   const usesWhat = (id: string) =>
     because.has(id) && <Values>{`uses “${because.get(id)}”`}</Values>;
+  const fitting = useMemo(
+    () =>
+      wanted === ""
+        ? []
+        : [
+            ...swatches.map(({ id }) => id),
+            ...pictures.map(({ asset }) => asset.id),
+            ...looks.filter(({ look }) => !because.has(look.id)).map(({ look }) => look.id),
+          ].slice(0, MOST),
+    [wanted, swatches, pictures, looks, because],
+  );
+  const uses = useUses(publication, fitting);
+  const onPages = fitting.length === 0 ? [] : (uses.data ?? []).filter(hasPages);
+  const nameOf = (id: string) =>
+    publication.swatches.find((each) => each.id === id)?.name ??
+    publication.assets.find(({ asset }) => asset.id === id)?.asset.name ??
+    publication.looks.find(({ look }) => look.id === id)?.look.name;
   const found = swatches.length + parents.length + looks.length + pictures.length + recipes.length;
 
   return (
@@ -314,6 +337,17 @@ function Entries({
               <LookEditor publication={publication} entry={entry} />
             </Fold>
           ))}
+        </Section>
+      )}
+      {onPages.length > 0 && (
+        <Section title="Pages">
+          <ul>
+            {onPages.map(({ id, pages }) => (
+              <li key={id}>
+                “{nameOf(id)}”: <PageLinks publication={publication} pages={pages} />
+              </li>
+            ))}
+          </ul>
         </Section>
       )}
       {palette && <PaletteDialog publication={publication} onClose={() => setPalette(false)} />}

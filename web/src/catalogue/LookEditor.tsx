@@ -5,13 +5,16 @@ import { useState } from "react";
 import { useOptions, useSteps } from "../api/queries";
 import { useChanges } from "../api/useChanges";
 import type { Look, LookEntry, Publication } from "../api/types";
-import { Button, MainButton } from "../ui/Button";
+import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { SwatchChoice } from "../scope/SwatchChoice";
 import { Field, Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { TintField } from "../ui/TintField";
-import { Actions, Modal } from "../ui/Modal";
+import { RemoveDialog } from "../ui/RemoveDialog";
+import { Fold, Name } from "../ui/Fold";
+import { SettingFields } from "./SettingFields";
+import { UsedIn } from "./UsedIn";
 
 const alignments = [
   { id: "LEFT", label: "Left" },
@@ -30,7 +33,6 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
   const steps = useSteps(publication);
   const options = useOptions();
   const [removing, setRemoving] = useState(false);
-  const [replacement, setReplacement] = useState<string>();
   const [look, become] = useChanges(
     publication,
     entry.look.id,
@@ -41,17 +43,16 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
   const change = (changed: Partial<Look>) => become({ ...look, ...changed });
   const families = options.data?.families ?? [];
   const weights = families.find((family) => family.name === look.family)?.weights ?? [];
-  const remove = (instead?: string) => {
-    setRemoving(false);
+  const remove = (instead?: string) =>
     steps.make(
       { type: "removeLook", look: look.id, ...(instead ? { replacement: instead } : {}) },
       "Look removed",
     );
-  };
 
   return (
     <Edits what={`Look “${look.name}”: ${counted(entry.uses, "use", "uses")}`}>
       <Stack>
+        <UsedIn publication={publication} id={look.id} />
         <Field label="Name" value={look.name} onCommit={(name) => change({ name })} />
         <SwatchChoice
           publication={publication}
@@ -127,36 +128,31 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
             onChange={(next) => change({ next })}
           />
         </Row>
+        <Fold head={<Name>Lines and spaces</Name>}>
+          <SettingFields look={look} onChange={(setting) => change({ setting })} />
+        </Fold>
         <div>
           <Button onPress={() => (entry.uses > 0 ? setRemoving(true) : remove())}>
             <Trash2 size={15} aria-hidden />
             Remove…
           </Button>
         </div>
-        <Modal
-          title={`What takes the place of “${look.name}”?`}
-          isOpen={removing}
-          onClose={() => setRemoving(false)}
-        >
-          <p>
-            This look is used in {counted(entry.uses, "place", "places")}, by paragraphs or as the
-            next look of another. Choose the look that these get instead.
-          </p>
-          <Choice
-            label="Look instead"
-            value={replacement}
-            options={publication.looks
-              .filter((other) => other.look.id !== look.id)
-              .map((other) => ({ id: other.look.id, label: other.look.name }))}
-            onChange={setReplacement}
-          />
-          <Actions>
-            <Button onPress={() => setRemoving(false)}>Keep it</Button>
-            <MainButton isDisabled={!replacement} onPress={() => remove(replacement)}>
-              Replace and remove
-            </MainButton>
-          </Actions>
-        </Modal>
+        {removing && (
+          <RemoveDialog
+            title={`Remove the look “${look.name}”?`}
+            instead={{
+              label: "Look instead",
+              options: publication.looks
+                .filter((other) => other.look.id !== look.id)
+                .map((other) => ({ id: other.look.id, label: other.look.name })),
+            }}
+            onRemove={remove}
+            onClose={() => setRemoving(false)}
+          >
+            It is used in {counted(entry.uses, "place", "places")}: by paragraphs, or as the next
+            look of another. Choose the look that these get instead.
+          </RemoveDialog>
+        )}
       </Stack>
     </Edits>
   );

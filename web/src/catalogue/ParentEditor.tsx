@@ -3,11 +3,11 @@ import { Layers, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { useSteps } from "../api/queries";
 import type { ParentEntry, Publication } from "../api/types";
-import { Button, MainButton } from "../ui/Button";
+import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Field, Stack } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
-import { Actions, Modal } from "../ui/Modal";
+import { RemoveDialog } from "../ui/RemoveDialog";
 import { counted, numbersInWords } from "../ui/words";
 import { useBench } from "../bench/BenchState";
 
@@ -30,14 +30,13 @@ export function ParentEditor({
   const steps = useSteps(publication);
   const { changeScope, reveal } = useBench();
   const [removing, setRemoving] = useState(false);
-  const [replacement, setReplacement] = useState(nothing);
   const pages = publication.pages
     .filter((page) => page.parent === parent.id)
     .map((page) => page.number);
   const based = publication.parents.filter((other) => other.base === parent.id);
   const others = publication.parents.filter((other) => other.id !== parent.id);
-  const remove = () => {
-    setRemoving(false);
+  const used = pages.length + based.length > 0;
+  const remove = (replacement = nothing) =>
     steps.make(
       {
         type: "removeParent",
@@ -46,7 +45,6 @@ export function ParentEditor({
       },
       "Parent removed",
     );
-  };
 
   return (
     <Edits what={`Parent ${parent.name}: ${counted(parent.pages, "page", "pages")}`}>
@@ -96,32 +94,29 @@ export function ParentEditor({
             Remove parent…
           </Button>
         </div>
-        <Modal
-          title={`Remove the parent “${parent.name}”?`}
-          isOpen={removing}
-          onClose={() => setRemoving(false)}
-        >
-          <p>
-            {pages.length + based.length === 0
-              ? "No page has it."
-              : `It is the parent of ${users(pages, based)}. Choose what they get instead.`}
-          </p>
-          {pages.length + based.length > 0 && (
-            <Choice
-              label="Parent instead"
-              value={replacement}
-              options={[
-                { id: nothing, label: "No parent" },
-                ...others.map((other) => ({ id: other.id, label: other.name })),
-              ]}
-              onChange={setReplacement}
-            />
-          )}
-          <Actions>
-            <Button onPress={() => setRemoving(false)}>Keep it</Button>
-            <MainButton onPress={remove}>Remove</MainButton>
-          </Actions>
-        </Modal>
+        {removing && (
+          <RemoveDialog
+            title={`Remove the parent “${parent.name}”?`}
+            instead={
+              used
+                ? {
+                    label: "Parent instead",
+                    begin: nothing,
+                    options: [
+                      { id: nothing, label: "No parent" },
+                      ...others.map((other) => ({ id: other.id, label: other.name })),
+                    ],
+                  }
+                : undefined
+            }
+            onRemove={remove}
+            onClose={() => setRemoving(false)}
+          >
+            {used
+              ? `It is the parent of ${users(pages, based)}. Choose what they get instead.`
+              : "No page has it."}
+          </RemoveDialog>
+        )}
       </Stack>
     </Edits>
   );

@@ -4,21 +4,22 @@ import { useState } from "react";
 import { readColor, useSteps } from "../api/queries";
 import { useChanges } from "../api/useChanges";
 import type { Definition, Publication, SwatchEntry } from "../api/types";
-import { Button, MainButton } from "../ui/Button";
+import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
 import { Field, Row, Stack } from "../ui/Field";
-import { Actions, Modal } from "../ui/Modal";
+import { RemoveDialog } from "../ui/RemoveDialog";
 import { useStatus } from "../ui/Status";
 import { LookOfColor } from "../color/LookOfColor";
 import { RecentColors } from "../color/RecentColors";
 import { useRemembered } from "../color/recent";
 import { written } from "../color/spaces";
-import { Fold, Name, Quiet } from "../ui/Fold";
+import { Fold, Name } from "../ui/Fold";
 import { counted } from "../ui/words";
 import { useBench } from "../bench/BenchState";
 import { definitionOf, refusedFor } from "../strata/sampler";
 import { DefinitionFields, kindOf, kinds, startOf, type Kind } from "./DefinitionFields";
+import { UsedIn } from "./UsedIn";
 import { SwatchValues } from "./SwatchValues";
 
 export function SwatchEditor({
@@ -32,7 +33,6 @@ export function SwatchEditor({
   const status = useStatus();
   const bench = useBench();
   const [removing, setRemoving] = useState(false);
-  const [replacement, setReplacement] = useState<string>();
   const remembered = useRemembered(publication.id, swatch);
   const [definition, change] = useChanges(
     publication,
@@ -78,8 +78,7 @@ export function SwatchEditor({
       take: (taken) => void choose(definitionOf(taken, publication)),
       refuses: (taken) => refusedFor(publication, taken, swatch.id),
     });
-  const remove = (instead?: string) => {
-    setRemoving(false);
+  const remove = (instead?: string) =>
     steps.make(
       {
         type: "removeSwatch",
@@ -88,17 +87,11 @@ export function SwatchEditor({
       },
       "Swatch removed",
     );
-  };
 
   return (
     <Edits what={`Swatch “${swatch.name}”: ${counted(swatch.uses, "use", "uses")}`}>
       <Stack>
-        <Quiet>
-          Changes “{swatch.name}”,{" "}
-          {swatch.uses === 0
-            ? "which is not used yet"
-            : `used in ${counted(swatch.uses, "place", "places")}`}
-        </Quiet>
+        <UsedIn publication={publication} id={swatch.id} />
         <Field
           label="Name"
           value={swatch.name}
@@ -145,7 +138,7 @@ export function SwatchEditor({
           />
         )}
         {bench.canSample && (
-          <Button onPress={sample}>
+          <Button onPress={sample} style={{ whiteSpace: "normal" }}>
             <Crosshair size={15} aria-hidden />
             Take a colour from the page…
           </Button>
@@ -185,28 +178,24 @@ export function SwatchEditor({
             Remove…
           </Button>
         </Row>
-        <Modal
-          title={`What takes the place of “${swatch.name}”?`}
-          isOpen={removing}
-          onClose={() => setRemoving(false)}
-        >
-          <p>
-            It is used in {swatch.uses} {swatch.uses === 1 ? "place" : "places"}. Choose the swatch
-            that these get instead.
-          </p>
-          <Choice
-            label="Swatch instead"
-            value={replacement}
-            options={swatchOptions(publication).filter((option) => option.id !== swatch.id)}
-            onChange={setReplacement}
-          />
-          <Actions>
-            <Button onPress={() => setRemoving(false)}>Keep it</Button>
-            <MainButton isDisabled={!replacement} onPress={() => remove(replacement)}>
-              Replace and remove
-            </MainButton>
-          </Actions>
-        </Modal>
+        {removing && (
+          <RemoveDialog
+            title={`Remove the swatch “${swatch.name}”?`}
+            instead={
+              swatch.uses > 0
+                ? {
+                    label: "Swatch instead",
+                    options: swatchOptions(publication).filter(({ id }) => id !== swatch.id),
+                  }
+                : undefined
+            }
+            onRemove={remove}
+            onClose={() => setRemoving(false)}
+          >
+            It is used in {counted(swatch.uses, "place", "places")}. Choose the swatch that these
+            get instead.
+          </RemoveDialog>
+        )}
       </Stack>
     </Edits>
   );

@@ -4,7 +4,7 @@ import { useNavigate } from "react-router";
 import styled from "styled-components";
 import { useFindings, useSteps } from "../api/queries";
 import type { Finding, PageEntry, Publication, Viewing } from "../api/types";
-import { differs, label, parentName } from "../strip/Concertina";
+import { differs, isAlone, label, parentName } from "../strip/Concertina";
 import { PageActions } from "../pages/PageActions";
 import { countedByPage } from "../findings/counted";
 import { useOpened } from "../publication/PublicationScreen";
@@ -134,10 +134,10 @@ const Cell = styled(Aria.ListBoxItem)`
     background: ${theme.color.paper};
     box-shadow: ${edges("NONE")};
   }
-  & .left img {
+  & .left:not(.alone) img {
     box-shadow: ${edges("LEFT")};
   }
-  & .right img {
+  & .right:not(.alone) img {
     box-shadow: ${edges("RIGHT")};
   }
   & .line {
@@ -337,7 +337,7 @@ function PlaceCell({
       <span className={`part ${at}`} style={{ width: width + 3 }}>
         {part}
       </span>
-      <div className={`tile ${at}`}>
+      <div className={`tile ${at} ${isAlone(page, publication) ? "alone" : ""}`}>
         <div style={{ height: HEIGHT }}>
           <SmallPage publication={publication} page={page} viewing={viewing} {...size} />
         </div>

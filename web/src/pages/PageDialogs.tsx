@@ -6,6 +6,7 @@ import { Choice } from "../ui/Choice";
 import { DraftField, Row } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
+import { RemoveDialog } from "../ui/RemoveDialog";
 import { useStatus } from "../ui/Status";
 import { capital, numbersInWords } from "../ui/words";
 
@@ -114,26 +115,19 @@ export function MovePages({ publication, chosen, onClose }: Asked) {
 export function RemovePages({ publication, chosen, onClose }: Asked) {
   const steps = useSteps(publication);
   return (
-    <Modal title={`Remove ${words(chosen)}?`} isOpen onClose={onClose}>
-      <p>
-        The backgrounds and text that lie on {chosen.length === 1 ? "it" : "them"} go too. Undo
-        brings everything back.
-      </p>
-      <Actions>
-        <Button onPress={onClose}>{chosen.length === 1 ? "Keep it" : "Keep them"}</Button>
-        <MainButton
-          onPress={() => {
-            onClose();
-            steps.make(
-              { type: "removePages", pages: chosen.map((page) => page.id) },
-              `${capital(words(chosen))} removed`,
-            );
-          }}
-        >
-          Remove
-        </MainButton>
-      </Actions>
-    </Modal>
+    <RemoveDialog
+      title={`Remove ${words(chosen)}?`}
+      onRemove={() =>
+        steps.make(
+          { type: "removePages", pages: chosen.map((page) => page.id) },
+          `${capital(words(chosen))} removed`,
+        )
+      }
+      onClose={onClose}
+    >
+      The backgrounds and text that lie on {chosen.length === 1 ? "it" : "them"} go too. Undo brings
+      everything back.
+    </RemoveDialog>
   );
 }
 

@@ -7,12 +7,12 @@ import type { Asset, AssetEntry, PageEntry, Publication } from "../api/types";
 import { backgroundOf } from "../scope/newBackground";
 import { scopesOf } from "../scope/scope";
 import { theme } from "../theme";
-import { Button, MainButton, QuietButton } from "../ui/Button";
-import { Choice, ChoiceMenu } from "../ui/Choice";
+import { Button, QuietButton } from "../ui/Button";
+import { ChoiceMenu } from "../ui/Choice";
 import { Field, Stack } from "../ui/Field";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { FileButton } from "../ui/FileButton";
-import { Actions, Modal } from "../ui/Modal";
+import { RemoveDialog } from "../ui/RemoveDialog";
 import { Section } from "../ui/Section";
 import { useStatus } from "../ui/Status";
 import { counted } from "../ui/words";
@@ -184,46 +184,39 @@ function RemovePicture({
   const others = publication.assets
     .map((each) => each.asset)
     .filter((asset) => isLike(asset, entry.asset));
-  const [replacement, setReplacement] = useState(others[0]?.id);
   const used = entry.uses > 0;
+  const placed = `It is placed in ${counted(entry.uses, "background", "backgrounds")}.`;
 
   return (
-    <Modal title={`Remove “${entry.asset.name}”?`} isOpen onClose={onClose}>
-      <p>
-        {!used
-          ? "It is placed nowhere."
-          : others.length === 0
-            ? `It is placed in ${counted(entry.uses, "background", "backgrounds")}. Remove those first, or import what takes its place.`
-            : `It is placed in ${counted(entry.uses, "background", "backgrounds")}. Choose what takes its place.`}
-      </p>
-      {used && others.length > 0 && (
-        <Choice
-          label="Instead"
-          value={replacement}
-          options={others.map(({ id, name }) => ({ id, label: name }))}
-          onChange={setReplacement}
-        />
-      )}
-      <Actions>
-        <Button onPress={onClose}>Keep it</Button>
-        <MainButton
-          isDisabled={used && !replacement}
-          onPress={() => {
-            onClose();
-            steps.make(
-              {
-                type: "removeAsset",
-                asset: entry.asset.id,
-                ...(used && replacement ? { replacement } : {}),
-              },
-              "Picture removed",
-            );
-          }}
-        >
-          Remove
-        </MainButton>
-      </Actions>
-    </Modal>
+    <RemoveDialog
+      title={`Remove “${entry.asset.name}”?`}
+      instead={
+        used
+          ? {
+              label: "Instead",
+              options: others.map(({ id, name }) => ({ id, label: name })),
+              begin: others[0]?.id,
+            }
+          : undefined
+      }
+      onRemove={(replacement) =>
+        steps.make(
+          {
+            type: "removeAsset",
+            asset: entry.asset.id,
+            ...(replacement ? { replacement } : {}),
+          },
+          "Picture removed",
+        )
+      }
+      onClose={onClose}
+    >
+      {!used
+        ? "It is placed nowhere."
+        : others.length === 0
+          ? `${placed} Remove those first, or import what takes its place.`
+          : `${placed} Choose what takes its place.`}
+    </RemoveDialog>
   );
 }
 

@@ -3,6 +3,7 @@ import { usePreview, useRunOuts, useSteps } from "../api/queries";
 import type { Background, Edit, Owner, Publication, RunOutEntry } from "../api/types";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
+import { SMALL_PPI } from "../stage/zoom";
 import { Drawn } from "../ui/Drawn";
 import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
@@ -86,7 +87,7 @@ function Trial({
   page: string;
   option: RunOutEntry;
 }) {
-  const preview = usePreview(publication, page, option.offer.edit, "AS_DESIGNED");
+  const preview = usePreview(publication, page, option.offer.edit, "AS_DESIGNED", SMALL_PPI);
   return (
     <Drawn
       label={`How it would look: ${option.offer.label}`}

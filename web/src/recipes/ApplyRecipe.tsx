@@ -8,6 +8,7 @@ import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
+import { SMALL_PPI } from "../stage/zoom";
 import { Drawn } from "../ui/Drawn";
 import { Field, Row, Stack } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
@@ -69,10 +70,10 @@ export function ApplyRecipe({
   const first = publication.pages.find((each) => owners.some((owner) => owner.id === each.id));
   const under = publication.pages.find((each) => owners.some((owner) => owner.id === each.parent));
   const start = (first ?? under ?? page).id;
-  const touched = usePreview(publication, start, edit, "AS_DESIGNED");
+  const touched = usePreview(publication, start, edit, "AS_DESIGNED", SMALL_PPI);
   const pages = touched.data?.pages ?? [];
   const seen = pages[Math.min(at, pages.length - 1)] ?? start;
-  const preview = usePreview(publication, seen, edit, "AS_DESIGNED");
+  const preview = usePreview(publication, seen, edit, "AS_DESIGNED", SMALL_PPI);
   const number = (id: string) => publication.pages.find((each) => each.id === id)?.number ?? 0;
 
   const range = async (text: string) => {

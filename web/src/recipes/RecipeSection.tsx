@@ -12,6 +12,7 @@ import { DraftField, Field, Stack } from "../ui/Field";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { FileButton } from "../ui/FileButton";
 import { Actions, Modal } from "../ui/Modal";
+import { RemoveDialog } from "../ui/RemoveDialog";
 import { Section } from "../ui/Section";
 import { useStatus } from "../ui/Status";
 import { counted, freeName } from "../ui/words";
@@ -149,28 +150,26 @@ function RecipeEditor({
             onClose={() => setApplying(false)}
           />
         )}
-        <Modal
-          title={`Remove the recipe “${recipe.name}”?`}
-          isOpen={removing}
-          onClose={() => setRemoving(false)}
-        >
-          <p>
+        {removing && (
+          <RemoveDialog
+            title={`Remove the recipe “${recipe.name}”?`}
+            label={on.length > 0 ? "Remove, and leave that" : "Remove"}
+            other={
+              on.length > 0
+                ? {
+                    label: "Remove, with what it put there",
+                    run: () => steps.make(removal(recipe.id, true), "Recipe removed"),
+                  }
+                : undefined
+            }
+            onRemove={() => steps.make(removal(recipe.id, false), "Recipe removed")}
+            onClose={() => setRemoving(false)}
+          >
             {on.length === 0
               ? "It is on no page or parent."
               : `It is on ${counted(on.length, "place", "places")}. What it put there can stay or go with it.`}
-          </p>
-          <Actions>
-            <Button onPress={() => setRemoving(false)}>Keep it</Button>
-            {on.length > 0 && (
-              <Button onPress={() => steps.make(removal(recipe.id, true), "Recipe removed")}>
-                Remove, with what it put there
-              </Button>
-            )}
-            <MainButton onPress={() => steps.make(removal(recipe.id, false), "Recipe removed")}>
-              {on.length > 0 ? "Remove, and leave that" : "Remove"}
-            </MainButton>
-          </Actions>
-        </Modal>
+          </RemoveDialog>
+        )}
       </Stack>
     </Edits>
   );

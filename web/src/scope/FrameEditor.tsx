@@ -60,6 +60,8 @@ export function FrameEditor({
     "Frame placed",
   );
   const { box } = placed;
+  /** On left pages it stands mirrored, so that it lies as far from the spine on both hands. */
+  const mirrored = owner.type === "onParent" && publication.setup.facing && placed.sides === "BOTH";
   const place = (changes: Partial<TextFrame["box"]>, sides = placed.sides) =>
     become({ sides, box: { ...box, ...changes } });
   const [written, write] = useChanges(
@@ -95,7 +97,7 @@ export function FrameEditor({
     <Stack>
       <Row $columns="repeat(2, minmax(0, 1fr))">
         <LengthField
-          label="From the left"
+          label={mirrored ? "From the inside" : "From the left"}
           unit={unit}
           of={trim.width}
           value={box.x}

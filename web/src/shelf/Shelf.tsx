@@ -9,8 +9,9 @@ import { theme } from "../theme";
 import { Button, MainButton, QuietButton } from "../ui/Button";
 import { FileButton } from "../ui/FileButton";
 import { shownLength } from "../ui/length";
-import { Actions, Modal } from "../ui/Modal";
+import { Actions } from "../ui/Modal";
 import { Failed, Notice } from "../ui/Notice";
+import { RemoveDialog } from "../ui/RemoveDialog";
 import { useStatus } from "../ui/Status";
 import { dropping, useFileDrop } from "../ui/useFileDrop";
 import { Wordmark } from "../ui/Wordmark";
@@ -201,26 +202,16 @@ export function Shelf() {
         </Grid>
       </Main>
       <NewPublication isOpen={creating} onClose={() => setCreating(false)} />
-      <Modal
-        title={`Remove “${removing?.name ?? ""}”?`}
-        isOpen={removing !== undefined}
-        onClose={() => setRemoving(undefined)}
-      >
-        <p>The publication goes with all its pages and its whole history. This cannot be undone.</p>
-        <Actions>
-          <Button onPress={() => setRemoving(undefined)}>Keep it</Button>
-          <MainButton
-            onPress={() => {
-              if (removing) {
-                remove.mutate(removing.id);
-              }
-              setRemoving(undefined);
-            }}
-          >
-            Remove for good
-          </MainButton>
-        </Actions>
-      </Modal>
+      {removing && (
+        <RemoveDialog
+          title={`Remove “${removing.name}”?`}
+          label="Remove for good"
+          onRemove={() => remove.mutate(removing.id)}
+          onClose={() => setRemoving(undefined)}
+        >
+          The publication goes with all its pages and its whole history. This cannot be undone.
+        </RemoveDialog>
+      )}
     </Page>
   );
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { nextPercent, parsePercent } from "./zoom";
+import { finenessAt, nextPercent, parsePercent } from "./zoom";
 
 describe("zoom", () => {
   it("reads percentages with and without the sign, and decimal commas", () => {
@@ -13,6 +13,14 @@ describe("zoom", () => {
     expect(parsePercent("99999")).toBe(3200);
     expect(parsePercent("1")).toBe(5);
     expect(nextPercent(3200, 1)).toBe(3200);
+  });
+  it("asks for pictures as fine as the screen shows them, and no finer", () => {
+    expect(finenessAt(69, 1)).toBe(72); // 66 pixels to the inch
+    expect(finenessAt(69, 2)).toBe(144);
+    expect(finenessAt(75, 1)).toBe(72); // just as many
+    expect(finenessAt(100, 1)).toBe(108);
+    expect(finenessAt(3200, 1)).toBe(144);
+    expect(finenessAt(5, 1)).toBe(36);
   });
   it("doubles in two steps and always moves on", () => {
     expect(nextPercent(nextPercent(100, 1), 1)).toBe(200);

@@ -9,6 +9,18 @@ const MOST = 3200;
 
 export const clampPercent = (percent: number) => Math.min(MOST, Math.max(LEAST, percent));
 
+/** So fine pictures of a spread are asked for, in pixels per inch. */
+const FINENESSES = [36, 54, 72, 108, 144];
+
+/** For a spread in a dialog. */
+export const SMALL_PPI = 54;
+
+/** The one that a screen of this fineness shows at a zoom; the finest where none is fine enough. */
+export function finenessAt(percent: number, pixelRatio: number): number {
+  const shown = (percent / 100) * 96 * pixelRatio;
+  return FINENESSES.find((each) => each >= shown - 1) ?? 144;
+}
+
 /** Reads "120 %", "120" or "120,5". */
 export function parsePercent(text: string): number | undefined {
   const number = Number(text.replace("%", "").replace(",", ".").trim());

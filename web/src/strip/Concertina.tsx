@@ -1,4 +1,4 @@
-import { memo, useEffect, useMemo, useRef } from "react";
+import { createContext, memo, useContext, useEffect, useMemo, useRef } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import type { PageEntry, Publication, Viewing } from "../api/types";
@@ -6,32 +6,36 @@ import { overviewSizes } from "../publication/sizes";
 import { theme } from "../theme";
 import { edges, SmallPage } from "../ui/SmallPage";
 import { counted } from "../ui/words";
+import { LeafLayout, placesOf, scrolledTo } from "./LeafLayout";
 
 /** What stands around the pages from top to bottom, in pixels. */
 export const AROUND_LEAVES = 54;
 
 const GAP = 14;
+const MARGIN = 16;
+
+/** The page that is open: known to the leaves without making all of them anew. */
+const Open = createContext("");
 
 const Strip = styled(Aria.ListBox)`
   flex: 1;
   min-width: 0;
-  display: flex;
-  align-items: flex-start;
-  overflow-x: auto;
-  padding: 3px ${theme.space.two} 3px;
+  overflow: auto hidden;
+  margin: 3px 0;
   outline-offset: -2px;
 ` as typeof Aria.ListBox;
 
-const Leaf = styled(Aria.ListBoxItem)<{ $gap: boolean; $open: boolean }>`
-  flex: none;
+const Leaf = styled(Aria.ListBoxItem)`
   display: flex;
   flex-direction: column;
   position: relative;
-  margin-left: ${({ $gap }) => ($gap ? `${GAP}px` : "0")};
   padding: 2px 0 0;
-  border-top: 3px solid ${({ $open }) => ($open ? theme.color.active : "transparent")};
+  border-top: 3px solid transparent;
   cursor: pointer;
   outline-offset: 1px;
+  &:has(.open) {
+    border-top-color: ${theme.color.active};
+  }
   &[data-selected] {
     border-top-color: ${theme.color.active};
     background: ${theme.color.activeSoft};
@@ -51,14 +55,18 @@ const Leaf = styled(Aria.ListBoxItem)<{ $gap: boolean; $open: boolean }>`
 `;
 
 /** Pages hang from one line, and those that face each other meet. */
-const Room = styled.span<{ $side: PageEntry["side"] | undefined; $height: number }>`
+const Room = styled.span<{
+  $side: PageEntry["side"] | undefined;
+  $alone: boolean;
+  $height: number;
+}>`
   display: flex;
   align-items: flex-start;
   height: ${({ $height }) => $height}px;
   justify-content: ${({ $side }) =>
     $side === undefined ? "center" : $side === "LEFT" ? "flex-end" : "flex-start"};
   & img {
-    box-shadow: ${({ $side }) => edges($side ?? "NONE")};
+    box-shadow: ${({ $side, $alone }) => edges($alone ? "NONE" : ($side ?? "NONE"))};
   }
 `;
 
@@ -69,6 +77,7 @@ const Caption = styled.span<{ $right: boolean }>`
   padding: 1px 3px 0;
   font-size: ${theme.size.small};
   line-height: 17px;
+  white-space: nowrap;
   & .wrong {
     color: ${theme.color.fail};
     font-weight: 600;
@@ -97,8 +106,8 @@ const Parentage = styled.span<{ $first: boolean; $last: boolean }>`
 `;
 
 /**
- * All spreads in order, small; pages are chosen here, one or many. It is made anew only when
- * something of it changed, because it has a leaf for every page.
+ * All spreads in order, small; pages are chosen here, one or many. Only the leaves that are seen
+ * are drawn, and they are made anew only when something of them changed.
  */
 export const Concertina = memo(Leaves);
 
@@ -125,65 +134,106 @@ function Leaves({
 }) {
   const { pages } = publication;
   const sizeOf = useMemo(() => overviewSizes(publication, height), [publication, height]);
+  const layout = useMemo(() => {
+    const widthOf = (page: PageEntry) =>
+      Math.max(sizeOf(page).width, captionWidth(page, findings.get(page.id) ?? 0));
+    return {
+      places: placesOf(pages, widthOf, MARGIN, GAP),
+      height: height + AROUND_LEAVES - 6,
+      margin: MARGIN,
+    };
+  }, [pages, sizeOf, findings, height]);
   /** Whether another parent begins here than the page before has. */
   const begins = (index: number) =>
     index === 0 || index >= pages.length || pages[index]?.parent !== pages[index - 1]?.parent;
   /** How wide the pages with this parent are together. */
   const stretch = (from: number) => {
-    let room = 0;
-    for (let index = from; index === from || !begins(index); index++) {
-      const page = pages[index];
-      room += page ? sizeOf(page).width : 0;
-      room += index === from || page?.spread === pages[index - 1]?.spread ? 0 : GAP;
+    let to = from + 1;
+    while (!begins(to)) {
+      to++;
     }
-    return room - 6;
+    const first = layout.places[from];
+    const last = layout.places[to - 1];
+    return first && last ? last.x + last.width - first.x - 6 : 0;
   };
 
   const strip = useRef<HTMLDivElement>(null);
   useEffect(() => {
-    const leaf = strip.current?.querySelector(`[data-key="${open}"]`);
-    leaf?.scrollIntoView({ block: "nearest", inline: "nearest" });
-  }, [open]);
+    const place = layout.places.find(({ id }) => id === open);
+    const { current } = strip;
+    if (place && current) {
+      current.scrollLeft = scrolledTo(place, current.scrollLeft, current.clientWidth, MARGIN);
+    }
+  }, [open, layout]);
 
   return (
-    <Strip
-      ref={strip}
-      aria-label="Concertina: all pages"
-      orientation="horizontal"
-      selectionMode="multiple"
-      selectionBehavior="replace"
-      selectedKeys={selection}
-      onSelectionChange={onSelection}
-    >
-      {publication.pages.map((page, index) => (
-        <Leaf
-          key={page.id}
-          id={page.id}
-          $open={page.id === open}
-          textValue={label(page, publication, findings.get(page.id) ?? 0)}
-          $gap={index > 0 && publication.pages[index - 1]?.spread !== page.spread}
+    <Open.Provider value={open}>
+      <Aria.Virtualizer layout={LeafLayout} layoutOptions={layout}>
+        <Strip
+          ref={strip}
+          aria-label="Concertina: all pages"
+          orientation="horizontal"
+          selectionMode="multiple"
+          selectionBehavior="replace"
+          selectedKeys={selection}
+          onSelectionChange={onSelection}
+          items={pages}
+          dependencies={[publication, findings, viewing, height]}
         >
-          <Room $side={publication.setup.facing ? page.side : undefined} $height={height}>
-            <SmallPage publication={publication} page={page} viewing={viewing} {...sizeOf(page)} />
-          </Room>
-          <Caption $right={publication.setup.facing && page.side === "RIGHT"}>
-            {(findings.get(page.id) ?? 0) > 0 && (
-              <span className="wrong">✕ {findings.get(page.id)}</span>
-            )}
-            {differs(page) && <small title="Differs from its parent">own</small>}
-            <span className={page.id === open ? "open" : ""}>{page.number}</span>
-          </Caption>
-          <Parentage $first={begins(index)} $last={begins(index + 1)}>
-            {begins(index) && (
-              <span style={{ width: stretch(index) }}>
-                {parentName(page, publication) ?? "none"}
-              </span>
-            )}
-          </Parentage>
-        </Leaf>
-      ))}
-    </Strip>
+          {(page: PageEntry) => {
+            const index = page.number - 1;
+            return (
+              <Leaf id={page.id} textValue={label(page, publication, findings.get(page.id) ?? 0)}>
+                <Room
+                  $side={publication.setup.facing ? page.side : undefined}
+                  $alone={isAlone(page, publication)}
+                  $height={height}
+                >
+                  <SmallPage
+                    publication={publication}
+                    page={page}
+                    viewing={viewing}
+                    {...sizeOf(page)}
+                  />
+                </Room>
+                <Caption $right={publication.setup.facing && page.side === "RIGHT"}>
+                  {(findings.get(page.id) ?? 0) > 0 && (
+                    <span className="wrong">✕ {findings.get(page.id)}</span>
+                  )}
+                  {differs(page) && <small title="Differs from its parent">own</small>}
+                  <Number page={page} />
+                </Caption>
+                <Parentage $first={begins(index)} $last={begins(index + 1)}>
+                  {begins(index) && (
+                    <span style={{ width: stretch(index) }}>
+                      {parentName(page, publication) ?? "none"}
+                    </span>
+                  )}
+                </Parentage>
+              </Leaf>
+            );
+          }}
+        </Strip>
+      </Aria.Virtualizer>
+    </Open.Provider>
   );
+}
+
+function Number({ page }: { page: PageEntry }) {
+  return <span className={useContext(Open) === page.id ? "open" : ""}>{page.number}</span>;
+}
+
+/** What a caption takes in the type that it is set in, in pixels. */
+function captionWidth(page: PageEntry, findings: number): number {
+  const digits = (of: number) => 8 * String(of).length;
+  const wrong = findings > 0 ? 22 + digits(findings) : 0;
+  const own = differs(page) ? 30 : 0;
+  return 8 + wrong + own + digits(page.number);
+}
+
+/** Whether no page faces it. */
+export function isAlone(page: PageEntry, publication: Publication): boolean {
+  return publication.spreads[page.spread]?.length === 1;
 }
 
 /** Whether a page shows something else than its parent alone. */

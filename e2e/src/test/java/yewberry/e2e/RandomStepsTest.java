@@ -207,7 +207,8 @@ class RandomStepsTest {
             press(page, "Control+Shift+z", revision(page));
             assertThat(state(page)).isEqualTo(each);
         }
-        assertThat(window.complaints()).isEmpty();
+        // a step that is not possible, such as moving all pages behind themselves, is refused
+        assertThat(window.complaints()).allMatch(each -> each.contains("status of 422"));
         for (int i = 0; i <= STEPS / 40; i++) {
             Browser.undoAll(page);
         }

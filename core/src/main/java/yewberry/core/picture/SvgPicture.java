@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import yewberry.core.Refused;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Color;
 import yewberry.core.color.Rgb;
@@ -31,11 +32,15 @@ import yewberry.core.text.Segment;
  */
 public final class SvgPicture {
     /** Fine enough for a page at 200 %; what areas mix has no edges finer than that. */
-    private static final int AREAS_PPI = 144;
+    public static final int USUAL_PPI = 144;
+
+    private static final int LEAST_PPI = 18;
+    private static final int MOST_PPI = 288;
 
     private final View view;
     private final boolean guides;
     private final PictureLinks links;
+    private final int ppi;
     private final Map<String, Face.Outline> glyphs = new LinkedHashMap<>();
     private final StringBuilder clips = new StringBuilder();
     private final StringBuilder body = new StringBuilder();
@@ -43,15 +48,16 @@ public final class SvgPicture {
     private int gradients;
     private int pictures;
 
-    private SvgPicture(View view, boolean guides, PictureLinks links) {
+    private SvgPicture(View view, boolean guides, PictureLinks links, int ppi) {
         this.view = view;
         this.guides = guides;
         this.links = links;
+        this.ppi = ppi;
     }
 
     /** A page alone, out to its bleed on every side. */
     public static String page(PageScene scene, View view, boolean guides) {
-        SvgPicture picture = new SvgPicture(view, guides, PictureLinks.NONE);
+        SvgPicture picture = new SvgPicture(view, guides, PictureLinks.NONE, USUAL_PPI);
         picture.draw(scene, 0, scene.boxes().bleed());
         return picture.document(scene.boxes().bleed());
     }
@@ -62,7 +68,7 @@ public final class SvgPicture {
      * @param region in the space of the page; what lies beyond the bleed stays empty
      */
     public static String region(PageScene scene, Rect region, View view) {
-        SvgPicture picture = new SvgPicture(view, false, PictureLinks.NONE);
+        SvgPicture picture = new SvgPicture(view, false, PictureLinks.NONE, USUAL_PPI);
         picture.draw(scene, 0, scene.boxes().bleed().intersection(region));
         return picture.document(region);
     }
@@ -78,16 +84,24 @@ public final class SvgPicture {
      * @param scenes from left to right
      */
     public static String spread(List<PageScene> scenes, View view, boolean guides) {
-        return spread(scenes, view, guides, PictureLinks.NONE);
+        return spread(scenes, view, guides, PictureLinks.NONE, USUAL_PPI);
     }
 
     /**
      * The same for a document that can read pixels from elsewhere: a picture that covers, and that
      * nothing is mixed with, is read from there, so that moving it makes no new pixels.
+     *
+     * @param ppi how fine what cannot be drawn as shapes is painted, in pixels per inch
+     * @throws Refused if that is not within 18 to 288
      */
     public static String spread(
-            List<PageScene> scenes, View view, boolean guides, PictureLinks links) {
-        SvgPicture picture = new SvgPicture(view, guides, links);
+            List<PageScene> scenes, View view, boolean guides, PictureLinks links, int ppi) {
+        if (ppi < LEAST_PPI || ppi > MOST_PPI) {
+            throw new Refused(
+                    "A picture of a spread has %d to %d pixels per inch."
+                            .formatted(LEAST_PPI, MOST_PPI));
+        }
+        SvgPicture picture = new SvgPicture(view, guides, links, ppi);
         Optional<Rect> whole = Optional.empty();
         for (PlacedScene placed : arrange(scenes)) {
             picture.draw(placed.scene(), placed.x(), placed.visible());
@@ -156,14 +170,14 @@ public final class SvgPicture {
             }
             return;
         }
-        image(PaintedAreas.of(scene, view, visible, AREAS_PPI), visible);
+        image(PaintedAreas.of(scene, view, visible, ppi), visible);
     }
 
     /**
      * @param region that it was painted for; its sides were rounded up to whole pixels
      */
     private void image(PaintedAreas.Picture painted, Rect region) {
-        double pixel = 72.0 / AREAS_PPI;
+        double pixel = 72.0 / ppi;
         body.append("<image");
         box(
                 body,
@@ -182,7 +196,7 @@ public final class SvgPicture {
                 || !picture.place().covers(fill.rect())) {
             return Optional.empty();
         }
-        int wanted = PlaneImage.wanted(picture.place().width() / 72 * AREAS_PPI);
+        int wanted = PlaneImage.wanted(picture.place().width() / 72 * ppi);
         return links.of(picture, PlaneImage.factor(pixels.width(), wanted));
     }
 
@@ -316,9 +330,7 @@ public final class SvgPicture {
         body.append("<g clip-path=\"url(#").append(id).append(")\">");
         image(
                 PaintedAreas.picture(
-                        PageRaster.areas(scene, region, AREAS_PPI)
-                                .overprinted(run.paint())
-                                .image(view)),
+                        PageRaster.areas(scene, region, ppi).overprinted(run.paint()).image(view)),
                 region);
         body.append("</g>");
     }

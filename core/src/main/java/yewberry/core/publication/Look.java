@@ -15,6 +15,7 @@ import yewberry.core.Refused;
  * @param before space above a paragraph, but not above the first of a frame
  * @param overprint whether its text prints over what is below it
  * @param weight on the scale of OpenType's usWeightClass, 100 to 900
+ * @param setting how its lines are set
  * @param next the look of a paragraph begun after one of this; nothing means this look again
  * @throws Refused if the size is not within 2 to 1000 pt, the leading not within 2 to 2000 pt, or
  *     the space above is negative
@@ -30,6 +31,7 @@ public record Look(
         Alignment alignment,
         Tinted color,
         Overprint overprint,
+        TextSetting setting,
         Optional<UUID> next)
         implements Element {
     /** Whether text prints over what is below it. Light text never does, whatever is set. */
@@ -67,7 +69,7 @@ public record Look(
         next = next.filter(other -> !other.equals(id));
     }
 
-    /** One that is followed by paragraphs of the same look. */
+    /** One that is set as usual, and followed by paragraphs of the same look. */
     public Look(
             UUID id,
             String name,
@@ -90,30 +92,44 @@ public record Look(
                 alignment,
                 color,
                 overprint,
+                TextSetting.USUAL,
                 Optional.empty());
     }
 
     public Look withColor(Tinted changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, alignment, changed, overprint,
-                next);
+                setting, next);
     }
 
     public Look withSize(Length changed) {
         return new Look(
                 id, name, family, weight, changed, leading, before, alignment, color, overprint,
+                setting, next);
+    }
+
+    public Look withAlignment(Alignment changed) {
+        return new Look(
+                id, name, family, weight, size, leading, before, changed, color, overprint, setting,
                 next);
     }
 
     public Look withOverprint(Overprint changed) {
         return new Look(
-                id, name, family, weight, size, leading, before, alignment, color, changed, next);
+                id, name, family, weight, size, leading, before, alignment, color, changed, setting,
+                next);
+    }
+
+    public Look withSetting(TextSetting changed) {
+        return new Look(
+                id, name, family, weight, size, leading, before, alignment, color, overprint,
+                changed, next);
     }
 
     public Look withNext(Optional<UUID> changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, alignment, color, overprint,
-                changed);
+                setting, changed);
     }
 
     @Override

@@ -1,10 +1,9 @@
 package yewberry.core.publication;
 
+import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 
@@ -21,36 +20,61 @@ public final class Uses {
         return uses;
     }
 
-    /** Where a swatch is used, in words, each place once. */
-    public static List<String> where(Publication publication, UUID swatch) {
-        Set<String> places = new LinkedHashSet<>();
+    /**
+     * Where an element is used.
+     *
+     * @param names of what uses it that is no page, in words
+     * @param pages their numbers, in order
+     */
+    public record Places(List<String> names, List<Integer> pages) {
+        public Places {
+            names = List.copyOf(names);
+            pages = List.copyOf(pages);
+        }
+    }
+
+    /** Where a swatch, a look, a picture, a parent or a recipe is used, each place once. */
+    public static Places places(Publication publication, UUID element) {
+        List<String> names = new ArrayList<>();
         publication.swatches().stream()
-                .filter(each -> refers(each, swatch))
-                .forEach(each -> places.add("swatch “%s”".formatted(each.name())));
+                .filter(each -> refers(each, element))
+                .forEach(each -> names.add("swatch “%s”".formatted(each.name())));
         publication.looks().stream()
-                .filter(look -> refers(look, swatch))
-                .forEach(look -> places.add("look “%s”".formatted(look.name())));
+                .filter(look -> refers(look, element))
+                .forEach(look -> names.add("look “%s”".formatted(look.name())));
         publication.parents().stream()
-                .filter(parent -> uses(parent.layer(), swatch))
-                .forEach(parent -> places.add("parent “%s”".formatted(parent.name())));
+                .filter(parent -> refers(parent, element) || holds(parent.layer(), element))
+                .forEach(parent -> names.add("parent “%s”".formatted(parent.name())));
         publication.recipes().stream()
-                .filter(recipe -> uses(recipe.layer(), swatch))
-                .forEach(recipe -> places.add("recipe “%s”".formatted(recipe.name())));
-        for (int i = 0; i < publication.pages().size(); i++) {
-            if (uses(publication.pages().get(i).layer(), swatch)) {
-                places.add("page " + (i + 1));
+                .filter(recipe -> holds(recipe.layer(), element))
+                .forEach(recipe -> names.add("recipe “%s”".formatted(recipe.name())));
+        List<Integer> pages = new ArrayList<>();
+        int number = 0;
+        for (Page page : publication.pages()) {
+            number++;
+            if (refers(page, element) || holds(page.layer(), element)) {
+                pages.add(number);
             }
         }
-        return List.copyOf(places);
+        return new Places(names, pages);
+    }
+
+    /** The same in words, each place by itself. */
+    public static List<String> where(Publication publication, UUID element) {
+        Places places = places(publication, element);
+        return Stream.concat(
+                        places.names().stream(),
+                        places.pages().stream().map(number -> "page " + number))
+                .toList();
     }
 
     private static boolean refers(Element element, UUID to) {
         return element.references().stream().anyMatch(each -> each.id().equals(to));
     }
 
-    private static boolean uses(Layer layer, UUID swatch) {
+    private static boolean holds(Layer layer, UUID element) {
         return Stream.concat(layer.backgrounds().stream(), layer.frames().stream())
-                .anyMatch(each -> refers(each, swatch));
+                .anyMatch(each -> refers(each, element));
     }
 
     private void count(Layer layer) {

@@ -11,6 +11,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.Collections;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
@@ -23,6 +24,9 @@ public final class Face {
     public static final double UNITS = 1000;
 
     private static final FontRenderContext EXACT = new FontRenderContext(null, true, true);
+
+    private static final Map<TextAttribute, Object> NO_LIGATURES =
+            Collections.singletonMap(TextAttribute.LIGATURES, null);
 
     private final String family;
     private final int weight;
@@ -88,9 +92,21 @@ public final class Face {
 
     /** Lays out one stretch of text with kerning and ligatures, from the origin to the right. */
     Glyphs shape(String text) {
+        return shape(text, font());
+    }
+
+    /**
+     * The same for text that is tracked: without ligatures, which would stay closed within. What is
+     * between characters is left to the caller.
+     */
+    Glyphs shape(String text, double tracking) {
+        return shape(text, tracking == 0 ? font() : font().deriveFont(NO_LIGATURES));
+    }
+
+    private static Glyphs shape(String text, Font font) {
         char[] chars = text.toCharArray();
         var vector =
-                font().layoutGlyphVector(EXACT, chars, 0, chars.length, Font.LAYOUT_LEFT_TO_RIGHT);
+                font.layoutGlyphVector(EXACT, chars, 0, chars.length, Font.LAYOUT_LEFT_TO_RIGHT);
         int count = vector.getNumGlyphs();
         int[] ids = vector.getGlyphCodes(0, count, null);
         int[] starts = vector.getGlyphCharIndices(0, count, null);

@@ -1,97 +1,155 @@
 package yewberry.core.text;
 
-import com.ibm.icu.text.BreakIterator;
-import com.ibm.icu.util.ULocale;
 import java.util.ArrayList;
 import java.util.List;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.TextSetting;
 
-/** Breaks a paragraph into lines, each as full as it can be. */
+/**
+ * Breaks a paragraph into lines. Those of ragged text are each as full as they can be; those of
+ * justified text are chosen over the whole paragraph ({@link BestLines}).
+ */
 final class LineBreaker {
     private final String text;
-    private final double width;
+    private final Room room;
     private final double[] edges;
     private final double hyphen;
+    private final double tracked;
+    private final int[] spaces;
     private final List<Line> lines = new ArrayList<>();
-    private int start;
 
     /**
      * A line as positions of characters.
      *
      * @param end before what is left out at its end
      * @param next where the next line begins
-     * @param hyphenated whether a hyphen is drawn at its end, for a soft one that stands there
+     * @param hyphenated whether a hyphen is drawn at its end
      * @param last whether the paragraph, or what a line separator closes, ends with it
      */
     record Line(int start, int end, int next, boolean hyphenated, boolean last) {}
 
-    private LineBreaker(String text, Face face, double size, double width) {
+    /**
+     * How wide lines may be, in points.
+     *
+     * @param first of the paragraph
+     */
+    record Room(double first, double others) {
+        double of(boolean isFirst) {
+            return isFirst ? first : others;
+        }
+    }
+
+    private LineBreaker(String text, Face face, Look look, Room room) {
         this.text = text;
-        this.width = width;
-        this.edges = edges(text, face, size);
+        this.room = room;
+        double size = look.size().points();
+        double tracking = look.setting().tracking();
+        this.edges = edges(text, face, size, tracking);
+        this.tracked = tracking * size / Face.UNITS;
+        this.spaces = spacesUpTo(text);
         this.hyphen =
-                text.indexOf(Characters.SOFT_HYPHEN) < 0
-                        ? 0
-                        : face.shape(Characters.hyphen(face)).width() * size / Face.UNITS;
+                (face.shape(Characters.hyphen(face), tracking).width() + tracking)
+                        * size
+                        / Face.UNITS;
     }
 
     /**
      * At least one line.
      *
-     * @param width that a line may have at most, in points
+     * @param room that a line may have at most
      */
-    static List<Line> lines(String text, Face face, double size, double width) {
-        LineBreaker breaker = new LineBreaker(text, face, size, width);
-        breaker.run();
+    static List<Line> lines(String text, Face face, Look look, Room room) {
+        LineBreaker breaker = new LineBreaker(text, face, look, room);
+        breaker.run(look, face);
         return breaker.lines;
     }
 
-    private void run() {
-        BreakIterator breaks = BreakIterator.getLineInstance(ULocale.ROOT);
-        breaks.setText(text);
-        int fitting = 0;
-        int next = breaks.next();
-        while (next != BreakIterator.DONE) {
-            if (fits(next)) {
-                fitting = next;
-                if (Characters.isLineEnd(text.charAt(next - 1))) {
-                    add(next, true);
+    private void run(Look look, Face face) {
+        TextSetting setting = look.setting();
+        List<Breaks.Break> breaks = withEmergencies(Breaks.of(text, setting.hyphenation()));
+        int from = 0;
+        for (int i = 0; i < breaks.size(); i++) {
+            if (breaks.get(i).must()) {
+                List<Breaks.Break> stretch = breaks.subList(from, i + 1);
+                int start = from == 0 ? 0 : breaks.get(from - 1).at();
+                if (look.alignment() == Look.Alignment.JUSTIFIED) {
+                    justified(stretch, start, setting.spaces(), space(face, look));
+                } else {
+                    full(stretch, start);
                 }
-                next = breaks.next();
-            } else if (fitting > start) {
-                add(fitting, false);
-            } else {
-                int forced = forced(trimmed(next));
-                lines.add(new Line(start, forced, forced, false, false));
-                start = forced;
-                fitting = forced;
+                from = i + 1;
             }
         }
-        if (start < text.length() || lines.isEmpty()) {
-            add(text.length(), true);
-        } else {
-            Line last = lines.removeLast();
-            lines.add(new Line(last.start(), last.end(), last.next(), last.hyphenated(), true));
+    }
+
+    private static double space(Face face, Look look) {
+        double units = face.shape(" ").width() + look.setting().tracking();
+        return Math.max(1, units) * look.size().points() / Face.UNITS;
+    }
+
+    /** Each line as full as it can be. */
+    private void full(List<Breaks.Break> stretch, int begin) {
+        int start = begin;
+        int next = 0;
+        while (next < stretch.size()) {
+            int fitting = next;
+            while (fitting + 1 < stretch.size() && fits(start, stretch.get(fitting + 1))) {
+                fitting++;
+            }
+            // a hyphen may not fit where the word without one does
+            while (fitting > next && !fits(start, stretch.get(fitting))) {
+                fitting--;
+            }
+            add(start, stretch.get(fitting));
+            start = stretch.get(fitting).at();
+            next = fitting + 1;
         }
     }
 
-    private void add(int next, boolean last) {
-        int end = trimmed(next);
-        boolean hyphenated = !last && isHyphenated(end);
-        lines.add(new Line(start, end, next, hyphenated, last));
-        start = next;
+    private void justified(
+            List<Breaks.Break> stretch, int begin, TextSetting.WordSpaces spaces, double space) {
+        BestLines best =
+                new BestLines(
+                        this::width,
+                        this::spacesIn,
+                        isFirst -> room.of(isFirst && lines.isEmpty()),
+                        space,
+                        spaces);
+        int start = begin;
+        for (Breaks.Break each : best.of(stretch, begin)) {
+            add(start, each);
+            start = each.at();
+        }
     }
 
-    private boolean isHyphenated(int end) {
-        return end > start && text.charAt(end - 1) == Characters.SOFT_HYPHEN;
+    private boolean fits(int start, Breaks.Break end) {
+        return width(start, end) <= room.of(lines.isEmpty());
     }
 
-    private boolean fits(int next) {
-        int end = trimmed(next);
-        double mark = next < text.length() && isHyphenated(end) ? hyphen : 0;
-        return edges[end] - edges[start] + mark <= width;
+    private double width(int start, Breaks.Break end) {
+        double mark = end.hyphenated() ? hyphen : 0;
+        // what follows the last character is not seen
+        return edges[trimmed(start, end.at())] - edges[start] + mark - tracked;
     }
 
-    private int trimmed(int end) {
+    private int spacesIn(int start, Breaks.Break end) {
+        return spaces[trimmed(start, end.at())] - spaces[start];
+    }
+
+    private static int[] spacesUpTo(String text) {
+        int[] spaces = new int[text.length() + 1];
+        for (int i = 0; i < text.length(); i++) {
+            spaces[i + 1] = spaces[i] + (text.charAt(i) == ' ' ? 1 : 0);
+        }
+        return spaces;
+    }
+
+    private void add(int start, Breaks.Break end) {
+        lines.add(
+                new Line(start, trimmed(start, end.at()), end.at(), end.hyphenated(), end.must()));
+    }
+
+    private int trimmed(int start, int end) {
         int trimmed = end;
         while (trimmed > start && Characters.isTrimmed(text.charAt(trimmed - 1))) {
             trimmed--;
@@ -99,7 +157,27 @@ final class LineBreaker {
         return trimmed;
     }
 
-    private int forced(int end) {
+    /** What is wider than a line between two places is broken where it must be. */
+    private List<Breaks.Break> withEmergencies(List<Breaks.Break> breaks) {
+        double narrowest = Math.min(room.first(), room.others());
+        List<Breaks.Break> all = new ArrayList<>(breaks.size());
+        int start = 0;
+        for (Breaks.Break each : breaks) {
+            while (width(start, each) > narrowest) {
+                int forced = forced(start, trimmed(start, each.at()), narrowest);
+                if (forced >= each.at()) {
+                    break;
+                }
+                all.add(new Breaks.Break(forced, false, false));
+                start = forced;
+            }
+            all.add(each);
+            start = each.at();
+        }
+        return all;
+    }
+
+    private int forced(int start, int end, double width) {
         int forced = start + 1;
         while (forced < end && edges[forced + 1] - edges[start] <= width) {
             forced++;
@@ -113,9 +191,9 @@ final class LineBreaker {
      * Where each character begins, in points; those inside a ligature share its width, and what is
      * not drawn has none.
      */
-    private static double[] edges(String text, Face face, double size) {
+    private static double[] edges(String text, Face face, double size, double tracking) {
         String shown = Characters.shown(text);
-        double[] of = edges(face.shape(shown), shown.length(), size);
+        double[] of = edges(face.shape(shown, tracking), shown.length(), size, tracking);
         double[] edges = new double[text.length() + 1];
         int at = 0;
         for (int i = 0; i < text.length(); i++) {
@@ -127,17 +205,19 @@ final class LineBreaker {
         return edges;
     }
 
-    private static double[] edges(Glyphs glyphs, int length, double size) {
+    private static double[] edges(Glyphs glyphs, int length, double size, double tracking) {
         double[] edges = new double[length + 1];
-        for (int i = 0; i < glyphs.ids().length; i++) {
+        int count = glyphs.ids().length;
+        for (int i = 0; i < count; i++) {
             int from = glyphs.starts()[i];
-            int to = i + 1 < glyphs.ids().length ? glyphs.starts()[i + 1] : length;
+            int to = i + 1 < count ? glyphs.starts()[i + 1] : length;
             for (int c = from; c < to; c++) {
                 double share = (double) (c - from) / (to - from);
-                edges[c] = (glyphs.x()[i] + share * glyphs.advance(i)) * size / Face.UNITS;
+                double advance = glyphs.advance(i) + tracking;
+                edges[c] = (glyphs.x()[i] + i * tracking + share * advance) * size / Face.UNITS;
             }
         }
-        edges[length] = glyphs.width() * size / Face.UNITS;
+        edges[length] = (glyphs.width() + count * tracking) * size / Face.UNITS;
         return edges;
     }
 }

@@ -22,13 +22,16 @@ record ShapedLine(List<Piece> pieces) {
     /** A run's part of the line, as it is drawn. */
     private record Part(Run run, String text, String shown) {}
 
-    static ShapedLine of(Paragraph paragraph, LineBreaker.Line line, Face face) {
+    /**
+     * @param tracking between characters, in thousandths of the type size
+     */
+    static ShapedLine of(Paragraph paragraph, LineBreaker.Line line, Face face, double tracking) {
         List<Part> parts = parts(paragraph, line, face);
         List<Piece> pieces = new ArrayList<>();
         int from = 0;
         while (from < parts.size()) {
             int to = parts.size();
-            while (!shape(parts.subList(from, to), face, pieces)) {
+            while (!shape(parts.subList(from, to), face, tracking, pieces)) {
                 to--;
             }
             from = to;
@@ -60,14 +63,14 @@ record ShapedLine(List<Piece> pieces) {
      *
      * @return false, and nothing is added, where a glyph stands for characters of two runs
      */
-    private static boolean shape(List<Part> parts, Face face, List<Piece> pieces) {
+    private static boolean shape(List<Part> parts, Face face, double tracking, List<Piece> pieces) {
         StringBuilder all = new StringBuilder();
         List<Integer> ends = new ArrayList<>();
         for (Part part : parts) {
             all.append(part.shown());
             ends.add(all.length());
         }
-        Glyphs glyphs = face.shape(all.toString());
+        Glyphs glyphs = face.shape(all.toString(), tracking);
         int count = glyphs.ids().length;
         List<Piece> made = new ArrayList<>();
         int glyph = 0;
@@ -75,7 +78,7 @@ record ShapedLine(List<Piece> pieces) {
         for (int i = 0; i < parts.size(); i++) {
             int end = ends.get(i);
             List<Segment.Glyph> own = new ArrayList<>();
-            double x = glyph < count ? glyphs.x()[glyph] : glyphs.width();
+            double x = at(glyphs, glyph, tracking);
             while (glyph < count && glyphs.starts()[glyph] < end) {
                 int from = glyphs.starts()[glyph];
                 int to = glyph + 1 < count ? glyphs.starts()[glyph + 1] : all.length();
@@ -86,11 +89,11 @@ record ShapedLine(List<Piece> pieces) {
                         new Segment.Glyph(
                                 glyphs.ids()[glyph],
                                 read(parts.get(i), from - begin, to - begin),
-                                glyphs.x()[glyph] - x,
+                                at(glyphs, glyph, tracking) - x,
                                 glyphs.y()[glyph]));
                 glyph++;
             }
-            double after = glyph < count ? glyphs.x()[glyph] : glyphs.width();
+            double after = at(glyphs, glyph, tracking);
             if (!own.isEmpty()) {
                 Part part = parts.get(i);
                 made.add(new Piece(part.run(), part.text(), after - x, List.copyOf(own)));
@@ -99,6 +102,11 @@ record ShapedLine(List<Piece> pieces) {
         }
         pieces.addAll(made);
         return true;
+    }
+
+    /** Where a glyph begins; behind the last one, where all end. */
+    private static double at(Glyphs glyphs, int glyph, double tracking) {
+        return glyphs.x()[Math.min(glyph, glyphs.ids().length)] + glyph * tracking;
     }
 
     /** What some drawn characters read as: all as they are but for a hyphen that is soft. */

@@ -8,10 +8,10 @@ import java.util.stream.Collectors;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.TextSetting;
 
 /**
- * Breaks paragraphs into lines and places their glyphs. Lines are broken greedily at the
- * opportunities that ICU finds (UAX #14), and where a line separator stands; a word wider than the
+ * Breaks paragraphs into lines ({@link LineBreaker}) and places their glyphs. A word wider than the
  * frame is broken where it must be. A soft hyphen is seen only where it breaks a line. A line is
  * shaped as a whole, so that kerning goes on over runs. The first baseline lies one ascent below
  * the top.
@@ -26,6 +26,7 @@ public final class Typesetter {
     private final double height;
     private final List<Segment> segments = new ArrayList<>();
     private double previousBaseline = Double.NaN;
+    private double after;
 
     private Typesetter(TextFrame frame, Function<UUID, Look> looks) {
         this.frame = frame;
@@ -60,9 +61,14 @@ public final class Typesetter {
         Look look = looks.apply(paragraph.look());
         Face face = FontLibrary.face(look.family(), look.weight());
         String text = paragraph.text();
-        double before = Double.isNaN(previousBaseline) ? 0 : look.before().points();
-        List<LineBreaker.Line> lines =
-                LineBreaker.lines(text, face, look.size().points(), width + TOLERANCE);
+        TextSetting setting = look.setting();
+        double before = Double.isNaN(previousBaseline) ? 0 : after + look.before().points();
+        double room = width - setting.left().points() - setting.right().points();
+        LineBreaker.Room each =
+                new LineBreaker.Room(
+                        Math.max(0, room - setting.first().points()) + TOLERANCE,
+                        Math.max(0, room) + TOLERANCE);
+        List<LineBreaker.Line> lines = LineBreaker.lines(text, face, look, each);
         for (int i = 0; i < lines.size(); i++) {
             LineBreaker.Line line = lines.get(i);
             double baseline = nextBaseline(face, look, i == 0 ? before : 0);
@@ -70,9 +76,10 @@ public final class Typesetter {
             if (bottom > height + TOLERANCE && !text.isBlank()) {
                 return line.start();
             }
-            place(paragraph, look, face, line, baseline);
+            place(paragraph, look, face, line, baseline, i == 0);
             previousBaseline = baseline;
         }
+        after = setting.after().points();
         return text.length();
     }
 
@@ -83,11 +90,23 @@ public final class Typesetter {
     }
 
     private void place(
-            Paragraph paragraph, Look look, Face face, LineBreaker.Line line, double baseline) {
+            Paragraph paragraph,
+            Look look,
+            Face face,
+            LineBreaker.Line line,
+            double baseline,
+            boolean isFirst) {
+        TextSetting setting = look.setting();
+        double begin = setting.left().points() + (isFirst ? setting.first().points() : 0);
+        double end = width - setting.right().points();
         double scale = look.size().points() / Face.UNITS;
-        List<ShapedLine.Piece> pieces = ShapedLine.of(paragraph, line, face).pieces();
-        double natural = pieces.stream().mapToDouble(ShapedLine.Piece::width).sum() * scale;
-        double room = width - natural;
+        List<ShapedLine.Piece> pieces =
+                ShapedLine.of(paragraph, line, face, setting.tracking()).pieces();
+        // what follows the last character is not seen
+        double natural =
+                (pieces.stream().mapToDouble(ShapedLine.Piece::width).sum() - setting.tracking())
+                        * scale;
+        double room = end - begin - natural;
         long spaces =
                 pieces.stream()
                         .flatMap(piece -> piece.glyphs().stream())
@@ -95,15 +114,14 @@ public final class Typesetter {
                         .count();
         boolean stretched =
                 look.alignment() == Look.Alignment.JUSTIFIED
-                        && !line.last()
-                        && spaces > 0
-                        && room > 0;
+                        && (!line.last() || room < 0)
+                        && spaces > 0;
         double perSpace = stretched ? room / spaces : 0;
         double x =
                 switch (look.alignment()) {
-                    case LEFT, JUSTIFIED -> 0;
-                    case CENTER -> room / 2;
-                    case RIGHT -> room;
+                    case LEFT, JUSTIFIED -> begin;
+                    case CENTER -> begin + room / 2;
+                    case RIGHT -> begin + room;
                 };
         for (ShapedLine.Piece piece : pieces) {
             Segment segment = segment(paragraph.id(), piece, look, face, x, baseline, perSpace);

@@ -8,13 +8,16 @@ import static yewberry.core.Sample.HEADING;
 import static yewberry.core.Sample.frame;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.TextSetting;
 
 class TypesetterTest {
     private static final String WORDS =
@@ -301,5 +304,115 @@ class TypesetterTest {
 
     private static String texts(Segment segment) {
         return segment.glyphs().stream().map(Segment.Glyph::text).collect(Collectors.joining());
+    }
+
+    private static TextSetting setting(
+            double after, double first, double left, double right, double tracking) {
+        return new TextSetting(
+                Length.mm(after),
+                Length.mm(first),
+                Length.mm(left),
+                Length.mm(right),
+                tracking,
+                Optional.empty(),
+                TextSetting.WordSpaces.USUAL);
+    }
+
+    private static double end(Segment segment) {
+        return segment.x() + segment.width();
+    }
+
+    @Test
+    void the_first_line_and_all_others_keep_their_indents() {
+        Look look = BODY.withSetting(setting(0, 5, 10, 20, 0));
+        List<Segment> lines = set(frame("f", 0, 0, 90, 100, BODY, WORDS), look).segments();
+        assertThat(lines).hasSizeGreaterThan(2);
+        assertThat(lines.getFirst().x()).isCloseTo(15 * MM, within(1e-9));
+        for (Segment line : lines.subList(1, lines.size())) {
+            assertThat(line.x()).isCloseTo(10 * MM, within(1e-9));
+            assertThat(end(line)).isLessThanOrEqualTo(70 * MM + 1e-6);
+        }
+        Look justified = look.withAlignment(Look.Alignment.JUSTIFIED);
+        lines = set(frame("f", 0, 0, 90, 100, BODY, WORDS), justified).segments();
+        assertThat(lines.getFirst().x()).isCloseTo(15 * MM, within(1e-9));
+        for (Segment line : lines.subList(0, lines.size() - 1)) {
+            assertThat(end(line)).isCloseTo(70 * MM, within(1e-6));
+        }
+    }
+
+    @Test
+    void space_below_a_paragraph_is_added_to_the_space_above_the_next() {
+        Look look = BODY.withSetting(setting(4, 0, 0, 0, 0));
+        List<Segment> lines = set(frame("f", 0, 0, 90, 100, BODY, "One", "Two"), look).segments();
+        List<Segment> close = set(90, 100, "One", "Two").segments();
+        assertThat(lines.getLast().baseline() - close.getLast().baseline())
+                .isCloseTo(4 * MM, within(1e-9));
+    }
+
+    @Test
+    void tracked_text_is_wider_by_what_stands_between_its_characters_and_has_no_ligatures() {
+        Segment plain = set(200, 50, "office").segments().getFirst();
+        Look look = BODY.withSetting(setting(0, 0, 0, 0, 100));
+        Segment tracked =
+                set(frame("f", 0, 0, 200, 50, BODY, "office"), look).segments().getFirst();
+        assertThat(plain.glyphs()).hasSize(4);
+        assertThat(tracked.glyphs()).hasSize(6);
+        double em = BODY.size().points();
+        double unligated = "office".chars().mapToDouble(c -> width(String.valueOf((char) c))).sum();
+        assertThat(tracked.width()).isCloseTo((unligated / 1000 + 0.6) * em, within(0.02 * em));
+        Look right = look.withAlignment(Look.Alignment.RIGHT);
+        Segment last = set(frame("f", 0, 0, 200, 50, BODY, "office"), right).segments().getLast();
+        // what follows the last character is not seen, so that it stands at the edge
+        assertThat(end(last) - 0.1 * em).isCloseTo(200 * MM, within(1e-6));
+    }
+
+    @Test
+    void justified_words_are_divided_and_spaces_stay_within_their_limits() {
+        String text =
+                "The observatory stands where the telescopes of the constellation society were "
+                        + "brought together, and observations of extraordinary faintness became "
+                        + "possible throughout the magnificent winters of the marshes.";
+        Look look =
+                BODY.withAlignment(Look.Alignment.JUSTIFIED)
+                        .withSetting(
+                                new TextSetting(
+                                        Length.ZERO,
+                                        Length.ZERO,
+                                        Length.ZERO,
+                                        Length.ZERO,
+                                        0,
+                                        Optional.of(Language.ENGLISH_BRITISH),
+                                        new TextSetting.WordSpaces(80, 150)));
+        double em = BODY.size().points();
+        double space = width(" ") / 1000 * em;
+        List<Segment> lines = set(frame("f", 0, 0, 62, 100, BODY, text), look).segments();
+        assertThat(lines).anyMatch(line -> line.text().endsWith("\u00ad"));
+        assertThat(lines.stream().map(Segment::text).collect(Collectors.joining(" ")))
+                .satisfies(read ->
+                        assertThat(read.replace("\u00ad ", "").replaceAll(" +", " "))
+                                .isEqualTo(text));
+        for (Segment line : lines.subList(0, lines.size() - 1)) {
+            assertThat(end(line)).isCloseTo(62 * MM, within(1e-6));
+            for (int i = 0; i + 1 < line.glyphs().size(); i++) {
+                if (line.glyphs().get(i).text().equals(" ")) {
+                    double wide = line.glyphs().get(i + 1).x() - line.glyphs().get(i).x();
+                    assertThat(wide).isBetween(0.75 * space, 1.55 * space);
+                }
+            }
+        }
+    }
+
+    @Test
+    void settings_that_are_not_possible_are_refused() {
+        assertThatThrownBy(() -> setting(-1, 0, 0, 0, 0)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> setting(0, -5, 4, 0, 0))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("would hang");
+        assertThatThrownBy(() -> setting(0, 0, 0, 0, 2000)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> new TextSetting.WordSpaces(40, 150)).isInstanceOf(Refused.class);
+        // indents wider than the frame: one character to a line, and nothing is lost
+        Look look = BODY.withSetting(setting(0, 0, 60, 60, 0));
+        SetText set = set(frame("f", 0, 0, 90, 1000, BODY, "Dusk"), look);
+        assertThat(set.segments()).hasSize(4);
     }
 }

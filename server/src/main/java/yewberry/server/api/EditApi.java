@@ -54,8 +54,9 @@ class EditApi {
     /**
      * @param page whose spread is to be drawn
      * @param viewing that it is drawn under
+     * @param ppi how fine what is mixed is painted, in pixels per inch; 144 where it is left out
      */
-    record PreviewRequest(Edit edit, UUID page, Viewing viewing) {}
+    record PreviewRequest(Edit edit, UUID page, Viewing viewing, Optional<Integer> ppi) {}
 
     @GetMapping
     PublicationView read(@PathVariable UUID id) {
@@ -157,7 +158,12 @@ class EditApi {
                         .toList();
         View view = open.view(after, request.viewing());
         return new Preview(
-                SvgPicture.spread(scenes, view, true, PictureAddresses.of(before, view)),
+                SvgPicture.spread(
+                        scenes,
+                        view,
+                        true,
+                        PictureAddresses.of(before, view),
+                        request.ppi().orElse(SvgPicture.USUAL_PPI)),
                 findings,
                 open.pagesTouched(before, after));
     }

@@ -112,12 +112,16 @@ class PageApi {
         return SpreadView.of(index, scenes(open, publication, index), publication);
     }
 
+    /**
+     * @param ppi how fine what is mixed is painted, in pixels per inch, 18 to 288
+     */
     @GetMapping(path = "/spreads/{index}/picture", produces = "image/svg+xml")
     ResponseEntity<byte[]> spreadPicture(
             @PathVariable UUID id,
             @PathVariable int index,
             @RequestParam(defaultValue = "false") boolean guides,
-            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
+            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing,
+            @RequestParam(defaultValue = "" + SvgPicture.USUAL_PPI) int ppi) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
         View view = open.view(publication, viewing);
@@ -126,7 +130,8 @@ class PageApi {
                         scenes(open, publication, index),
                         view,
                         guides,
-                        PictureAddresses.of(publication, view)));
+                        PictureAddresses.of(publication, view),
+                        ppi));
     }
 
     @GetMapping(path = "/pages/{page}/picture", produces = "image/svg+xml")

@@ -18,6 +18,7 @@ import yewberry.core.publication.Destination;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Setup;
+import yewberry.core.publication.TextSetting;
 
 /**
  * What stands for a property that is left out: those that came later than the rest, so that what an
@@ -34,7 +35,9 @@ final class Defaults {
                             "blend", JSON.stringNode(BlendMode.NORMAL.name()),
                             "goesTo", goesTo(Background.GoesTo.BOTH)),
                     Look.class,
-                    Map.of("overprint", JSON.stringNode(Look.Overprint.BLACK.name())),
+                    Map.of(
+                            "overprint", JSON.stringNode(Look.Overprint.BLACK.name()),
+                            "setting", setting(TextSetting.USUAL)),
                     Setup.class,
                     Map.of(
                             "checks", checks(PressChecks.USUAL),
@@ -50,6 +53,20 @@ final class Defaults {
                 .put("smallTypeInks", checks.smallTypeInks())
                 .put("reversedInks", checks.reversedInks())
                 .put("plainBlack", checks.plainBlack());
+    }
+
+    private static JsonNode setting(TextSetting setting) {
+        return JSON.objectNode()
+                .put("after", setting.after().toString())
+                .put("first", setting.first().toString())
+                .put("left", setting.left().toString())
+                .put("right", setting.right().toString())
+                .put("tracking", setting.tracking())
+                .set(
+                        "spaces",
+                        JSON.objectNode()
+                                .put("least", setting.spaces().least())
+                                .put("most", setting.spaces().most()));
     }
 
     private Defaults() {}

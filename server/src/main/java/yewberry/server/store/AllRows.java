@@ -19,7 +19,7 @@ import yewberry.server.store.db.tables.records.PublicationRecord;
 class AllRows {
     private final Columns columns;
     private final SwatchRows swatches;
-    private final LookRows looks = new LookRows();
+    private final LookRows looks;
     private final AssetRows assets;
     private final RecipeRows recipes;
     private final ParentRows parents = new ParentRows();
@@ -30,6 +30,7 @@ class AllRows {
     AllRows(Columns columns) {
         this.columns = columns;
         this.swatches = new SwatchRows(columns);
+        this.looks = new LookRows(columns);
         this.assets = new AssetRows(columns);
         this.recipes = new RecipeRows(columns);
         this.pages = new PageRows(columns);

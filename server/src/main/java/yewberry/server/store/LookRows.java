@@ -10,13 +10,17 @@ import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.TextSetting;
 import yewberry.core.publication.Tinted;
 import yewberry.server.store.db.tables.records.LookRecord;
 
 /** Looks as rows. */
 final class LookRows extends Rows<Look, LookRecord> {
-    LookRows() {
+    private final Columns columns;
+
+    LookRows(Columns columns) {
         super(Look.class, LOOK, LOOK.PUBLICATION, LOOK.ID, LOOK.POSITION);
+        this.columns = columns;
     }
 
     @Override
@@ -36,6 +40,7 @@ final class LookRows extends Rows<Look, LookRecord> {
         row.setOverprint(look.overprint().name());
         row.setSwatch(look.color().swatch());
         row.setTint(look.color().tint());
+        row.setSetting(columns.write(look.setting(), TextSetting.class));
         row.setNext(look.next().orElse(null));
     }
 
@@ -53,6 +58,9 @@ final class LookRows extends Rows<Look, LookRecord> {
                                 Look.Alignment.valueOf(row.getAlignment()),
                                 new Tinted(row.getSwatch(), row.getTint()),
                                 Look.Overprint.valueOf(row.getOverprint()),
+                                Optional.ofNullable(row.getSetting())
+                                        .map(setting -> columns.read(setting, TextSetting.class))
+                                        .orElse(TextSetting.USUAL),
                                 Optional.ofNullable(row.getNext())))
                 .toList();
     }

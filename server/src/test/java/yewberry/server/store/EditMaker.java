@@ -31,6 +31,7 @@ import yewberry.core.publication.Carrier;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -45,6 +46,7 @@ import yewberry.core.publication.SeeThrough;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.TextSetting;
 import yewberry.core.publication.Tinted;
 
 /**
@@ -297,6 +299,14 @@ final class EditMaker {
                 any(List.of(Look.Alignment.values())),
                 tinted(),
                 any(List.of(Look.Overprint.values())),
+                new TextSetting(
+                        Length.mm(upTo(4)),
+                        Length.mm(upTo(9)),
+                        Length.mm(upTo(9)),
+                        Length.pt(upTo(9)),
+                        upTo(300) - 100,
+                        maybe(any(List.of(Language.values()))),
+                        new TextSetting.WordSpaces(50 + upTo(51), 100 + upTo(200))),
                 maybe(look()));
     }
 

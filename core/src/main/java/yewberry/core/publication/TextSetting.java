@@ -1,0 +1,81 @@
+package yewberry.core.publication;
+
+import java.util.Optional;
+import yewberry.core.Refused;
+import yewberry.core.color.Numbers;
+
+/**
+ * How the lines of a paragraph are set.
+ *
+ * @param after space below a paragraph, on top of the space above the next
+ * @param first how far the first line is indented; below zero it hangs out
+ * @param left how far all lines are indented at the left
+ * @param right how far all lines are indented at the right
+ * @param tracking between characters, in thousandths of the type size; other than zero, there are
+ *     no ligatures
+ * @param hyphenation the language whose rules words are divided by; nothing divides none but at
+ *     soft hyphens
+ * @param spaces how wide justified lines may make a space, in percent of the face's own
+ * @throws Refused if a measure is out of range
+ */
+public record TextSetting(
+        Length after,
+        Length first,
+        Length left,
+        Length right,
+        double tracking,
+        Optional<Language> hyphenation,
+        WordSpaces spaces) {
+    public static final TextSetting USUAL =
+            new TextSetting(
+                    Length.ZERO,
+                    Length.ZERO,
+                    Length.ZERO,
+                    Length.ZERO,
+                    0,
+                    Optional.empty(),
+                    WordSpaces.USUAL);
+
+    /**
+     * In percent of the face's own space.
+     *
+     * @param least what a line is closed up to
+     * @param most beyond what a line counts as loose
+     * @throws Refused if they are not within 50 to 100 and 100 to 500
+     */
+    public record WordSpaces(double least, double most) {
+        /** Common practice, no source. */
+        public static final WordSpaces USUAL = new WordSpaces(80, 150);
+
+        public WordSpaces {
+            if (!(least >= 50 && least <= 100 && most >= 100 && most <= 500)) {
+                throw new Refused(
+                        "Word spaces from %s %% to %s %% are not possible; choose from 50 to 100, and from 100 to 500."
+                                .formatted(Numbers.plain(least), Numbers.plain(most)));
+            }
+        }
+    }
+
+    public TextSetting {
+        notNegative("Space below a paragraph", after);
+        notNegative("An indent at the left", left);
+        notNegative("An indent at the right", right);
+        if (left.points() + first.points() < 0) {
+            throw new Refused(
+                    "The first line would hang %s out of its frame; indent all lines by as much at the left."
+                            .formatted(first.inWords()));
+        }
+        if (!(tracking >= -200 && tracking <= 1000)) {
+            throw new Refused(
+                    "Tracking of %s is not possible; choose from -200 to 1000 thousandths of the type size."
+                            .formatted(Numbers.plain(tracking)));
+        }
+    }
+
+    private static void notNegative(String what, Length length) {
+        if (length.value() < 0) {
+            throw new Refused(
+                    "%s of %s is negative; use 0 mm or more.".formatted(what, length.inWords()));
+        }
+    }
+}

@@ -1,0 +1,78 @@
+import type { Look } from "../api/types";
+import { Choice } from "../ui/Choice";
+import { Row } from "../ui/Field";
+import { LengthField } from "../ui/LengthField";
+import { NumberField } from "../ui/NumberField";
+
+type Setting = Look["setting"];
+
+const none = "NONE";
+
+const languages = [
+  { id: none, label: "None" },
+  { id: "ENGLISH_BRITISH", label: "English (British)" },
+  { id: "ENGLISH_AMERICAN", label: "English (American)" },
+  { id: "GERMAN", label: "German" },
+  { id: "FRENCH", label: "French" },
+  { id: "SPANISH", label: "Spanish" },
+  { id: "ITALIAN", label: "Italian" },
+  { id: "DUTCH", label: "Dutch" },
+] as const;
+
+/** How the lines of a look's paragraphs are set. */
+export function SettingFields({
+  look,
+  onChange,
+}: {
+  look: Look;
+  onChange: (setting: Setting) => Promise<boolean>;
+}) {
+  const { setting } = look;
+  const { hyphenation, ...others } = setting;
+  const change = (changed: Partial<Setting>) => onChange({ ...setting, ...changed });
+  const length = (label: string, key: "after" | "first" | "left" | "right") => (
+    <LengthField
+      label={label}
+      unit="PT"
+      of={look.size}
+      value={setting[key]}
+      onCommit={(value) => change({ [key]: value })}
+    />
+  );
+  return (
+    <Row>
+      {length("Space below", "after")}
+      {length("Indent first line", "first")}
+      {length("Indent left", "left")}
+      {length("Indent right", "right")}
+      <NumberField
+        label="Tracking, ‰ of the size"
+        value={setting.tracking}
+        onCommit={(tracking) => change({ tracking })}
+      />
+      <Choice
+        label="Hyphenation"
+        value={hyphenation ?? none}
+        options={[...languages]}
+        onChange={(id) => {
+          const language = languages.find((each) => each.id === id)?.id ?? none;
+          void onChange(language === none ? others : { ...others, hyphenation: language });
+        }}
+      />
+      {look.alignment === "JUSTIFIED" && (
+        <>
+          <NumberField
+            label="Word spaces from %"
+            value={setting.spaces.least}
+            onCommit={(least) => change({ spaces: { ...setting.spaces, least } })}
+          />
+          <NumberField
+            label="Word spaces to %"
+            value={setting.spaces.most}
+            onCommit={(most) => change({ spaces: { ...setting.spaces, most } })}
+          />
+        </>
+      )}
+    </Row>
+  );
+}
