@@ -8,7 +8,7 @@ import type { Look, LookEntry, Publication } from "../api/types";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { SwatchChoice } from "../scope/SwatchChoice";
-import { Field, Row, Stack } from "../ui/Field";
+import { Field, Row, Stack, Wide } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { TintField } from "../ui/TintField";
 import { RemoveDialog } from "../ui/RemoveDialog";
@@ -110,23 +110,27 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
             options={alignments}
             onChange={(id) => change({ alignment: id as Look["alignment"] })}
           />
-          <Choice
-            label="Overprints"
-            value={look.overprint}
-            options={overprints}
-            onChange={(id) => change({ overprint: id as Look["overprint"] })}
-          />
-          <Choice
-            label="Next paragraph"
-            value={look.next ?? look.id}
-            options={[
-              { id: look.id, label: "The same look" },
-              ...publication.looks
-                .filter((other) => other.look.id !== look.id)
-                .map((other) => ({ id: other.look.id, label: other.look.name })),
-            ]}
-            onChange={(next) => change({ next })}
-          />
+          <Wide>
+            <Choice
+              label="Overprints"
+              value={look.overprint}
+              options={overprints}
+              onChange={(id) => change({ overprint: id as Look["overprint"] })}
+            />
+          </Wide>
+          <Wide>
+            <Choice
+              label="Next paragraph"
+              value={look.next ?? look.id}
+              options={[
+                { id: look.id, label: "The same look" },
+                ...publication.looks
+                  .filter((other) => other.look.id !== look.id)
+                  .map((other) => ({ id: other.look.id, label: other.look.name })),
+              ]}
+              onChange={(next) => change({ next })}
+            />
+          </Wide>
         </Row>
         <Fold head={<Name>Lines and spaces</Name>}>
           <SettingFields look={look} onChange={(setting) => change({ setting })} />

@@ -1,6 +1,6 @@
 import type { Look } from "../api/types";
 import { Choice } from "../ui/Choice";
-import { Row } from "../ui/Field";
+import { Row, Wide } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { NumberField } from "../ui/NumberField";
 
@@ -46,19 +46,21 @@ export function SettingFields({
       {length("Indent left", "left")}
       {length("Indent right", "right")}
       <NumberField
-        label="Tracking, ‰ of the size"
+        label="Tracking ‰"
         value={setting.tracking}
         onCommit={(tracking) => change({ tracking })}
       />
-      <Choice
-        label="Hyphenation"
-        value={hyphenation ?? none}
-        options={[...languages]}
-        onChange={(id) => {
-          const language = languages.find((each) => each.id === id)?.id ?? none;
-          void onChange(language === none ? others : { ...others, hyphenation: language });
-        }}
-      />
+      <Wide>
+        <Choice
+          label="Hyphenation"
+          value={hyphenation ?? none}
+          options={[...languages]}
+          onChange={(id) => {
+            const language = languages.find((each) => each.id === id)?.id ?? none;
+            void onChange(language === none ? others : { ...others, hyphenation: language });
+          }}
+        />
+      </Wide>
       {look.alignment === "JUSTIFIED" && (
         <>
           <NumberField

@@ -76,6 +76,7 @@ const titles: Record<string, string> = {
   contrast: "Too little contrast",
   "text-overflow": "Text does not fit its frame",
   "missing-characters": "Characters missing from the font",
+  "loose-line": "Loose justified line",
   "stock-not-printed": "Only simulated",
   "too-much-ink": "Too much ink",
   "small-type-inks": "Small type in several inks",

@@ -160,6 +160,11 @@ export function DraftField({
   );
 }
 
+/** All of a row. */
+export const Wide = styled.div`
+  grid-column: 1 / -1;
+`;
+
 export const Row = styled.div<{ $columns?: string }>`
   display: grid;
   grid-template-columns: ${({ $columns }) => $columns ?? "repeat(2, minmax(0, 1fr))"};

@@ -18,6 +18,7 @@ public sealed interface Finding
                 Finding.TextOverflow,
                 Finding.StockNotPrinted,
                 Finding.MissingCharacters,
+                LooseLine,
                 AreaFinding,
                 PressFinding {
     UUID page();

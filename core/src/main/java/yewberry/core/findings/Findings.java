@@ -74,6 +74,7 @@ public final class Findings {
                 .map(overset -> new Finding.TextOverflow(scene.page(), overset))
                 .forEach(findings::add);
         for (Item.GlyphRun run : scene.text()) {
+            LooseLine.in(scene.page(), run).ifPresent(findings::add);
             String missing = run.missing();
             if (!missing.isEmpty()) {
                 findings.add(new Finding.MissingCharacters(scene.page(), run, missing));

@@ -57,6 +57,7 @@ public record Offer(String label, Edit edit) {
             case Finding.TextOverflow overflow -> List.of();
             case Finding.StockNotPrinted stock -> List.of();
             case Finding.MissingCharacters missing -> List.of();
+            case LooseLine loose -> List.of(ragged(loose.run().look()));
             case PictureFinding picture ->
                     PictureOffers.of(picture, background(publication, picture.fill().background()));
             case PressFinding.TooMuchInk heavy -> lessInk(heavy, publication, condition);
@@ -94,6 +95,12 @@ public record Offer(String label, Edit edit) {
                 new Offer(
                         "Set the look “%s” in %s".formatted(look.name(), checks.smallType()),
                         new LookEdit.ChangeLook(look.withSize(checks.smallType()))));
+    }
+
+    private static Offer ragged(Look look) {
+        return new Offer(
+                "Set the text of look “%s” ragged".formatted(look.name()),
+                new LookEdit.ChangeLook(look.withAlignment(Look.Alignment.LEFT)));
     }
 
     private static Offer overprint(Look look, Look.Overprint setting) {

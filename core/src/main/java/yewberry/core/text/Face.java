@@ -67,6 +67,11 @@ public final class Face {
         }
     }
 
+    /** How wide a space is. */
+    public double space() {
+        return shape(" ").width();
+    }
+
     /** From the baseline up to the top of the face, above zero. */
     public double ascent() {
         font();

@@ -83,7 +83,7 @@ final class LineBreaker {
     }
 
     private static double space(Face face, Look look) {
-        double units = face.shape(" ").width() + look.setting().tracking();
+        double units = face.space() + look.setting().tracking();
         return Math.max(1, units) * look.size().points() / Face.UNITS;
     }
 

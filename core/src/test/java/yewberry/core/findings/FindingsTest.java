@@ -20,6 +20,7 @@ import yewberry.core.color.Lab;
 import yewberry.core.color.PressCondition;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
+import yewberry.core.edit.LookEdit;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
@@ -170,6 +171,53 @@ class FindingsTest {
 
     private static Setup twoInks() {
         return Sample.a5().withChecks(new PressChecks(Length.pt(9), 1, 2, 1000));
+    }
+
+    /** Two long words in a narrow column: their one space takes all that is left. */
+    @Test
+    void a_justified_line_that_is_loose_is_told_with_how_loose_and_set_ragged() {
+        Look justified = BODY.withAlignment(Look.Alignment.JUSTIFIED);
+        Layer layer =
+                new Layer(
+                        List.of(),
+                        List.of(
+                                Sample.frame(
+                                        "f",
+                                        20,
+                                        20,
+                                        48,
+                                        60,
+                                        BODY,
+                                        "Observations of extraordinarily distant constellations")));
+        Publication publication =
+                Editing.edit(Sample.withPage(layer), new LookEdit.ChangeLook(justified))
+                        .publication();
+        Composer composer = new Composer(PressCondition.coated());
+        List<LooseLine> loose = loose(composer.compose(publication, 0));
+        assertThat(loose)
+                .singleElement()
+                .satisfies(finding -> {
+                    assertThat(finding.percent()).isGreaterThan(155);
+                    assertThat(finding.text()).contains(" ");
+                    assertThat(finding.message())
+                            .contains(Math.round(finding.percent()) + " %")
+                            .contains("150 %");
+                });
+        Offer offer = Offer.of(loose.getFirst(), publication, PressCondition.coated()).getFirst();
+        Publication mended = Editing.edit(publication, offer.edit()).publication();
+        assertThat(loose(composer.compose(mended, 0))).isEmpty();
+    }
+
+    private static List<LooseLine> loose(PageScene scene) {
+        return Findings.of(
+                        scene,
+                        new Legibility(PressCondition.coated(), Level.AA, Destination.PAPER),
+                        Sample.a5(),
+                        PressCondition.coated())
+                .stream()
+                .filter(LooseLine.class::isInstance)
+                .map(LooseLine.class::cast)
+                .toList();
     }
 
     @Test

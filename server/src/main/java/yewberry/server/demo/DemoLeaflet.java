@@ -16,6 +16,7 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -30,6 +31,7 @@ import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.TextSetting;
 import yewberry.core.publication.Tinted;
 
 /**
@@ -46,7 +48,17 @@ final class DemoLeaflet {
     private static final Swatch LANTERN =
             new Swatch(id("lantern"), "Lantern", new Definition.SpotInk(new Cmyk(0, 48, 92, 0)));
     private static final Look TITLE = look("Title", "Fraunces", 700, 30, 33);
-    private static final Look TEXT = look("Text", "Source Sans 3", 400, 11, 15);
+    private static final Look TEXT =
+            look("Text", "Source Sans 3", 400, 11, 15)
+                    .withSetting(
+                            new TextSetting(
+                                    Length.ZERO,
+                                    Length.ZERO,
+                                    Length.ZERO,
+                                    Length.ZERO,
+                                    0,
+                                    Optional.of(Language.ENGLISH_BRITISH),
+                                    TextSetting.WordSpaces.USUAL));
 
     private DemoLeaflet() {}
 

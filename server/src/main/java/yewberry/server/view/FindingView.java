@@ -7,6 +7,7 @@ import java.util.UUID;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.PressCondition;
 import yewberry.core.findings.Finding;
+import yewberry.core.findings.LooseLine;
 import yewberry.core.findings.Offer;
 import yewberry.core.findings.PictureFinding;
 import yewberry.core.findings.PressFinding;
@@ -82,6 +83,7 @@ public record FindingView(
             case Finding.TextOverflow it -> "text-overflow";
             case Finding.StockNotPrinted it -> "stock-not-printed";
             case Finding.MissingCharacters it -> "missing-characters";
+            case LooseLine it -> "loose-line";
             case PictureFinding.Unreadable it -> "picture-unreadable";
             case PictureFinding.TooCoarse it -> "picture-too-coarse";
             case PictureFinding.Boxed it -> "picture-boxed";
@@ -106,6 +108,7 @@ public record FindingView(
         return switch (finding) {
             case Finding.TooLittleContrast it -> Optional.of(it.contrast().run());
             case Finding.MissingCharacters it -> Optional.of(it.run());
+            case LooseLine it -> Optional.of(it.run());
             case PressFinding.OfText it -> Optional.of(it.run());
             case PressFinding.TooMuchInk it ->
                     it.place().item() instanceof Item.GlyphRun run
