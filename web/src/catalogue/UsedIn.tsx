@@ -18,8 +18,11 @@ const Where = styled(Quiet)`
 export function UsedIn({ publication, id }: { publication: Publication; id: string }) {
   const uses = useUses(publication, [id]);
   const [used] = uses.data ?? [];
-  if (!used || used.names.length + used.pages.length === 0) {
+  if (!used) {
     return null;
+  }
+  if (used.names.length + used.pages.length === 0) {
+    return <Quiet as="p">Not used yet</Quiet>;
   }
   return (
     <Where as="p">

@@ -1,4 +1,5 @@
-import { useState } from "react";
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { useLayoutEffect, useMemo, useRef, useState, type RefObject } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
 import { useFindings, useSteps } from "../api/queries";
@@ -22,6 +23,19 @@ const PageGroup = styled.section`
     padding: ${theme.space.one} ${theme.space.two};
     border-bottom: 1px solid ${theme.color.rule};
   }
+`;
+
+const Pages = styled.div`
+  position: relative;
+  flex: none;
+`;
+
+const Place = styled.div`
+  position: absolute;
+  top: 0;
+  left: 0;
+  width: 100%;
+  padding-bottom: ${theme.space.two};
 `;
 
 const Row = styled.li`
@@ -99,6 +113,7 @@ export function Findings() {
   const { publication } = useOpened();
   const findings = useFindings(publication);
   const [kind, setKind] = useState("all");
+  const main = useRef<HTMLElement>(null);
 
   if (findings.isPending) {
     return (
@@ -121,10 +136,9 @@ export function Findings() {
   const all = findings.data.findings;
   const shown = all.filter((finding) => kind === "all" || finding.kind === kind);
   const kinds = [...new Set(all.map((finding) => finding.kind))];
-  const pages = [...new Set(shown.map((finding) => finding.page))];
 
   return (
-    <Main>
+    <Main ref={main}>
       <Inner>
         <Head>
           <h1>Findings</h1>
@@ -150,20 +164,79 @@ export function Findings() {
               ? `Nothing found. Every run of text was held against what is really behind it, at WCAG 2.2 ${findings.data.level}.`
               : `${counted(all.length, "finding", "findings")} on ${counted(new Set(all.map((each) => each.page)).size, "page", "pages")}. Text is held to WCAG 2.2 ${findings.data.level}, seen as designed: where there is no fill, the stock counts as white.`}
         </p>
-        {pages.map((page) => (
-          <PageGroup key={page} aria-label={`Page ${page}`}>
-            <h2>Page {page}</h2>
-            <ul>
-              {shown
-                .filter((finding) => finding.page === page)
-                .map((finding, index) => (
-                  <One key={index} publication={publication} finding={finding} />
-                ))}
-            </ul>
-          </PageGroup>
-        ))}
+        <ByPage publication={publication} findings={shown} scroller={main} />
       </Inner>
     </Main>
+  );
+}
+
+/** About so high is a finding, and what stands around those of a page, in pixels. */
+const FINDING = 170;
+const AROUND = 60;
+
+/** So many pages beyond what is seen are there already. */
+const AHEAD = 6;
+
+/** Pages in their order, each with what was found on it. */
+function byPage(findings: Finding[]): [number, Finding[]][] {
+  const pages = new Map<number, Finding[]>();
+  for (const finding of findings) {
+    const found = pages.get(finding.page);
+    if (found) {
+      found.push(finding);
+    } else {
+      pages.set(finding.page, [finding]);
+    }
+  }
+  return [...pages];
+}
+
+/** Only the pages that are near to what is seen are drawn. */
+function ByPage({
+  publication,
+  findings,
+  scroller,
+}: {
+  publication: Publication;
+  findings: Finding[];
+  scroller: RefObject<HTMLElement | null>;
+}) {
+  const pages = useMemo(() => byPage(findings), [findings]);
+  const list = useRef<HTMLDivElement>(null);
+  const [above, setAbove] = useState(0);
+  useLayoutEffect(() => setAbove(list.current?.offsetTop ?? 0), [findings]);
+  // eslint-disable-next-line react-hooks/incompatible-library -- nothing of it is memoized here
+  const virtual = useVirtualizer({
+    count: pages.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: (index) => AROUND + FINDING * (pages[index]?.[1].length ?? 0),
+    getItemKey: (index) => pages[index]?.[0] ?? index,
+    scrollMargin: above,
+    overscan: AHEAD,
+  });
+  return (
+    <Pages ref={list} style={{ height: virtual.getTotalSize() }}>
+      {virtual.getVirtualItems().map(({ key, index, start }) => {
+        const [page, found] = pages[index] ?? [0, []];
+        return (
+          <Place
+            key={key}
+            data-index={index}
+            ref={virtual.measureElement}
+            style={{ transform: `translateY(${start - above}px)` }}
+          >
+            <PageGroup aria-label={`Page ${page}`}>
+              <h2>Page {page}</h2>
+              <ul>
+                {found.map((finding, at) => (
+                  <One key={at} publication={publication} finding={finding} />
+                ))}
+              </ul>
+            </PageGroup>
+          </Place>
+        );
+      })}
+    </Pages>
   );
 }
 
