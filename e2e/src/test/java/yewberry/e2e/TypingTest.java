@@ -179,6 +179,31 @@ class TypingTest {
     }
 
     @Test
+    void how_lines_are_set_is_typed_in_a_row_and_the_text_follows(Browser.Window window) {
+        Page page = open(window, "?page=5");
+        swatch(page, "^Body Source Serif").click();
+        page.getByText("Lines and spaces").click();
+        Locator catalogue =
+                page.getByRole(
+                        AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Catalogue"));
+        Locator spread = page.getByRole(AriaRole.APPLICATION);
+        String drawn = spread.innerHTML();
+        long before = revision(page);
+        List<String> labels =
+                List.of(
+                        "Space below",
+                        "Indent first line",
+                        "Indent left",
+                        "Indent right",
+                        "Tracking ‰");
+        type(page, field(catalogue, "Space below"), 1, List.of("3", "9", "12", "6", "20"));
+        awaitSteps(page, before, 5);
+        check(catalogue, labels, List.of("3 pt", "9 pt", "12 pt", "6 pt", "20"));
+        page.waitForCondition(() -> !spread.innerHTML().equals(drawn));
+        Browser.undoAll(page);
+    }
+
+    @Test
     void lengths_are_worked_out_and_what_is_none_stays_to_be_mended(Browser.Window window) {
         Page page = open(window, "?page=2");
         page.getByLabel("Setup of Season guide").click();
