@@ -64,12 +64,12 @@ export function SettingFields({
       {look.alignment === "JUSTIFIED" && (
         <>
           <NumberField
-            label="Word spaces from %"
+            label="Spaces from %"
             value={setting.spaces.least}
             onCommit={(least) => change({ spaces: { ...setting.spaces, least } })}
           />
           <NumberField
-            label="Word spaces to %"
+            label="Spaces to %"
             value={setting.spaces.most}
             onCommit={(most) => change({ spaces: { ...setting.spaces, most } })}
           />
