@@ -1,3 +1,4 @@
+import { useOptions } from "../api/queries";
 import type { Look } from "../api/types";
 import { Choice } from "../ui/Choice";
 import { Row, Wide } from "../ui/Field";
@@ -8,17 +9,6 @@ type Setting = Look["setting"];
 
 const none = "NONE";
 
-const languages = [
-  { id: none, label: "None" },
-  { id: "ENGLISH_BRITISH", label: "English (British)" },
-  { id: "ENGLISH_AMERICAN", label: "English (American)" },
-  { id: "GERMAN", label: "German" },
-  { id: "FRENCH", label: "French" },
-  { id: "SPANISH", label: "Spanish" },
-  { id: "ITALIAN", label: "Italian" },
-  { id: "DUTCH", label: "Dutch" },
-] as const;
-
 /** How the lines of a look's paragraphs are set. */
 export function SettingFields({
   look,
@@ -28,6 +18,7 @@ export function SettingFields({
   onChange: (setting: Setting) => Promise<boolean>;
 }) {
   const { setting } = look;
+  const languages = useOptions().data?.languages ?? [];
   const { hyphenation, ...others } = setting;
   const change = (changed: Partial<Setting>) => onChange({ ...setting, ...changed });
   const length = (label: string, key: "after" | "first" | "left" | "right") => (
@@ -54,10 +45,13 @@ export function SettingFields({
         <Choice
           label="Hyphenation"
           value={hyphenation ?? none}
-          options={[...languages]}
+          options={[
+            { id: none, label: "None" },
+            ...languages.map(({ id, name }) => ({ id, label: name })),
+          ]}
           onChange={(id) => {
-            const language = languages.find((each) => each.id === id)?.id ?? none;
-            void onChange(language === none ? others : { ...others, hyphenation: language });
+            const language = languages.find((each) => each.id === id)?.id;
+            void onChange(language ? { ...others, hyphenation: language } : others);
           }}
         />
       </Wide>

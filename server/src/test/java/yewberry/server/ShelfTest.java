@@ -2,15 +2,18 @@ package yewberry.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.http.HttpRequest;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Random;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -87,6 +90,24 @@ class ShelfTest {
                 .contains("is not possible; choose from 10 mm");
         assertThat(begin("Broken.pdf", new byte[] {'%', 'P', 'D', 'F'}).status()).isEqualTo(422);
         assertThat(client.get("/api/publications").json()).hasSize(before);
+    }
+
+    @Test
+    void a_pdf_may_be_as_large_as_any_file_that_is_placed() throws IOException {
+        byte[] noise = new byte[3_000_000];
+        new Random(1).nextBytes(noise);
+        byte[] large;
+        try (PDDocument document = new PDDocument();
+                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            document.addPage(new PDPage(PDRectangle.A5));
+            PDStream unused = new PDStream(document, new ByteArrayInputStream(noise));
+            document.getDocumentCatalog().getCOSObject().setItem("Unused", unused);
+            document.save(out);
+            large = out.toByteArray();
+        }
+        assertThat(large.length).isGreaterThan(2_900_000);
+        Client.Answer answer = begin("Large.pdf", large);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(201);
     }
 
     @Test

@@ -72,6 +72,10 @@ public record TextSetting(
         }
     }
 
+    public TextSetting withHyphenation(Optional<Language> changed) {
+        return new TextSetting(after, first, left, right, tracking, changed, spaces);
+    }
+
     private static void notNegative(String what, Length length) {
         if (length.value() < 0) {
             throw new Refused(

@@ -51,13 +51,32 @@ final class Breaks {
                 to++;
             }
             String word = text.substring(from, to);
-            if (word.indexOf(Characters.SOFT_HYPHEN) < 0) {
+            if (word.indexOf(Characters.SOFT_HYPHEN) < 0 && !isInAddress(text, from, to)) {
                 for (int point : by.points(word)) {
                     breaks.put(from + point, new Break(from + point, true, false));
                 }
             }
             from = Math.max(to, from + 1);
         }
+    }
+
+    /**
+     * Whether a word is part of an address, such as example.org/night: a hyphen would change it.
+     */
+    private static boolean isInAddress(String text, int from, int to) {
+        boolean goesOn =
+                to + 1 < text.length()
+                        && joins(text.charAt(to))
+                        && Character.isLetterOrDigit(text.charAt(to + 1));
+        boolean wentOn =
+                from > 1
+                        && joins(text.charAt(from - 1))
+                        && !Character.isWhitespace(text.charAt(from - 2));
+        return goesOn || wentOn;
+    }
+
+    private static boolean joins(char c) {
+        return c == '.' || c == '/' || c == '@' || c == ':' || c == '_';
     }
 
     private static boolean isInWord(char c) {

@@ -31,6 +31,13 @@ final class Characters {
         return Character.isWhitespace(c) || isLineEnd(c) || isIgnorable(c) && c != SOFT_HYPHEN;
     }
 
+    /**
+     * Whether it is wider or narrower in justified lines: a space, also one that does not break.
+     */
+    static boolean isWordSpace(char c) {
+        return c == ' ' || c == '\u00a0';
+    }
+
     /** What is drawn of a stretch of text. */
     static String shown(String text) {
         StringBuilder shown = new StringBuilder(text.length());

@@ -139,7 +139,7 @@ final class LineBreaker {
     private static int[] spacesUpTo(String text) {
         int[] spaces = new int[text.length() + 1];
         for (int i = 0; i < text.length(); i++) {
-            spaces[i + 1] = spaces[i] + (text.charAt(i) == ' ' ? 1 : 0);
+            spaces[i + 1] = spaces[i] + (Characters.isWordSpace(text.charAt(i)) ? 1 : 0);
         }
         return spaces;
     }

@@ -36,5 +36,10 @@ public record Segment(
      * @param x origin in points from the beginning of the segment
      * @param y in points below the baseline
      */
-    public record Glyph(int id, String text, double x, double y) {}
+    public record Glyph(int id, String text, double x, double y) {
+        /** Whether it is wider or narrower in justified lines. */
+        public boolean isWordSpace() {
+            return text.length() == 1 && Characters.isWordSpace(text.charAt(0));
+        }
+    }
 }

@@ -110,7 +110,7 @@ public final class Typesetter {
         long spaces =
                 pieces.stream()
                         .flatMap(piece -> piece.glyphs().stream())
-                        .filter(glyph -> glyph.text().equals(" "))
+                        .filter(Segment.Glyph::isWordSpace)
                         .count();
         boolean stretched =
                 look.alignment() == Look.Alignment.JUSTIFIED
@@ -148,7 +148,7 @@ public final class Typesetter {
                             glyph.text(),
                             glyph.x() * scale + stretch,
                             glyph.y() * scale));
-            stretch += glyph.text().equals(" ") ? perSpace : 0;
+            stretch += glyph.isWordSpace() ? perSpace : 0;
         }
         return new Segment(
                 paragraph,

@@ -377,15 +377,7 @@ class TypesetterTest {
     private static List<Segment> justified(Optional<Language> hyphenation) {
         Look look =
                 BODY.withAlignment(Look.Alignment.JUSTIFIED)
-                        .withSetting(
-                                new TextSetting(
-                                        Length.ZERO,
-                                        Length.ZERO,
-                                        Length.ZERO,
-                                        Length.ZERO,
-                                        0,
-                                        hyphenation,
-                                        TextSetting.WordSpaces.USUAL));
+                        .withSetting(TextSetting.USUAL.withHyphenation(hyphenation));
         return set(frame("f", 0, 0, 62, 100, BODY, LONG_WORDS), look).segments();
     }
 
@@ -435,5 +427,29 @@ class TypesetterTest {
         Look look = BODY.withSetting(setting(0, 0, 60, 60, 0));
         SetText set = set(frame("f", 0, 0, 90, 1000, BODY, "Dusk"), look);
         assertThat(set.segments()).hasSize(4);
+    }
+
+    @Test
+    void an_address_is_not_divided_and_a_space_that_does_not_break_is_stretched() {
+        Optional<Language> british = Optional.of(Language.ENGLISH_BRITISH);
+        String text =
+                "Write to observatory.example/telescopes or constellation@observatory.example.";
+        assertThat(Breaks.of(text, british)).noneMatch(Breaks.Break::hyphenated);
+        assertThat(Breaks.of("The observatory. Telescopes: magnificent.", british))
+                .filteredOn(Breaks.Break::hyphenated)
+                .hasSizeGreaterThan(4);
+        Look look = look(Look.Alignment.JUSTIFIED);
+        Segment line =
+                set(frame("f", 0, 0, 40, 100, BODY, "Nine\u00a0inches wide andlonger"), look)
+                        .segments()
+                        .getFirst();
+        List<Double> widths = new ArrayList<>();
+        for (int i = 0; i + 1 < line.glyphs().size(); i++) {
+            if (line.glyphs().get(i).isWordSpace()) {
+                widths.add(line.glyphs().get(i + 1).x() - line.glyphs().get(i).x());
+            }
+        }
+        assertThat(widths).hasSize(2);
+        assertThat(widths.getFirst()).isCloseTo(widths.getLast(), within(0.2));
     }
 }

@@ -24,7 +24,6 @@ import yewberry.core.publication.Destination;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Setup;
-import yewberry.core.text.FontLibrary;
 import yewberry.server.demo.DemoData;
 import yewberry.server.jobs.Jobs;
 import yewberry.server.publications.Beginning;
@@ -132,6 +131,6 @@ class ShelfApi {
 
     @GetMapping("/options")
     Options options() {
-        return new Options(PageSize.common(), FontLibrary.families());
+        return Options.all();
     }
 }

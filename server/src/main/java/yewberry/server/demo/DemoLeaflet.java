@@ -51,14 +51,8 @@ final class DemoLeaflet {
     private static final Look TEXT =
             look("Text", "Source Sans 3", 400, 11, 15)
                     .withSetting(
-                            new TextSetting(
-                                    Length.ZERO,
-                                    Length.ZERO,
-                                    Length.ZERO,
-                                    Length.ZERO,
-                                    0,
-                                    Optional.of(Language.ENGLISH_BRITISH),
-                                    TextSetting.WordSpaces.USUAL));
+                            TextSetting.USUAL.withHyphenation(
+                                    Optional.of(Language.ENGLISH_BRITISH)));
 
     private DemoLeaflet() {}
 

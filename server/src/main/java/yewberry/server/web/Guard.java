@@ -99,7 +99,7 @@ class Guard extends OncePerRequestFilter {
         }
         return path.endsWith("/recipes/imports")
                 ? RecipeFile.LARGEST
-                : path.endsWith("/pictures")
+                : path.endsWith("/pictures") || path.equals("/api/publications/documents")
                         ? PICTURE_LIMIT
                         : path.endsWith("/edits") ? EDIT_LIMIT : LIMIT;
     }
