@@ -80,6 +80,18 @@ class ShelfTest {
     }
 
     @Test
+    void a_slip_among_large_pages_has_room_for_its_margins() throws IOException {
+        PDRectangle slip = new PDRectangle(85, 600); // 30 mm wide
+        for (byte[] file : List.of(pdf(PDRectangle.A3, slip), pdf(slip, PDRectangle.A3))) {
+            Client.Answer answer = begin("Slips.pdf", file);
+            assertThat(answer.status()).as(answer.text()).isEqualTo(201);
+            String id = answer.json().path("id").asString();
+            assertThat(client.read(id).path("pages")).hasSize(2);
+            assertThat(client.findings(id, "").path("checked").asInt()).isEqualTo(2);
+        }
+    }
+
+    @Test
     void what_is_no_pdf_or_has_no_possible_size_begins_nothing() throws IOException {
         int before = client.get("/api/publications").json().size();
         String svg =

@@ -286,8 +286,8 @@ class LegibilityTest {
     }
 
     /**
-     * Two lines of 14 pt from 10 mm down; a band 14 mm deep ends within the first, which no colour
-     * survives at AAA.
+     * Two lines from 10 mm down; a band 12 mm deep ends within the first, which no colour survives
+     * at AAA.
      */
     @Test
     void a_band_that_ends_within_text_is_made_to_end_elsewhere() {

@@ -1,5 +1,6 @@
 package yewberry.server.publications;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -75,14 +76,14 @@ public final class Beginning {
                     "“%s” is not a PDF; begin with a size, and place it on a page."
                             .formatted(document.name()));
         }
-        PageSize first = size(leaves.getFirst());
-        Setup setup = Setup.of(first, false);
+        List<PageSize> sizes = leaves.stream().map(Beginning::size).toList();
+        PageSize first = sizes.getFirst();
+        Setup setup = Setup.of(smallest(sizes), false).withTrim(first);
         Publication empty = of(id, document.name(), setup, leaves.size(), ids);
         List<Page> pages =
                 IntStream.range(0, leaves.size())
                         .mapToObj(i -> {
-                            PageSize size = size(leaves.get(i));
-                            setup.withTrim(size); // refuses a page that has no room for margins
+                            PageSize size = sizes.get(i);
                             Background page = onAll(ids.get(), document.id(), i + 1, size);
                             return empty.pages()
                                     .get(i)
@@ -91,6 +92,14 @@ public final class Beginning {
                         })
                         .toList();
         return empty.withAssets(List.of(document)).withPages(pages);
+    }
+
+    /** As narrow as the narrowest and as low as the lowest: margins that fit there fit on all. */
+    private static PageSize smallest(List<PageSize> sizes) {
+        Comparator<Length> shorter = Comparator.comparingDouble(Length::points);
+        return new PageSize(
+                sizes.stream().map(PageSize::width).min(shorter).orElseThrow(),
+                sizes.stream().map(PageSize::height).min(shorter).orElseThrow());
     }
 
     /** To a hundredth of a millimetre. */
