@@ -42,6 +42,12 @@ public record BandMend(
     /** Between the text and where the band ends, in points. */
     private static final double CLEAR = Unit.MM.points();
 
+    /**
+     * A band on more pages is left as it is: all of them would be composed and judged for each
+     * place that it could end at, and who asks is waiting.
+     */
+    private static final int MOST_PAGES = 1000;
+
     /** Everything that one search goes by. */
     private record Search(
             UUID run,
@@ -56,7 +62,7 @@ public record BandMend(
 
     /**
      * The ways to mend a run so; none where it stands on no edge of a band. What would make other
-     * text fail is left out.
+     * text fail is left out, and so is a band on more than a thousand pages.
      *
      * @param swatch the id that a new swatch would get
      */
@@ -87,12 +93,14 @@ public record BandMend(
             if (!colored || shared.isEmpty() || fill.rect().contains(text)) {
                 continue;
             }
+            List<UUID> pages = pages(fill.background(), search.publication(), search.composer());
             band(fill, search.publication())
+                    .filter(background -> pages.size() <= MOST_PAGES)
                     .ifPresent(background -> {
                         Area.Band band = (Area.Band) background.area();
                         for (Length depth : depths(band, text, scene)) {
                             Area.Band now = new Area.Band(band.edge(), depth);
-                            ended(fill, background, band, now, contrast, search)
+                            ended(fill, background, now, pages, contrast, search)
                                     .ifPresent(mends::add);
                         }
                     });
@@ -144,20 +152,19 @@ public record BandMend(
     private static Optional<BandMend> ended(
             Item.AreaFill fill,
             Background background,
-            Area.Band was,
             Area.Band now,
+            List<UUID> pages,
             RunContrast contrast,
             Search search) {
         Edit moved =
                 new BackgroundEdit.ChangeBackground(
                         background.withArea(now), Optional.of(background));
-        List<UUID> pages = pages(background.id(), search.publication(), search.composer());
         return reached(moved, search)
                 .filter(each -> worse(pages, each.after(), search).isEmpty())
                 .map(each ->
                         new BandMend(
                                 fill,
-                                was,
+                                (Area.Band) background.area(),
                                 now,
                                 each.color(),
                                 each.ratio(),
