@@ -467,12 +467,16 @@ export function pagesIn(publication: Publication, text: string) {
 /** As long as this a change waits for the pages that show it, in milliseconds. */
 const MOST_WAITING = 10_000;
 
-/** Waits until the pages that are shown are read again. */
+/** Waits until the pages and the text that are shown are read again. */
 async function pagesRead(queries: QueryClient, publication: string) {
   const until = Date.now() + MOST_WAITING;
+  const reading = () =>
+    ["page", "common-layer", "story"].some(
+      (what) => queries.isFetching({ queryKey: [what, publication] }) > 0,
+    );
   do {
     await new Promise((resolve) => setTimeout(resolve, 20));
-  } while (queries.isFetching({ queryKey: ["page", publication] }) > 0 && Date.now() < until);
+  } while (reading() && Date.now() < until);
 }
 
 /** An edit on its way, made when its turn has come. */

@@ -49,6 +49,9 @@ export type Setup = Schemas["Setup"];
 export type Spread = Schemas["SpreadView"];
 export type Stratum = Schemas["StratumView"];
 export type SwatchEntry = Schemas["SwatchView"];
+/** A story with all its paragraphs. */
+export type Story = Omit<Schemas["StoryView"], "order">;
+export type Paragraph = Schemas["Paragraph"];
 export type TextFrame = Schemas["TextFrame"];
 export type Tinted = Schemas["Tinted"];
 export type Viewing = NonNullable<Schemas["PreviewRequest"]["viewing"]>;

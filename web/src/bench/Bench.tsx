@@ -8,7 +8,7 @@ import {
   type KeyboardEvent,
 } from "react";
 import type { Selection } from "react-aria-components";
-import { useSearchParams } from "react-router";
+import { useLocation, useSearchParams } from "react-router";
 import styled from "styled-components";
 import {
   useFindings,
@@ -53,6 +53,7 @@ import { noScope, PAGES, scopesOf } from "../scope/scope";
 import { ScopeBar } from "../scope/ScopeBar";
 import { ScopePanel } from "../scope/ScopePanel";
 import { SpreadView, type Focus } from "../stage/SpreadView";
+import { StoryPanel } from "../story/StoryPanel";
 import { StrataPanel } from "../strata/StrataPanel";
 import { WalkBar, type Walk } from "../stage/WalkBar";
 import { finenessAt, nextPercent, type Zoom } from "../stage/zoom";
@@ -90,6 +91,16 @@ const Middle = styled.section<{ $folded: boolean }>`
   flex-direction: ${({ $folded }) => ($folded ? "row" : "column")};
   min-width: 0;
   min-height: 0;
+  @media ${theme.narrow} {
+    flex-direction: column;
+  }
+`;
+
+const Beside = styled.div`
+  flex: 1;
+  min-width: 0;
+  min-height: 0;
+  display: flex;
   @media ${theme.narrow} {
     flex-direction: column;
   }
@@ -145,6 +156,7 @@ const startingPlace: Place = { page: 1, zoom: { kind: "spread" }, percent: FITTE
 export function Bench() {
   const { publication, viewing, dark, onDark } = useOpened();
   const [address, setAddress] = useSearchParams();
+  const { state } = useLocation() as { state: unknown };
   const placeKey = `yewberry-place ${publication.id}`;
   const [place] = useState(() => readKept(sessionStorage, placeKey, startingPlace));
   // the address follows: it comes too late for somebody who turns pages fast
@@ -164,9 +176,11 @@ export function Bench() {
   const [sizes, setSizes] = useKept<PanelSizes>(localStorage, "yewberry-panel-sizes", usualSizes);
   const right = useRef<HTMLElement>(null);
   const [trial, setTrial] = useState<Edit>();
+  const [settling, setSettling] = useState<{ picture: string; revision: number }>();
   const [sampling, setSampling] = useState<Sampling>();
   const [wanted, setWanted] = useState(PAGES);
   const [editing, setEditing] = useState<string>();
+  const [writing, setWriting] = useState(() => asked(state));
   const [item, setItem] = useState(-1);
   const [ahead, setAhead] = useState(still);
   const keysId = useId();
@@ -236,6 +250,8 @@ export function Bench() {
   );
   const { drop } = files;
   const onCatalogueFiles = useCallback((dropped: File[]) => drop(dropped, undefined), [drop]);
+  const tried = trial !== undefined && preview.data !== undefined && !preview.isPlaceholderData;
+  const triedPicture = tried ? preview.data.picture : undefined;
   const shared = useMemo(
     () => ({
       scope: scope ?? noScope,
@@ -246,14 +262,35 @@ export function Bench() {
       },
       editing,
       edits: setEditing,
-      tryOut: setTrial,
+      tryOut: (edit: Edit | undefined) => {
+        setTrial(edit);
+        setSettling(undefined);
+      },
+      settle: () => {
+        if (triedPicture !== undefined) {
+          setSettling({ picture: triedPicture, revision: publication.revision });
+        }
+        setTrial(undefined);
+      },
+      writing,
+      write: setWriting,
       look,
       reveal: (panel: Panel) => setPanels((last) => ({ ...last, [panel]: true })),
       sampling,
       sample: setSampling,
       canSample: true,
     }),
-    [look, sampling, setPanels, scope, scopes, editing],
+    [
+      look,
+      sampling,
+      setPanels,
+      scope,
+      scopes,
+      editing,
+      writing,
+      triedPicture,
+      publication.revision,
+    ],
   );
 
   const open = page?.number ?? 1;
@@ -265,8 +302,10 @@ export function Bench() {
     return null;
   }
   const chosenOrOpen = scopes[0]?.pages ?? [page];
-  const trying = trial !== undefined && preview.data !== undefined && !preview.isPlaceholderData;
-  const shownFindings = trying
+  const isSettling =
+    settling !== undefined &&
+    (settling.revision === publication.revision || picture.isPlaceholderData);
+  const shownFindings = tried
     ? preview.data.findings
     : all.filter((each) => publication.pages[each.page - 1]?.spread === page.spread);
 
@@ -406,42 +445,45 @@ export function Bench() {
               </Button>
             </Notice>
           )}
-          {spread.data && picture.data ? (
-            <SpreadView
-              spread={spread.data}
-              picture={trying ? preview.data.picture : picture.data}
-              zoom={zoom}
-              page={page.id}
-              point={point}
-              focus={focus}
-              findings={marks ? shownFindings : nothing}
-              language="en"
-              describedBy={keysId}
-              onPoint={look}
-              onKey={onKey}
-              drawing={
-                spread.isPlaceholderData ||
-                picture.isPlaceholderData ||
-                (trial !== undefined && !trying && !preview.isError)
-              }
-              onPercent={setPercent}
-              onFiles={(dropped, on) =>
-                files.drop(
-                  dropped,
-                  publication.pages.find((each) => each.id === on),
-                )
-              }
-            />
-          ) : (
-            !spread.isError && <Notice role="status">Drawing the spread…</Notice>
-          )}
+          <Beside>
+            {spread.data && picture.data ? (
+              <SpreadView
+                spread={spread.data}
+                picture={triedPicture ?? (isSettling ? settling.picture : picture.data)}
+                zoom={writing !== undefined && zoom.kind === "spread" ? { kind: "page" } : zoom}
+                page={page.id}
+                point={point}
+                focus={focus}
+                findings={marks ? shownFindings : nothing}
+                language="en"
+                describedBy={keysId}
+                onPoint={look}
+                onKey={onKey}
+                drawing={
+                  spread.isPlaceholderData ||
+                  (picture.isPlaceholderData && !isSettling) ||
+                  (trial !== undefined && !tried && !preview.isError)
+                }
+                onPercent={setPercent}
+                onFiles={(dropped, on) =>
+                  files.drop(
+                    dropped,
+                    publication.pages.find((each) => each.id === on),
+                  )
+                }
+              />
+            ) : (
+              !spread.isError && <Notice role="status">Drawing the spread…</Notice>
+            )}
+            {writing !== undefined && <StoryPanel publication={publication} story={writing} />}
+          </Beside>
           {!isFolded(panels) && (
             <Legend
               setup={publication.setup}
               marks={marks}
               onMarks={setMarks}
               showing={
-                trying
+                tried
                   ? `Trying out: ${counted(preview.data.pages.length, "page changes", "pages change")}, ${counted(shownFindings.length, "finding", "findings")} here`
                   : checking
                     ? "Checking…"
@@ -482,6 +524,13 @@ export function Bench() {
       </VisuallyHidden>
     </BenchProvider>
   );
+}
+
+/** The story that somebody came here to write, if any. */
+function asked(state: unknown): string | undefined {
+  return typeof state === "object" && state && "write" in state && typeof state.write === "string"
+    ? state.write
+    : undefined;
 }
 
 /** A tenth of a millimetre is finer than a hand points. */

@@ -18,6 +18,8 @@ export interface Sampling {
 export interface BenchState {
   /** Tries an edit out on the picture without storing it; nothing ends the trial. */
   tryOut: (edit: Edit | undefined) => void;
+  /** What is being tried out is being stored: it stays in view until the page is drawn anew. */
+  settle: () => void;
   /** Turns to a point of a page and shows what is painted there. */
   look: (point: Point) => void;
   /** Folds a panel out, where something is about to happen in it. */
@@ -29,6 +31,10 @@ export interface BenchState {
   /** What is changed instead while one is in its fields, wherever it is used; in words. */
   editing: string | undefined;
   edits: (what: string | undefined) => void;
+  /** The story that is being written, beside the page. */
+  writing: string | undefined;
+  /** Opens a story to write in it; nothing closes it. */
+  write: (story: string | undefined) => void;
   sampling: Sampling | undefined;
   /** Begins or, with nothing, ends taking a colour from the page. */
   sample: (sampling: Sampling | undefined) => void;
@@ -38,6 +44,7 @@ export interface BenchState {
 
 const Context = createContext<BenchState>({
   tryOut: () => undefined,
+  settle: () => undefined,
   look: () => undefined,
   reveal: () => undefined,
   scope: noScope,
@@ -45,6 +52,8 @@ const Context = createContext<BenchState>({
   changeScope: () => undefined,
   editing: undefined,
   edits: () => undefined,
+  writing: undefined,
+  write: () => undefined,
   sampling: undefined,
   sample: () => undefined,
   canSample: false,

@@ -4,7 +4,7 @@ import { searched } from "./search";
 
 const layer = (swatch: string) => ({
   backgrounds: [{ fill: { type: "solid", color: { swatch } } }],
-  frames: [{ paragraphs: [{ look: "body" }] }],
+  frames: [],
 });
 
 const publication = {
@@ -13,8 +13,8 @@ const publication = {
     { id: "sea", name: "Sea", values: "#0f4a38", screen: "#0f4a38" },
   ],
   parents: [
-    { id: "night", name: "Night", layer: layer("dusk") },
-    { id: "plain", name: "Plain", layer: { backgrounds: [], frames: [] } },
+    { id: "night", name: "Night", layer: layer("dusk"), looks: ["body"] },
+    { id: "plain", name: "Plain", layer: { backgrounds: [], frames: [] }, looks: [] },
   ],
   looks: [
     { look: { id: "body", name: "Body", family: "Source Serif 4", color: { swatch: "sea" } } },
@@ -37,6 +37,12 @@ describe("searching the catalogue", () => {
     expect(found.parents.map(({ name }) => name)).toEqual(["Night"]);
     expect(found.because.get("night")).toBe("Dusk");
     expect(found.looks).toHaveLength(0);
+  });
+
+  it("finds what is set in a look", () => {
+    const found = searched(publication, "source serif");
+    expect(found.parents.map(({ name }) => name)).toEqual(["Night"]);
+    expect(found.because.get("night")).toBe("Body");
   });
 
   it("finds by the colour as it is seen", () => {

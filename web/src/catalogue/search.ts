@@ -29,7 +29,6 @@ function madeOf(layer: Layer): Set<string> {
       ...swatchesOf(fill),
       ...(fill.type === "picture" || fill.type === "pdfPage" ? [fill.asset] : []),
     ]),
-    ...layer.frames.flatMap((frame) => frame.paragraphs.map((paragraph) => paragraph.look)),
   ]);
 }
 
@@ -70,7 +69,7 @@ export function searched(publication: Publication, typed: string): Found {
       (entry) => named.includes(entry) || uses(entry.look.id, [entry.look.color.swatch]),
     ),
     parents: publication.parents.filter(
-      ({ id, name, layer }) => fits(name) || uses(id, madeOf(layer)),
+      ({ id, name, layer, looks }) => fits(name) || uses(id, [...madeOf(layer), ...looks]),
     ),
     recipes: publication.recipes.filter(
       ({ recipe }) => fits(recipe.name) || uses(recipe.id, madeOf(recipe.layer)),

@@ -1,4 +1,5 @@
 import { useMemo, useState } from "react";
+import { useNavigate } from "react-router";
 import styled from "styled-components";
 import type { PageEntry, Publication } from "../api/types";
 import { BackgroundPanel } from "../scope/BackgroundPanel";
@@ -33,6 +34,7 @@ export function ChosenPanel({
   const ids = chosen.map((page) => page.id).join(" ");
   const [wanted, setWanted] = useState({ of: ids, id: PAGES });
   const [editing, setEditing] = useState<string>();
+  const navigate = useNavigate();
   const [first] = chosen;
   const shared = useMemo((): BenchState | undefined => {
     const scopes = first ? scopesOf(publication, first, chosen) : [];
@@ -45,16 +47,22 @@ export function ChosenPanel({
         scopes,
         changeScope: (id) => setWanted({ of: ids, id }),
         tryOut: nowhere,
+        settle: nowhere,
         look: nowhere,
         reveal: nowhere,
         editing,
         edits: setEditing,
+        writing: undefined,
+        write: (story) =>
+          void navigate(`/publications/${publication.id}?page=${scope.pages[0]?.number ?? 1}`, {
+            state: { write: story },
+          }),
         sampling: undefined,
         sample: nowhere,
         canSample: false,
       }
     );
-  }, [publication, first, chosen, ids, wanted, editing]);
+  }, [publication, first, chosen, ids, wanted, editing, navigate]);
   return (
     <Column aria-label="Pages chosen">
       {shared ? (

@@ -1,43 +1,16 @@
-import { Plus, Trash2 } from "lucide-react";
-import styled from "styled-components";
+import { PenLine, Trash2 } from "lucide-react";
 import { useSteps } from "../api/queries";
 import { useChanges } from "../api/useChanges";
 import type { Owner, Publication, TextFrame } from "../api/types";
-import { theme } from "../theme";
-import { Button, QuietButton } from "../ui/Button";
+import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
-import { Field, Row, Stack } from "../ui/Field";
+import { Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { trimOf } from "../publication/sizes";
+import { useBench } from "../bench/BenchState";
 import { sideOptions } from "./BackgroundEditor";
 
-const ParagraphBox = styled.fieldset`
-  margin: 0;
-  padding: ${theme.space.one} 0 0;
-  border: 0;
-  border-top: 1px solid ${theme.color.rule};
-  min-width: 0;
-  display: flex;
-  flex-direction: column;
-  gap: ${theme.space.half};
-  & legend {
-    padding: 0;
-    float: left;
-    font-size: ${theme.size.small};
-    color: ${theme.color.quiet};
-  }
-`;
-
-type Paragraph = TextFrame["paragraphs"][number];
-
-const textOf = (paragraph: Paragraph) => paragraph.runs.map((run) => run.text).join("");
-
-/** The look of a paragraph that is begun after one of this look. */
-function nextLook(publication: Publication, look = ""): string {
-  return publication.looks.find((each) => each.look.id === look)?.look.next ?? look;
-}
-
-/** Place and text of a frame. Each paragraph has a field; a line break in it begins a new one. */
+/** Where a frame lies, and the way to its text. */
 export function FrameEditor({
   publication,
   owner,
@@ -50,7 +23,7 @@ export function FrameEditor({
   const steps = useSteps(publication);
   const { unit } = publication.setup;
   const trim = trimOf(publication, owner);
-  const looks = publication.looks.map(({ look }) => ({ id: look.id, label: look.name }));
+  const { write } = useBench();
 
   const [placed, become] = useChanges(
     publication,
@@ -64,35 +37,6 @@ export function FrameEditor({
   const mirrored = owner.type === "onParent" && publication.setup.facing && placed.sides === "BOTH";
   const place = (changes: Partial<TextFrame["box"]>, sides = placed.sides) =>
     become({ sides, box: { ...box, ...changes } });
-  const [written, write] = useChanges(
-    publication,
-    frame.id,
-    frame.paragraphs.map((paragraph) => ({
-      paragraph: paragraph.id,
-      look: paragraph.look,
-      text: textOf(paragraph),
-    })),
-    ({ was, made }) => ({ type: "writeText", frame: frame.id, paragraphs: made, was }),
-    "Text stored",
-  );
-
-  const typed = (index: number, text: string) => {
-    const old = written[index];
-    if (old) {
-      const [first = "", ...more] = text.split(/\r?\n/);
-      const begun = [{ ...old, text: first }];
-      for (const line of more) {
-        begun.push({
-          paragraph: crypto.randomUUID(),
-          look: nextLook(publication, begun.at(-1)?.look),
-          text: line,
-        });
-      }
-      return write([...written.slice(0, index), ...begun, ...written.slice(index + 1)]);
-    }
-    return undefined;
-  };
-
   return (
     <Stack>
       <Row $columns="repeat(2, minmax(0, 1fr))">
@@ -133,52 +77,10 @@ export function FrameEditor({
           onChange={(id) => place({}, id as TextFrame["sides"])}
         />
       )}
-      {written.map((paragraph, index) => (
-        <ParagraphBox key={paragraph.paragraph}>
-          <legend>Paragraph {index + 1}</legend>
-          <Row $columns="minmax(0, 1fr) auto">
-            <Choice
-              label={`Look of paragraph ${index + 1}`}
-              hiddenLabel
-              value={paragraph.look}
-              options={looks}
-              onChange={(look) =>
-                write(written.map((each, i) => (i === index ? { ...each, look } : each)))
-              }
-            />
-            <QuietButton
-              aria-label={`Remove paragraph ${index + 1}`}
-              isDisabled={written.length === 1}
-              onPress={() => void write(written.filter((_, i) => i !== index))}
-            >
-              <Trash2 size={15} aria-hidden />
-            </QuietButton>
-          </Row>
-          <Field
-            label={`Text of paragraph ${index + 1}`}
-            hiddenLabel
-            multiline
-            rows={paragraph.text.length > 80 ? 6 : 2}
-            value={paragraph.text}
-            onCommit={(text) => typed(index, text)}
-          />
-        </ParagraphBox>
-      ))}
       <Row $columns="auto auto 1fr">
-        <Button
-          onPress={() =>
-            void write([
-              ...written,
-              {
-                paragraph: crypto.randomUUID(),
-                look: nextLook(publication, written.at(-1)?.look),
-                text: "",
-              },
-            ])
-          }
-        >
-          <Plus size={15} aria-hidden />
-          Paragraph
+        <Button onPress={() => write(frame.story)}>
+          <PenLine size={15} aria-hidden />
+          Write
         </Button>
         <Button
           onPress={() => steps.make({ type: "removeFrame", frame: frame.id }, "Frame removed")}

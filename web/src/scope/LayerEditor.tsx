@@ -1,5 +1,6 @@
 import { PaintBucket, Type } from "lucide-react";
 import { useSteps } from "../api/queries";
+import { textOf, useStory } from "../api/story";
 import type { CommonBackground, Owner, Publication, TextFrame } from "../api/types";
 import { Button } from "../ui/Button";
 import { Chip } from "../ui/Chip";
@@ -11,6 +12,13 @@ import { numbersInWords } from "../ui/words";
 import { newBackground } from "./newBackground";
 import { BackgroundEditor, inWords } from "./BackgroundEditor";
 import { FrameEditor } from "./FrameEditor";
+
+/** A frame by the words its story begins with. */
+function FrameName({ publication, frame }: { publication: Publication; frame: TextFrame }) {
+  const story = useStory(publication, frame.story);
+  const [first] = story.data?.paragraphs ?? [];
+  return <Name>Text: {story.data ? (first && textOf(first)) || "empty" : "…"}</Name>;
+}
 
 /** What lies on a parent or on some pages, and the two things that can be put there. */
 export function LayerEditor({
@@ -99,6 +107,7 @@ export function LayerEditor({
                   type: "addFrame",
                   owner,
                   frame: crypto.randomUUID(),
+                  story: crypto.randomUUID(),
                   paragraph: crypto.randomUUID(),
                   look,
                   sides: "BOTH",
@@ -114,14 +123,7 @@ export function LayerEditor({
         </Button>
       )}
       {frames.map((frame) => (
-        <Fold
-          key={frame.id}
-          head={
-            <Name>
-              Text: {frame.paragraphs[0]?.runs.map((run) => run.text).join("") || "empty"}
-            </Name>
-          }
-        >
+        <Fold key={frame.id} head={<FrameName publication={publication} frame={frame} />}>
           <FrameEditor publication={publication} owner={owner} frame={frame} />
         </Fold>
       ))}

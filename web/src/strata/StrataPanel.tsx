@@ -1,4 +1,5 @@
 import styled from "styled-components";
+import { useStory } from "../api/story";
 import { useCommonLayer, usePageDetail, useStrata, type Point } from "../api/queries";
 import type {
   CommonBackground,
@@ -256,7 +257,8 @@ function Text({
 }) {
   const layer = useLayer(publication, page, stratum);
   const frame = layer?.frames.find((each) => each.id === stratum.frame);
-  const run = frame?.paragraphs
+  const story = useStory(publication, stratum.story);
+  const run = story.data?.paragraphs
     .flatMap((paragraph) => paragraph.runs)
     .find((each) => each.id === stratum.run);
   return (

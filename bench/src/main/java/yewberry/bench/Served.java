@@ -108,19 +108,20 @@ final class Served implements AutoCloseable {
 
         private List<String> textOn(String page, String look) {
             UUID frame = UUID.randomUUID();
+            UUID story = UUID.randomUUID();
             UUID paragraph = UUID.randomUUID();
             return List.of(
                     """
                     {"type": "addFrame", "owner": {"type": "onPage", "id": "%s"}, "frame": "%s",
-                     "sides": "BOTH", "paragraph": "%s", "look": "%s",
+                     "sides": "BOTH", "story": "%s", "paragraph": "%s", "look": "%s",
                      "box": {"x": "16 mm", "y": "18 mm", "width": "110 mm", "height": "170 mm"}}
                     """
-                            .formatted(page, frame, paragraph, look),
+                            .formatted(page, frame, story, paragraph, look),
                     """
-                    {"type": "writeText", "frame": "%s",
+                    {"type": "writeText", "story": "%s", "was": [],
                      "paragraphs": [{"paragraph": "%s", "look": "%s", "text": "%s"}]}
                     """
-                            .formatted(frame, paragraph, look, WORDS));
+                            .formatted(story, UUID.randomUUID(), look, WORDS));
         }
 
         private String several(List<String> edits) {

@@ -24,6 +24,8 @@ class ArchitectureTest {
                     .definedBy("yewberry.core.asset")
                     .layer("text")
                     .definedBy("yewberry.core.text")
+                    .layer("flow")
+                    .definedBy("yewberry.core.flow")
                     .layer("edit")
                     .definedBy("yewberry.core.edit")
                     .layer("scene")
@@ -64,11 +66,14 @@ class ArchitectureTest {
                             "findings",
                             "picture",
                             "strata")
+                    .whereLayer("flow")
+                    .mayOnlyBeAccessedByLayers("scene", "findings")
                     .whereLayer("edit")
                     .mayOnlyBeAccessedByLayers("legibility", "findings")
                     .whereLayer("text")
                     .mayOnlyBeAccessedByLayers(
                             "edit",
+                            "flow",
                             "scene",
                             "raster",
                             "legibility",

@@ -2,9 +2,12 @@ package yewberry.core;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
@@ -20,6 +23,7 @@ import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
@@ -28,6 +32,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
@@ -41,6 +46,9 @@ public final class Sample {
     public static final Look BODY = look("Body", 400, 10, INK);
     public static final Look HEADING = look("Heading", 700, 20, INK);
     public static final UUID PARENT = id("parent");
+
+    /** What frames were made with, by their story, whose id says all of it. */
+    private static final Map<UUID, List<Paragraph>> WRITTEN = new ConcurrentHashMap<>();
 
     private Sample() {}
 
@@ -101,11 +109,10 @@ public final class Sample {
     public static Publication withPage(Layer layer) {
         Publication publication = publication();
         Page first = publication.pages().getFirst().withParent(Optional.empty()).withLayer(layer);
-        return publication.withPages(
-                java.util.stream.Stream.concat(
-                                java.util.stream.Stream.of(first),
-                                publication.pages().stream().skip(1))
-                        .toList());
+        return withText(
+                publication.withPages(
+                        Stream.concat(Stream.of(first), publication.pages().stream().skip(1))
+                                .toList()));
     }
 
     public static Publication withColor(Publication in, Swatch swatch, Color color) {
@@ -130,6 +137,7 @@ public final class Sample {
         return new Background(id(name), Sides.BOTH, area, new Fill.Solid(Tinted.full(swatch.id())));
     }
 
+    /** A frame of a story of its own, which {@link #withText} puts in. */
     public static TextFrame frame(
             String name,
             double x,
@@ -138,13 +146,38 @@ public final class Sample {
             double height,
             Look look,
             String... text) {
-        return new TextFrame(
-                id(name),
-                Sides.BOTH,
+        return frame(
+                name,
                 new Box(Length.mm(x), Length.mm(y), Length.mm(width), Length.mm(height)),
                 IntStream.range(0, text.length)
                         .mapToObj(i -> paragraph(name + " " + i, look, text[i]))
                         .toList());
+    }
+
+    public static TextFrame frame(String name, Box box, List<Paragraph> paragraphs) {
+        UUID story = id("story " + name + paragraphs);
+        WRITTEN.put(story, paragraphs);
+        return new TextFrame(id(name), Sides.BOTH, box, story);
+    }
+
+    /** What was written into a frame that was made here. */
+    public static List<Paragraph> written(TextFrame frame) {
+        return WRITTEN.get(frame.story());
+    }
+
+    /** With a story for each frame that was made here. */
+    public static Publication withText(Publication in) {
+        List<Story> stories =
+                in.carriers()
+                        .flatMap(carrier ->
+                                carrier.layer().frames().stream()
+                                        .map(frame -> story(frame, carrier.asOwner())))
+                        .toList();
+        return in.withStories(stories);
+    }
+
+    private static Story story(TextFrame frame, Owner on) {
+        return new Story(frame.story(), List.of(new Story.Link(on, frame.id())), written(frame));
     }
 
     public static Paragraph paragraph(String name, Look look, String text) {

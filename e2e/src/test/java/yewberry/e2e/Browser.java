@@ -2,6 +2,7 @@ package yewberry.e2e;
 
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.Route;
@@ -92,6 +93,11 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
                 "/api/publications/" + DEMO + "/undo");
         page.reload();
         page.getByRole(AriaRole.MAIN).waitFor();
+    }
+
+    /** Where a story is written. */
+    static Locator story(Page page) {
+        return page.getByLabel("Text of the story");
     }
 
     /** Asks for something from the list of what is done with the pages chosen on the Bench. */

@@ -23,6 +23,7 @@ import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
@@ -83,8 +84,13 @@ class CharactersTest {
                                 List.of(),
                                 List.of(
                                         new TextFrame(
-                                                id("f"), Sides.BOTH, box, List.of(paragraph)))));
-        return new Composer(COATED).compose(leaflet.withPages(List.of(page)), 0);
+                                                id("f"),
+                                                Sides.BOTH,
+                                                box,
+                                                Leaflet.storyOf(id("f"))))));
+        Story story = Leaflet.story(page.asOwner(), id("f"), List.of(paragraph));
+        return new Composer(COATED)
+                .compose(leaflet.withPages(List.of(page)).withStories(List.of(story)), 0);
     }
 
     @ParameterizedTest

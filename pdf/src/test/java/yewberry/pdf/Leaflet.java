@@ -1,10 +1,10 @@
 package yewberry.pdf;
 
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
@@ -16,6 +16,7 @@ import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
@@ -23,6 +24,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
@@ -48,32 +50,55 @@ final class Leaflet {
     static Publication publication() {
         Look pale = look("Pale", 11, PALE);
         Look ink = look("Ink", 9, INK);
-        return new Publication(
-                id("publication"),
-                "Leaflet",
-                Setup.of(new PageSize(Length.mm(105), Length.mm(148)), true),
-                List.of(NIGHT, SIGNAL, PALE, INK),
-                List.of(pale, ink),
-                List.of(),
-                List.of(
-                        page(
-                                1,
-                                List.of(
-                                        wholePage(1, new Area.WholePage(), NIGHT),
-                                        wholePage(
-                                                2,
-                                                new Area.Band(Edge.BOTTOM, Length.mm(30)),
-                                                SIGNAL)),
-                                pale),
-                        page(
-                                2,
-                                List.of(
-                                        wholePage(
-                                                3,
-                                                new Area.Band(Edge.OUTSIDE, Length.mm(12)),
-                                                SIGNAL)),
-                                ink),
-                        page(3, List.of(), ink)));
+        Publication plain =
+                new Publication(
+                        id("publication"),
+                        "Leaflet",
+                        Setup.of(new PageSize(Length.mm(105), Length.mm(148)), true),
+                        List.of(NIGHT, SIGNAL, PALE, INK),
+                        List.of(pale, ink),
+                        List.of(),
+                        List.of(
+                                page(
+                                        1,
+                                        List.of(
+                                                wholePage(1, new Area.WholePage(), NIGHT),
+                                                wholePage(
+                                                        2,
+                                                        new Area.Band(Edge.BOTTOM, Length.mm(30)),
+                                                        SIGNAL))),
+                                page(
+                                        2,
+                                        List.of(
+                                                wholePage(
+                                                        3,
+                                                        new Area.Band(Edge.OUTSIDE, Length.mm(12)),
+                                                        SIGNAL))),
+                                page(3, List.of())));
+        return plain.withStories(List.of(story(1, pale), story(2, ink), story(3, ink)));
+    }
+
+    private static Story story(int number, Look look) {
+        return story(
+                new Owner.OnPage(id("page" + number)),
+                id("f" + number),
+                IntStream.range(0, 3)
+                        .mapToObj(i -> number + "." + i)
+                        .map(name ->
+                                new Paragraph(
+                                        id("p" + name),
+                                        look.id(),
+                                        List.of(new Run(id("r" + name), WORDS, Optional.empty()))))
+                        .toList());
+    }
+
+    /** The story of a frame, whose id is made from the frame's. */
+    static Story story(Owner owner, UUID frame, List<Paragraph> text) {
+        return new Story(storyOf(frame), List.of(new Story.Link(owner, frame)), text);
+    }
+
+    static UUID storyOf(UUID frame) {
+        return id("story of " + frame);
     }
 
     private static UUID id(String name) {
@@ -99,18 +124,10 @@ final class Leaflet {
                 id("ground" + number), Sides.BOTH, area, new Fill.Solid(Tinted.full(swatch.id())));
     }
 
-    private static Page page(int number, List<Background> backgrounds, Look look) {
-        List<Paragraph> text = new ArrayList<>();
-        for (int i = 0; i < 3; i++) {
-            String name = number + "." + i;
-            text.add(
-                    new Paragraph(
-                            id("p" + name),
-                            look.id(),
-                            List.of(new Run(id("r" + name), WORDS, Optional.empty()))));
-        }
+    private static Page page(int number, List<Background> backgrounds) {
         Box box = new Box(Length.mm(20), Length.mm(20), Length.mm(65), Length.mm(80));
-        TextFrame frame = new TextFrame(id("f" + number), Sides.BOTH, box, text);
+        TextFrame frame =
+                new TextFrame(id("f" + number), Sides.BOTH, box, storyOf(id("f" + number)));
         return new Page(
                 id("page" + number),
                 Optional.empty(),

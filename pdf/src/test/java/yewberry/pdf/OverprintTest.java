@@ -31,6 +31,7 @@ import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
@@ -38,6 +39,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
@@ -82,11 +84,12 @@ class OverprintTest {
                         id("frame"),
                         Sides.BOTH,
                         new Box(Length.mm(4), Length.mm(1), Length.mm(95), Length.mm(48)),
-                        List.of(
-                                new Paragraph(
-                                        id("paragraph"),
-                                        heavy.id(),
-                                        List.of(new Run(id("run"), "HHH", Optional.empty())))));
+                        Leaflet.storyOf(id("frame")));
+        Paragraph text =
+                new Paragraph(
+                        id("paragraph"),
+                        heavy.id(),
+                        List.of(new Run(id("run"), "HHH", Optional.empty())));
         List<Background> backgrounds =
                 List.of(
                         wholePage("all", new Area.WholePage(), NIGHT, 100),
@@ -105,7 +108,8 @@ class OverprintTest {
                                         Optional.empty(),
                                         true,
                                         new Layer(backgrounds, List.of(frame)))));
-        return new Composer(COATED).composeAll(publication);
+        Story story = Leaflet.story(new Owner.OnPage(id("page")), id("frame"), List.of(text));
+        return new Composer(COATED).composeAll(publication.withStories(List.of(story)));
     }
 
     private static Background wholePage(String name, Area area, Swatch swatch, double tint) {

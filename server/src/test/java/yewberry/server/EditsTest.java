@@ -206,6 +206,7 @@ class EditsTest {
         JsonNode first = client.read(id);
         String parent = named("parents", "Plain");
         String frame = UUID.randomUUID().toString();
+        String story = UUID.randomUUID().toString();
         String paragraph = UUID.randomUUID().toString();
         String look = client.read(id).path("looks").get(0).path("look").path("id").asString();
         List<String> edits = new ArrayList<>();
@@ -215,14 +216,15 @@ class EditsTest {
                 """
                 {"type": "addFrame", "owner": {"type": "onPage", "id": "%s"}, "frame": "%s", "sides": "BOTH",
                  "box": {"x": "10 mm", "y": "12 pt", "width": "3 in", "height": "40 mm"},
-                 "paragraph": "%s", "look": "%s"}
+                 "story": "%s", "paragraph": "%s", "look": "%s"}
                 """
-                        .formatted(page(2), frame, paragraph, look));
+                        .formatted(page(2), frame, story, paragraph, look));
         edits.add(
                 """
-                {"type": "writeText", "frame": "%s", "paragraphs": [{"paragraph": "%s", "look": "%s", "text": "Words"}]}
+                {"type": "writeText", "story": "%s", "paragraphs": [{"paragraph": "%s", "look": "%s", "text": "Words"}],
+                 "was": [{"paragraph": "%s", "look": "%s", "text": ""}]}
                 """
-                        .formatted(frame, paragraph, look));
+                        .formatted(story, paragraph, look, paragraph, look));
         edits.add(
                 """
                 {"type": "movePages", "pages": ["%s"], "after": "%s"}

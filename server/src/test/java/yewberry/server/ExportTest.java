@@ -128,12 +128,15 @@ class ExportTest {
                          {"type": "addFrame", "owner": {"type": "onPage", "id": "%s"},
                           "frame": "4f3c2d10-0000-4000-8000-000000000091", "sides": "BOTH",
                           "box": {"x": "20 mm", "y": "20 mm", "width": "80 mm", "height": "40 mm"},
+                          "story": "4f3c2d10-0000-4000-8000-000000000093",
                           "paragraph": "4f3c2d10-0000-4000-8000-000000000092", "look": "%s"},
-                         {"type": "writeText", "frame": "4f3c2d10-0000-4000-8000-000000000091",
+                         {"type": "writeText", "story": "4f3c2d10-0000-4000-8000-000000000093",
+                          "was": [{"paragraph": "4f3c2d10-0000-4000-8000-000000000092",
+                           "look": "%s", "text": ""}],
                           "paragraphs": [{"paragraph": "4f3c2d10-0000-4000-8000-000000000092",
                            "look": "%s", "text": "Snow \u4e16"}]}]}
                         """
-                                .formatted(page, look, look));
+                                .formatted(page, look, look, look));
         assertThat(added.status()).as(added.text()).isEqualTo(200);
         Client.Answer asked = client.post("/api/publications/" + id + "/exports", "");
         assertThat(asked.status()).isEqualTo(428);

@@ -3,7 +3,7 @@ package yewberry.core.edit;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.publication.Element;
-import yewberry.core.publication.Owner;
+import yewberry.core.publication.Holder;
 
 /**
  * One element before and after. At least one of the two is there.
@@ -12,14 +12,14 @@ import yewberry.core.publication.Owner;
  */
 public record Change(Optional<Placed> before, Optional<Placed> after, boolean placed) {
     /**
-     * An element at its place, without what lies on it.
+     * An element at its place, without what lies on it or is in it.
      *
-     * @param owner what it lies on; nothing for what a publication holds itself
+     * @param owner what it lies on or is in; nothing for what a publication holds itself
      * @param index position in its list, from 0
      * @param predecessor the element before it in its list, if it is not the first
      */
     public record Placed(
-            Element element, Optional<Owner> owner, int index, Optional<UUID> predecessor) {}
+            Element element, Optional<Holder> owner, int index, Optional<UUID> predecessor) {}
 
     public UUID id() {
         return element().id();
@@ -30,8 +30,8 @@ public record Change(Optional<Placed> before, Optional<Placed> after, boolean pl
         return last().element();
     }
 
-    /** What the element lies on. */
-    public Optional<Owner> owner() {
+    /** What the element lies on or is in. */
+    public Optional<Holder> owner() {
         return last().owner();
     }
 

@@ -8,12 +8,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.BiConsumer;
 import yewberry.core.edit.Change.Placed;
 import yewberry.core.publication.Carrier;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Holder;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Story;
 
 /**
  * Finds what differs between two publications. What is the same object in both is passed over, so
@@ -41,22 +45,50 @@ final class Difference {
         difference.layers(before.recipes(), after.recipes());
         difference.layers(before.parents(), after.parents());
         difference.layers(before.pages(), after.pages());
+        difference.stories(before.stories(), after.stories());
         return difference.changes;
     }
 
     private <T extends Carrier> void layers(List<T> before, List<T> after) {
+        eachDiffering(
+                before,
+                after,
+                (was, is) -> {
+                    Layer old = was.map(Carrier::layer).orElse(Layer.EMPTY);
+                    Layer now = is.map(Carrier::layer).orElse(Layer.EMPTY);
+                    layer(old, now, is.or(() -> was).orElseThrow().asOwner());
+                });
+    }
+
+    private void stories(List<Story> before, List<Story> after) {
+        eachDiffering(
+                before,
+                after,
+                (was, is) -> {
+                    List<Paragraph> old =
+                            was.<List<Paragraph>>map(Story::paragraphs).orElse(List.of());
+                    List<Paragraph> now =
+                            is.<List<Paragraph>>map(Story::paragraphs).orElse(List.of());
+                    UUID story = is.or(() -> was).orElseThrow().id();
+                    compare(Kind.OF_STORIES, old, now, Optional.of(new Holder.InStory(story)));
+                });
+    }
+
+    /** Hands on what is not the same object in both, as it was and as it is. */
+    private static <T extends Element> void eachDiffering(
+            List<T> before, List<T> after, BiConsumer<Optional<T>, Optional<T>> differing) {
         DifferingRange range = DifferingRange.of(before, after);
         Map<UUID, T> old = new HashMap<>();
         range.of(before).forEach(each -> old.put(each.id(), each));
         for (T each : range.of(after)) {
             T was = old.remove(each.id());
             if (was != each) {
-                layer(was == null ? Layer.EMPTY : was.layer(), each.layer(), each.asOwner());
+                differing.accept(Optional.ofNullable(was), Optional.of(each));
             }
         }
         for (T each : range.of(before)) {
             if (old.containsKey(each.id())) {
-                layer(each.layer(), Layer.EMPTY, each.asOwner());
+                differing.accept(Optional.of(each), Optional.empty());
             }
         }
     }
@@ -70,12 +102,12 @@ final class Difference {
     }
 
     private <H, T extends Element> void compare(
-            Kind<H, T> kind, H before, H after, Optional<Owner> owner) {
+            Kind<H, T> kind, H before, H after, Optional<Holder> owner) {
         compare(kind, kind.read().apply(before), kind.read().apply(after), owner);
     }
 
     private <T extends Element> void compare(
-            Kind<?, T> kind, List<T> before, List<T> after, Optional<Owner> owner) {
+            Kind<?, T> kind, List<T> before, List<T> after, Optional<Holder> owner) {
         if (before == after) {
             return;
         }
@@ -111,7 +143,7 @@ final class Difference {
     }
 
     private static <T extends Element> Placed placed(
-            Kind<?, T> kind, List<T> list, int index, Optional<Owner> owner) {
+            Kind<?, T> kind, List<T> list, int index, Optional<Holder> owner) {
         Optional<UUID> predecessor =
                 index == 0 ? Optional.empty() : Optional.of(list.get(index - 1).id());
         return new Placed(kind.alone().apply(list.get(index)), owner, index, predecessor);

@@ -18,7 +18,8 @@ public sealed interface Edit
                 AssetEdit,
                 RecipeEdit,
                 BackgroundEdit,
-                FrameEdit {
+                FrameEdit,
+                StoryEdit {
     /** Several edits as one step: all of them or none. */
     record Several(List<Edit> edits) implements Edit {}
 }

@@ -48,8 +48,7 @@ public final class Editing {
                         new FrameEdit.Place(place.sides(), place.box()),
                         new FrameEdit.Place(frame.sides(), frame.box()));
             }
-            case FrameEdit.WriteText write ->
-                    Writing.isApart(write, OwnerLookup.frame(now, write.frame()));
+            case StoryEdit.WriteText write -> Writing.isApart(write, now.story(write.story()));
             default -> false;
         };
     }
@@ -78,6 +77,7 @@ public final class Editing {
             case RecipeEdit recipe -> Recipes.apply(on, recipe);
             case BackgroundEdit background -> BackgroundEdits.apply(on, background);
             case FrameEdit frame -> FrameEdits.apply(on, frame);
+            case StoryEdit story -> StoryEdits.apply(on, story);
         };
     }
 }

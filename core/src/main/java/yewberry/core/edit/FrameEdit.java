@@ -1,18 +1,35 @@
 package yewberry.core.edit;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Sides;
-import yewberry.core.publication.Tinted;
 
-/** A change of a text frame, or of the text in it. */
+/** A change of a text frame, or of what runs through it. */
 public sealed interface FrameEdit extends Edit {
-    /** Adds an empty frame with one paragraph of this id in this look. */
-    record AddFrame(Owner owner, UUID frame, Sides sides, Box box, UUID paragraph, UUID look)
+    /** Adds a frame with a story of its own: one empty paragraph of this id in this look. */
+    record AddFrame(
+            Owner owner, UUID frame, Sides sides, Box box, UUID story, UUID paragraph, UUID look)
             implements FrameEdit {}
+
+    /** Adds a frame that another one's story goes on in. */
+    record ContinueFrame(UUID after, Owner owner, UUID frame, Sides sides, Box box)
+            implements FrameEdit {}
+
+    /**
+     * Lets the story of a frame go on in another one. What that one begins is put behind the text
+     * there is; frames that come after it come along.
+     */
+    record JoinFrames(UUID after, UUID frame) implements FrameEdit {}
+
+    /**
+     * Cuts a chain before a frame; the text stays with the frames before.
+     *
+     * @param story the id of the one that begins in it
+     * @param paragraph the id of the empty paragraph of that
+     */
+    record PartFrames(UUID frame, UUID story, UUID paragraph) implements FrameEdit {}
 
     /**
      * @param was what it was made from; nothing means that all of it counts
@@ -26,26 +43,6 @@ public sealed interface FrameEdit extends Edit {
     /** Where a frame lies. */
     record Place(Sides sides, Box box) {}
 
+    /** Removes a frame; its story runs on without it, and goes with the last one. */
     record RemoveFrame(UUID frame) implements FrameEdit {}
-
-    /**
-     * Gives a frame this text; paragraphs and runs that were there keep their ids and colours.
-     *
-     * @param was what it was made from; nothing means that all of it counts
-     */
-    record WriteText(
-            UUID frame, List<WrittenParagraph> paragraphs, Optional<List<WrittenParagraph>> was)
-            implements FrameEdit {
-        public WriteText(UUID frame, List<WrittenParagraph> paragraphs) {
-            this(frame, paragraphs, Optional.empty());
-        }
-    }
-
-    /** A paragraph as typed. */
-    record WrittenParagraph(UUID paragraph, UUID look, String text) {}
-
-    /**
-     * @param color nothing means the colour of its look again
-     */
-    record ColorRun(UUID run, Optional<Tinted> color) implements FrameEdit {}
 }

@@ -1,37 +1,39 @@
 package yewberry.core.edit;
 
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import yewberry.core.Refused;
+import yewberry.core.publication.Elements;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
-import yewberry.core.publication.Run;
+import yewberry.core.publication.Story;
+import yewberry.core.publication.Story.Link;
 import yewberry.core.publication.TextFrame;
 
-/** Applies edits of text frames and the text in them. */
+/** Applies edits of text frames and of the chains they stand in. */
 final class FrameEdits {
     private FrameEdits() {}
 
     static Publication apply(Publication on, FrameEdit edit) {
         return switch (edit) {
             case FrameEdit.AddFrame add -> add(on, add);
+            case FrameEdit.ContinueFrame more -> goOn(on, more);
+            case FrameEdit.JoinFrames(UUID after, UUID frame) -> join(on, after, frame);
+            case FrameEdit.PartFrames part -> part(on, part);
             case FrameEdit.PlaceFrame place -> {
-                OwnerLookup.sidesFit(OwnerLookup.ownerOfFrame(on, place.frame()), place.sides());
-                yield change(on, place.frame(), frame -> placed(frame, place));
+                Owner owner = OwnerLookup.ownerOfFrame(on, place.frame());
+                OwnerLookup.sidesFit(owner, place.sides());
+                yield change(on, owner, place.frame(), frame -> placed(frame, place));
             }
-            case FrameEdit.RemoveFrame(UUID frame) ->
-                    OwnerLookup.changeLayer(
-                            on,
-                            OwnerLookup.ownerOfFrame(on, frame),
-                            layer ->
-                                    layer.withFrames(
-                                            layer.frames().stream()
-                                                    .filter(each -> !each.id().equals(frame))
-                                                    .toList()));
-            case FrameEdit.WriteText write ->
-                    change(on, write.frame(), frame -> Writing.write(frame, write));
-            case FrameEdit.ColorRun color -> colorRun(on, color);
+            case FrameEdit.RemoveFrame(UUID frame) -> remove(on, frame);
         };
     }
 
@@ -41,46 +43,154 @@ final class FrameEdits {
                         new FrameEdit.Place(frame.sides(), frame.box()),
                         new FrameEdit.Place(place.sides(), place.box()),
                         place.was());
-        return new TextFrame(frame.id(), there.sides(), there.box(), frame.paragraphs());
+        return new TextFrame(frame.id(), there.sides(), there.box(), frame.story());
     }
 
     private static Publication add(Publication on, FrameEdit.AddFrame add) {
-        OwnerLookup.sidesFit(add.owner(), add.sides());
-        Paragraph first =
-                new Paragraph(
-                        add.paragraph(),
-                        add.look(),
-                        List.of(new Run(Writing.firstRun(add.paragraph()), "", Optional.empty())));
-        TextFrame frame = new TextFrame(add.frame(), add.sides(), add.box(), List.of(first));
+        Link only = new Link(add.owner(), add.frame());
+        Paragraph first = Writing.empty(add.paragraph(), add.look());
+        Story story = new Story(add.story(), List.of(only), List.of(first));
+        return lay(on, add.owner(), new TextFrame(add.frame(), add.sides(), add.box(), add.story()))
+                .withStories(on.stories().plus(story));
+    }
+
+    private static Publication goOn(Publication on, FrameEdit.ContinueFrame more) {
+        UUID story = OwnerLookup.frame(on, more.after()).story();
+        Link link = new Link(more.owner(), more.frame());
+        return changeChain(
+                lay(on, more.owner(), new TextFrame(more.frame(), more.sides(), more.box(), story)),
+                story,
+                chain -> with(chain, more.after(), List.of(link)));
+    }
+
+    private static Publication lay(Publication on, Owner owner, TextFrame frame) {
+        OwnerLookup.sidesFit(owner, frame.sides());
         return OwnerLookup.changeLayer(
                 on,
-                add.owner(),
+                owner,
                 layer -> layer.withFrames(Lists.plus(layer.frames(), TextFrame::id, frame)));
     }
 
-    private static Publication colorRun(Publication on, FrameEdit.ColorRun color) {
-        return change(
-                on,
-                OwnerLookup.frameOfRun(on, color.run()),
-                frame ->
-                        frame.withParagraphs(
-                                frame.paragraphs().stream()
-                                        .map(paragraph -> colored(paragraph, color))
-                                        .toList()));
+    private static Publication join(Publication on, UUID after, UUID frame) {
+        Story first = on.story(OwnerLookup.frame(on, after).story());
+        Story second = on.story(OwnerLookup.frame(on, frame).story());
+        if (first.id().equals(second.id())) {
+            throw new Refused(
+                    "Both frames are in one chain already, and text cannot run in a circle; choose"
+                            + " a frame of another story.");
+        }
+        if (second.place(frame) > 0) {
+            throw new Refused(
+                    "That frame goes on from another one; part it from that first, or choose the"
+                            + " frame its story begins in.");
+        }
+        List<Paragraph> text = new ArrayList<>(first.paragraphs());
+        if (first.isBlank() && !second.isBlank()) {
+            text.clear();
+        }
+        if (!second.isBlank()) {
+            second.paragraphs().forEach(each -> text.add(Writing.moved(each)));
+        }
+        Story joined =
+                first.withChain(with(first.chain(), after, second.chain())).withParagraphs(text);
+        return runThrough(on, second.chain(), first.id())
+                .withStories(
+                        on.stories().without(second.id()).changed(first.id(), story -> joined));
     }
 
-    private static Paragraph colored(Paragraph paragraph, FrameEdit.ColorRun color) {
-        return paragraph.withRuns(
-                Lists.replacedWhere(
-                        paragraph.runs(),
-                        run -> run.id().equals(color.run()),
-                        run -> run.withColor(color.color())));
+    private static Publication part(Publication on, FrameEdit.PartFrames part) {
+        Story story = on.story(OwnerLookup.frame(on, part.frame()).story());
+        int at = story.place(part.frame());
+        if (at == 0) {
+            throw new Refused("The story begins in this frame; there is nothing before it.");
+        }
+        List<Link> moved = story.chain().subList(at, story.chain().size());
+        Paragraph first = Writing.empty(part.paragraph(), story.paragraphs().getLast().look());
+        return runThrough(on, moved, part.story())
+                .withStories(
+                        on.stories()
+                                .changed(
+                                        story.id(),
+                                        each -> each.withChain(each.chain().subList(0, at)))
+                                .plus(new Story(part.story(), moved, List.of(first))));
     }
 
-    private static Publication change(Publication on, UUID frame, UnaryOperator<TextFrame> change) {
+    /** Frames with another story running through them. */
+    private static Publication runThrough(Publication on, List<Link> chain, UUID story) {
+        Set<UUID> frames = new HashSet<>();
+        Map<Owner, UnaryOperator<Layer>> layers = new HashMap<>();
+        for (Link link : chain) {
+            frames.add(link.frame());
+            layers.put(
+                    link.owner(),
+                    layer ->
+                            layer.withFrames(
+                                    Lists.replacedWhere(
+                                            layer.frames(),
+                                            each -> frames.contains(each.id()),
+                                            each -> each.withStory(story))));
+        }
+        return on.withLayers(layers);
+    }
+
+    private static List<Link> with(List<Link> chain, UUID after, List<Link> more) {
+        List<Link> longer = new ArrayList<>(chain);
+        longer.addAll(chain.stream().map(Link::frame).toList().indexOf(after) + 1, more);
+        return longer;
+    }
+
+    private static Publication changeChain(
+            Publication on, UUID story, UnaryOperator<List<Link>> change) {
+        return on.withStories(
+                on.stories().changed(story, each -> each.withChain(change.apply(each.chain()))));
+    }
+
+    private static Publication remove(Publication on, UUID frame) {
+        Owner owner = OwnerLookup.ownerOfFrame(on, frame);
+        Publication without =
+                OwnerLookup.changeLayer(
+                        on,
+                        owner,
+                        layer ->
+                                layer.withFrames(
+                                        layer.frames().stream()
+                                                .filter(each -> !each.id().equals(frame))
+                                                .toList()));
+        return withoutFrames(without, List.of(OwnerLookup.frame(on, frame)));
+    }
+
+    /** Stories without some frames that are gone; those that were nowhere else go with them. */
+    static Publication withoutFrames(Publication on, List<TextFrame> gone) {
+        if (gone.isEmpty()) {
+            return on;
+        }
+        Set<UUID> frames = new HashSet<>();
+        Set<UUID> stories = new HashSet<>();
+        for (TextFrame frame : gone) {
+            frames.add(frame.id());
+            stories.add(frame.story());
+        }
+        Elements<Story> shorter =
+                on.stories()
+                        .mapped(each ->
+                                stories.contains(each.id())
+                                        ? each.withChain(
+                                                each.chain().stream()
+                                                        .filter(link ->
+                                                                !frames.contains(link.frame()))
+                                                        .toList())
+                                        : each);
+        return on.withStories(
+                shorter.stream()
+                        .filter(each -> !stories.contains(each.id()) || !each.chain().isEmpty())
+                        .toList());
+    }
+
+    private static Publication change(
+            Publication on, Owner owner, UUID frame, UnaryOperator<TextFrame> change) {
         return OwnerLookup.changeLayer(
                 on,
-                OwnerLookup.ownerOfFrame(on, frame),
+                owner,
                 layer ->
                         layer.withFrames(
                                 Lists.replacedWhere(

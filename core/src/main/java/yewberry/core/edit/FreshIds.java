@@ -13,9 +13,12 @@ import yewberry.core.publication.Heading;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
+import yewberry.core.publication.Run;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 
@@ -45,8 +48,9 @@ final class FreshIds {
         if (fresh.isEmpty()) {
             return;
         }
-        before.layers()
-                .flatMap(FreshIds::ids)
+        Stream.concat(
+                        before.layers().flatMap(FreshIds::ids),
+                        before.stories().stream().flatMap(FreshIds::ids))
                 .filter(fresh::contains)
                 .findAny()
                 .ifPresent(id -> {
@@ -57,26 +61,28 @@ final class FreshIds {
     private static Stream<UUID> ids(Layer layer) {
         return Stream.concat(
                 layer.backgrounds().stream().map(Background::id),
-                layer.frames().stream().flatMap(frame -> ids(frame).stream()));
+                layer.frames().stream().map(TextFrame::id));
     }
 
-    /** Those of what lies on something; the others are held against their own list. */
+    private static Stream<UUID> ids(Story story) {
+        return Stream.concat(
+                Stream.of(story.id()),
+                story.paragraphs().stream().flatMap(paragraph -> ids(paragraph).stream()));
+    }
+
+    /** Those of what lies on something and of text; the others are held against their own list. */
     private static List<UUID> ids(Element element) {
         return switch (element) {
             case Background background -> List.of(background.id());
-            case TextFrame frame -> ids(frame);
+            case TextFrame frame -> List.of(frame.id());
+            case Story story -> List.of(story.id());
+            case Paragraph paragraph -> ids(paragraph);
             case Heading _, Swatch _, Look _, Asset _, Page _, Parent _, Recipe _ -> List.of();
         };
     }
 
-    private static List<UUID> ids(TextFrame frame) {
-        return Stream.concat(
-                        Stream.of(frame.id()),
-                        frame.paragraphs().stream()
-                                .flatMap(paragraph ->
-                                        Stream.concat(
-                                                Stream.of(paragraph.id()),
-                                                paragraph.runs().stream().map(run -> run.id()))))
+    private static List<UUID> ids(Paragraph paragraph) {
+        return Stream.concat(Stream.of(paragraph.id()), paragraph.runs().stream().map(Run::id))
                 .toList();
     }
 

@@ -12,14 +12,18 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Heading;
+import yewberry.core.publication.Limits;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Palette;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Reference;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Uses;
@@ -43,8 +47,13 @@ final class Integrity {
         Set<UUID> removed = new HashSet<>();
         for (Change change : patch.changes()) {
             change.after().ifPresent(integrity::check);
-            if (change.after().isEmpty() && isReferredTo(change.element())) {
-                removed.add(change.id());
+            if (change.after().isEmpty()) {
+                if (isReferredTo(change.element())) {
+                    removed.add(change.id());
+                }
+                if (change.element() instanceof TextFrame frame) {
+                    integrity.checkNotInChain(frame);
+                }
             }
         }
         if (!removed.isEmpty()) {
@@ -61,13 +70,15 @@ final class Integrity {
             case Recipe recipe -> true;
             case Page page -> false;
             case Background background -> false;
+            case Story story -> true;
             case TextFrame frame -> false;
+            case Paragraph paragraph -> false;
             case Heading heading -> false;
         };
     }
 
     private void check(Change.Placed placed) {
-        placed.owner().ifPresent(after::layer);
+        placed.owner().ifPresent(after::require);
         for (Reference each : placed.element().references()) {
             if (!after.holds(each)) {
                 throw Publication.gone(each.kind().inWords());
@@ -82,8 +93,51 @@ final class Integrity {
             case Recipe recipe -> {}
             case Page page -> after.setup(page);
             case Heading heading -> after.pages().forEach(after::setup);
-            case TextFrame frame -> {}
+            case TextFrame frame -> {
+                if (after.story(frame.story()).place(frame.id()) < 0) {
+                    throw apart();
+                }
+            }
+            case Story story -> chain(after.story(story.id()));
+            case Paragraph paragraph -> Limits.check(paragraph);
         }
+    }
+
+    /** A chain goes once through frames that are there, all on pages or all on one parent. */
+    private void chain(Story story) {
+        if (story.paragraphs().isEmpty()) {
+            throw new Refused("A story keeps at least one paragraph, empty if need be.");
+        }
+        Set<UUID> frames = new HashSet<>();
+        for (Story.Link link : story.chain()) {
+            if (!after.frame(link).story().equals(story.id()) || !frames.add(link.frame())) {
+                throw apart();
+            }
+        }
+        long parents =
+                story.chain().stream()
+                        .map(Story.Link::owner)
+                        .filter(Owner.OnParent.class::isInstance)
+                        .distinct()
+                        .count();
+        boolean onPages =
+                story.chain().stream().anyMatch(link -> link.owner() instanceof Owner.OnPage);
+        if (parents > 1 || parents == 1 && onPages) {
+            throw new Refused(
+                    "Text runs either from page to page or within one parent, because a parent's"
+                            + " text is the same on all its pages; choose a frame beside it.");
+        }
+    }
+
+    private void checkNotInChain(TextFrame gone) {
+        if (after.findStory(gone.story()).filter(each -> each.place(gone.id()) >= 0).isPresent()) {
+            throw apart();
+        }
+    }
+
+    private static Refused apart() {
+        return new Refused(
+                "Text was led through other frames meanwhile; reload to see how it runs now.");
     }
 
     private void check(Fill fill) {

@@ -10,17 +10,19 @@ import yewberry.core.publication.Element;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 
 /**
  * The elements of one kind that something holds in an order.
  *
- * @param <H> what holds them: a publication or a layer
- * @param alone an element without what lies on it
+ * @param <H> what holds them: a publication, a layer or a story
+ * @param alone an element without what lies on it or is in it
  */
 record Kind<H, T extends Element>(
         Class<T> type,
@@ -58,7 +60,12 @@ record Kind<H, T extends Element>(
                             Page.class,
                             Publication::pages,
                             Publication::withPages,
-                            page -> page.withLayer(Layer.EMPTY)));
+                            page -> page.withLayer(Layer.EMPTY)),
+                    new Kind<>(
+                            Story.class,
+                            Publication::stories,
+                            Publication::withStories,
+                            story -> story.withParagraphs(List.of())));
 
     static final List<Kind<Layer, ?>> OF_LAYERS =
             List.of(
@@ -72,4 +79,11 @@ record Kind<H, T extends Element>(
                             Layer::frames,
                             Layer::withFrames,
                             UnaryOperator.identity()));
+
+    static final Kind<Story, Paragraph> OF_STORIES =
+            new Kind<>(
+                    Paragraph.class,
+                    Story::paragraphs,
+                    Story::withParagraphs,
+                    UnaryOperator.identity());
 }

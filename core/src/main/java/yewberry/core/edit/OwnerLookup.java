@@ -11,6 +11,7 @@ import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.TextFrame;
 
 /** Finds what something lies on, and changes that. */
@@ -45,17 +46,15 @@ final class OwnerLookup {
                 .orElseThrow(() -> gone("frame"));
     }
 
-    static UUID frameOfRun(Publication in, UUID run) {
-        return in.layers()
-                .flatMap(layer -> layer.frames().stream())
-                .filter(frame -> holds(frame, run))
-                .map(TextFrame::id)
+    static Story storyOfRun(Publication in, UUID run) {
+        return in.stories().stream()
+                .filter(story -> holds(story, run))
                 .findFirst()
                 .orElseThrow(() -> gone("text"));
     }
 
-    private static boolean holds(TextFrame frame, UUID run) {
-        return frame.paragraphs().stream()
+    private static boolean holds(Story story, UUID run) {
+        return story.paragraphs().stream()
                 .flatMap(paragraph -> paragraph.runs().stream())
                 .anyMatch(each -> each.id().equals(run));
     }

@@ -14,6 +14,7 @@ import yewberry.core.publication.Layer;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.TextFrame;
 
 /** Applies edits of pages. */
 final class PageEdits {
@@ -70,9 +71,11 @@ final class PageEdits {
             throw new Refused("A publication keeps at least one page; leave one of these.");
         }
         List<Page> staying = new ArrayList<>();
+        List<TextFrame> gone = new ArrayList<>();
         Optional<String> begun = Optional.empty();
         for (Page page : on.pages()) {
             if (removed.contains(page.id())) {
+                gone.addAll(page.layer().frames());
                 begun = page.part().isPresent() ? page.part() : begun;
             } else {
                 // a part whose first page goes begins with the next one that stays
@@ -81,7 +84,7 @@ final class PageEdits {
                 begun = Optional.empty();
             }
         }
-        return on.withPages(staying);
+        return FrameEdits.withoutFrames(on.withPages(staying), gone);
     }
 
     static Publication change(Publication on, List<UUID> pages, UnaryOperator<Page> change) {

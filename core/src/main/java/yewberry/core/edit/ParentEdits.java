@@ -42,8 +42,12 @@ final class ParentEdits {
                         on.parents(),
                         parent -> parent.base().equals(Optional.of(gone.id())),
                         parent -> parent.withBase(remove.replacement()));
-        return on.withPages(pages)
-                .withParents(
-                        parents.stream().filter(each -> !each.id().equals(gone.id())).toList());
+        Publication without =
+                on.withPages(pages)
+                        .withParents(
+                                parents.stream()
+                                        .filter(each -> !each.id().equals(gone.id()))
+                                        .toList());
+        return FrameEdits.withoutFrames(without, gone.layer().frames());
     }
 }

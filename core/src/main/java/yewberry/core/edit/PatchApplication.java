@@ -16,9 +16,11 @@ import yewberry.core.edit.Change.Placed;
 import yewberry.core.publication.Carrier;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Heading;
+import yewberry.core.publication.Holder;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Story;
 
 /** Puts the elements of a patch into a publication, each at its place. */
 final class PatchApplication {
@@ -38,26 +40,34 @@ final class PatchApplication {
         for (Kind<Publication, ?> kind : Kind.OF_PUBLICATIONS) {
             result = merged(kind, result, changes);
         }
-        Map<Owner, List<Change>> byOwner =
+        Map<Owner, UnaryOperator<Layer>> layers = new HashMap<>();
+        Map<UUID, UnaryOperator<Story>> stories = new HashMap<>();
+        for (var within : byHolder(result).entrySet()) {
+            switch (within.getKey()) {
+                case Owner owner -> layers.put(owner, layer -> merged(layer, within.getValue()));
+                case Holder.InStory(UUID id) ->
+                        stories.put(id, story -> merged(Kind.OF_STORIES, story, within.getValue()));
+            }
+        }
+        result = layers.isEmpty() ? result : result.withLayers(layers);
+        return stories.isEmpty() ? result : result.withStories(result.stories().changed(stories));
+    }
+
+    /** The changes of what is in something that is there: what has gone took it with it. */
+    private Map<Holder, List<Change>> byHolder(Publication in) {
+        Map<Holder, List<Change>> byHolder =
                 changes.stream()
                         .filter(change -> change.owner().isPresent())
                         .collect(Collectors.groupingBy(change -> change.owner().orElseThrow()));
-        // what has gone took with it what lay on it
-        byOwner.keySet().retainAll(owners(result, byOwner));
-        Map<Owner, UnaryOperator<Layer>> layers = new HashMap<>();
-        byOwner.forEach((owner, on) -> layers.put(owner, layer -> merged(layer, on)));
-        return layers.isEmpty() ? result : result.withLayers(layers);
-    }
-
-    private static List<Owner> owners(Publication in, Map<Owner, List<Change>> byOwner) {
-        return byOwner.keySet().stream()
-                .filter(owner ->
-                        switch (owner) {
-                            case Owner.OnPage(UUID page) -> in.pages().holds(page);
-                            case Owner.OnParent(UUID parent) -> in.parents().holds(parent);
-                            case Owner.OnRecipe(UUID recipe) -> in.recipes().holds(recipe);
-                        })
-                .toList();
+        byHolder.keySet()
+                .removeIf(holder ->
+                        switch (holder) {
+                            case Owner.OnPage(UUID page) -> !in.pages().holds(page);
+                            case Owner.OnParent(UUID parent) -> !in.parents().holds(parent);
+                            case Owner.OnRecipe(UUID recipe) -> !in.recipes().holds(recipe);
+                            case Holder.InStory(UUID story) -> !in.stories().holds(story);
+                        });
+        return byHolder;
     }
 
     private static Layer merged(Layer layer, List<Change> changes) {
@@ -156,11 +166,14 @@ final class PatchApplication {
         }
     }
 
-    /** The element as it is after the change, with what lies on it as it was. */
+    /** The element as it is after the change, with what lies on it or is in it as it was. */
     private static <T extends Element> T rebuilt(Kind<?, T> kind, Change change, T was) {
         Element element = change.element();
         if (element instanceof Carrier carrier && was instanceof Carrier before) {
             element = carrier.withLayer(before.layer());
+        }
+        if (element instanceof Story story && was instanceof Story before) {
+            element = story.withParagraphs(before.paragraphs());
         }
         return kind.type().cast(element);
     }

@@ -11,44 +11,76 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import yewberry.core.Refused;
-import yewberry.core.edit.FrameEdit.WriteText;
-import yewberry.core.edit.FrameEdit.WrittenParagraph;
+import yewberry.core.edit.StoryEdit.WriteText;
+import yewberry.core.edit.StoryEdit.WrittenParagraph;
+import yewberry.core.publication.Limits;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
-import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Story;
 
-/** Puts typed text into a frame so that what was not typed over keeps its runs. */
+/** Puts typed text into a story so that what was not typed over keeps its runs. */
 final class Writing {
     private Writing() {}
 
-    static TextFrame write(TextFrame frame, WriteText write) {
-        if (write.paragraphs().isEmpty()) {
-            throw new Refused("A frame keeps at least one paragraph, empty if need be.");
-        }
+    static Story write(Story story, WriteText write) {
         Map<UUID, Paragraph> known = new HashMap<>();
-        frame.paragraphs().forEach(paragraph -> known.put(paragraph.id(), paragraph));
-        Set<UUID> seen = new HashSet<>();
-        List<Paragraph> paragraphs = new ArrayList<>();
-        for (WrittenParagraph written : onto(frame, write)) {
-            if (!seen.add(written.paragraph())) {
-                throw new Refused("The same paragraph came twice; reload and type it again.");
-            }
+        story.paragraphs().forEach(paragraph -> known.put(paragraph.id(), paragraph));
+        List<Paragraph> now = story.paragraphs();
+        Stretch stretch = stretch(now, write);
+        List<Paragraph> paragraphs = new ArrayList<>(now.subList(0, stretch.from()));
+        for (WrittenParagraph written : onto(now.subList(stretch.from(), stretch.to()), write)) {
             Paragraph old = known.get(written.paragraph());
             paragraphs.add(old == null ? begun(written) : rewritten(old, written));
         }
-        return frame.withParagraphs(paragraphs);
+        paragraphs.addAll(now.subList(stretch.to(), now.size()));
+        if (paragraphs.isEmpty()) {
+            throw new Refused("A story keeps at least one paragraph, empty if need be.");
+        }
+        Set<UUID> seen = new HashSet<>();
+        if (!paragraphs.stream().allMatch(each -> seen.add(each.id()))) {
+            throw new Refused("The same paragraph came twice; reload and type it again.");
+        }
+        Story written = story.withParagraphs(paragraphs);
+        Limits.check(written);
+        return written;
+    }
+
+    /** Where in a list something is written, from one position to before another. */
+    private record Stretch(int from, int to) {}
+
+    /** From the first to the last that was there and still is; where none is, behind another. */
+    private static Stretch stretch(List<Paragraph> now, WriteText write) {
+        Set<UUID> was = byId(write.was()).keySet();
+        int from = 0;
+        while (from < now.size() && !was.contains(now.get(from).id())) {
+            from++;
+        }
+        if (from < now.size()) {
+            int to = now.size();
+            while (!was.contains(now.get(to - 1).id())) {
+                to--;
+            }
+            return new Stretch(from, to);
+        }
+        List<UUID> ids = now.stream().map(Paragraph::id).toList();
+        int at =
+                write.behind()
+                        .map(ids::indexOf)
+                        .map(behind -> behind < 0 ? now.size() : behind + 1)
+                        .orElse(0);
+        return new Stretch(at, at);
     }
 
     /**
      * What was typed, put onto what is there now: paragraphs that somebody added since stay behind
      * the one they stand behind, those that somebody removed stay away unless they were typed into.
      */
-    private static List<WrittenParagraph> onto(TextFrame frame, WriteText write) {
-        List<WrittenParagraph> now = frame.paragraphs().stream().map(Writing::asWritten).toList();
-        if (write.was().isEmpty() || write.was().get().equals(now)) {
+    private static List<WrittenParagraph> onto(List<Paragraph> there, WriteText write) {
+        List<WrittenParagraph> now = there.stream().map(WrittenParagraph::of).toList();
+        if (write.was().equals(now)) {
             return write.paragraphs();
         }
-        Map<UUID, WrittenParagraph> was = byId(write.was().get());
+        Map<UUID, WrittenParagraph> was = byId(write.was());
         Map<UUID, WrittenParagraph> is = byId(now);
         Map<UUID, WrittenParagraph> made = byId(write.paragraphs());
         List<WrittenParagraph> result = new ArrayList<>();
@@ -71,14 +103,7 @@ final class Writing {
                 result.add(ids.indexOf(behind) + 1, now.get(i));
             }
         }
-        if (result.isEmpty()) {
-            throw new Refused("The other paragraphs were removed meanwhile; keep this one.");
-        }
         return result;
-    }
-
-    private static WrittenParagraph asWritten(Paragraph paragraph) {
-        return new WrittenParagraph(paragraph.id(), paragraph.look(), paragraph.text());
     }
 
     private static Map<UUID, WrittenParagraph> byId(List<WrittenParagraph> paragraphs) {
@@ -88,14 +113,11 @@ final class Writing {
     }
 
     /** Whether no paragraph was written here and elsewhere since. */
-    static boolean isApart(WriteText write, TextFrame now) {
-        if (write.was().isEmpty()) {
-            return false;
-        }
+    static boolean isApart(WriteText write, Story now) {
         Map<UUID, WrittenParagraph> made = byId(write.paragraphs());
         Map<UUID, WrittenParagraph> is =
-                byId(now.paragraphs().stream().map(Writing::asWritten).toList());
-        return write.was().get().stream().allMatch(before -> isApart(before, made, is));
+                byId(now.paragraphs().stream().map(WrittenParagraph::of).toList());
+        return write.was().stream().allMatch(before -> isApart(before, made, is));
     }
 
     private static boolean isApart(
@@ -110,67 +132,45 @@ final class Writing {
         return !Merging.clash(was, typed, here);
     }
 
+    private static UUID derived(String from) {
+        return UUID.nameUUIDFromBytes(from.getBytes(StandardCharsets.UTF_8));
+    }
+
     /**
      * The id of the run a paragraph begins with; derived, so that an edit stays a pure function.
      */
     static UUID firstRun(UUID paragraph) {
-        return UUID.nameUUIDFromBytes(
-                ("first run of " + paragraph).getBytes(StandardCharsets.UTF_8));
+        return derived("first run of " + paragraph);
+    }
+
+    /** A paragraph with nothing in it. */
+    static Paragraph empty(UUID paragraph, UUID look) {
+        return begun(new WrittenParagraph(paragraph, look, ""));
+    }
+
+    /** A paragraph as it stands in another story: one that is added there. */
+    static Paragraph moved(Paragraph paragraph) {
+        return new Paragraph(
+                moved(paragraph.id()),
+                paragraph.look(),
+                paragraph.runs().stream()
+                        .map(run -> new Run(moved(run.id()), run.text(), run.color()))
+                        .toList());
+    }
+
+    private static UUID moved(UUID id) {
+        return derived("moved " + id);
     }
 
     private static Paragraph begun(WrittenParagraph written) {
-        Run run = new Run(firstRun(written.paragraph()), written.text(), Optional.empty());
-        return new Paragraph(written.paragraph(), written.look(), List.of(run));
+        Run first = new Run(firstRun(written.paragraph()), "", Optional.empty());
+        Paragraph empty = new Paragraph(written.paragraph(), written.look(), List.of(first));
+        return rewritten(empty, written);
     }
 
     private static Paragraph rewritten(Paragraph old, WrittenParagraph written) {
-        Paragraph looked = old.look().equals(written.look()) ? old : old.withLook(written.look());
-        return old.text().equals(written.text())
-                ? looked
-                : looked.withRuns(spliced(old, written.text()));
-    }
-
-    /** Finds the one stretch that differs; what was typed joins the run it was typed into. */
-    private static List<Run> spliced(Paragraph old, String text) {
-        String was = old.text();
-        int prefix = commonPrefix(was, text);
-        int suffix =
-                Math.min(commonSuffix(was, text), Math.min(was.length(), text.length()) - prefix);
-        int cutEnd = was.length() - suffix;
-        String typed = text.substring(prefix, text.length() - suffix);
-        List<Run> runs = new ArrayList<>();
-        boolean placed = false;
-        int start = 0;
-        for (Run run : old.runs()) {
-            int end = start + run.text().length();
-            String head = was.substring(start, Math.clamp(prefix, start, end));
-            String tail = was.substring(Math.clamp(cutEnd, start, end), end);
-            boolean here = !placed && prefix <= end;
-            String kept = here ? head + typed + tail : head + tail;
-            placed |= here;
-            if (!kept.isEmpty()) {
-                runs.add(kept.equals(run.text()) ? run : run.withText(kept));
-            }
-            start = end;
-        }
-        return runs.isEmpty() ? List.of(old.runs().getFirst().withText("")) : runs;
-    }
-
-    private static int commonPrefix(String a, String b) {
-        int length = 0;
-        while (length < a.length() && length < b.length() && a.charAt(length) == b.charAt(length)) {
-            length++;
-        }
-        return length;
-    }
-
-    private static int commonSuffix(String a, String b) {
-        int length = 0;
-        while (length < a.length()
-                && length < b.length()
-                && a.charAt(a.length() - 1 - length) == b.charAt(b.length() - 1 - length)) {
-            length++;
-        }
-        return length;
+        return WrittenParagraph.of(old).equals(written)
+                ? old
+                : new Paragraph(old.id(), written.look(), WrittenRuns.onto(old, written));
     }
 }

@@ -14,8 +14,8 @@ import yewberry.core.color.Contrast;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.edit.Edit;
-import yewberry.core.edit.FrameEdit;
 import yewberry.core.edit.LookEdit;
+import yewberry.core.edit.StoryEdit;
 import yewberry.core.edit.SwatchEdit;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Palette;
@@ -79,7 +79,7 @@ public record Mend(
                     new Use(
                             Scope.RUN,
                             forRun,
-                            id -> new FrameEdit.ColorRun(run, Optional.of(Tinted.full(id)))));
+                            id -> new StoryEdit.ColorRun(run, Optional.of(Tinted.full(id)))));
         }
         if (paint.swatch().equals(Optional.of(look.color().swatch()))
                 && look.color().tint() == paint.tint()) {

@@ -5,10 +5,11 @@ import java.util.UUID;
 
 /**
  * What can be changed by itself: the unit in which edits meet, are stored and are undone. Two edits
- * conflict if they touch the same element. What lies on a {@link Carrier} is not part of it.
+ * conflict if they touch the same element. What lies on a {@link Carrier} is not part of it, nor
+ * are the paragraphs part of a {@link Story}.
  */
 public sealed interface Element
-        permits Heading, Swatch, Look, Asset, Carrier, Background, TextFrame {
+        permits Heading, Swatch, Look, Asset, Carrier, Background, TextFrame, Story, Paragraph {
     UUID id();
 
     /** What it needs to be there, each as often as it refers to it. */

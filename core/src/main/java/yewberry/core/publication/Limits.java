@@ -14,6 +14,14 @@ public final class Limits {
     public static final int PICTURES = 2_000;
     public static final int RECIPES = 500;
 
+    public static final int STORIES = 40_000;
+
+    /** Of one story. */
+    public static final int PARAGRAPHS = 20_000;
+
+    /** Of one paragraph. */
+    public static final int CHARACTERS = 50_000;
+
     private Limits() {}
 
     /**
@@ -26,6 +34,30 @@ public final class Limits {
         check("parents", before.parents().size(), after.parents().size(), PARENTS);
         check("pictures", before.assets().size(), after.assets().size(), PICTURES);
         check("recipes", before.recipes().size(), after.recipes().size(), RECIPES);
+        check("stories", before.stories().size(), after.stories().size(), STORIES);
+    }
+
+    /**
+     * @throws Refused if that is more text than one story holds
+     */
+    public static void check(Story story) {
+        if (story.paragraphs().size() > PARAGRAPHS) {
+            throw new Refused(
+                    "A story holds at most %d paragraphs, and this would make it %d; begin another one for the rest."
+                            .formatted(PARAGRAPHS, story.paragraphs().size()));
+        }
+    }
+
+    /**
+     * @throws Refused if that is more text than one paragraph holds
+     */
+    public static void check(Paragraph paragraph) {
+        int characters = paragraph.runs().stream().mapToInt(run -> run.text().length()).sum();
+        if (characters > CHARACTERS) {
+            throw new Refused(
+                    "A paragraph holds at most %d characters, and this one has %d; divide it."
+                            .formatted(CHARACTERS, characters));
+        }
     }
 
     private static void check(String what, int before, int after, int most) {

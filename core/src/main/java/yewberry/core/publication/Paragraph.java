@@ -1,11 +1,12 @@
 package yewberry.core.publication;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
 
 /** A paragraph: its look and its runs, in order. */
-public record Paragraph(UUID id, UUID look, List<Run> runs) {
+public record Paragraph(UUID id, UUID look, List<Run> runs) implements Element {
     public Paragraph {
         runs = List.copyOf(runs);
     }
@@ -22,18 +23,24 @@ public record Paragraph(UUID id, UUID look, List<Run> runs) {
         return new Paragraph(id, look, changed);
     }
 
-    Paragraph withReference(UUID old, UUID replacement) {
+    @Override
+    public List<Reference> references() {
+        List<Reference> references = new ArrayList<>();
+        references.add(Reference.look(look));
+        for (Run run : runs) {
+            run.color().ifPresent(color -> references.add(Reference.swatch(color.swatch())));
+        }
+        return references;
+    }
+
+    @Override
+    public Paragraph withReference(UUID old, UUID replacement) {
+        if (references().stream().noneMatch(each -> each.id().equals(old))) {
+            return this;
+        }
         return new Paragraph(
                 id,
                 look.equals(old) ? replacement : look,
-                runs.stream()
-                        .map(run ->
-                                run.withColor(
-                                        run.color()
-                                                .map(color ->
-                                                        color.swatch().equals(old)
-                                                                ? color.withSwatch(replacement)
-                                                                : color)))
-                        .toList());
+                runs.stream().map(run -> run.withReference(old, replacement)).toList());
     }
 }

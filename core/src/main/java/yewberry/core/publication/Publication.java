@@ -1,5 +1,6 @@
 package yewberry.core.publication;
 
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedList;
 import java.util.List;
@@ -25,7 +26,8 @@ public record Publication(
         Elements<Asset> assets,
         Elements<Recipe> recipes,
         Elements<Parent> parents,
-        Elements<Page> pages) {
+        Elements<Page> pages,
+        Elements<Story> stories) {
     public Publication {
         name = Names.checked("publication", name);
     }
@@ -39,7 +41,8 @@ public record Publication(
             List<Asset> assets,
             List<Recipe> recipes,
             List<Parent> parents,
-            List<Page> pages) {
+            List<Page> pages,
+            List<Story> stories) {
         this(
                 id,
                 name,
@@ -49,10 +52,11 @@ public record Publication(
                 Elements.of(assets),
                 Elements.of(recipes),
                 Elements.of(parents),
-                Elements.of(pages));
+                Elements.of(pages),
+                Elements.of(stories));
     }
 
-    /** One without pictures and recipes. */
+    /** One without pictures, recipes and text. */
     public Publication(
             UUID id,
             String name,
@@ -61,46 +65,115 @@ public record Publication(
             List<Look> looks,
             List<Parent> parents,
             List<Page> pages) {
-        this(id, name, setup, swatches, looks, List.of(), List.of(), parents, pages);
+        this(id, name, setup, swatches, looks, List.of(), List.of(), parents, pages, List.of());
     }
 
     public Publication withName(String changed) {
         return new Publication(
-                id, changed, setup, swatches, looks, assets, recipes, parents, pages);
+                id, changed, setup, swatches, looks, assets, recipes, parents, pages, stories);
     }
 
     public Publication withSetup(Setup changed) {
-        return new Publication(id, name, changed, swatches, looks, assets, recipes, parents, pages);
+        return new Publication(
+                id, name, changed, swatches, looks, assets, recipes, parents, pages, stories);
     }
 
     public Publication withSwatches(List<Swatch> changed) {
         return new Publication(
-                id, name, setup, Elements.of(changed), looks, assets, recipes, parents, pages);
+                id,
+                name,
+                setup,
+                Elements.of(changed),
+                looks,
+                assets,
+                recipes,
+                parents,
+                pages,
+                stories);
     }
 
     public Publication withLooks(List<Look> changed) {
         return new Publication(
-                id, name, setup, swatches, Elements.of(changed), assets, recipes, parents, pages);
+                id,
+                name,
+                setup,
+                swatches,
+                Elements.of(changed),
+                assets,
+                recipes,
+                parents,
+                pages,
+                stories);
     }
 
     public Publication withAssets(List<Asset> changed) {
         return new Publication(
-                id, name, setup, swatches, looks, Elements.of(changed), recipes, parents, pages);
+                id,
+                name,
+                setup,
+                swatches,
+                looks,
+                Elements.of(changed),
+                recipes,
+                parents,
+                pages,
+                stories);
     }
 
     public Publication withRecipes(List<Recipe> changed) {
         return new Publication(
-                id, name, setup, swatches, looks, assets, Elements.of(changed), parents, pages);
+                id,
+                name,
+                setup,
+                swatches,
+                looks,
+                assets,
+                Elements.of(changed),
+                parents,
+                pages,
+                stories);
     }
 
     public Publication withParents(List<Parent> changed) {
         return new Publication(
-                id, name, setup, swatches, looks, assets, recipes, Elements.of(changed), pages);
+                id,
+                name,
+                setup,
+                swatches,
+                looks,
+                assets,
+                recipes,
+                Elements.of(changed),
+                pages,
+                stories);
     }
 
     public Publication withPages(List<Page> changed) {
         return new Publication(
-                id, name, setup, swatches, looks, assets, recipes, parents, Elements.of(changed));
+                id,
+                name,
+                setup,
+                swatches,
+                looks,
+                assets,
+                recipes,
+                parents,
+                Elements.of(changed),
+                stories);
+    }
+
+    public Publication withStories(Collection<Story> changed) {
+        return new Publication(
+                id,
+                name,
+                setup,
+                swatches,
+                looks,
+                assets,
+                recipes,
+                parents,
+                pages,
+                Elements.of(changed));
     }
 
     public Optional<Swatch> findSwatch(UUID swatch) {
@@ -138,6 +211,14 @@ public record Publication(
 
     public Parent parent(UUID parent) {
         return findParent(parent).orElseThrow(() -> gone("parent"));
+    }
+
+    public Optional<Story> findStory(UUID story) {
+        return stories.find(story);
+    }
+
+    public Story story(UUID story) {
+        return findStory(story).orElseThrow(() -> gone("text"));
     }
 
     public Page page(UUID page) {
@@ -178,6 +259,24 @@ public record Publication(
     }
 
     /**
+     * @throws Refused if it is not there
+     */
+    public void require(Holder holder) {
+        switch (holder) {
+            case Owner owner -> layer(owner);
+            case Holder.InStory(UUID story) -> story(story);
+        }
+    }
+
+    /** A frame of a chain. */
+    public TextFrame frame(Story.Link link) {
+        return layer(link.owner()).frames().stream()
+                .filter(each -> each.id().equals(link.frame()))
+                .findFirst()
+                .orElseThrow(() -> gone("frame"));
+    }
+
+    /**
      * The parents of a page from the lowest up: each is based on the one before it.
      *
      * @param parent the page's own
@@ -215,13 +314,16 @@ public record Publication(
                         .count();
     }
 
-    /** All that it is made of, but for what lies on pages, parents and recipes. */
+    /**
+     * All that it is made of, but for what lies on pages, parents and recipes, and for paragraphs.
+     */
     public Stream<Element> elements() {
         return Stream.of(
                         Stream.of(heading()),
                         swatches.stream(),
                         looks.stream(),
                         assets.stream(),
+                        stories.stream(),
                         carriers())
                 .flatMap(elements -> elements);
     }
@@ -249,6 +351,7 @@ public record Publication(
             case ASSET -> assets.holds(reference.id());
             case PARENT -> parents.holds(reference.id());
             case RECIPE -> recipes.holds(reference.id());
+            case STORY -> stories.holds(reference.id());
         };
     }
 
@@ -268,7 +371,8 @@ public record Publication(
                                 .withLayer(each.layer().withReference(old, replacement))),
                 pages.mapped(each ->
                         each.withReference(old, replacement)
-                                .withLayer(each.layer().withReference(old, replacement))));
+                                .withLayer(each.layer().withReference(old, replacement))),
+                stories.mapped(each -> each.withReference(old, replacement)));
     }
 
     /**
@@ -305,7 +409,8 @@ public record Publication(
                 assets,
                 onRecipes.isEmpty() ? recipes : recipes.changed(onRecipes),
                 onParents.isEmpty() ? parents : parents.changed(onParents),
-                onPages.isEmpty() ? pages : pages.changed(onPages));
+                onPages.isEmpty() ? pages : pages.changed(onPages),
+                stories);
     }
 
     /** That something is not there any more. */

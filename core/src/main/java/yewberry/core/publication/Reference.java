@@ -10,7 +10,8 @@ public record Reference(Kind kind, UUID id) {
         LOOK("look"),
         ASSET("picture"),
         PARENT("parent"),
-        RECIPE("recipe");
+        RECIPE("recipe"),
+        STORY("story");
 
         private final String inWords;
 
@@ -41,5 +42,9 @@ public record Reference(Kind kind, UUID id) {
 
     static Reference recipe(UUID id) {
         return new Reference(Kind.RECIPE, id);
+    }
+
+    static Reference story(UUID id) {
+        return new Reference(Kind.STORY, id);
     }
 }

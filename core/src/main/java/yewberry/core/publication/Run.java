@@ -29,4 +29,9 @@ public record Run(UUID id, String text, Optional<Tinted> color) {
     public Run withColor(Optional<Tinted> changed) {
         return new Run(id, text, changed);
     }
+
+    Run withReference(UUID old, UUID replacement) {
+        return withColor(
+                color.map(each -> each.swatch().equals(old) ? each.withSwatch(replacement) : each));
+    }
 }

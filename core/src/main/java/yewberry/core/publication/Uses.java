@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** How often each swatch, look and parent of a publication is used. */
@@ -17,6 +19,7 @@ public final class Uses {
         Uses uses = new Uses();
         publication.elements().forEach(uses::count);
         publication.layers().forEach(uses::count);
+        publication.stories().forEach(story -> story.paragraphs().forEach(uses::count));
         return uses;
     }
 
@@ -42,8 +45,12 @@ public final class Uses {
         publication.looks().stream()
                 .filter(look -> refers(look, element))
                 .forEach(look -> names.add("look “%s”".formatted(look.name())));
+        Set<UUID> with = holdersOfText(publication, element);
         publication.parents().stream()
-                .filter(parent -> refers(parent, element) || holds(parent.layer(), element))
+                .filter(parent ->
+                        refers(parent, element)
+                                || holds(parent.layer(), element)
+                                || with.contains(parent.id()))
                 .forEach(parent -> names.add("parent “%s”".formatted(parent.name())));
         publication.recipes().stream()
                 .filter(recipe -> holds(recipe.layer(), element))
@@ -52,7 +59,7 @@ public final class Uses {
         int number = 0;
         for (Page page : publication.pages()) {
             number++;
-            if (refers(page, element) || holds(page.layer(), element)) {
+            if (refers(page, element) || holds(page.layer(), element) || with.contains(page.id())) {
                 pages.add(number);
             }
         }
@@ -66,6 +73,16 @@ public final class Uses {
                         places.names().stream(),
                         places.pages().stream().map(number -> "page " + number))
                 .toList();
+    }
+
+    /** The pages and parents with a frame of a story that uses an element. */
+    private static Set<UUID> holdersOfText(Publication publication, UUID element) {
+        return publication.stories().stream()
+                .filter(story ->
+                        story.paragraphs().stream().anyMatch(each -> refers(each, element)))
+                .flatMap(story -> story.chain().stream())
+                .map(link -> link.owner().id())
+                .collect(Collectors.toSet());
     }
 
     private static boolean refers(Element element, UUID to) {

@@ -14,6 +14,7 @@ import java.util.stream.IntStream;
 import yewberry.core.Cancellation;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.PressCondition;
+import yewberry.core.flow.Flows;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Parent;
@@ -33,7 +34,7 @@ public final class Composer {
 
     private final Map<UUID, Deque<Composed>> made = new ConcurrentHashMap<>();
     private final SceneMemory memory;
-    private final FrameSetter setter;
+    private final Flows flows;
     private final PressCondition condition;
     private final Pictures pictures;
 
@@ -52,7 +53,7 @@ public final class Composer {
         this.condition = condition;
         this.pictures = pictures;
         this.memory = memory;
-        this.setter = new FrameSetter(memory);
+        this.flows = new Flows(memory.text());
     }
 
     /** For publications without pictures. */
@@ -81,14 +82,16 @@ public final class Composer {
             Wanted wanted,
             List<Parent> parents,
             Setup setup,
-            Ingredients ingredients) {
-        boolean holds(Publication in, Wanted now) {
+            Ingredients ingredients,
+            List<PageComposition.Filled> filled) {
+        boolean holds(Publication in, Wanted now, Flows flows) {
             return wanted.page() == now.page()
                     && wanted.side() == now.side()
                     && wanted.beside().equals(now.beside())
                     && setup == in.setup()
                     && isSame(parents, in.chain(now.page().parent()))
-                    && ingredients.unchangedIn(in);
+                    && ingredients.unchangedIn(in)
+                    && filled.stream().allMatch(each -> each.holds(in, flows));
         }
     }
 
@@ -111,6 +114,11 @@ public final class Composer {
         }
     }
 
+    /** How stories run through their frames. */
+    public Flows flows() {
+        return flows;
+    }
+
     /** What stands for the scene of the page at this position, if it was composed before. */
     public Optional<SceneKey> known(Publication publication, int index) {
         Wanted wanted = Wanted.of(publication, index);
@@ -128,9 +136,9 @@ public final class Composer {
         return known(publication, index).orElseGet(() -> compose(publication, index).key());
     }
 
-    private static Optional<Composed> known(
+    private Optional<Composed> known(
             Deque<Composed> variants, Publication publication, Wanted wanted) {
-        return variants.stream().filter(each -> each.holds(publication, wanted)).findFirst();
+        return variants.stream().filter(each -> each.holds(publication, wanted, flows)).findFirst();
     }
 
     /**
@@ -180,19 +188,25 @@ public final class Composer {
                 wanted.beside()
                         .map(size -> PageBoxes.of(setup.withTrim(size), wanted.side().opposite()));
         SceneKey key = known.map(Composed::key).orElseGet(SceneKey::new);
-        PageScene scene =
+        PageComposition composition =
                 new PageComposition(
-                                publication,
-                                condition,
-                                pictures,
-                                PageBoxes.of(publication.setup(wanted.page()), wanted.side()),
-                                beside,
-                                ingredients,
-                                setter)
-                        .compose(key, wanted.page(), parents);
+                        publication,
+                        condition,
+                        pictures,
+                        PageBoxes.of(publication.setup(wanted.page()), wanted.side()),
+                        beside,
+                        ingredients,
+                        flows);
+        PageScene scene = composition.compose(key, wanted.page(), parents);
         Composed now =
-                known.orElseGet(
-                        () -> new Composed(key, wanted, parents, setup, ingredients.sealed()));
+                known.orElseGet(() ->
+                        new Composed(
+                                key,
+                                wanted,
+                                parents,
+                                setup,
+                                ingredients.sealed(),
+                                composition.filled()));
         if (known.isEmpty()) {
             if (variants.size() == VARIANTS) {
                 variants.removeLast();

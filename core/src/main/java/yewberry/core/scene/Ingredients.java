@@ -13,10 +13,9 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 
-/** Hands out swatches and looks, and notes which ones a page was made from. */
+/** Hands out swatches and files, and notes which ones a page was made from. */
 final class Ingredients {
     private final Map<UUID, Swatch> swatches = new LinkedHashMap<>();
-    private final Map<UUID, Look> looks = new LinkedHashMap<>();
     private final Map<UUID, Asset> assets = new LinkedHashMap<>();
     private Publication source;
 
@@ -58,10 +57,6 @@ final class Ingredients {
         return assets.computeIfAbsent(id, source::asset);
     }
 
-    Look look(UUID id) {
-        return looks.computeIfAbsent(id, source::look);
-    }
-
     /** Lets go of the publication, so that remembering a page does not keep an old one alive. */
     Ingredients sealed() {
         source = null;
@@ -71,8 +66,6 @@ final class Ingredients {
     boolean unchangedIn(Publication publication) {
         return swatches.values().stream()
                         .allMatch(s -> publication.findSwatch(s.id()).orElse(null) == s)
-                && looks.values().stream()
-                        .allMatch(l -> publication.findLook(l.id()).orElse(null) == l)
                 && assets.values().stream()
                         .allMatch(a -> publication.findAsset(a.id()).orElse(null) == a);
     }

@@ -7,6 +7,8 @@ import java.util.UUID;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.flow.FilledFrame;
+import yewberry.core.flow.Flows;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
@@ -22,7 +24,6 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 import yewberry.core.text.Segment;
-import yewberry.core.text.SetText;
 
 /**
  * Composes one page: the backgrounds of its parents, its own on top, then the text of its parents,
@@ -35,9 +36,17 @@ final class PageComposition {
     private final Optional<PageBoxes> beside;
     private final PageBoxes boxes;
     private final Ingredients ingredients;
-    private final FrameSetter setter;
+    private final Flows flows;
+    private final List<Filled> filled = new ArrayList<>();
     private final List<Item> items = new ArrayList<>();
     private final List<PageScene.Overset> overset = new ArrayList<>();
+
+    /** A frame, and what runs through it. */
+    record Filled(TextFrame frame, FilledFrame text) {
+        boolean holds(Publication in, Flows flows) {
+            return flows.through(frame, in) == text;
+        }
+    }
 
     PageComposition(
             Publication publication,
@@ -46,14 +55,14 @@ final class PageComposition {
             PageBoxes boxes,
             Optional<PageBoxes> beside,
             Ingredients ingredients,
-            FrameSetter setter) {
+            Flows flows) {
         this.condition = condition;
         this.pictures = pictures;
         this.beside = beside;
         this.publication = publication;
         this.boxes = boxes;
         this.ingredients = ingredients;
-        this.setter = setter;
+        this.flows = flows;
     }
 
     /**
@@ -68,6 +77,11 @@ final class PageComposition {
         parents.forEach(parent -> frames(parent.layer().frames(), origin(parent)));
         frames(page.layer().frames(), own);
         return new PageScene(key, page.id(), boxes, items, overset, condition);
+    }
+
+    /** The frames that it set, in the order in which they are painted. */
+    List<Filled> filled() {
+        return List.copyOf(filled);
     }
 
     private static Origin origin(Parent parent) {
@@ -165,8 +179,8 @@ final class PageComposition {
 
     private void frame(TextFrame frame, Origin origin) {
         Rect box = box(frame, origin);
-        SetText text = setter.set(frame, publication);
-        frame.paragraphs().forEach(paragraph -> ingredients.look(paragraph.look()));
+        FilledFrame text = flows.through(frame, publication);
+        filled.add(new Filled(frame, text));
         List<Segment> of = new ArrayList<>();
         for (Segment segment : text.segments()) {
             if (!of.isEmpty() && of.getFirst().run() != segment.run()) {
@@ -178,8 +192,9 @@ final class PageComposition {
         if (!of.isEmpty()) {
             run(of, frame, origin, box);
         }
-        if (!text.overset().isEmpty()) {
-            overset.add(new PageScene.Overset(origin, frame.id(), box, text.overset()));
+        String rest = text.overset();
+        if (!rest.isEmpty()) {
+            overset.add(new PageScene.Overset(origin, frame.id(), box, rest));
         }
     }
 

@@ -2,10 +2,8 @@ package yewberry.core.scene;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import com.github.benmanes.caffeine.cache.Weigher;
 import java.util.Optional;
-import yewberry.core.publication.TextFrame;
-import yewberry.core.text.SetText;
+import yewberry.core.flow.FlowMemory;
 
 /**
  * Scenes and set text as they were made last, as many as a number of bytes holds. What is forgotten
@@ -28,29 +26,25 @@ public final class SceneMemory {
     private static final int OTHER = 1_000;
 
     private final Cache<Object, PageScene> scenes;
-    private final Cache<TextFrame, FrameSetter.CachedText> texts;
+    private final FlowMemory text;
 
     /**
      * @param bytes beyond which the least used are forgotten
      */
     public SceneMemory(long bytes) {
-        this.scenes = byWeight(bytes - bytes / TEXT, (key, scene) -> weight(scene));
-        this.texts = byWeight(bytes / TEXT, (frame, text) -> weight(text.text()));
+        this.scenes =
+                Caffeine.newBuilder()
+                        .weakKeys()
+                        .maximumWeight(bytes - bytes / TEXT)
+                        .weigher((Object key, PageScene scene) -> weight(scene))
+                        .executor(Runnable::run)
+                        .build();
+        this.text = new FlowMemory(bytes / TEXT);
     }
 
     /** That of all publications together: a sixth of the heap. */
     public static SceneMemory shared() {
         return SHARED;
-    }
-
-    /** By the very key, and for no longer than somebody else has it. */
-    private static <K, V> Cache<K, V> byWeight(long bytes, Weigher<K, V> weigher) {
-        return Caffeine.newBuilder()
-                .weakKeys()
-                .maximumWeight(bytes)
-                .weigher(weigher)
-                .executor(Runnable::run)
-                .build();
     }
 
     private static int weight(PageScene scene) {
@@ -63,9 +57,8 @@ public final class SceneMemory {
         return OTHER * (1 + scene.items().size() + lines / 4) + GLYPH * glyphs;
     }
 
-    private static int weight(SetText text) {
-        int glyphs = text.segments().stream().mapToInt(each -> each.glyphs().size()).sum();
-        return OTHER + OTHER / 4 * text.segments().size() + GLYPH * glyphs;
+    FlowMemory text() {
+        return text;
     }
 
     /**
@@ -79,27 +72,15 @@ public final class SceneMemory {
         scenes.put(made, scene);
     }
 
-    Optional<FrameSetter.CachedText> text(TextFrame frame) {
-        return Optional.ofNullable(texts.getIfPresent(frame));
-    }
-
-    void keep(TextFrame frame, FrameSetter.CachedText text) {
-        texts.put(frame, text);
-    }
-
     /** Lets go of everything; it is made again when it is asked for. */
     void forget() {
         scenes.invalidateAll();
-        texts.invalidateAll();
+        text.forget();
     }
 
     /** What is kept, in estimated bytes. */
     long size() {
-        return size(scenes) + size(texts);
-    }
-
-    private static long size(Cache<?, ?> cache) {
-        cache.cleanUp();
-        return cache.policy().eviction().orElseThrow().weightedSize().orElseThrow();
+        scenes.cleanUp();
+        return scenes.policy().eviction().orElseThrow().weightedSize().orElseThrow() + text.size();
     }
 }

@@ -39,8 +39,12 @@ final class LineBreaker {
         }
     }
 
-    private LineBreaker(String text, Face face, Look look, Room room) {
+    /** Where the first line begins. */
+    private final int begin;
+
+    private LineBreaker(String text, int begin, Face face, Look look, Room room) {
         this.text = text;
+        this.begin = begin;
         this.room = room;
         double size = look.size().points();
         double tracking = look.setting().tracking();
@@ -56,22 +60,28 @@ final class LineBreaker {
     /**
      * At least one line.
      *
+     * @param begin where the first one begins, which is not the beginning where some were set
+     *     before
      * @param room that a line may have at most
      */
-    static List<Line> lines(String text, Face face, Look look, Room room) {
-        LineBreaker breaker = new LineBreaker(text, face, look, room);
+    static List<Line> lines(String text, int begin, Face face, Look look, Room room) {
+        LineBreaker breaker = new LineBreaker(text, begin, face, look, room);
         breaker.run(look, face);
         return breaker.lines;
     }
 
     private void run(Look look, Face face) {
         TextSetting setting = look.setting();
-        List<Breaks.Break> breaks = withEmergencies(Breaks.of(text, setting.hyphenation()));
+        List<Breaks.Break> breaks =
+                withEmergencies(
+                        Breaks.of(text, setting.hyphenation()).stream()
+                                .filter(each -> each.at() > begin || text.isEmpty())
+                                .toList());
         int from = 0;
         for (int i = 0; i < breaks.size(); i++) {
             if (breaks.get(i).must()) {
                 List<Breaks.Break> stretch = breaks.subList(from, i + 1);
-                int start = from == 0 ? 0 : breaks.get(from - 1).at();
+                int start = from == 0 ? begin : breaks.get(from - 1).at();
                 if (look.alignment() == Look.Alignment.JUSTIFIED) {
                     justified(stretch, start, setting.spaces(), space(face, look));
                 } else {
@@ -88,8 +98,8 @@ final class LineBreaker {
     }
 
     /** Each line as full as it can be. */
-    private void full(List<Breaks.Break> stretch, int begin) {
-        int start = begin;
+    private void full(List<Breaks.Break> stretch, int from) {
+        int start = from;
         int next = 0;
         while (next < stretch.size()) {
             int fitting = next;
@@ -107,7 +117,7 @@ final class LineBreaker {
     }
 
     private void justified(
-            List<Breaks.Break> stretch, int begin, TextSetting.WordSpaces spaces, double space) {
+            List<Breaks.Break> stretch, int from, TextSetting.WordSpaces spaces, double space) {
         BestLines best =
                 new BestLines(
                         this::width,
@@ -115,8 +125,8 @@ final class LineBreaker {
                         isFirst -> room.of(isFirst && lines.isEmpty()),
                         space,
                         spaces);
-        int start = begin;
-        for (Breaks.Break each : best.of(stretch, begin)) {
+        int start = from;
+        for (Breaks.Break each : best.of(stretch, from)) {
             add(start, each);
             start = each.at();
         }
@@ -161,7 +171,7 @@ final class LineBreaker {
     private List<Breaks.Break> withEmergencies(List<Breaks.Break> breaks) {
         double narrowest = Math.min(room.first(), room.others());
         List<Breaks.Break> all = new ArrayList<>(breaks.size());
-        int start = 0;
+        int start = begin;
         for (Breaks.Break each : breaks) {
             while (width(start, each) > narrowest) {
                 int forced = forced(start, trimmed(start, each.at()), narrowest);

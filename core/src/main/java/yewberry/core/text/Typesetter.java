@@ -4,10 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.Function;
-import java.util.stream.Collectors;
+import yewberry.core.publication.Box;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Paragraph;
-import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.TextSetting;
 
 /**
@@ -20,7 +19,6 @@ public final class Typesetter {
     /** What rounding may cost before a line counts as too long, in points. */
     private static final double TOLERANCE = 1e-6;
 
-    private final TextFrame frame;
     private final Function<UUID, Look> looks;
     private final double width;
     private final double height;
@@ -28,47 +26,48 @@ public final class Typesetter {
     private double previousBaseline = Double.NaN;
     private double after;
 
-    private Typesetter(TextFrame frame, Function<UUID, Look> looks) {
-        this.frame = frame;
+    private Typesetter(Box box, Function<UUID, Look> looks) {
         this.looks = looks;
-        this.width = frame.box().width().points();
-        this.height = frame.box().height().points();
+        this.width = box.width().points();
+        this.height = box.height().points();
     }
 
-    public static SetText set(TextFrame frame, Function<UUID, Look> looks) {
-        return new Typesetter(frame, looks).set();
+    /**
+     * Sets as much text as a frame takes.
+     *
+     * @param paragraphs of the story
+     * @param begin where in them
+     */
+    public static SetFrame set(
+            List<Paragraph> paragraphs, StoryPlace begin, Box box, Function<UUID, Look> looks) {
+        return new Typesetter(box, looks).set(paragraphs, begin);
     }
 
-    private SetText set() {
-        List<Paragraph> paragraphs = frame.paragraphs();
-        for (int i = 0; i < paragraphs.size(); i++) {
-            int set = setParagraph(paragraphs.get(i));
-            String text = paragraphs.get(i).text();
-            if (set < text.length()) {
-                String rest =
-                        paragraphs.subList(i + 1, paragraphs.size()).stream()
-                                .map(Paragraph::text)
-                                .collect(Collectors.joining("\n"));
-                String overset = (text.substring(set) + "\n" + rest).strip();
-                return new SetText(List.copyOf(segments), overset);
+    private SetFrame set(List<Paragraph> paragraphs, StoryPlace begin) {
+        int from = begin.character();
+        for (int i = begin.paragraph(); i < paragraphs.size(); i++) {
+            int set = setParagraph(paragraphs.get(i), from);
+            if (set < paragraphs.get(i).text().length()) {
+                return new SetFrame(List.copyOf(segments), new StoryPlace(i, set));
             }
+            from = 0;
         }
-        return new SetText(List.copyOf(segments), "");
+        return new SetFrame(List.copyOf(segments), new StoryPlace(paragraphs.size(), 0));
     }
 
-    /** How many characters of the paragraph found room. */
-    private int setParagraph(Paragraph paragraph) {
+    /** Up to which character of the paragraph there is room, from one of them on. */
+    private int setParagraph(Paragraph paragraph, int from) {
         Look look = looks.apply(paragraph.look());
         Face face = FontLibrary.face(look.family(), look.weight());
         String text = paragraph.text();
         TextSetting setting = look.setting();
         double before = Double.isNaN(previousBaseline) ? 0 : after + look.before().points();
         double room = width - setting.left().points() - setting.right().points();
+        double indent = from == 0 ? setting.first().points() : 0;
         LineBreaker.Room each =
                 new LineBreaker.Room(
-                        Math.max(0, room - setting.first().points()) + TOLERANCE,
-                        Math.max(0, room) + TOLERANCE);
-        List<LineBreaker.Line> lines = LineBreaker.lines(text, face, look, each);
+                        Math.max(0, room - indent) + TOLERANCE, Math.max(0, room) + TOLERANCE);
+        List<LineBreaker.Line> lines = LineBreaker.lines(text, from, face, look, each);
         for (int i = 0; i < lines.size(); i++) {
             LineBreaker.Line line = lines.get(i);
             double baseline = nextBaseline(face, look, i == 0 ? before : 0);
@@ -76,7 +75,7 @@ public final class Typesetter {
             if (bottom > height + TOLERANCE && !text.isBlank()) {
                 return line.start();
             }
-            place(paragraph, look, face, line, baseline, i == 0);
+            place(paragraph, look, face, line, baseline, i == 0 && from == 0);
             previousBaseline = baseline;
         }
         after = setting.after().points();

@@ -29,6 +29,7 @@ import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
@@ -199,7 +200,7 @@ class EditingTest {
                                 new Layer(
                                         List.of(wholePage("g", SIGNAL)),
                                         List.of(frame("f", 10, 10, 80, 40, BODY, "Some words")))),
-                        new FrameEdit.ColorRun(
+                        new StoryEdit.ColorRun(
                                 id("run f 0"), Optional.of(Tinted.full(SIGNAL.id()))));
         refused(
                 used,
@@ -212,8 +213,8 @@ class EditingTest {
         Layer layer = replaced.pages().getFirst().layer();
         assertThat(layer.backgrounds().getFirst().fill())
                 .isEqualTo(new Fill.Solid(Tinted.full(WHITE.id())));
-        assertThat(layer.frames().getFirst().paragraphs().getFirst().runs().getFirst().color())
-                .contains(Tinted.full(WHITE.id()));
+        Paragraph paragraph = replaced.stories().getFirst().paragraphs().getFirst();
+        assertThat(paragraph.runs().getFirst().color()).contains(Tinted.full(WHITE.id()));
         assertThat(replaced.findSwatch(SIGNAL.id())).isEmpty();
     }
 
@@ -233,10 +234,7 @@ class EditingTest {
         refused(used, new LookEdit.RemoveLook(BODY.id(), Optional.empty()), "Body", "2 places");
         assertThat(
                         after(used, new LookEdit.RemoveLook(BODY.id(), Optional.of(HEADING.id())))
-                                .pages()
-                                .getFirst()
-                                .layer()
-                                .frames()
+                                .stories()
                                 .getFirst()
                                 .paragraphs())
                 .allMatch(paragraph -> paragraph.look().equals(HEADING.id()));
@@ -271,7 +269,7 @@ class EditingTest {
         refused(sample, new FrameEdit.RemoveFrame(nowhere), "frame");
         refused(sample, new PageEdit.RemovePages(List.of(nowhere)), "page");
         refused(sample, new PageEdit.RemovePages(List.of()), "No page is chosen");
-        refused(sample, new FrameEdit.ColorRun(nowhere, Optional.empty()), "text");
+        refused(sample, new StoryEdit.ColorRun(nowhere, Optional.empty()), "text");
         Look unknown =
                 new Look(
                         BODY.id(),
@@ -330,13 +328,14 @@ class EditingTest {
     @Test
     void a_frame_is_added_placed_and_removed() {
         Box box = new Box(Length.mm(10), Length.mm(10), Length.mm(50), Length.mm(20));
-        Edit add = new FrameEdit.AddFrame(ON_PAGE_1, id("f"), Sides.BOTH, box, id("p"), BODY.id());
+        Edit add =
+                new FrameEdit.AddFrame(
+                        ON_PAGE_1, id("f"), Sides.BOTH, box, id("s"), id("p"), BODY.id());
         Publication added = after(sample, add);
         Box wider = new Box(Length.mm(5), Length.mm(10), Length.mm(90), Length.mm(20));
         Publication placed = after(added, new FrameEdit.PlaceFrame(id("f"), Sides.BOTH, wider));
         assertThat(placed.pages().getFirst().layer().frames().getFirst().box()).isEqualTo(wider);
-        assertThat(after(placed, new FrameEdit.RemoveFrame(id("f"))).pages().getFirst().layer())
-                .isEqualTo(Layer.EMPTY);
+        assertThat(after(placed, new FrameEdit.RemoveFrame(id("f")))).isEqualTo(sample);
     }
 
     @Test

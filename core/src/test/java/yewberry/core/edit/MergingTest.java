@@ -21,7 +21,7 @@ import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Definition;
-import yewberry.core.edit.FrameEdit.WrittenParagraph;
+import yewberry.core.edit.StoryEdit.WrittenParagraph;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
@@ -35,6 +35,7 @@ import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 
@@ -231,9 +232,7 @@ class MergingTest {
                                 List.of(),
                                 List.of(frame("f", 10, 20, 30, 40, BODY, "One", "Two", "Three"))));
         List<WrittenParagraph> was =
-                frameOf(before).paragraphs().stream()
-                        .map(each -> new WrittenParagraph(each.id(), each.look(), each.text()))
-                        .toList();
+                storyOf(before).paragraphs().stream().map(WrittenParagraph::of).toList();
         UUID added = id("added");
         List<WrittenParagraph> longer = new ArrayList<>(was);
         longer.add(1, new WrittenParagraph(added, HEADING.id(), "Between"));
@@ -242,10 +241,9 @@ class MergingTest {
                         before,
                         written(was, 0, "First"),
                         written(was, 2, "Third"),
-                        new FrameEdit.WriteText(id("f"), longer, Optional.of(was)),
-                        new FrameEdit.WriteText(
-                                id("f"), List.of(was.get(0), was.get(2)), Optional.of(was)));
-        assertThat(frameOf(typed).paragraphs().stream().map(Paragraph::text))
+                        written(was, longer),
+                        written(was, List.of(was.get(0), was.get(2))));
+        assertThat(storyOf(typed).paragraphs().stream().map(Paragraph::text))
                 .containsExactly("First", "Between", "Third");
         assertThat(Editing.isApart(typed, written(was, 1, "Second")))
                 .as("somebody removed it")
@@ -261,7 +259,16 @@ class MergingTest {
         List<WrittenParagraph> changed = new ArrayList<>(was);
         WrittenParagraph old = was.get(index);
         changed.set(index, new WrittenParagraph(old.paragraph(), old.look(), text));
-        return new FrameEdit.WriteText(id("f"), changed, Optional.of(was));
+        return written(was, changed);
+    }
+
+    private static Edit written(List<WrittenParagraph> was, List<WrittenParagraph> made) {
+        UUID story = frame("f", 10, 20, 30, 40, BODY, "One", "Two", "Three").story();
+        return new StoryEdit.WriteText(story, Optional.empty(), made, was);
+    }
+
+    private static Story storyOf(Publication publication) {
+        return publication.stories().getFirst();
     }
 
     @Test

@@ -18,13 +18,16 @@ import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
+import yewberry.core.edit.StoryEdit.WrittenParagraph;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
+import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 
 class PatchTest {
@@ -93,7 +96,7 @@ class PatchTest {
                         ? new Owner.OnPage(anyPage)
                         : new Owner.OnParent(any(random, now.parents()).id());
         UUID anySwatch = any(random, now.swatches()).id();
-        return switch (random.nextInt(12)) {
+        return switch (random.nextInt(13)) {
             case 0 ->
                     new PageEdit.AddPages(
                             List.of(fresh, id(name + "b")),
@@ -123,6 +126,7 @@ class PatchTest {
                             fresh,
                             Sides.BOTH,
                             new Box(Length.mm(1), Length.mm(1), Length.mm(50), Length.mm(50)),
+                            id(name + "s"),
                             id(name + "p"),
                             BODY.id());
             case 9 -> {
@@ -133,11 +137,13 @@ class PatchTest {
                                 .toList();
                 yield frames.isEmpty()
                         ? new PublicationEdit.RenamePublication(name)
-                        : new FrameEdit.WriteText(
-                                any(random, frames).id(),
-                                List.of(
-                                        new FrameEdit.WrittenParagraph(
-                                                id(name + "w"), BODY.id(), "Words " + name)));
+                        : written(now.story(any(random, frames).story()), random, name);
+            }
+            case 11 -> {
+                var frames = now.layers().flatMap(layer -> layer.frames().stream()).toList();
+                yield frames.isEmpty()
+                        ? new PublicationEdit.RenamePublication(name)
+                        : chained(frames, owner, random, name);
             }
             case 10 -> {
                 var backgrounds =
@@ -150,6 +156,36 @@ class PatchTest {
                                 any(random, backgrounds).id(), random.nextInt(5) - 2);
             }
             default -> new PageEdit.AssignParent(List.of(anyPage), Optional.empty());
+        };
+    }
+
+    private static Edit written(Story story, Random random, String name) {
+        int from = random.nextInt(story.paragraphs().size() + 1);
+        int to = from + random.nextInt(story.paragraphs().size() + 1 - from);
+        List<WrittenParagraph> was =
+                story.paragraphs().subList(from, to).stream().map(WrittenParagraph::of).toList();
+        return new StoryEdit.WriteText(
+                story.id(),
+                from == 0 ? Optional.empty() : Optional.of(story.paragraphs().get(from - 1).id()),
+                List.of(
+                        new WrittenParagraph(id(name + "w"), BODY.id(), "Words " + name),
+                        new WrittenParagraph(id(name + "v"), BODY.id(), "More " + name)),
+                was);
+    }
+
+    private static Edit chained(List<TextFrame> frames, Owner owner, Random random, String name) {
+        UUID frame = any(random, frames).id();
+        return switch (random.nextInt(5)) {
+            case 0 -> new FrameEdit.JoinFrames(frame, any(random, frames).id());
+            case 1 -> new FrameEdit.PartFrames(frame, id(name + "s"), id(name + "p"));
+            case 2 -> new FrameEdit.RemoveFrame(frame);
+            default ->
+                    new FrameEdit.ContinueFrame(
+                            frame,
+                            owner,
+                            id(name),
+                            Sides.BOTH,
+                            new Box(Length.mm(1), Length.mm(9), Length.mm(50), Length.mm(5)));
         };
     }
 

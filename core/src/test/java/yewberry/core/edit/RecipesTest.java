@@ -293,6 +293,7 @@ class RecipesTest {
                                                 Length.mm(1),
                                                 Length.mm(50),
                                                 Length.mm(50)),
+                                        Sample.id("story"),
                                         Sample.id("paragraph"),
                                         Sample.BODY.id())))
                 .isInstanceOf(Refused.class)

@@ -7,23 +7,53 @@ import static yewberry.core.Sample.HEADING;
 import static yewberry.core.Sample.SIGNAL;
 import static yewberry.core.Sample.frame;
 import static yewberry.core.Sample.id;
+import static yewberry.core.Sample.paragraph;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
-import yewberry.core.edit.FrameEdit.WriteText;
-import yewberry.core.edit.FrameEdit.WrittenParagraph;
+import yewberry.core.Sample;
+import yewberry.core.edit.StoryEdit.WriteText;
+import yewberry.core.edit.StoryEdit.WrittenParagraph;
+import yewberry.core.edit.StoryEdit.WrittenRun;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Limits;
 import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
-import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Tinted;
 
 class WritingTest {
-    private static final TextFrame PLAIN = frame("f", 0, 0, 80, 50, BODY, "One two three");
+    private static final Story PLAIN = story("One two three");
+
+    private static Story story(String... text) {
+        return new Story(
+                id("s"),
+                List.of(),
+                IntStream.range(0, text.length)
+                        .mapToObj(i -> paragraph(String.valueOf(i), BODY, text[i]))
+                        .toList());
+    }
+
+    private static WrittenParagraph written(Paragraph paragraph, String text) {
+        return new WrittenParagraph(paragraph.id(), paragraph.look(), text);
+    }
+
+    private static List<WrittenParagraph> all(Story story) {
+        return story.paragraphs().stream().map(WrittenParagraph::of).toList();
+    }
+
+    /** In the place of everything. */
+    private static WriteText write(Story story, WrittenParagraph... paragraphs) {
+        return new WriteText(story.id(), Optional.empty(), List.of(paragraphs), all(story));
+    }
 
     /** "One ", "two" in a colour of its own, " three". */
-    private static TextFrame colored() {
+    private static Story colored() {
         Paragraph paragraph = PLAIN.paragraphs().getFirst();
         return PLAIN.withParagraphs(
                 List.of(
@@ -37,13 +67,20 @@ class WritingTest {
                                         new Run(id("c"), " three", Optional.empty())))));
     }
 
-    private static List<Run> typed(TextFrame frame, String text) {
-        WrittenParagraph written =
-                new WrittenParagraph(frame.paragraphs().getFirst().id(), BODY.id(), text);
-        return Writing.write(frame, new WriteText(frame.id(), List.of(written)))
-                .paragraphs()
-                .getFirst()
-                .runs();
+    /** With these runs, of which those with a star have the colour. */
+    private static List<Run> typed(Story story, String... runs) {
+        List<WrittenRun> written =
+                Arrays.stream(runs)
+                        .map(run ->
+                                new WrittenRun(
+                                        run.replace("*", ""),
+                                        run.contains("*")
+                                                ? Optional.of(Tinted.full(SIGNAL.id()))
+                                                : Optional.empty()))
+                        .toList();
+        WrittenParagraph paragraph =
+                new WrittenParagraph(story.paragraphs().getFirst().id(), BODY.id(), written);
+        return Writing.write(story, write(story, paragraph)).paragraphs().getFirst().runs();
     }
 
     private static List<String> texts(List<Run> runs) {
@@ -52,7 +89,7 @@ class WritingTest {
 
     @Test
     void typing_within_a_run_keeps_the_runs_around_it() {
-        List<Run> runs = typed(colored(), "One twenty three");
+        List<Run> runs = typed(colored(), "One ", "*twenty", " three");
         assertThat(texts(runs)).containsExactly("One ", "twenty", " three");
         assertThat(runs.get(1).color()).contains(Tinted.full(SIGNAL.id()));
         assertThat(runs).extracting(Run::id).containsExactly(id("a"), id("b"), id("c"));
@@ -60,43 +97,126 @@ class WritingTest {
 
     @Test
     void what_is_typed_over_a_border_joins_the_run_it_begins_in() {
-        assertThat(texts(typed(colored(), "One twXree"))).containsExactly("One ", "twX", "ree");
+        List<Run> runs = typed(colored(), "One ", "*twX", "ree");
+        assertThat(texts(runs)).containsExactly("One ", "twX", "ree");
+        assertThat(runs).extracting(Run::id).containsExactly(id("a"), id("b"), id("c"));
     }
 
     @Test
     void a_run_that_is_deleted_is_gone_and_an_emptied_paragraph_keeps_one() {
-        assertThat(texts(typed(colored(), "One  three"))).containsExactly("One ", " three");
+        List<Run> without = typed(colored(), "One  three");
+        assertThat(texts(without)).containsExactly("One  three");
+        assertThat(without.getFirst().id()).as("that of most of it").isEqualTo(id("c"));
+        assertThat(texts(typed(colored()))).containsExactly("");
         assertThat(texts(typed(colored(), ""))).containsExactly("");
     }
 
     @Test
     void text_at_the_end_joins_the_last_run() {
-        assertThat(texts(typed(colored(), "One two three!")))
-                .containsExactly("One ", "two", " three!");
+        List<Run> runs = typed(colored(), "One ", "*two", " three!");
+        assertThat(texts(runs)).containsExactly("One ", "two", " three!");
+        assertThat(runs).extracting(Run::id).containsExactly(id("a"), id("b"), id("c"));
+    }
+
+    @Test
+    void a_run_that_is_divided_stays_one_and_the_others_are_new_each_by_itself() {
+        List<Run> runs = typed(PLAIN, "One ", "*two", " three");
+        assertThat(runs.get(2).id())
+                .as("that of most of it")
+                .isEqualTo(PLAIN.paragraphs().getFirst().runs().getFirst().id());
+        assertThat(runs).extracting(Run::id).doesNotHaveDuplicates();
+        List<Run> more = typed(PLAIN, "O", "*n", "e", "*t", "w", "*o");
+        assertThat(more).extracting(Run::id).doesNotHaveDuplicates();
+        assertThat(typed(PLAIN, "*Quite other").getFirst().id())
+                .as("all of it replaced")
+                .isEqualTo(PLAIN.paragraphs().getFirst().runs().getFirst().id());
     }
 
     @Test
     void a_new_look_leaves_the_runs_alone() {
         WrittenParagraph written =
                 new WrittenParagraph(
-                        colored().paragraphs().getFirst().id(), HEADING.id(), "One two three");
+                        colored().paragraphs().getFirst().id(),
+                        HEADING.id(),
+                        all(colored()).getFirst().runs());
         Paragraph paragraph =
-                Writing.write(colored(), new WriteText(PLAIN.id(), List.of(written)))
-                        .paragraphs()
-                        .getFirst();
+                Writing.write(colored(), write(colored(), written)).paragraphs().getFirst();
         assertThat(paragraph.look()).isEqualTo(HEADING.id());
         assertThat(paragraph.runs()).isEqualTo(colored().paragraphs().getFirst().runs());
     }
 
     @Test
-    void a_frame_keeps_at_least_one_paragraph_and_none_twice() {
-        assertThatThrownBy(() -> Writing.write(PLAIN, new WriteText(PLAIN.id(), List.of())))
-                .isInstanceOf(Refused.class);
+    void a_story_keeps_at_least_one_paragraph_and_none_twice() {
+        assertThatThrownBy(() -> Writing.write(PLAIN, write(PLAIN))).isInstanceOf(Refused.class);
         WrittenParagraph same = new WrittenParagraph(id("p"), BODY.id(), "x");
-        assertThatThrownBy(
-                        () -> Writing.write(PLAIN, new WriteText(PLAIN.id(), List.of(same, same))))
+        assertThatThrownBy(() -> Writing.write(PLAIN, write(PLAIN, same, same)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("twice");
+    }
+
+    private static List<String> lines(Story story) {
+        return story.paragraphs().stream().map(Paragraph::text).toList();
+    }
+
+    @Test
+    void one_paragraph_of_many_is_written_by_itself() {
+        Story three = story("One", "Two", "Three");
+        Paragraph second = three.paragraphs().get(1);
+        Story typed =
+                Writing.write(
+                        three,
+                        new WriteText(
+                                three.id(),
+                                Optional.of(three.paragraphs().getFirst().id()),
+                                List.of(written(second, "Second")),
+                                List.of(written(second, "Two"))));
+        assertThat(lines(typed)).containsExactly("One", "Second", "Three");
+        assertThat(typed.paragraphs().get(2)).isSameAs(three.paragraphs().get(2));
+    }
+
+    @Test
+    void paragraphs_are_divided_joined_and_put_in_where_they_belong() {
+        Story three = story("One", "Two", "Three");
+        List<WrittenParagraph> was = all(three);
+        WrittenParagraph fresh = new WrittenParagraph(id("fresh"), BODY.id(), "o");
+        WriteText divide =
+                new WriteText(
+                        three.id(),
+                        Optional.of(was.get(0).paragraph()),
+                        List.of(written(three.paragraphs().get(1), "Tw"), fresh),
+                        was.subList(1, 2));
+        assertThat(lines(Writing.write(three, divide))).containsExactly("One", "Tw", "o", "Three");
+        WriteText join =
+                new WriteText(
+                        three.id(),
+                        Optional.empty(),
+                        List.of(written(three.paragraphs().getFirst(), "OneTwo")),
+                        was.subList(0, 2));
+        assertThat(lines(Writing.write(three, join))).containsExactly("OneTwo", "Three");
+        WriteText first = new WriteText(three.id(), Optional.empty(), List.of(fresh), List.of());
+        assertThat(lines(Writing.write(three, first))).containsExactly("o", "One", "Two", "Three");
+        WriteText behind =
+                new WriteText(
+                        three.id(), Optional.of(was.get(1).paragraph()), List.of(fresh), List.of());
+        assertThat(lines(Writing.write(three, behind))).containsExactly("One", "Two", "o", "Three");
+    }
+
+    @Test
+    void a_paragraph_of_more_characters_than_are_allowed_is_refused() {
+        Publication in =
+                Sample.withText(
+                        Sample.withPage(
+                                new Layer(
+                                        List.of(),
+                                        List.of(frame("f", 10, 10, 50, 50, BODY, "a")))));
+        Story story = in.stories().getFirst();
+        String much = "a".repeat(Limits.CHARACTERS + 1);
+        assertThatThrownBy(() ->
+                        Editing.edit(
+                                in, write(story, written(story.paragraphs().getFirst(), much))))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("50001")
+                .hasMessageContaining("divide it");
     }
 
     @Test

@@ -369,7 +369,8 @@ class FindingsTest {
         Layer layer = new Layer(List.of(), List.of(frame("edge", 87, 30, 60, 20, BODY, "Near")));
         Publication sample = Sample.publication();
         Publication near =
-                sample.withParents(List.of(sample.parents().getFirst().withLayer(layer)));
+                Sample.withText(
+                        sample.withParents(List.of(sample.parents().getFirst().withLayer(layer))));
         Finding finding = onLeft(near).getFirst();
         assertThat(finding).isInstanceOf(PressFinding.TextNearTrim.class);
         Edit mend = Offer.of(finding, near, PressCondition.coated()).getFirst().edit();

@@ -24,7 +24,7 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.edit.Editing;
-import yewberry.core.edit.FrameEdit;
+import yewberry.core.edit.StoryEdit;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Layer;
@@ -357,7 +357,7 @@ class LegibilityTest {
                                         new Layer(
                                                 List.of(wholePage("g", WHITE)),
                                                 List.of(frame("f", 10, 10, 100, 40, BODY, "One")))),
-                                new FrameEdit.ColorRun(
+                                new StoryEdit.ColorRun(
                                         Sample.id("run f 0"),
                                         Optional.of(Tinted.full(SIGNAL.id()))))
                         .publication();

@@ -95,24 +95,18 @@ class ComposerTest {
                 .containsExactly(SIGNAL.id(), WHITE.id());
     }
 
+    private static Publication onParent(Layer layer) {
+        Publication plain = Sample.publication();
+        return Sample.withText(
+                plain.withParents(List.of(plain.parents().getFirst().withLayer(layer))));
+    }
+
     @Test
     void a_page_can_hide_its_parents_backgrounds_but_keeps_its_text() {
         TextFrame foot = frame("foot", 10, 190, 100, 10, BODY, "Foot");
         Publication publication =
                 after(
-                        Sample.publication()
-                                .withParents(
-                                        List.of(
-                                                Sample.publication()
-                                                        .parents()
-                                                        .getFirst()
-                                                        .withLayer(
-                                                                new Layer(
-                                                                        List.of(
-                                                                                wholePage(
-                                                                                        "g",
-                                                                                        NIGHT)),
-                                                                        List.of(foot))))),
+                        onParent(new Layer(List.of(wholePage("g", NIGHT)), List.of(foot))),
                         new PageEdit.ShowParent(List.of(page(1)), false));
         assertThat(composer.compose(publication, 0).items())
                 .hasSize(1)
@@ -155,14 +149,7 @@ class ComposerTest {
     @Test
     void a_frame_on_a_parent_stands_mirrored_about_the_spine_on_left_pages() {
         TextFrame frame = frame("f", 10, 20, 50, 20, BODY, "Text");
-        Publication publication =
-                Sample.publication()
-                        .withParents(
-                                List.of(
-                                        Sample.publication()
-                                                .parents()
-                                                .getFirst()
-                                                .withLayer(new Layer(List.of(), List.of(frame)))));
+        Publication publication = onParent(new Layer(List.of(), List.of(frame)));
         double onRight = composer.compose(publication, 0).text().getFirst().lines().getFirst().x();
         double onLeft = composer.compose(publication, 1).text().getFirst().lines().getFirst().x();
         assertThat(onRight * 25.4 / 72).isCloseTo(10, org.assertj.core.api.Assertions.within(1e-6));

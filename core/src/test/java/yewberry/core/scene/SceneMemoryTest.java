@@ -57,7 +57,7 @@ class SceneMemoryTest {
                                                                 BODY,
                                                                 words)))))
                         .toList();
-        return Sample.publication().withPages(pages);
+        return Sample.withText(Sample.publication().withPages(pages));
     }
 
     private List<SceneKey> keys(Publication of) {

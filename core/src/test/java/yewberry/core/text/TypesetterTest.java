@@ -18,6 +18,7 @@ import yewberry.core.Sample;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.TextSetting;
 
@@ -41,8 +42,26 @@ class TypesetterTest {
                 BODY.overprint());
     }
 
+    private record SetText(List<Segment> segments, String overset) {}
+
     private static SetText set(TextFrame frame, Look look) {
-        return Typesetter.set(frame, id -> id.equals(HEADING.id()) ? HEADING : look);
+        return set(Sample.written(frame), frame, look);
+    }
+
+    private static SetText set(List<Paragraph> text, TextFrame frame, Look look) {
+        SetFrame set =
+                Typesetter.set(
+                        text,
+                        StoryPlace.BEGINNING,
+                        frame.box(),
+                        id -> id.equals(HEADING.id()) ? HEADING : look);
+        String rest =
+                text.stream()
+                        .skip(set.end().paragraph())
+                        .map(Paragraph::text)
+                        .collect(Collectors.joining("\n"));
+        return new SetText(
+                set.segments(), rest.substring(Math.min(rest.length(), set.end().character())));
     }
 
     private static SetText set(double width, double height, String... text) {
@@ -285,8 +304,8 @@ class TypesetterTest {
     }
 
     private static List<Segment> runs(String one, String other) {
-        yewberry.core.publication.Paragraph paragraph =
-                new yewberry.core.publication.Paragraph(
+        Paragraph paragraph =
+                new Paragraph(
                         Sample.id("p"),
                         BODY.id(),
                         List.of(
@@ -295,8 +314,7 @@ class TypesetterTest {
                                 new yewberry.core.publication.Run(
                                         Sample.id("other"), other, java.util.Optional.empty())));
         TextFrame frame = frame("f", 0, 0, 100, 50, BODY, "x");
-        return set(new TextFrame(frame.id(), frame.sides(), frame.box(), List.of(paragraph)), BODY)
-                .segments();
+        return set(List.of(paragraph), frame, BODY).segments();
     }
 
     /** Where the second of two letters stands in one run. */

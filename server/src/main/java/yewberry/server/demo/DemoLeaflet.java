@@ -54,8 +54,6 @@ final class DemoLeaflet {
                             TextSetting.USUAL.withHyphenation(
                                     Optional.of(Language.ENGLISH_BRITISH)));
 
-    private DemoLeaflet() {}
-
     private static UUID id(String name) {
         return UUID.nameUUIDFromBytes(("gate leaflet: " + name).getBytes(StandardCharsets.UTF_8));
     }
@@ -74,25 +72,35 @@ final class DemoLeaflet {
                 Look.Overprint.BLACK);
     }
 
+    private final DemoStories stories = new DemoStories();
+
+    private DemoLeaflet() {}
+
     static Publication publication(AssetIntake files) {
+        return new DemoLeaflet().build(files);
+    }
+
+    private Publication build(AssetIntake files) {
         Asset mark =
                 files.take(
                         id("picture Observatory mark"),
                         "Observatory mark.png",
                         DemoPictures.mark(400));
-        return new Publication(
-                id("publication"),
-                "Gate leaflet",
-                Setup.of(new PageSize(Length.mm(99), Length.mm(210)), false),
-                List.of(MIDNIGHT, DUSK, ROSE, MOONLIGHT, LANTERN),
-                List.of(TITLE, TEXT),
-                List.of(mark),
-                List.of(),
-                List.of(),
-                List.of(front(mark), back()));
+        return stories.in(
+                new Publication(
+                        id("publication"),
+                        "Gate leaflet",
+                        Setup.of(new PageSize(Length.mm(99), Length.mm(210)), false),
+                        List.of(MIDNIGHT, DUSK, ROSE, MOONLIGHT, LANTERN),
+                        List.of(TITLE, TEXT),
+                        List.of(mark),
+                        List.of(),
+                        List.of(),
+                        List.of(front(mark), back()),
+                        List.of()));
     }
 
-    private static Page front(Asset mark) {
+    private Page front(Asset mark) {
         return page(
                 1,
                 List.of(
@@ -153,7 +161,7 @@ final class DemoLeaflet {
                 List.of(stop(0, MIDNIGHT), stop(55, DUSK), stop(100, ROSE)));
     }
 
-    private static Page back() {
+    private Page back() {
         return page(
                 2,
                 List.of(
@@ -202,11 +210,11 @@ final class DemoLeaflet {
     }
 
     /** Across the page within its margins, in millimetres from the top. */
-    private static TextFrame frame(String name, double top, Paragraph... text) {
-        return new TextFrame(
+    private TextFrame frame(String name, double top, Paragraph... text) {
+        return stories.frame(
                 id("frame " + name),
-                Sides.BOTH,
                 new Box(Length.mm(10), Length.mm(top), Length.mm(76), Length.mm(60)),
+                id("story " + name),
                 List.of(text));
     }
 

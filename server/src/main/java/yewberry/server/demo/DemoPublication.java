@@ -81,6 +81,7 @@ public final class DemoPublication {
             look("Night caption", "Source Sans 3", 400, 9, 11.5, 0, moonlight);
     private final Look smallPrint = look("Small print", "Source Sans 3", 400, 7, 9, 10, moonlight);
 
+    private final DemoStories stories = new DemoStories();
     private final Parent daylight = daylight();
     private final Parent night = night();
 
@@ -158,27 +159,29 @@ public final class DemoPublication {
                         Level.AA,
                         Press.USUAL,
                         PressChecks.USUAL);
-        return new Publication(
-                id("publication"),
-                "Season guide",
-                setup,
-                List.of(
-                        black, white, midnight, dusk, moonlight, sand, slate, beacon, lantern, haze,
-                        afterglow, shingle),
-                List.of(
-                        title,
-                        subtitle,
-                        heading,
-                        body,
-                        nightHeading,
-                        nightBody,
-                        caption,
-                        nightCaption,
-                        smallPrint),
-                List.of(milkyWay),
-                List.of(darkHours()),
-                List.of(daylight, night),
-                pages());
+        return stories.in(
+                new Publication(
+                        id("publication"),
+                        "Season guide",
+                        setup,
+                        List.of(
+                                black, white, midnight, dusk, moonlight, sand, slate, beacon,
+                                lantern, haze, afterglow, shingle),
+                        List.of(
+                                title,
+                                subtitle,
+                                heading,
+                                body,
+                                nightHeading,
+                                nightBody,
+                                caption,
+                                nightCaption,
+                                smallPrint),
+                        List.of(milkyWay),
+                        List.of(darkHours()),
+                        List.of(daylight, night),
+                        pages(),
+                        List.of()));
     }
 
     private Parent daylight() {
@@ -378,7 +381,7 @@ public final class DemoPublication {
     private Page schools() {
         Page plain = article(10, daylight, DemoText.SCHOOLS, heading, body);
         TextFrame frame = plain.layer().frames().getFirst();
-        List<Paragraph> paragraphs = new ArrayList<>(frame.paragraphs());
+        List<Paragraph> paragraphs = new ArrayList<>(stories.text(frame.story()));
         String text = paragraphs.get(2).text();
         String words = "book early";
         int at = text.indexOf(words);
@@ -397,7 +400,8 @@ public final class DemoPublication {
                                                 "schools 3",
                                                 text.substring(at + words.length()),
                                                 Optional.empty()))));
-        return plain.withLayer(plain.layer().withFrames(List.of(frame.withParagraphs(paragraphs))));
+        stories.write(frame.story(), paragraphs);
+        return plain;
     }
 
     /** A lighter ground of its own on top of its parent's. */
@@ -455,12 +459,12 @@ public final class DemoPublication {
     }
 
     /** Millimetres from the top left corner of the trim. */
-    private static TextFrame frame(
+    private TextFrame frame(
             String name, double x, double y, double width, double height, Paragraph... text) {
-        return new TextFrame(
+        return stories.frame(
                 id("frame " + name),
-                Sides.BOTH,
                 new Box(Length.mm(x), Length.mm(y), Length.mm(width), Length.mm(height)),
+                id("story " + name),
                 List.of(text));
     }
 

@@ -6,11 +6,13 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.JsonValue;
 import com.fasterxml.jackson.annotation.Nulls;
+import java.util.Collection;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.jsontype.NamedType;
 import yewberry.core.edit.Change;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Elements;
 import yewberry.core.publication.Length;
 
 /** How core's values look as JSON. Core itself knows nothing of it. */
@@ -38,6 +40,13 @@ public final class CoreJson {
         public abstract String toString();
     }
 
+    private abstract static class ElementsFromList {
+        @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
+        static <T extends Element> Elements<T> of(Collection<T> elements) {
+            return Elements.of(elements);
+        }
+    }
+
     /** Teaches a mapper core's types; whatever is missing, null or unknown is refused. */
     public static JsonMapper.Builder teach(JsonMapper.Builder builder) {
         for (Class<?> root : Kinds.ROOTS) {
@@ -52,6 +61,7 @@ public final class CoreJson {
         return builder.addModule(Defaults.module())
                 .addMixIn(Change.Placed.class, KindOfElement.class)
                 .addMixIn(Length.class, LengthAsText.class)
+                .addMixIn(Elements.class, ElementsFromList.class)
                 .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 // a question like Patch.isEmpty is no part of the value

@@ -8,6 +8,7 @@ import yewberry.core.edit.Edit;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Holder;
 import yewberry.core.publication.Owner;
 import yewberry.core.scene.Origin;
 import yewberry.server.view.StratumView;
@@ -23,6 +24,7 @@ public final class Kinds {
                     Area.class,
                     Fill.class,
                     Asset.Content.class,
+                    Holder.class,
                     Owner.class,
                     Origin.class,
                     StratumView.class);

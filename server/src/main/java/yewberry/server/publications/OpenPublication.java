@@ -30,9 +30,11 @@ import yewberry.core.publication.Heading;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Uses;
@@ -333,6 +335,8 @@ public final class OpenPublication {
             case Page page -> "a page";
             case Background background -> "a background";
             case TextFrame frame -> "a text frame";
+            case Story story -> "which frames a text runs through";
+            case Paragraph paragraph -> "the text of a paragraph";
         };
     }
 

@@ -1,5 +1,6 @@
 package yewberry.server.store;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -11,6 +12,7 @@ import yewberry.core.publication.Element;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.TextFrame;
 import yewberry.server.store.db.tables.records.PublicationRecord;
 
@@ -26,6 +28,8 @@ class AllRows {
     private final PageRows pages;
     private final BackgroundRows backgrounds;
     private final FrameRows frames;
+    private final StoryRows stories = new StoryRows();
+    private final ParagraphRows paragraphs = new ParagraphRows();
 
     AllRows(Columns columns) {
         this.columns = columns;
@@ -43,14 +47,25 @@ class AllRows {
     }
 
     List<Rows<? extends Element, ?>> inOrder() {
-        return List.of(swatches, looks, assets, recipes, parents, pages, backgrounds, frames);
+        return List.of(
+                swatches,
+                looks,
+                assets,
+                recipes,
+                parents,
+                pages,
+                backgrounds,
+                frames,
+                stories,
+                paragraphs);
     }
 
     /** A publication from its rows. */
     Publication read(DSLContext db, PublicationRecord row) {
         UUID id = row.getId();
         Map<UUID, List<Background>> areas = backgrounds.read(db, id);
-        Map<UUID, List<TextFrame>> text = frames.read(db, id);
+        Map<UUID, List<Story.Link>> chains = StoryRows.chains(db, id);
+        Map<UUID, List<TextFrame>> text = frames.read(db, id, storyOfFrames(chains));
         Function<UUID, Layer> layers =
                 owner ->
                         new Layer(
@@ -65,6 +80,13 @@ class AllRows {
                 assets.read(db, id),
                 recipes.read(db, id, layers),
                 parents.read(db, id, layers),
-                pages.read(db, id, layers));
+                pages.read(db, id, layers),
+                stories.read(db, id, chains, paragraphs.read(db, id)));
+    }
+
+    private static Map<UUID, UUID> storyOfFrames(Map<UUID, List<Story.Link>> chains) {
+        Map<UUID, UUID> stories = new HashMap<>();
+        chains.forEach((story, chain) -> chain.forEach(link -> stories.put(link.frame(), story)));
+        return stories;
     }
 }

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import yewberry.core.publication.Asset;
-import yewberry.core.publication.Owner;
+import yewberry.core.publication.Holder;
 import yewberry.core.publication.Publication;
 import yewberry.server.store.db.tables.records.AssetRecord;
 
@@ -22,12 +22,12 @@ final class AssetRows extends Rows<Asset, AssetRecord> {
     }
 
     @Override
-    List<Asset> list(Publication in, Optional<Owner> owner) {
+    List<Asset> list(Publication in, Optional<Holder> owner) {
         return in.assets();
     }
 
     @Override
-    void fill(AssetRecord row, Asset asset, Optional<Owner> owner) {
+    void fill(AssetRecord row, Asset asset, Optional<Holder> owner) {
         row.setName(asset.name());
         row.setSha256(asset.sha256());
     }

@@ -16,6 +16,7 @@ import yewberry.core.color.BlendMode;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Holder;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
@@ -41,8 +42,8 @@ final class BackgroundRows extends Rows<Background, BackgroundRecord> {
     }
 
     @Override
-    List<Background> list(Publication in, Optional<Owner> owner) {
-        return in.layer(owner.orElseThrow()).backgrounds();
+    List<Background> list(Publication in, Optional<Holder> owner) {
+        return in.layer((Owner) owner.orElseThrow()).backgrounds();
     }
 
     /** What a gradient is besides its stops. */
@@ -55,8 +56,8 @@ final class BackgroundRows extends Rows<Background, BackgroundRecord> {
     record PageShape(int number, Placing placing) {}
 
     @Override
-    void fill(BackgroundRecord row, Background background, Optional<Owner> on) {
-        Owner owner = on.orElseThrow();
+    void fill(BackgroundRecord row, Background background, Optional<Holder> on) {
+        Holder owner = on.orElseThrow();
         row.setPage(owner instanceof Owner.OnPage(UUID page) ? page : null);
         row.setParent(owner instanceof Owner.OnParent(UUID parent) ? parent : null);
         row.setRecipe(owner instanceof Owner.OnRecipe(UUID recipe) ? recipe : null);

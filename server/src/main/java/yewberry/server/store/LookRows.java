@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import yewberry.core.publication.Holder;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
-import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.TextSetting;
 import yewberry.core.publication.Tinted;
@@ -24,12 +24,12 @@ final class LookRows extends Rows<Look, LookRecord> {
     }
 
     @Override
-    List<Look> list(Publication in, Optional<Owner> owner) {
+    List<Look> list(Publication in, Optional<Holder> owner) {
         return in.looks();
     }
 
     @Override
-    void fill(LookRecord row, Look look, Optional<Owner> owner) {
+    void fill(LookRecord row, Look look, Optional<Holder> owner) {
         row.setName(look.name());
         row.setFamily(look.family());
         row.setWeight(look.weight());

@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import org.jooq.DSLContext;
+import yewberry.core.publication.Holder;
 import yewberry.core.publication.Layer;
-import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Publication;
@@ -24,12 +24,12 @@ final class PageRows extends Rows<Page, PageRecord> {
     }
 
     @Override
-    List<Page> list(Publication in, Optional<Owner> owner) {
+    List<Page> list(Publication in, Optional<Holder> owner) {
         return in.pages();
     }
 
     @Override
-    void fill(PageRecord row, Page page, Optional<Owner> owner) {
+    void fill(PageRecord row, Page page, Optional<Holder> owner) {
         row.setParent(page.parent().orElse(null));
         row.setParentShown(page.parentShown());
         row.setPart(page.part().orElse(null));

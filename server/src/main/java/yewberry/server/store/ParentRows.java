@@ -8,8 +8,8 @@ import java.util.UUID;
 import java.util.function.Function;
 import org.jooq.DSLContext;
 import org.jooq.TableField;
+import yewberry.core.publication.Holder;
 import yewberry.core.publication.Layer;
-import yewberry.core.publication.Owner;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.server.store.db.tables.records.ParentRecord;
@@ -21,7 +21,7 @@ final class ParentRows extends Rows<Parent, ParentRecord> {
     }
 
     @Override
-    List<Parent> list(Publication in, Optional<Owner> owner) {
+    List<Parent> list(Publication in, Optional<Holder> owner) {
         return in.parents();
     }
 
@@ -36,7 +36,7 @@ final class ParentRows extends Rows<Parent, ParentRecord> {
     }
 
     @Override
-    void fill(ParentRecord row, Parent parent, Optional<Owner> owner) {
+    void fill(ParentRecord row, Parent parent, Optional<Holder> owner) {
         row.setName(parent.name());
         row.setBase(parent.base().orElse(null));
     }

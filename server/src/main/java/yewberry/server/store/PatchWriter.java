@@ -18,7 +18,7 @@ import yewberry.core.edit.Change;
 import yewberry.core.edit.Patch;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Heading;
-import yewberry.core.publication.Owner;
+import yewberry.core.publication.Holder;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
 
@@ -76,7 +76,7 @@ final class PatchWriter {
                 .filter(Change::placed)
                 .collect(Collectors.groupingBy(Change::owner))
                 .forEach((owner, placed) -> keys.putAll(keys(kind, owner, placed, crowded)));
-        RowBatch batch = new RowBatch(db);
+        RowBatch batch = new RowBatch(db, kind.table());
         saved.stream()
                 .sorted(
                         Comparator.comparingInt(
@@ -100,7 +100,7 @@ final class PatchWriter {
      * @param crowded gets the list if there is no room in it
      */
     private <T extends Element> Map<UUID, Long> keys(
-            Rows<T, ?> kind, Optional<Owner> owner, List<Change> placed, List<List<T>> crowded) {
+            Rows<T, ?> kind, Optional<Holder> owner, List<Change> placed, List<List<T>> crowded) {
         List<T> list = kind.list(after, owner);
         Set<Integer> coming =
                 placed.stream()

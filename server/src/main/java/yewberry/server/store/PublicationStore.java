@@ -10,6 +10,7 @@ import static yewberry.server.store.db.Tables.PARENT;
 import static yewberry.server.store.db.Tables.PUBLICATION;
 import static yewberry.server.store.db.Tables.REVISION;
 import static yewberry.server.store.db.Tables.REVISION_TOUCH;
+import static yewberry.server.store.db.Tables.STORY;
 import static yewberry.server.store.db.Tables.SWATCH;
 
 import java.time.Clock;
@@ -104,6 +105,7 @@ public class PublicationStore {
     public void delete(UUID publication) {
         db.transaction(transaction -> {
             DSLContext within = transaction.dsl();
+            within.deleteFrom(STORY).where(STORY.PUBLICATION.eq(publication)).execute();
             within.deleteFrom(FRAME).where(FRAME.PUBLICATION.eq(publication)).execute();
             within.deleteFrom(BACKGROUND).where(BACKGROUND.PUBLICATION.eq(publication)).execute();
             within.deleteFrom(PAGE).where(PAGE.PUBLICATION.eq(publication)).execute();

@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import org.jooq.DSLContext;
+import yewberry.core.publication.Holder;
 import yewberry.core.publication.Layer;
-import yewberry.core.publication.Owner;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
@@ -24,12 +24,12 @@ final class RecipeRows extends Rows<Recipe, RecipeRecord> {
     }
 
     @Override
-    List<Recipe> list(Publication in, Optional<Owner> owner) {
+    List<Recipe> list(Publication in, Optional<Holder> owner) {
         return in.recipes();
     }
 
     @Override
-    void fill(RecipeRecord row, Recipe recipe, Optional<Owner> owner) {
+    void fill(RecipeRecord row, Recipe recipe, Optional<Holder> owner) {
         row.setName(recipe.name());
         row.setTrim(columns.write(recipe.trim(), PageSize.class));
     }

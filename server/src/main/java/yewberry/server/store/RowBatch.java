@@ -18,8 +18,12 @@ final class RowBatch {
     private final List<UpdatableRecord<?>> updates = new ArrayList<>();
     private final List<Query> others = new ArrayList<>();
 
-    RowBatch(DSLContext db) {
+    /**
+     * @param first the table that is filled before all others
+     */
+    RowBatch(DSLContext db, Table<?> first) {
         this.db = db;
+        inserts.put(first, new ArrayList<>());
     }
 
     /** Comes before everything else. */

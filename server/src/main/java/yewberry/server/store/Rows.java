@@ -13,7 +13,7 @@ import org.jooq.Table;
 import org.jooq.TableField;
 import org.jooq.UpdatableRecord;
 import yewberry.core.publication.Element;
-import yewberry.core.publication.Owner;
+import yewberry.core.publication.Holder;
 import yewberry.core.publication.Publication;
 
 /**
@@ -43,15 +43,19 @@ abstract class Rows<T extends Element, R extends UpdatableRecord<R>> {
         this.position = position;
     }
 
+    Table<R> table() {
+        return table;
+    }
+
     Class<T> type() {
         return type;
     }
 
     /** The list of its like that an element stands in. */
-    abstract List<T> list(Publication in, Optional<Owner> owner);
+    abstract List<T> list(Publication in, Optional<Holder> owner);
 
     /** Sets the columns of a row that only this kind has. */
-    abstract void fill(R row, T element, Optional<Owner> owner);
+    abstract void fill(R row, T element, Optional<Holder> owner);
 
     /** Writes what an element has in other tables. */
     void fillParts(RowBatch batch, UUID in, T element, Optional<T> before) {}
@@ -77,7 +81,7 @@ abstract class Rows<T extends Element, R extends UpdatableRecord<R>> {
             RowBatch batch,
             UUID in,
             T element,
-            Optional<Owner> owner,
+            Optional<Holder> owner,
             Optional<T> before,
             Optional<Long> key) {
         R row = db.newRecord(table);

@@ -12,7 +12,7 @@ import yewberry.core.edit.Patch;
  */
 final class StoredJson {
     /** What is written now. The first version was written without saying so. */
-    static final int VERSION = 2;
+    static final int VERSION = 3;
 
     private static final String VERSION_KEY = "version";
     private static final String VALUE = "value";
@@ -26,7 +26,8 @@ final class StoredJson {
         JsonNode of(JsonNode value, Class<?> as);
     }
 
-    private static final List<Upgrade> UPGRADES = List.of(StoredJson::flatElements);
+    private static final List<Upgrade> UPGRADES =
+            List.of(StoredJson::flatElements, StoredJson::stories);
 
     private StoredJson() {}
 
@@ -93,6 +94,11 @@ final class StoredJson {
         if (old.has("owner")) {
             placed.set("owner", old.path("owner"));
         }
+    }
+
+    /** From 2 to 3: a frame had its paragraphs within; now they are in a story of their own. */
+    private static JsonNode stories(JsonNode value, Class<?> as) {
+        return as == Patch.class ? FramesToStories.in((ObjectNode) value.deepCopy()) : value;
     }
 
     private static ObjectNode inner(ObjectNode wrapped, String name) {

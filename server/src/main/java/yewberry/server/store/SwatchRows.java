@@ -9,7 +9,7 @@ import org.jooq.DSLContext;
 import org.jooq.TableField;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
-import yewberry.core.publication.Owner;
+import yewberry.core.publication.Holder;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Swatch;
 import yewberry.server.store.db.tables.records.SwatchRecord;
@@ -24,7 +24,7 @@ final class SwatchRows extends Rows<Swatch, SwatchRecord> {
     }
 
     @Override
-    List<Swatch> list(Publication in, Optional<Owner> owner) {
+    List<Swatch> list(Publication in, Optional<Holder> owner) {
         return in.swatches();
     }
 
@@ -42,7 +42,7 @@ final class SwatchRows extends Rows<Swatch, SwatchRecord> {
     }
 
     @Override
-    void fill(SwatchRecord row, Swatch swatch, Optional<Owner> owner) {
+    void fill(SwatchRecord row, Swatch swatch, Optional<Holder> owner) {
         row.setName(swatch.name());
         row.setColor(null);
         row.setBase(null);

@@ -20,6 +20,7 @@ import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Palette;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
@@ -124,10 +125,17 @@ public record PublicationView(
     public record AssetView(Asset asset, int uses) {}
 
     /**
+     * @param looks of the text on it
      * @param pages how many show what lies on it
      */
     public record ParentView(
-            UUID id, String name, Optional<UUID> base, Layer layer, int uses, int pages) {}
+            UUID id,
+            String name,
+            Optional<UUID> base,
+            Layer layer,
+            List<UUID> looks,
+            int uses,
+            int pages) {}
 
     /**
      * @param uses how often its elements are used
@@ -185,8 +193,17 @@ public record PublicationView(
                                 parent.name(),
                                 parent.base(),
                                 parent.layer(),
+                                looks(parent, publication),
                                 uses.of(parent.id()),
                                 below.get(parent.id())))
+                .toList();
+    }
+
+    private static List<UUID> looks(Parent parent, Publication publication) {
+        return parent.layer().frames().stream()
+                .flatMap(frame -> publication.story(frame.story()).paragraphs().stream())
+                .map(Paragraph::look)
+                .distinct()
                 .toList();
     }
 

@@ -15,6 +15,7 @@ import yewberry.core.publication.Edge;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Story;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
@@ -37,6 +38,7 @@ public sealed interface StratumView {
             Owner owner,
             int changesPages,
             UUID frame,
+            UUID story,
             UUID paragraph,
             UUID run,
             UUID look,
@@ -180,6 +182,7 @@ public sealed interface StratumView {
                 run.origin().owner(),
                 pages(run.origin(), publication),
                 run.frame(),
+                publication.frame(new Story.Link(run.origin().owner(), run.frame())).story(),
                 run.paragraph(),
                 run.run(),
                 run.look().id(),

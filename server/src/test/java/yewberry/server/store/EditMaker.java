@@ -21,6 +21,8 @@ import yewberry.core.edit.PageEdit;
 import yewberry.core.edit.ParentEdit;
 import yewberry.core.edit.PublicationEdit;
 import yewberry.core.edit.RecipeEdit;
+import yewberry.core.edit.StoryEdit;
+import yewberry.core.edit.StoryEdit.WrittenParagraph;
 import yewberry.core.edit.SwatchEdit;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
@@ -44,8 +46,8 @@ import yewberry.core.publication.Recipe;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.SeeThrough;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
-import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.TextSetting;
 import yewberry.core.publication.Tinted;
 
@@ -138,11 +140,21 @@ final class EditMaker {
                                     Sides.BOTH,
                                     maker.box(),
                                     maker.fresh(),
+                                    maker.fresh(),
                                     maker.look()),
+                    maker ->
+                            new FrameEdit.ContinueFrame(
+                                    maker.frame(),
+                                    maker.owner(),
+                                    maker.fresh(),
+                                    Sides.BOTH,
+                                    maker.box()),
+                    maker -> new FrameEdit.JoinFrames(maker.frame(), maker.frame()),
+                    maker -> new FrameEdit.PartFrames(maker.frame(), maker.fresh(), maker.fresh()),
                     maker -> new FrameEdit.PlaceFrame(maker.frame(), Sides.BOTH, maker.box()),
                     maker -> new FrameEdit.RemoveFrame(maker.frame()),
                     EditMaker::write,
-                    maker -> new FrameEdit.ColorRun(maker.run(), maker.maybe(maker.tinted())),
+                    maker -> new StoryEdit.ColorRun(maker.run(), maker.maybe(maker.tinted())),
                     maker ->
                             new Edit.Several(
                                     List.of(
@@ -259,9 +271,8 @@ final class EditMaker {
 
     private UUID run() {
         List<UUID> runs =
-                on.layers()
-                        .flatMap(layer -> layer.frames().stream())
-                        .flatMap(frame -> frame.paragraphs().stream())
+                on.stories().stream()
+                        .flatMap(story -> story.paragraphs().stream())
                         .flatMap(paragraph -> paragraph.runs().stream())
                         .map(run -> run.id())
                         .toList();
@@ -385,24 +396,27 @@ final class EditMaker {
 
     /** Some paragraphs stay, some are written anew, some come in. */
     private Edit write() {
-        UUID frame = frame();
+        if (on.stories().isEmpty()) {
+            return new StoryEdit.WriteText(fresh(), Optional.empty(), List.of(), List.of());
+        }
+        Story story = any(on.stories());
+        int from = upTo(story.paragraphs().size());
         List<Paragraph> there =
-                on.layers()
-                        .flatMap(layer -> layer.frames().stream())
-                        .filter(each -> each.id().equals(frame))
-                        .map(TextFrame::paragraphs)
-                        .findFirst()
-                        .orElse(List.of());
-        Stream<FrameEdit.WrittenParagraph> kept =
+                story.paragraphs().subList(from, from + upTo(story.paragraphs().size() - from + 1));
+        Stream<WrittenParagraph> kept =
                 there.stream()
                         .filter(each -> coin())
                         .map(each ->
-                                new FrameEdit.WrittenParagraph(
+                                new WrittenParagraph(
                                         each.id(),
                                         coin() ? each.look() : look(),
                                         coin() ? each.text() : "Words " + upTo(100)));
-        Stream<FrameEdit.WrittenParagraph> more =
-                Stream.of(new FrameEdit.WrittenParagraph(fresh(), look(), "More " + upTo(100)));
-        return new FrameEdit.WriteText(frame, Stream.concat(kept, more).toList());
+        Stream<WrittenParagraph> more =
+                Stream.of(new WrittenParagraph(fresh(), look(), "More " + upTo(100)));
+        return new StoryEdit.WriteText(
+                story.id(),
+                from == 0 ? Optional.empty() : Optional.of(story.paragraphs().get(from - 1).id()),
+                Stream.concat(kept, more).toList(),
+                there.stream().map(WrittenParagraph::of).toList());
     }
 }

@@ -2,12 +2,24 @@ package yewberry.server.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jooq.JSON;
 import org.junit.jupiter.api.Test;
+import yewberry.core.edit.Edited;
 import yewberry.core.edit.Patch;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.PressChecks;
+import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
+import yewberry.core.publication.Story;
 import yewberry.server.json.CoreJson;
+import yewberry.server.publications.Beginning;
 
 /** Values as earlier versions wrote them. */
 class OlderValuesTest {
@@ -47,13 +59,81 @@ class OlderValuesTest {
     @Test
     void what_is_up_to_date_stays_as_it_is() {
         Setup setup =
-                Setup.of(
-                                new yewberry.core.publication.PageSize(
-                                        yewberry.core.publication.Length.mm(100),
-                                        yewberry.core.publication.Length.mm(100)),
-                                false)
-                        .withChecks(
-                                new PressChecks(yewberry.core.publication.Length.pt(7), 2, 4, 10));
+                Setup.of(new PageSize(Length.mm(100), Length.mm(100)), false)
+                        .withChecks(new PressChecks(Length.pt(7), 2, 4, 10));
         assertThat(columns.read(columns.write(setup, Setup.class), Setup.class)).isEqualTo(setup);
+    }
+
+    private static final UUID PAGE = UUID.fromString("4f3c2d10-0000-4000-8000-000000000010");
+    private static final String FRAME = "4f3c2d10-0000-4000-8000-000000000020";
+
+    private static String frame(String height, String... paragraphs) {
+        return """
+        {"element":{"type":"textFrame","id":"%s","sides":"BOTH",
+          "box":{"x":"10 mm","y":"10 mm","width":"50 mm","height":"%s"},
+          "paragraphs":[%s]},
+         "owner":{"type":"onPage","id":"%s"},"index":0}
+        """
+                .formatted(FRAME, height, String.join(",", paragraphs), PAGE);
+    }
+
+    private static String paragraph(int number, UUID look, String text) {
+        return """
+        {"id":"4f3c2d10-0000-4000-8000-0000000001%02d","look":"%s",
+         "runs":[{"id":"4f3c2d10-0000-4000-8000-0000000002%02d","text":"%s"}]}
+        """
+                .formatted(number, look, number, text);
+    }
+
+    private Patch patch(String change) {
+        return columns.read(
+                JSON.json("{\"version\":2,\"value\":{\"changes\":[%s]}}".formatted(change)),
+                Patch.class);
+    }
+
+    private static String text(Publication publication) {
+        return publication.stories().stream().map(Story::text).collect(Collectors.joining("|"));
+    }
+
+    /** As version 2 wrote what was done to frames while they held their paragraphs. */
+    @Test
+    void steps_with_text_of_frames_are_made_and_undone_on_stories() {
+        Publication empty =
+                Beginning.of(
+                        UUID.randomUUID(),
+                        "Old",
+                        Setup.of(new PageSize(Length.mm(100), Length.mm(100)), false),
+                        1,
+                        UUID::randomUUID);
+        Publication before =
+                empty.withPages(List.of(new Page(PAGE, Optional.empty(), true, Layer.EMPTY)));
+        UUID look = before.looks().getFirst().id();
+        String one = paragraph(1, look, "One");
+        String two = paragraph(2, look, "Two");
+        String second = paragraph(2, look, "Second");
+        String three = paragraph(3, look, "Three");
+        Patch added = patch("{\"after\":%s,\"placed\":true}".formatted(frame("20 mm", one, two)));
+        Publication with = Edited.by(added, before).publication();
+        assertThat(text(with)).isEqualTo("One\nTwo");
+        assertThat(with.stories().getFirst().id())
+                .isEqualTo(FramesToStories.storyOf(UUID.fromString(FRAME)));
+        Patch written =
+                patch(
+                        "{\"before\":%s,\"after\":%s,\"placed\":false}"
+                                .formatted(frame("20 mm", one, two), frame("20 mm", one, second)));
+        assertThat(written.changes()).hasSize(1);
+        Publication typed = Edited.by(written, with).publication();
+        assertThat(text(typed)).isEqualTo("One\nSecond");
+        Patch longer =
+                patch(
+                        "{\"before\":%s,\"after\":%s,\"placed\":false}"
+                                .formatted(
+                                        frame("20 mm", one, second),
+                                        frame("30 mm", three, one, second)));
+        Publication last = Edited.by(longer, typed).publication();
+        assertThat(text(last)).isEqualTo("Three\nOne\nSecond");
+        assertThat(Edited.by(longer.inverse(), last).publication()).isEqualTo(typed);
+        assertThat(Edited.by(written.inverse(), typed).publication()).isEqualTo(with);
+        assertThat(Edited.by(added.inverse(), with).publication()).isEqualTo(before);
     }
 }

@@ -1,0 +1,58 @@
+package yewberry.core.edit;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Tinted;
+
+/** A change of the text of a story. */
+public sealed interface StoryEdit extends Edit {
+    /**
+     * Puts paragraphs in the place of others that follow each other. Of those that were there each
+     * run keeps its id as long as any of its characters stay.
+     *
+     * @param was those in whose place they are put, as whoever wrote saw them
+     * @param behind the paragraph before those; nothing where they are the first
+     */
+    record WriteText(
+            UUID story,
+            Optional<UUID> behind,
+            List<WrittenParagraph> paragraphs,
+            List<WrittenParagraph> was)
+            implements StoryEdit {}
+
+    /** A paragraph as typed. */
+    record WrittenParagraph(UUID paragraph, UUID look, List<WrittenRun> runs) {
+        public WrittenParagraph {
+            runs = List.copyOf(runs);
+        }
+
+        /** One whose characters share everything. */
+        public WrittenParagraph(UUID paragraph, UUID look, String text) {
+            this(paragraph, look, List.of(new WrittenRun(text, Optional.empty())));
+        }
+
+        public static WrittenParagraph of(Paragraph paragraph) {
+            return new WrittenParagraph(
+                    paragraph.id(),
+                    paragraph.look(),
+                    paragraph.runs().stream()
+                            .map(run -> new WrittenRun(run.text(), run.color()))
+                            .toList());
+        }
+
+        String text() {
+            return runs.stream().map(WrittenRun::text).collect(Collectors.joining());
+        }
+    }
+
+    /** Characters as typed that share everything. */
+    record WrittenRun(String text, Optional<Tinted> color) {}
+
+    /**
+     * @param color nothing means the colour of its look again
+     */
+    record ColorRun(UUID run, Optional<Tinted> color) implements StoryEdit {}
+}

@@ -1,0 +1,138 @@
+package yewberry.core.flow;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Elements;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.text.Segment;
+import yewberry.core.text.SetFrame;
+import yewberry.core.text.StoryPlace;
+import yewberry.core.text.Typesetter;
+
+/**
+ * A frame with the part of a story that runs through it. It is the same object as long as nothing
+ * that it was set from is another; the text itself may be forgotten, and is set again when it is
+ * asked for.
+ */
+public final class FilledFrame {
+    private final FlowMemory memory;
+    private final Box box;
+    private final int begin;
+    private final List<Paragraph> seen;
+    private final boolean isLast;
+    private final boolean toTheEnd;
+    private final Map<UUID, Look> looks;
+    private final StoryPlace end;
+
+    /**
+     * @param begin the character of the first paragraph that comes first
+     * @param seen the paragraphs that its text comes from, and in the last frame all that follow
+     * @param toTheEnd whether the story ends with those
+     * @param end counted from the first of those
+     */
+    private FilledFrame(
+            FlowMemory memory,
+            Box box,
+            int begin,
+            List<Paragraph> seen,
+            boolean isLast,
+            boolean toTheEnd,
+            Map<UUID, Look> looks,
+            StoryPlace end) {
+        this.memory = memory;
+        this.box = box;
+        this.begin = begin;
+        this.seen = List.copyOf(seen);
+        this.isLast = isLast;
+        this.toTheEnd = toTheEnd;
+        this.looks = Map.copyOf(looks);
+        this.end = end;
+    }
+
+    /**
+     * @param isLast whether no other frame comes after it
+     */
+    static FilledFrame fill(
+            FlowMemory memory,
+            TextFrame frame,
+            List<Paragraph> story,
+            StoryPlace begin,
+            boolean isLast,
+            Elements<Look> looks) {
+        Map<UUID, Look> used = new HashMap<>();
+        SetFrame text =
+                Typesetter.set(
+                        story,
+                        begin,
+                        frame.box(),
+                        look -> used.computeIfAbsent(look, id -> looks.find(id).orElseThrow()));
+        int behind = isLast ? story.size() : Math.min(story.size(), text.end().paragraph() + 1);
+        FilledFrame filled =
+                new FilledFrame(
+                        memory,
+                        frame.box(),
+                        begin.character(),
+                        story.subList(begin.paragraph(), behind),
+                        isLast,
+                        behind == story.size(),
+                        used,
+                        new StoryPlace(
+                                text.end().paragraph() - begin.paragraph(),
+                                text.end().character()));
+        memory.keep(frame, filled, text.segments());
+        return filled;
+    }
+
+    /** Whether all that it was set from is the very same still. */
+    boolean holds(
+            List<Paragraph> story, StoryPlace start, boolean last, Elements<Look> publication) {
+        int from = start.paragraph();
+        int to = from + seen.size();
+        if (begin != start.character()
+                || last != isLast
+                || to > story.size()
+                || toTheEnd != (to == story.size())) {
+            return false;
+        }
+        for (int i = 0; i < seen.size(); i++) {
+            if (story.get(from + i) != seen.get(i)) {
+                return false;
+            }
+        }
+        return looks.entrySet().stream()
+                .allMatch(each -> publication.find(each.getKey()).orElse(null) == each.getValue());
+    }
+
+    /** Where the next frame goes on, given where this one begins. */
+    StoryPlace next(StoryPlace start) {
+        return new StoryPlace(start.paragraph() + end.paragraph(), end.character());
+    }
+
+    /** The text, in reading order. */
+    public List<Segment> segments() {
+        return memory.segments(this);
+    }
+
+    List<Segment> set() {
+        return Typesetter.set(seen, new StoryPlace(0, begin), box, looks::get).segments();
+    }
+
+    /** What finds no room in the last frame, a paragraph a line; empty in the others. */
+    public String overset() {
+        if (!isLast || end.paragraph() == seen.size()) {
+            return "";
+        }
+        String first = seen.get(end.paragraph()).text().substring(end.character());
+        String others =
+                seen.subList(end.paragraph() + 1, seen.size()).stream()
+                        .map(Paragraph::text)
+                        .collect(Collectors.joining("\n"));
+        return (first + "\n" + others).strip();
+    }
+}

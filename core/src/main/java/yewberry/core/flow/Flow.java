@@ -1,0 +1,69 @@
+package yewberry.core.flow;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import yewberry.core.Cancellation;
+import yewberry.core.publication.Elements;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Story;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.text.StoryPlace;
+
+/**
+ * A story as it runs through its chain: set from frame to frame, as far as it is asked for. A frame
+ * that begins where it began before, with the same text, is taken as it was.
+ */
+final class Flow {
+    private final Story story;
+    private final Elements<Look> looks;
+    private final List<TextFrame> frames;
+    private final FlowMemory memory;
+    private final Map<UUID, Integer> turns = new HashMap<>();
+    private final List<FilledFrame> filled = new ArrayList<>();
+    private final List<StoryPlace> places = new ArrayList<>(List.of(StoryPlace.BEGINNING));
+
+    Flow(Story story, Publication in, FlowMemory memory) {
+        this.story = story;
+        this.looks = in.looks();
+        this.frames = story.chain().stream().map(in::frame).toList();
+        this.memory = memory;
+        for (int i = 0; i < frames.size(); i++) {
+            turns.put(frames.get(i).id(), i);
+        }
+    }
+
+    FilledFrame through(UUID frame) {
+        return at(turns.get(frame));
+    }
+
+    private synchronized FilledFrame at(int turn) {
+        while (filled.size() <= turn) {
+            Cancellation.check();
+            FilledFrame one = fill(frames.get(filled.size()), places.getLast());
+            filled.add(one);
+            places.add(one.next(places.getLast()));
+        }
+        return filled.get(turn);
+    }
+
+    /** Where each frame begins in the text, and last where it ends or finds no more room. */
+    List<StoryPlace> places() {
+        if (!frames.isEmpty()) {
+            at(frames.size() - 1);
+        }
+        synchronized (this) {
+            return List.copyOf(places);
+        }
+    }
+
+    private FilledFrame fill(TextFrame frame, StoryPlace begin) {
+        boolean isLast = filled.size() == frames.size() - 1;
+        return memory.known(frame, each -> each.holds(story.paragraphs(), begin, isLast, looks))
+                .orElseGet(() ->
+                        FilledFrame.fill(memory, frame, story.paragraphs(), begin, isLast, looks));
+    }
+}

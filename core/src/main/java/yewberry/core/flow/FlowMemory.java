@@ -1,0 +1,83 @@
+package yewberry.core.flow;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.text.Segment;
+
+/**
+ * What frames were filled with last, and their text, as much as a number of bytes holds.
+ * Thread-safe.
+ */
+public final class FlowMemory {
+    /** The stored state and a preview take turns; both are kept. */
+    private static final int VARIANTS = 2;
+
+    /** Bytes of a glyph with its place and its characters, as measured. */
+    private static final int GLYPH = 96;
+
+    /** Bytes of a stretch of a line by itself. */
+    private static final int SEGMENT = 250;
+
+    /** Bytes of a frame's text by itself. */
+    private static final int FRAME = 1_000;
+
+    private final Cache<TextFrame, List<FilledFrame>> filled =
+            Caffeine.newBuilder().weakKeys().executor(Runnable::run).build();
+    private final Cache<FilledFrame, List<Segment>> texts;
+
+    /**
+     * @param bytes of text beyond which the least used is forgotten
+     */
+    public FlowMemory(long bytes) {
+        this.texts =
+                Caffeine.newBuilder()
+                        .weakKeys()
+                        .maximumWeight(bytes)
+                        .weigher((FilledFrame frame, List<Segment> text) -> weight(text))
+                        .executor(Runnable::run)
+                        .build();
+    }
+
+    private static int weight(List<Segment> text) {
+        int glyphs = text.stream().mapToInt(each -> each.glyphs().size()).sum();
+        return FRAME + SEGMENT * text.size() + GLYPH * glyphs;
+    }
+
+    Optional<FilledFrame> known(TextFrame frame, Predicate<FilledFrame> holds) {
+        List<FilledFrame> known = filled.getIfPresent(frame);
+        return known == null ? Optional.empty() : known.stream().filter(holds).findFirst();
+    }
+
+    void keep(TextFrame frame, FilledFrame with, List<Segment> text) {
+        texts.put(with, text);
+        filled.asMap()
+                .merge(
+                        frame,
+                        List.of(with),
+                        (before, now) -> {
+                            List<FilledFrame> both = new ArrayList<>(now);
+                            both.addAll(before.subList(0, Math.min(before.size(), VARIANTS - 1)));
+                            return List.copyOf(both);
+                        });
+    }
+
+    List<Segment> segments(FilledFrame frame) {
+        return texts.get(frame, FilledFrame::set);
+    }
+
+    /** Lets go of all text; it is set again when it is asked for. */
+    public void forget() {
+        texts.invalidateAll();
+    }
+
+    /** What is kept, in estimated bytes. */
+    public long size() {
+        texts.cleanUp();
+        return texts.policy().eviction().orElseThrow().weightedSize().orElseThrow();
+    }
+}

@@ -1,0 +1,42 @@
+package yewberry.core.flow;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.text.StoryPlace;
+
+/** The stories of publications as they run through their frames. Thread-safe. */
+public final class Flows {
+    private final FlowMemory memory;
+
+    /** For no longer than somebody else has the publication. */
+    private final Cache<Publication, Map<UUID, Flow>> flows =
+            Caffeine.newBuilder().weakKeys().executor(Runnable::run).build();
+
+    public Flows(FlowMemory memory) {
+        this.memory = memory;
+    }
+
+    /** A frame with what runs through it; the same object as long as that is the same. */
+    public FilledFrame through(TextFrame frame, Publication in) {
+        return flow(frame.story(), in).through(frame.id());
+    }
+
+    /**
+     * Where each frame of a story begins in its text, and last where that ends or finds no more
+     * room.
+     */
+    public List<StoryPlace> places(UUID story, Publication in) {
+        return flow(story, in).places();
+    }
+
+    private Flow flow(UUID story, Publication in) {
+        return flows.get(in, each -> new ConcurrentHashMap<>())
+                .computeIfAbsent(story, id -> new Flow(in.story(id), in, memory));
+    }
+}

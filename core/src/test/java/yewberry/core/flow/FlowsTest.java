@@ -1,0 +1,228 @@
+package yewberry.core.flow;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static yewberry.core.Sample.BODY;
+import static yewberry.core.Sample.HEADING;
+import static yewberry.core.Sample.id;
+import static yewberry.core.Sample.page;
+import static yewberry.core.Sample.paragraph;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import yewberry.core.Sample;
+import yewberry.core.edit.Edit;
+import yewberry.core.edit.Editing;
+import yewberry.core.edit.FrameEdit;
+import yewberry.core.edit.LookEdit;
+import yewberry.core.edit.StoryEdit;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.TextSetting;
+import yewberry.core.text.Segment;
+
+/** How a story runs from frame to frame, and what of it is set again after an edit. */
+class FlowsTest {
+    private static final String WORDS =
+            "Where the sea wall ends and the reeds begin, there is no street lamp for eleven miles.";
+
+    private final Flows flows = new Flows(new FlowMemory(10_000_000));
+
+    /** A frame of 60 by 30 mm on each of four pages, and so many paragraphs that run through. */
+    private static Publication story(Look look, int paragraphs) {
+        return story(
+                IntStream.range(0, paragraphs)
+                        .mapToObj(i -> paragraph("p" + i, look, i + ". " + WORDS))
+                        .toList());
+    }
+
+    private static Publication story(List<Paragraph> text) {
+        Publication plain = Sample.publication();
+        List<Page> pages = new ArrayList<>();
+        List<Story.Link> chain = new ArrayList<>();
+        for (int number = 1; number <= 4; number++) {
+            TextFrame frame = new TextFrame(id("f" + number), Sides.BOTH, box(60, 30), id("story"));
+            pages.add(plain.page(page(number)).withLayer(new Layer(List.of(), List.of(frame))));
+            chain.add(new Story.Link(new Owner.OnPage(page(number)), frame.id()));
+        }
+        return plain.withPages(pages).withStories(List.of(new Story(id("story"), chain, text)));
+    }
+
+    private static Box box(double width, double height) {
+        return new Box(Length.mm(20), Length.mm(20), Length.mm(width), Length.mm(height));
+    }
+
+    private static TextFrame frame(Publication in, int number) {
+        return in.page(page(number)).layer().frames().getFirst();
+    }
+
+    private FilledFrame filled(Publication in, int number) {
+        return flows.through(frame(in, number), in);
+    }
+
+    private List<FilledFrame> all(Publication in) {
+        return IntStream.rangeClosed(1, 4).mapToObj(number -> filled(in, number)).toList();
+    }
+
+    /** Lines with a space between them; a paragraph ends with a bar. */
+    private static String read(List<FilledFrame> frames) {
+        StringBuilder text = new StringBuilder();
+        Paragraph last = null;
+        for (FilledFrame frame : frames) {
+            for (Segment segment : frame.segments()) {
+                text.append(last == null ? "" : last.id().equals(segment.paragraph()) ? " " : "|");
+                text.append(segment.text());
+                last = new Paragraph(segment.paragraph(), BODY.id(), List.of());
+            }
+        }
+        return text.toString();
+    }
+
+    private static Publication after(Publication before, Edit edit) {
+        return Editing.edit(before, edit).publication();
+    }
+
+    private static StoryEdit.WriteText typed(Publication in, int paragraph, String text) {
+        Paragraph old = in.story(id("story")).paragraphs().get(paragraph);
+        return new StoryEdit.WriteText(
+                id("story"),
+                Optional.empty(),
+                List.of(new StoryEdit.WrittenParagraph(old.id(), old.look(), text)),
+                List.of(new StoryEdit.WrittenParagraph(old.id(), old.look(), old.text())));
+    }
+
+    @Test
+    void every_word_stands_in_one_frame_in_order_and_the_last_says_what_finds_no_room() {
+        for (int paragraphs : List.of(1, 5, 9, 11, 12, 13, 40)) {
+            Publication publication = story(BODY, paragraphs);
+            List<FilledFrame> frames = all(publication);
+            String whole =
+                    publication.story(id("story")).paragraphs().stream()
+                            .map(Paragraph::text)
+                            .collect(Collectors.joining("|"));
+            String rest = frames.getLast().overset().replace('\n', '|');
+            assertThat(whole).startsWith(read(frames));
+            String unread = whole.substring(read(frames).length());
+            assertThat(unread.replaceFirst("^[ |]", "")).isEqualTo(rest);
+            assertThat(frames.subList(0, 3)).allMatch(frame -> frame.overset().isEmpty());
+        }
+        assertThat(all(story(BODY, 40)).getLast().overset()).isNotEmpty();
+        assertThat(all(story(BODY, 5)).getLast().overset()).isEmpty();
+    }
+
+    @Test
+    void a_paragraph_goes_on_in_the_next_frame_at_its_top_and_without_its_first_indent() {
+        Look indented =
+                BODY.withSetting(
+                        new TextSetting(
+                                Length.ZERO,
+                                Length.mm(5),
+                                Length.ZERO,
+                                Length.ZERO,
+                                0,
+                                Optional.empty(),
+                                TextSetting.USUAL.spaces()));
+        Publication plain = story(List.of(paragraph("long", BODY, (WORDS + " ").repeat(4))));
+        Publication publication = after(plain, new LookEdit.ChangeLook(indented));
+        List<Segment> first = filled(publication, 1).segments();
+        Segment next = filled(publication, 2).segments().getFirst();
+        assertThat(first.getFirst().x()).isCloseTo(5 * 72 / 25.4, within(1e-6));
+        assertThat(next.paragraph()).isEqualTo(first.getLast().paragraph());
+        assertThat(next.baseline()).isEqualTo(first.getFirst().baseline());
+        assertThat(next.x()).isZero();
+    }
+
+    @Test
+    void frames_of_other_widths_are_filled_to_their_own() {
+        Publication narrow =
+                after(story(BODY, 8), new FrameEdit.PlaceFrame(id("f2"), Sides.BOTH, box(30, 30)));
+        assertThat(filled(narrow, 2).segments())
+                .isNotEmpty()
+                .allMatch(segment -> segment.x() + segment.width() <= 30 * 72 / 25.4 + 1e-6);
+        assertThat(filled(narrow, 3).segments())
+                .anyMatch(segment -> segment.width() > 31 * 72 / 25.4);
+    }
+
+    @Test
+    void typing_sets_only_the_frames_whose_text_is_another() {
+        Publication before = story(BODY, 11);
+        List<FilledFrame> old = all(before);
+        Paragraph within = before.story(id("story")).paragraphs().get(5);
+        // as long as before, so that nothing behind it moves
+        Publication typed = after(before, typed(before, 5, within.text().replace("lamp", "lump")));
+        List<FilledFrame> now = all(typed);
+        assertThat(now.get(0)).isSameAs(old.get(0));
+        assertThat(now.get(3)).isSameAs(old.get(3));
+        assertThat(now).doesNotContainSequence(old);
+        assertThat(all(before)).as("a preview's way back").isEqualTo(old);
+
+        Publication longer = after(before, typed(before, 0, WORDS + " " + WORDS + " " + WORDS));
+        assertThat(all(longer)).doesNotContainAnyElementsOf(old);
+        assertThat(read(all(longer))).contains("4. Where");
+    }
+
+    @Test
+    void another_look_or_size_sets_what_it_touches() {
+        Publication before = story(BODY, 11);
+        List<FilledFrame> old = all(before);
+        Publication heading =
+                after(before, new LookEdit.ChangeLook(HEADING.withSize(Length.pt(30))));
+        assertThat(all(heading)).as("a look that is not worn").isEqualTo(old);
+        Publication body = after(before, new LookEdit.ChangeLook(BODY.withSize(Length.pt(9))));
+        assertThat(all(body)).doesNotContainAnyElementsOf(old);
+        Publication placed =
+                after(before, new FrameEdit.PlaceFrame(id("f4"), Sides.BOTH, box(60, 90)));
+        assertThat(all(placed).subList(0, 3)).isEqualTo(old.subList(0, 3));
+        assertThat(all(placed).getLast()).isNotSameAs(old.getLast());
+    }
+
+    @Test
+    void frames_are_joined_and_parted_and_no_word_is_lost() {
+        Publication whole = story(BODY, 11);
+        Publication parted =
+                after(whole, new FrameEdit.PartFrames(id("f3"), id("other"), id("empty")));
+        assertThat(filled(parted, 3).segments()).isEmpty();
+        assertThat(filled(parted, 2).overset()).isNotEmpty();
+        assertThat(filled(parted, 2).overset()).endsWith("miles.");
+        Publication again = after(parted, new FrameEdit.JoinFrames(id("f2"), id("f3")));
+        assertThat(read(all(again))).isEqualTo(read(all(whole)));
+        assertThat(again.stories()).hasSize(1);
+        Publication without = after(whole, new FrameEdit.RemoveFrame(id("f2")));
+        assertThat(without.story(id("story")).text()).isEqualTo(whole.story(id("story")).text());
+        assertThat(filled(without, 3).segments().getFirst().text())
+                .isEqualTo(filled(whole, 2).segments().getFirst().text());
+    }
+
+    @Test
+    void a_frame_too_small_for_a_line_is_passed_over() {
+        Publication small =
+                after(story(BODY, 4), new FrameEdit.PlaceFrame(id("f1"), Sides.BOTH, box(60, 2)));
+        assertThat(filled(small, 1).segments()).isEmpty();
+        assertThat(filled(small, 2).segments().getFirst().text()).startsWith("0. Where");
+    }
+
+    @Test
+    void text_that_was_forgotten_is_set_as_it_was() {
+        Publication publication = story(BODY, 11);
+        FlowMemory memory = new FlowMemory(10_000_000);
+        Flows remembered = new Flows(memory);
+        FilledFrame second = remembered.through(frame(publication, 2), publication);
+        List<Segment> text = second.segments();
+        memory.forget();
+        assertThat(remembered.through(frame(publication, 2), publication)).isSameAs(second);
+        assertThat(second.segments()).isEqualTo(text).isNotSameAs(text);
+    }
+}

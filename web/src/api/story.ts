@@ -1,0 +1,69 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { answered, client } from "./client";
+import type { Paragraph, Publication, Schemas, Story } from "./types";
+
+/** A story as it was read before, with what became of it since. */
+export function storyWith(before: Story | undefined, read: Schemas["StoryView"]): Story {
+  const known = new Map<string, Paragraph>();
+  for (const paragraph of [...(before?.paragraphs ?? []), ...read.paragraphs]) {
+    known.set(paragraph.id, paragraph);
+  }
+  const order = read.order ?? before?.paragraphs.map(({ id }) => id) ?? [];
+  return {
+    id: read.id,
+    revision: read.revision,
+    chain: read.chain,
+    paragraphs: order.flatMap((id) => known.get(id) ?? []),
+  };
+}
+
+/** The text of a story; what was read before stands meanwhile, and only what differs is read. */
+export function useStory(publication: Publication, story: string) {
+  const queries = useQueryClient();
+  const last = ["story-last", publication.id, story];
+  return useQuery({
+    queryKey: ["story", publication.id, story, publication.revision],
+    queryFn: async () => {
+      const before = queries.getQueryData<Story>(last);
+      const read = await answered(
+        client.GET("/api/publications/{id}/stories/{story}", {
+          params: {
+            path: { id: publication.id, story },
+            query: before ? { since: before.revision } : {},
+          },
+        }),
+      );
+      const now = storyWith(before, read);
+      queries.setQueryData(last, now);
+      return now;
+    },
+    staleTime: Infinity,
+    placeholderData: () => queries.getQueryData<Story>(last),
+  });
+}
+
+export const textOf = (paragraph: Paragraph) => paragraph.runs.map((run) => run.text).join("");
+
+/** Through which frames a story runs, and what of it finds no room. */
+export function useFlow(publication: Publication, story: string) {
+  return useQuery({
+    queryKey: ["flow", publication.id, story, publication.revision],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/stories/{story}/flow", {
+          params: { path: { id: publication.id, story } },
+        }),
+      ),
+    staleTime: Infinity,
+    placeholderData: (before, query) => (query?.queryKey[2] === story ? before : undefined),
+  });
+}
+
+/** What adds as many pages as a story needs. */
+export function roomFor(publication: Publication, story: string) {
+  return answered(
+    client.GET("/api/publications/{id}/stories/{story}/room", {
+      params: { path: { id: publication.id, story } },
+    }),
+  );
+}

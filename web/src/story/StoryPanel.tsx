@@ -1,0 +1,413 @@
+import { X } from "lucide-react";
+import { EditorState } from "prosemirror-state";
+import { EditorView } from "prosemirror-view";
+import "prosemirror-view/style/prosemirror.css";
+import { useCallback, useEffect, useRef, useState } from "react";
+import styled from "styled-components";
+import { useSteps } from "../api/queries";
+import { roomFor, useFlow, useStory } from "../api/story";
+import type { Publication, Story } from "../api/types";
+import { useBench } from "../bench/BenchState";
+import { theme } from "../theme";
+import { Button, QuietButton } from "../ui/Button";
+import { Choice } from "../ui/Choice";
+import { swatchOptions } from "../ui/colors";
+import { useCommands } from "../ui/commands";
+import { Failed } from "../ui/Notice";
+import { useStatus } from "../ui/Status";
+import { counted } from "../ui/words";
+import { nextLook } from "./nextLook";
+import {
+  colors,
+  endIn,
+  endOfRoom,
+  keys,
+  lookNames,
+  paint,
+  tellEnd,
+  uniqueIds,
+  wear,
+  type TextPlace,
+} from "./plugins";
+import { StorySync } from "./StorySync";
+import { asWritten, colorType, docOf, lookOf, schema } from "./text";
+
+const Panel = styled.section`
+  flex: 1 1 0;
+  min-width: 0;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+  background: ${theme.color.paper};
+  border-left: 1px solid ${theme.color.rule};
+`;
+
+const Head = styled.header`
+  flex: none;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: ${theme.space.half} ${theme.space.one};
+  padding: ${theme.space.half} ${theme.space.one} ${theme.space.one};
+  border-bottom: 1px solid ${theme.color.rule};
+  & > .choice {
+    flex: 1 1 120px;
+    min-width: 0;
+  }
+`;
+
+const Title = styled.div`
+  flex: 1 0 100%;
+  min-height: ${theme.hit};
+  display: flex;
+  align-items: center;
+  gap: ${theme.space.one};
+  & h2 {
+    margin: 0;
+    font-size: ${theme.size.body};
+    white-space: nowrap;
+  }
+  & span {
+    flex: 1;
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    font-size: ${theme.size.small};
+    color: ${theme.color.quiet};
+  }
+`;
+
+const Text = styled.div`
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  & .ProseMirror {
+    min-height: 100%;
+    padding: ${theme.space.one} ${theme.space.two} ${theme.space.four} 96px;
+    line-height: 1.45;
+    outline-offset: -2px;
+  }
+  & .ProseMirror p {
+    position: relative;
+    margin: 0 0 8px;
+  }
+  & .ProseMirror p[data-name]::before {
+    content: attr(data-name);
+    position: absolute;
+    right: calc(100% + 12px);
+    top: 0.2em;
+    width: 76px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    text-align: right;
+    font-size: ${theme.size.small};
+    font-weight: 400;
+    line-height: 1.3;
+    color: ${theme.color.quiet};
+  }
+  & .endOfRoom {
+    display: block;
+    margin: 4px 0;
+    padding: 2px 0;
+    border-top: 2px solid ${theme.color.fail};
+    font-size: ${theme.size.small};
+    font-weight: 400;
+    color: ${theme.color.fail};
+    user-select: none;
+  }
+`;
+
+const ofLook = "look";
+
+/** Where a story is written, beside the page that it is read on. */
+export function StoryPanel({
+  publication,
+  story: id,
+}: {
+  publication: Publication;
+  story: string;
+}) {
+  const { write } = useBench();
+  const story = useStory(publication, id);
+  return (
+    <Panel aria-label="Text">
+      {story.data && story.data.id === id ? (
+        <Writing
+          key={id}
+          publication={publication}
+          story={story.data}
+          old={story.isPlaceholderData}
+        />
+      ) : (
+        <Head>
+          <Title>
+            <h2>Text</h2>
+            <span role="status">
+              {story.isError ? (
+                <>
+                  <Failed>Not read.</Failed> {story.error.message}
+                </>
+              ) : (
+                "Reading…"
+              )}
+            </span>
+            <QuietButton aria-label="Close the text" onPress={() => write(undefined)}>
+              <X size={16} aria-hidden />
+            </QuietButton>
+          </Title>
+        </Head>
+      )}
+    </Panel>
+  );
+}
+
+function Writing({
+  publication,
+  story,
+  old,
+}: {
+  publication: Publication;
+  story: Story;
+  /** Whether it is of an earlier revision. */
+  old: boolean;
+}) {
+  const { write, tryOut, settle } = useBench();
+  const steps = useSteps(publication);
+  const status = useStatus();
+  const flow = useFlow(publication, story.id);
+  const place = useRef<HTMLDivElement>(null);
+  const view = useRef<EditorView>(null);
+  const [chosen, setChosen] = useState({ look: "", swatch: ofLook, empty: true });
+  const [busy, setBusy] = useState(false);
+  const latest = useRef({ publication, steps, tryOut, settle, write, rest: 0 });
+  const rest = flow.data?.rest;
+  useEffect(() => {
+    latest.current = { publication, steps, tryOut, settle, write, rest: rest?.words ?? 0 };
+  });
+
+  const sync = useRef<StorySync>(null);
+  const begin = useRef(story);
+  useEffect(() => {
+    const element = place.current;
+    if (!element) {
+      return;
+    }
+    const looks = () => latest.current.publication.looks.map((each) => each.look);
+    const first = begin.current.paragraphs.map(asWritten);
+    const same = new StorySync({
+      story: begin.current.id,
+      read: () => view.current,
+      store: (edit) => latest.current.steps.stored(edit, "Text stored"),
+      tryOut: (edit) => latest.current.tryOut(edit),
+      settle: () => latest.current.settle(),
+      onBusy: setBusy,
+    });
+    same.begin(first);
+    sync.current = same;
+    const step = (act: () => void) => () => {
+      void same.commit();
+      act();
+    };
+    const made = new EditorView(element, {
+      state: EditorState.create({
+        doc: docOf(first),
+        schema,
+        plugins: [
+          ...keys(
+            () => looks().map(({ id }) => id),
+            (look) => nextLook(latest.current.publication, look),
+            step(() => latest.current.steps.undo()),
+            step(() => latest.current.steps.redo()),
+            () => latest.current.write(undefined),
+          ),
+          uniqueIds(
+            () => crypto.randomUUID(),
+            () => looks()[0]?.id ?? "",
+          ),
+          lookNames(
+            () =>
+              new Map(
+                looks().map(({ id, name, size, weight }) => [
+                  id,
+                  { name, size: Number.parseFloat(size), weight },
+                ]),
+              ),
+          ),
+          colors(
+            (swatch) => latest.current.publication.swatches.find(({ id }) => id === swatch)?.screen,
+          ),
+          endOfRoom(() => `No room from here: ${counted(latest.current.rest, "word", "words")}`),
+        ],
+      }),
+      attributes: { "aria-label": "Text of the story", role: "textbox", "aria-multiline": "true" },
+      dispatchTransaction: (change) => {
+        made.updateState(made.state.apply(change));
+        if (change.docChanged && !change.getMeta("server")) {
+          same.typed();
+        }
+        if (change.docChanged || change.selectionSet) {
+          setChosen(chosenIn(made.state));
+        }
+      },
+      handleKeyDown: (_, event) => {
+        // the keys of the page are not meant while one writes
+        event.stopPropagation();
+        return false;
+      },
+      handleDOMEvents: {
+        beforeinput: (_, event) => {
+          const back = event.inputType === "historyUndo";
+          if (back || event.inputType === "historyRedo") {
+            event.preventDefault();
+            void same.commit();
+            if (back) {
+              latest.current.steps.undo();
+            } else {
+              latest.current.steps.redo();
+            }
+            return true;
+          }
+          return false;
+        },
+        compositionend: () => {
+          same.typed();
+          return false;
+        },
+        blur: () => {
+          void same.commit();
+          return false;
+        },
+      },
+    });
+    view.current = made;
+    made.focus();
+    setChosen(chosenIn(made.state));
+    const leaving = () => void same.commit();
+    window.addEventListener("pagehide", leaving);
+    return () => {
+      window.removeEventListener("pagehide", leaving);
+      void same.commit();
+      same.end();
+      sync.current = null;
+      view.current = null;
+      made.destroy();
+    };
+  }, []);
+
+  useEffect(() => {
+    if (!old) {
+      sync.current?.receive(story.paragraphs.map(asWritten), story.revision);
+    }
+  }, [story, old, busy]);
+
+  const restParagraph = rest?.begin.paragraph;
+  const restCharacter = rest?.begin.character;
+  useEffect(() => {
+    const at: TextPlace | undefined =
+      restParagraph !== undefined && restCharacter !== undefined
+        ? { paragraph: restParagraph, character: restCharacter }
+        : undefined;
+    const state = view.current?.state;
+    if (view.current && state && !view.current.composing && (at ?? endIn(state))) {
+      view.current.dispatch(tellEnd(view.current.state, at));
+    }
+  }, [restParagraph, restCharacter, rest?.words]);
+
+  const act = useCallback((command: ReturnType<typeof wear>) => {
+    const made = view.current;
+    if (made) {
+      command(made.state, made.dispatch);
+      // the list that it was chosen from gives the focus back first
+      requestAnimationFrame(() => requestAnimationFrame(() => made.focus()));
+    }
+  }, []);
+  const makeRoom = async () => {
+    await sync.current?.commit();
+    try {
+      const offer = await roomFor(publication, story.id);
+      await steps.stored(offer.edit, "Room made for the rest");
+    } catch (error) {
+      status.fail(error instanceof Error ? error.message : String(error));
+    }
+  };
+  const looks = publication.looks.map(({ look }) => ({ id: look.id, label: look.name }));
+  useCommands([
+    ...looks.map(({ id, label }, i) => ({
+      label: `Look of the chosen text: ${label}`,
+      ...(i < 9 ? { keys: `Shift + Alt + ${i + 1}` } : {}),
+      run: () => act(wear(id)),
+    })),
+    { label: "Close the text", keys: "Escape", run: () => write(undefined) },
+  ]);
+
+  return (
+    <>
+      <Head>
+        <Title>
+          <h2>Text</h2>
+          <span role="status">{busy ? "Storing…" : whereInWords(flow.data?.parts ?? [])}</span>
+          <QuietButton aria-label="Close the text" onPress={() => write(undefined)}>
+            <X size={16} aria-hidden />
+          </QuietButton>
+        </Title>
+        <div className="choice">
+          <Choice
+            label="Look"
+            options={looks}
+            value={chosen.look || undefined}
+            placeholder="differs"
+            onChange={(look) => act(wear(look))}
+          />
+        </div>
+        <div className="choice">
+          <Choice
+            label="Colour of the chosen words"
+            options={[{ id: ofLook, label: "That of the look" }, ...swatchOptions(publication)]}
+            value={chosen.swatch || undefined}
+            placeholder="differs"
+            isDisabled={chosen.empty}
+            onChange={(swatch) => act(paint(swatch === ofLook ? undefined : { swatch, tint: 100 }))}
+          />
+        </div>
+        {rest && <Button onPress={() => void makeRoom()}>Make room for the rest</Button>}
+      </Head>
+      <Text ref={place} lang="en" />
+    </>
+  );
+}
+
+function whereInWords(parts: { where: string }[]): string {
+  const [first] = parts;
+  const last = parts.at(-1);
+  if (!first || !last) {
+    return "in no frame yet";
+  }
+  return parts.length === 1
+    ? `on ${first.where}`
+    : `${parts.length} frames, ${first.where} to ${last.where}`;
+}
+
+/** What the chosen text has, where all of it has the same. */
+function chosenIn(state: EditorState) {
+  const { from, to, empty, $head } = state.selection;
+  const looks = new Set<string>();
+  const swatches = new Set<string>();
+  state.doc.nodesBetween(from, to, (node) => {
+    if (node.isTextblock) {
+      looks.add(lookOf(node));
+    }
+    if (node.isInline) {
+      const mark = node.marks.find((each) => each.type === colorType);
+      swatches.add(mark ? (mark.attrs["swatch"] as string) : ofLook);
+    }
+  });
+  if (empty) {
+    const mark = $head.marks().find((each) => each.type === colorType);
+    swatches.clear();
+    swatches.add(mark ? (mark.attrs["swatch"] as string) : ofLook);
+  }
+  const one = (set: Set<string>) => (set.size === 1 ? ([...set][0] ?? "") : "");
+  return { look: one(looks), swatch: one(swatches), empty };
+}

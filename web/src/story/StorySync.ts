@@ -1,0 +1,145 @@
+import { Fragment, Slice } from "prosemirror-model";
+import { ReplaceStep } from "prosemirror-transform";
+import type { EditorView } from "prosemirror-view";
+import type { Edit } from "../api/types";
+import { allWritten, nodeOf, sameWritten, stretch, together, type Written } from "./text";
+
+/** After so long without a key a burst of typing is over, in milliseconds. */
+const PAUSE = 700;
+
+/** So long a burst is at most, so that no more than that is ever at risk. */
+const MOST = 8000;
+
+/** So often the picture follows while one types. */
+const FOLLOW = 120;
+
+interface Surroundings {
+  story: string;
+  read: () => EditorView | null;
+  /** Stores an edit; the promise is kept with false where it was refused. */
+  store: (edit: () => Edit) => Promise<boolean>;
+  /** Shows what an edit would make of the page; nothing ends that. */
+  tryOut: (edit: Edit | undefined) => void;
+  /** Keeps what was tried out in view until the page is drawn anew. */
+  settle: () => void;
+  onBusy: (busy: boolean) => void;
+}
+
+/**
+ * Keeps what is written in an editor and what the server has the same. While one types, the picture
+ * follows without anything being stored; a burst of typing is stored as one step.
+ */
+export class StorySync {
+  /** As the server has it, so far as is known. */
+  private known: Written[] = [];
+  private knownRevision = 0;
+  private storing: Promise<void> | undefined;
+  private pause: number | undefined;
+  private follow: number | undefined;
+  private since = 0;
+
+  constructor(private readonly around: Surroundings) {}
+
+  begin(story: Written[]) {
+    this.known = story;
+  }
+
+  end() {
+    window.clearTimeout(this.pause);
+    window.clearTimeout(this.follow);
+  }
+
+  /** To be called whenever something was typed. */
+  typed() {
+    const now = Date.now();
+    if (this.pause === undefined) {
+      this.since = now;
+    }
+    window.clearTimeout(this.pause);
+    const wait = Math.max(0, Math.min(PAUSE, this.since + MOST - now));
+    this.pause = window.setTimeout(() => void this.commit(), wait);
+    this.follow ??= window.setTimeout(() => {
+      this.follow = undefined;
+      const edit = this.pending();
+      if (edit && !this.storing) {
+        this.around.tryOut(edit);
+      }
+    }, FOLLOW);
+  }
+
+  private here(): Written[] | undefined {
+    const view = this.around.read();
+    return view ? allWritten(view.state.doc) : undefined;
+  }
+
+  private pending(): Edit | undefined {
+    const here = this.here();
+    const part = here && stretch(this.known, here);
+    return part && (part.was.length > 0 || part.paragraphs.length > 0)
+      ? { type: "writeText", story: this.around.story, ...part }
+      : undefined;
+  }
+
+  /** Stores what was typed, if anything was. */
+  commit(): Promise<void> {
+    window.clearTimeout(this.pause);
+    this.pause = undefined;
+    if (this.around.read()?.composing) {
+      return Promise.resolve();
+    }
+    if (this.storing) {
+      return this.storing.then(() => this.commit());
+    }
+    const edit = this.pending();
+    const here = this.here();
+    if (!edit || !here) {
+      return Promise.resolve();
+    }
+    window.clearTimeout(this.follow);
+    this.follow = undefined;
+    this.around.onBusy(true);
+    this.around.settle();
+    this.storing = this.around
+      .store(() => edit)
+      .then((stored) => {
+        if (stored) {
+          this.known = here;
+        } else {
+          this.around.tryOut(undefined);
+        }
+        this.storing = undefined;
+        this.around.onBusy(false);
+      });
+    return this.storing;
+  }
+
+  /** Takes in what the server has at a revision, and keeps what was typed here meanwhile. */
+  receive(there: Written[], revision: number) {
+    const view = this.around.read();
+    if (!view || this.storing || view.composing || revision < this.knownRevision) {
+      return;
+    }
+    this.knownRevision = revision;
+    const here = allWritten(view.state.doc);
+    const both = together(this.known, here, there);
+    this.known = there;
+    const part = stretch(here, both);
+    if (part.was.length === 0 && part.paragraphs.length === 0) {
+      return;
+    }
+    let from = 0;
+    const first = here.findIndex((each) => sameWritten(each, part.was[0]));
+    const at = part.was.length > 0 ? first : here.findIndex((e) => e.paragraph === part.behind) + 1;
+    for (let i = 0; i < at; i++) {
+      from += view.state.doc.child(i).nodeSize;
+    }
+    let to = from;
+    for (let i = at; i < at + part.was.length; i++) {
+      to += view.state.doc.child(i).nodeSize;
+    }
+    const nodes = Fragment.fromArray(part.paragraphs.map(nodeOf));
+    const change = view.state.tr;
+    change.step(new ReplaceStep(from, to, new Slice(nodes, 0, 0)));
+    view.dispatch(change.setMeta("server", true));
+  }
+}

@@ -1,0 +1,233 @@
+import { baseKeymap, chainCommands, splitBlockAs } from "prosemirror-commands";
+import { keymap } from "prosemirror-keymap";
+import type { Node } from "prosemirror-model";
+import { Plugin, PluginKey, type Command, type EditorState } from "prosemirror-state";
+import { Decoration, DecorationSet } from "prosemirror-view";
+import { colorType, idOf, lineEndType, lookOf, paragraphType } from "./text";
+
+/** Each paragraph has an id of its own, after it was divided or pasted, too. */
+export function uniqueIds(newId: () => string, fallback: () => string): Plugin {
+  return new Plugin({
+    appendTransaction: (transactions, _, state) => {
+      if (!transactions.some((each) => each.docChanged)) {
+        return null;
+      }
+      const seen = new Set<string>();
+      const change = state.tr;
+      let look = fallback();
+      state.doc.forEach((node, at) => {
+        const missing = idOf(node) === "" || seen.has(idOf(node));
+        if (missing || lookOf(node) === "") {
+          change.setNodeMarkup(at, null, {
+            id: missing ? newId() : idOf(node),
+            look: lookOf(node) || look,
+          });
+        }
+        seen.add(idOf(node));
+        look = lookOf(node) || look;
+      });
+      return change.docChanged ? change : null;
+    },
+  });
+}
+
+/** What a paragraph is called and how it stands out, so that looks are told apart as one writes. */
+export interface LookStyle {
+  name: string;
+  size: number;
+  weight: number;
+}
+
+/** Shows at each paragraph the name of its look where another one begins. */
+export function lookNames(styles: () => Map<string, LookStyle>): Plugin {
+  return new Plugin({
+    props: {
+      decorations: (state) => {
+        const all: Decoration[] = [];
+        const known = styles();
+        let last = "";
+        state.doc.forEach((node, at) => {
+          const style = known.get(lookOf(node));
+          all.push(
+            Decoration.node(at, at + node.nodeSize, {
+              ...(lookOf(node) === last ? {} : { "data-name": style?.name ?? "" }),
+              style: style
+                ? `font-size: ${Math.min(22, Math.max(14, style.size * 1.1))}px; font-weight: ${style.weight >= 600 ? 600 : 400}`
+                : "",
+            }),
+          );
+          last = lookOf(node);
+        });
+        return DecorationSet.create(state.doc, all);
+      },
+    },
+  });
+}
+
+/** The words that have a colour of their own, in it. */
+export function colors(screen: (swatch: string) => string | undefined): Plugin {
+  return new Plugin({
+    props: {
+      decorations: (state) => {
+        const all: Decoration[] = [];
+        state.doc.descendants((node, at) => {
+          const mark = node.marks.find((each) => each.type === colorType);
+          const color = mark && screen(mark.attrs["swatch"] as string);
+          if (color) {
+            all.push(
+              Decoration.inline(at, at + node.nodeSize, {
+                style: `text-decoration: underline 3px ${color}; text-underline-offset: 3px`,
+              }),
+            );
+          }
+        });
+        return DecorationSet.create(state.doc, all);
+      },
+    },
+  });
+}
+
+/** A place in a story: a paragraph, and a character of it. */
+export interface TextPlace {
+  paragraph: string;
+  character: number;
+}
+
+const endKey = new PluginKey<TextPlace | undefined>("end of room");
+
+/** Where in a document a place is; nothing where that is not there. */
+export function positionOf(doc: Node, place: TextPlace): number | undefined {
+  let found: number | undefined;
+  doc.forEach((node, at) => {
+    if (idOf(node) === place.paragraph) {
+      found = at + 1 + Math.min(place.character, node.content.size);
+    }
+  });
+  return found;
+}
+
+export function placeAt(state: EditorState): TextPlace {
+  const { $head } = state.selection;
+  const paragraph = $head.node(1);
+  return { paragraph: idOf(paragraph), character: $head.pos - $head.start(1) };
+}
+
+/** Draws a rule where the room in the frames ends. */
+export function endOfRoom(words: () => string): Plugin<TextPlace | undefined> {
+  return new Plugin<TextPlace | undefined>({
+    key: endKey,
+    state: {
+      init: () => undefined,
+      apply: (change, last) => {
+        const told = change.getMeta(endKey) as { place: TextPlace | undefined } | undefined;
+        return told ? told.place : last;
+      },
+    },
+    props: {
+      decorations: (state) => {
+        const place = endKey.getState(state);
+        const at = place && positionOf(state.doc, place);
+        return at === undefined
+          ? null
+          : DecorationSet.create(state.doc, [
+              Decoration.widget(
+                at,
+                () => {
+                  const rule = document.createElement("span");
+                  rule.className = "endOfRoom";
+                  rule.contentEditable = "false";
+                  rule.textContent = words();
+                  return rule;
+                },
+                { side: -1, key: words() },
+              ),
+            ]);
+      },
+    },
+  });
+}
+
+/** Where the room ends, as it was told last. */
+export const endIn = (state: EditorState) => endKey.getState(state);
+
+export function tellEnd(state: EditorState, place: TextPlace | undefined) {
+  return state.tr.setMeta(endKey, { place });
+}
+
+/** Begins a paragraph; after one of a look that another follows, in that. */
+const divide = (next: (look: string) => string): Command =>
+  splitBlockAs((node, atEnd) => ({
+    type: paragraphType,
+    attrs: { id: "", look: atEnd ? next(lookOf(node)) : lookOf(node) },
+  }));
+
+const endLine: Command = (state, dispatch) => {
+  dispatch?.(state.tr.replaceSelectionWith(lineEndType.create()).scrollIntoView());
+  return true;
+};
+
+/** Gives the chosen paragraphs a look. */
+export const wear =
+  (look: string): Command =>
+  (state, dispatch) => {
+    const { from, to } = state.selection;
+    const change = state.tr;
+    state.doc.nodesBetween(from, to, (node, at) => {
+      if (node.type === paragraphType) {
+        change.setNodeMarkup(at, null, { ...node.attrs, look });
+      }
+      return false;
+    });
+    dispatch?.(change);
+    return true;
+  };
+
+/** Gives the chosen words a colour of their own, or that of their look. */
+export const paint =
+  (color: { swatch: string; tint: number } | undefined): Command =>
+  (state, dispatch) => {
+    const { from, to, empty } = state.selection;
+    if (empty) {
+      return false;
+    }
+    const change = state.tr.removeMark(from, to, colorType);
+    dispatch?.(color ? change.addMark(from, to, colorType.create(color)) : change);
+    return true;
+  };
+
+/**
+ * @param looks in the order of their digits
+ */
+export function keys(
+  looks: () => string[],
+  next: (look: string) => string,
+  undo: () => void,
+  redo: () => void,
+  leave: () => void,
+): Plugin[] {
+  const digits: Record<string, Command> = {};
+  for (let digit = 1; digit <= 9; digit++) {
+    digits[`Shift-Alt-${digit}`] = (state, dispatch) => {
+      const look = looks()[digit - 1];
+      return look !== undefined && wear(look)(state, dispatch);
+    };
+  }
+  const did = (act: () => void): Command => {
+    return () => {
+      act();
+      return true;
+    };
+  };
+  return [
+    keymap({
+      ...digits,
+      "Mod-z": did(undo),
+      "Mod-y": did(redo),
+      "Shift-Mod-z": did(redo),
+      Escape: did(leave),
+      Enter: chainCommands(divide(next)),
+      "Shift-Enter": endLine,
+    }),
+    keymap(baseKeymap),
+  ];
+}
