@@ -44,6 +44,8 @@ export function useStory(publication: Publication, story: string) {
 
 export const textOf = (paragraph: Paragraph) => paragraph.runs.map((run) => run.text).join("");
 
+export type FlowPart = Schemas["Part"];
+
 /** Through which frames a story runs, and what of it finds no room. */
 export function useFlow(publication: Publication, story: string) {
   return useQuery({
@@ -64,6 +66,15 @@ export function roomFor(publication: Publication, story: string) {
   return answered(
     client.GET("/api/publications/{id}/stories/{story}/room", {
       params: { path: { id: publication.id, story } },
+    }),
+  );
+}
+
+/** Where a character stands, in millimetres within its frame. */
+export function caretAt(publication: string, story: string, paragraph: string, character: number) {
+  return answered(
+    client.GET("/api/publications/{id}/stories/{story}/caret", {
+      params: { path: { id: publication, story }, query: { paragraph, character } },
     }),
   );
 }

@@ -17,10 +17,11 @@ import {
   usePicture,
   usePreview,
   useSpread,
+  useSteps,
   useStrata,
   type Point,
 } from "../api/queries";
-import type { Edit, Finding, Publication, Stratum } from "../api/types";
+import type { Edit, Finding, Publication, Spread, Stratum } from "../api/types";
 import { PageActionsMenu } from "../pages/PageActions";
 import { useDroppedFiles } from "../pictures/useDroppedFiles";
 import { useOpened } from "../publication/PublicationScreen";
@@ -31,7 +32,7 @@ import { Divider } from "../ui/Divider";
 import { counted, ratio } from "../ui/words";
 import { mm } from "../ui/length";
 import { keep, readKept, useKept } from "../ui/kept";
-import { BenchProvider, type Sampling } from "./BenchState";
+import { BenchProvider, type CaretPlace, type Joining, type Sampling } from "./BenchState";
 import { Catalogue } from "../catalogue/Catalogue";
 import { AROUND_LEAVES, Concertina } from "../strip/Concertina";
 import { Legend } from "../stage/Legend";
@@ -181,6 +182,14 @@ export function Bench() {
   const [wanted, setWanted] = useState(PAGES);
   const [editing, setEditing] = useState<string>();
   const [writing, setWriting] = useState(() => asked(state));
+  const [caret, setCaret] = useState<CaretPlace>();
+  const [frame, setFrame] = useState<string>();
+  const [joining, setJoining] = useState<Joining>();
+  const steps = useSteps(publication);
+  const make = useRef(steps.make);
+  useEffect(() => {
+    make.current = steps.make;
+  });
   const [item, setItem] = useState(-1);
   const [ahead, setAhead] = useState(still);
   const keysId = useId();
@@ -217,6 +226,7 @@ export function Bench() {
   const look = useCallback(
     (at: Point) => {
       setPoint({ page: at.page, x: tidy(at.x), y: tidy(at.y) });
+      setFrame(frameAt(spread.data, at));
       setFocus(undefined);
       // what was pointed at stands at the top of its panel
       right.current?.scrollTo({ top: 0 });
@@ -224,7 +234,7 @@ export function Bench() {
         turnTo(at.page);
       }
     },
-    [page?.id, turnTo],
+    [page?.id, turnTo, spread.data],
   );
   const scopes = useMemo(() => {
     const chosen = publication.pages.filter(
@@ -274,6 +284,19 @@ export function Bench() {
       },
       writing,
       write: setWriting,
+      turnTo,
+      caret,
+      markCaret: setCaret,
+      frame,
+      chooseFrame: setFrame,
+      joining,
+      beginJoin: setJoining,
+      join: (to: string) => {
+        if (joining) {
+          make.current({ type: "joinFrames", after: joining.frame, frame: to }, "The text goes on");
+        }
+        setJoining(undefined);
+      },
       look,
       reveal: (panel: Panel) => setPanels((last) => ({ ...last, [panel]: true })),
       sampling,
@@ -288,6 +311,10 @@ export function Bench() {
       scopes,
       editing,
       writing,
+      turnTo,
+      caret,
+      frame,
+      joining,
       triedPicture,
       publication.revision,
     ],
@@ -445,9 +472,16 @@ export function Bench() {
               </Button>
             </Notice>
           )}
+          {joining !== undefined && (
+            <Notice role="status">
+              Choose the frame that the text goes on in, on this spread or on another.
+              <Button onPress={() => setJoining(undefined)}>Leave it as it is</Button>
+            </Notice>
+          )}
           <Beside>
             {spread.data && picture.data ? (
               <SpreadView
+                publication={publication}
                 spread={spread.data}
                 picture={triedPicture ?? (isSettling ? settling.picture : picture.data)}
                 zoom={writing !== undefined && zoom.kind === "spread" ? { kind: "page" } : zoom}
@@ -524,6 +558,19 @@ export function Bench() {
       </VisuallyHidden>
     </BenchProvider>
   );
+}
+
+/** The topmost text frame at a point. */
+function frameAt(spread: Spread | undefined, at: Point): string | undefined {
+  return spread?.pages
+    .find(({ page }) => page === at.page)
+    ?.frames.findLast(
+      ({ where }) =>
+        at.x >= where.x &&
+        at.x <= where.x + where.width &&
+        at.y >= where.y &&
+        at.y <= where.y + where.height,
+    )?.frame;
 }
 
 /** The story that somebody came here to write, if any. */

@@ -14,6 +14,20 @@ export interface Sampling {
   refuses: (taken: Taken) => string | undefined;
 }
 
+/** A place in a frame, in millimetres from its top left corner. */
+export interface CaretPlace {
+  frame: string;
+  x: number;
+  y: number;
+  height: number;
+}
+
+/** A frame whose story is to go on in another one. */
+export interface Joining {
+  frame: string;
+  story: string;
+}
+
 /** What the parts of the Bench share. */
 export interface BenchState {
   /** Tries an edit out on the picture without storing it; nothing ends the trial. */
@@ -35,6 +49,20 @@ export interface BenchState {
   writing: string | undefined;
   /** Opens a story to write in it; nothing closes it. */
   write: (story: string | undefined) => void;
+  /** Turns to a page. */
+  turnTo: (page: string) => void;
+  /** Where the caret of what is being written stands on the page. */
+  caret: CaretPlace | undefined;
+  markCaret: (at: CaretPlace | undefined) => void;
+  /** The frame that is chosen, to be moved and sized on the page. */
+  frame: string | undefined;
+  chooseFrame: (frame: string | undefined) => void;
+  /** The frame whose story is to go on in another one, which is being chosen. */
+  joining: Joining | undefined;
+  /** Begins, or with nothing ends, choosing the frame that a story goes on in. */
+  beginJoin: (from: Joining | undefined) => void;
+  /** The frame was chosen. */
+  join: (frame: string) => void;
   sampling: Sampling | undefined;
   /** Begins or, with nothing, ends taking a colour from the page. */
   sample: (sampling: Sampling | undefined) => void;
@@ -54,6 +82,14 @@ const Context = createContext<BenchState>({
   edits: () => undefined,
   writing: undefined,
   write: () => undefined,
+  turnTo: () => undefined,
+  caret: undefined,
+  markCaret: () => undefined,
+  frame: undefined,
+  chooseFrame: () => undefined,
+  joining: undefined,
+  beginJoin: () => undefined,
+  join: () => undefined,
   sampling: undefined,
   sample: () => undefined,
   canSample: false,

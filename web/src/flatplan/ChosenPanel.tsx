@@ -53,6 +53,14 @@ export function ChosenPanel({
         editing,
         edits: setEditing,
         writing: undefined,
+        turnTo: nowhere,
+        caret: undefined,
+        markCaret: nowhere,
+        frame: undefined,
+        chooseFrame: nowhere,
+        joining: undefined,
+        beginJoin: nowhere,
+        join: nowhere,
         write: (story) =>
           void navigate(`/publications/${publication.id}?page=${scope.pages[0]?.number ?? 1}`, {
             state: { write: story },

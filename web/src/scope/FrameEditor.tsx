@@ -8,6 +8,7 @@ import { Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { trimOf } from "../publication/sizes";
 import { useBench } from "../bench/BenchState";
+import { FrameChain } from "./FrameChain";
 import { sideOptions } from "./BackgroundEditor";
 
 /** Where a frame lies, and the way to its text. */
@@ -77,6 +78,7 @@ export function FrameEditor({
           onChange={(id) => place({}, id as TextFrame["sides"])}
         />
       )}
+      <FrameChain publication={publication} owner={owner} frame={frame} />
       <Row $columns="auto auto 1fr">
         <Button onPress={() => write(frame.story)}>
           <PenLine size={15} aria-hidden />

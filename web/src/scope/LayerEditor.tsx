@@ -17,7 +17,14 @@ import { FrameEditor } from "./FrameEditor";
 function FrameName({ publication, frame }: { publication: Publication; frame: TextFrame }) {
   const story = useStory(publication, frame.story);
   const [first] = story.data?.paragraphs ?? [];
-  return <Name>Text: {story.data ? (first && textOf(first)) || "empty" : "…"}</Name>;
+  const chain = story.data?.chain ?? [];
+  const turn = chain.findIndex((link) => link.frame === frame.id);
+  return (
+    <Name>
+      Text: {story.data ? (first && textOf(first)) || "empty" : "…"}
+      {chain.length > 1 && `, ${turn + 1} of ${chain.length}`}
+    </Name>
+  );
 }
 
 /** What lies on a parent or on some pages, and the two things that can be put there. */

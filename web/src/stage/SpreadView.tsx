@@ -10,10 +10,11 @@ import {
 } from "react";
 import styled from "styled-components";
 import type { Point } from "../api/queries";
-import type { Finding, PlacedPage, Spread } from "../api/types";
+import type { Finding, PlacedPage, Publication, Spread } from "../api/types";
 import { theme } from "../theme";
 import { VisuallyHidden } from "../ui/Notice";
 import { dropping, useFileDrop } from "../ui/useFileDrop";
+import { Frames } from "./Frames";
 import { FindingMarks } from "./FindingMarks";
 import { ACTUAL, type Zoom } from "./zoom";
 
@@ -105,6 +106,7 @@ export interface Focus {
 
 /** The spread itself: its picture, the marks of findings, the point and the item looked at. */
 export function SpreadView({
+  publication,
   spread,
   picture,
   zoom,
@@ -120,6 +122,7 @@ export function SpreadView({
   onPercent,
   onFiles,
 }: {
+  publication: Publication;
   spread: Spread;
   picture: string;
   zoom: Zoom;
@@ -245,6 +248,7 @@ export function SpreadView({
       >
         <div className="picture" aria-hidden dangerouslySetInnerHTML={{ __html: picture }} />
         <FindingMarks spread={spread} findings={findings} scale={scale} />
+        <Frames publication={publication} spread={spread} scale={scale} />
         {drawing && <Drawing>Drawing…</Drawing>}
         {focused && <Outline aria-hidden style={place(focused, focus.where)} />}
         {pointed && (

@@ -5,7 +5,7 @@ import "prosemirror-view/style/prosemirror.css";
 import { useCallback, useEffect, useRef, useState } from "react";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
-import { roomFor, useFlow, useStory } from "../api/story";
+import { caretAt, roomFor, useFlow, useStory, type FlowPart } from "../api/story";
 import type { Publication, Story } from "../api/types";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
@@ -24,6 +24,7 @@ import {
   keys,
   lookNames,
   paint,
+  placeAt,
   tellEnd,
   uniqueIds,
   wear,
@@ -183,6 +184,8 @@ function Writing({
   const [busy, setBusy] = useState(false);
   const latest = useRef({ publication, steps, tryOut, settle, write, rest: 0 });
   const rest = flow.data?.rest;
+  const parts = flow.data?.parts;
+  const [at, setAt] = useState<TextPlace>();
   useEffect(() => {
     latest.current = { publication, steps, tryOut, settle, write, rest: rest?.words ?? 0 };
   });
@@ -249,6 +252,7 @@ function Writing({
         }
         if (change.docChanged || change.selectionSet) {
           setChosen(chosenIn(made.state));
+          setAt(placeAt(made.state));
         }
       },
       handleKeyDown: (_, event) => {
@@ -302,6 +306,7 @@ function Writing({
     }
   }, [story, old, busy]);
 
+  useCaret(publication, story, at, parts);
   const restParagraph = rest?.begin.paragraph;
   const restCharacter = rest?.begin.character;
   useEffect(() => {
@@ -347,7 +352,7 @@ function Writing({
       <Head>
         <Title>
           <h2>Text</h2>
-          <span role="status">{busy ? "Storing…" : whereInWords(flow.data?.parts ?? [])}</span>
+          <span role="status">{busy ? "Storing…" : whereInWords(parts ?? [])}</span>
           <QuietButton aria-label="Close the text" onPress={() => write(undefined)}>
             <X size={16} aria-hidden />
           </QuietButton>
@@ -378,14 +383,55 @@ function Writing({
   );
 }
 
+/** So long the caret rests before it is marked on the page, in milliseconds. */
+const RESTS = 150;
+
+/** Marks where one writes on the page, and turns to the page that it comes to. */
+function useCaret(
+  publication: Publication,
+  story: Story,
+  at: TextPlace | undefined,
+  parts: FlowPart[] | undefined,
+) {
+  const { markCaret, turnTo } = useBench();
+  const page = useRef<string>(undefined);
+  const { revision } = story;
+  useEffect(() => {
+    if (!at) {
+      return;
+    }
+    let current = true;
+    const timer = window.setTimeout(() => {
+      void caretAt(publication.id, story.id, at.paragraph, at.character)
+        .then((found) => {
+          if (!current) {
+            return;
+          }
+          markCaret(found ?? undefined);
+          const on = parts?.find(({ frame }) => frame === found?.frame)?.owner;
+          if (on?.type === "onPage" && page.current !== undefined && page.current !== on.id) {
+            turnTo(on.id);
+          }
+          page.current = on?.type === "onPage" ? on.id : page.current;
+        })
+        .catch(() => markCaret(undefined));
+    }, RESTS);
+    return () => {
+      current = false;
+      window.clearTimeout(timer);
+    };
+  }, [publication.id, story.id, revision, at, parts, markCaret, turnTo]);
+  useEffect(() => () => markCaret(undefined), [markCaret]);
+}
+
 function whereInWords(parts: { where: string }[]): string {
   const [first] = parts;
   const last = parts.at(-1);
   if (!first || !last) {
     return "in no frame yet";
   }
-  return parts.length === 1
-    ? `on ${first.where}`
+  return first.where === last.where
+    ? `${parts.length === 1 ? "" : `${parts.length} frames `}on ${first.where}`
     : `${parts.length} frames, ${first.where} to ${last.where}`;
 }
 

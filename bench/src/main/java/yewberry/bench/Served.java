@@ -119,7 +119,7 @@ final class Served implements AutoCloseable {
                             .formatted(page, frame, story, paragraph, look),
                     """
                     {"type": "writeText", "story": "%s", "was": [],
-                     "paragraphs": [{"paragraph": "%s", "look": "%s", "text": "%s"}]}
+                     "paragraphs": [{"paragraph": "%s", "look": "%s", "runs": [{"text": "%s"}]}]}
                     """
                             .formatted(story, UUID.randomUUID(), look, WORDS));
         }

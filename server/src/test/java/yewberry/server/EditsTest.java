@@ -221,8 +221,8 @@ class EditsTest {
                         .formatted(page(2), frame, story, paragraph, look));
         edits.add(
                 """
-                {"type": "writeText", "story": "%s", "paragraphs": [{"paragraph": "%s", "look": "%s", "text": "Words"}],
-                 "was": [{"paragraph": "%s", "look": "%s", "text": ""}]}
+                {"type": "writeText", "story": "%s", "paragraphs": [{"paragraph": "%s", "look": "%s", "runs": [{"text": "Words"}]}],
+                 "was": [{"paragraph": "%s", "look": "%s", "runs": [{"text": ""}]}]}
                 """
                         .formatted(story, paragraph, look, paragraph, look));
         edits.add(

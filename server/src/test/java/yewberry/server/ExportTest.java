@@ -132,9 +132,9 @@ class ExportTest {
                           "paragraph": "4f3c2d10-0000-4000-8000-000000000092", "look": "%s"},
                          {"type": "writeText", "story": "4f3c2d10-0000-4000-8000-000000000093",
                           "was": [{"paragraph": "4f3c2d10-0000-4000-8000-000000000092",
-                           "look": "%s", "text": ""}],
+                           "look": "%s", "runs": [{"text": ""}]}],
                           "paragraphs": [{"paragraph": "4f3c2d10-0000-4000-8000-000000000092",
-                           "look": "%s", "text": "Snow \u4e16"}]}]}
+                           "look": "%s", "runs": [{"text": "Snow \u4e16"}]}]}]}
                         """
                                 .formatted(page, look, look, look));
         assertThat(added.status()).as(added.text()).isEqualTo(200);

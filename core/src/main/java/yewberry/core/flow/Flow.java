@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.Cancellation;
 import yewberry.core.publication.Elements;
@@ -58,6 +59,27 @@ final class Flow {
         synchronized (this) {
             return List.copyOf(places);
         }
+    }
+
+    Optional<Flows.CharacterPlace> place(UUID paragraph, int character) {
+        int index = story.paragraphs().position(paragraph).orElse(-1);
+        List<StoryPlace> begins = places();
+        for (int i = frames.size() - 1; i >= 0 && index >= 0; i--) {
+            StoryPlace begin = begins.get(i);
+            boolean isIn =
+                    begin.paragraph() < index
+                            || begin.paragraph() == index && begin.character() <= character;
+            if (isIn) {
+                Story.Link frame = story.chain().get(i);
+                return TextPosition.of(
+                                at(i).segments(),
+                                paragraph,
+                                story.paragraphs().get(index).text(),
+                                character)
+                        .map(position -> new Flows.CharacterPlace(frame, position));
+            }
+        }
+        return Optional.empty();
     }
 
     private FilledFrame fill(TextFrame frame, StoryPlace begin) {

@@ -4,9 +4,11 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.text.StoryPlace;
 
@@ -34,6 +36,19 @@ public final class Flows {
     public List<StoryPlace> places(UUID story, Publication in) {
         return flow(story, in).places();
     }
+
+    /**
+     * Where a character of a story stands.
+     *
+     * @return nothing where it finds no room, and in a paragraph with nothing in it
+     */
+    public Optional<CharacterPlace> place(
+            UUID story, UUID paragraph, int character, Publication in) {
+        return flow(story, in).place(paragraph, character);
+    }
+
+    /** The place of a character in a frame. */
+    public record CharacterPlace(Story.Link frame, TextPosition position) {}
 
     private Flow flow(UUID story, Publication in) {
         return flows.get(in, each -> new ConcurrentHashMap<>())

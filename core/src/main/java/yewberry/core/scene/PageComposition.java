@@ -39,6 +39,7 @@ final class PageComposition {
     private final Flows flows;
     private final List<Filled> filled = new ArrayList<>();
     private final List<Item> items = new ArrayList<>();
+    private final List<PageScene.PlacedFrame> placed = new ArrayList<>();
     private final List<PageScene.Overset> overset = new ArrayList<>();
 
     /** A frame, and what runs through it. */
@@ -76,7 +77,7 @@ final class PageComposition {
         backgrounds(page.layer().backgrounds(), own);
         parents.forEach(parent -> frames(parent.layer().frames(), origin(parent)));
         frames(page.layer().frames(), own);
-        return new PageScene(key, page.id(), boxes, items, overset, condition);
+        return new PageScene(key, page.id(), boxes, items, placed, overset, condition);
     }
 
     /** The frames that it set, in the order in which they are painted. */
@@ -181,6 +182,7 @@ final class PageComposition {
         Rect box = box(frame, origin);
         FilledFrame text = flows.through(frame, publication);
         filled.add(new Filled(frame, text));
+        placed.add(new PageScene.PlacedFrame(origin, frame.id(), frame.story(), box));
         List<Segment> of = new ArrayList<>();
         for (Segment segment : text.segments()) {
             if (!of.isEmpty() && of.getFirst().run() != segment.run()) {

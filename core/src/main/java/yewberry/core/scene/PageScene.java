@@ -21,6 +21,7 @@ public final class PageScene {
     private final UUID page;
     private final PageBoxes boxes;
     private final List<Item> items;
+    private final List<PlacedFrame> frames;
     private final List<Overset> overset;
     private final PressCondition condition;
     private final Map<Medium, OnMedium> on = new EnumMap<>(Medium.class);
@@ -30,15 +31,20 @@ public final class PageScene {
             UUID page,
             PageBoxes boxes,
             List<Item> items,
+            List<PlacedFrame> frames,
             List<Overset> overset,
             PressCondition condition) {
         this.key = key;
         this.page = page;
         this.boxes = boxes;
         this.items = List.copyOf(items);
+        this.frames = List.copyOf(frames);
         this.overset = List.copyOf(overset);
         this.condition = condition;
     }
+
+    /** A text frame where it lies on the page. */
+    public record PlacedFrame(Origin origin, UUID frame, UUID story, Rect where) {}
 
     /** Text of a frame that found no room in it. */
     public record Overset(Origin origin, UUID frame, Rect where, String text) {}
@@ -122,6 +128,11 @@ public final class PageScene {
     /** In the colours of the swatches. */
     public List<Item> items() {
         return items;
+    }
+
+    /** The text frames, from the lowest to the topmost. */
+    public List<PlacedFrame> frames() {
+        return frames;
     }
 
     public List<Overset> overset() {

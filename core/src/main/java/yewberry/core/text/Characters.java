@@ -1,7 +1,7 @@
 package yewberry.core.text;
 
 /** What characters are to a typesetter. */
-final class Characters {
+public final class Characters {
     static final char SOFT_HYPHEN = '\u00ad';
 
     private Characters() {}
@@ -39,7 +39,7 @@ final class Characters {
     }
 
     /** What is drawn of a stretch of text. */
-    static String shown(String text) {
+    public static String shown(String text) {
         StringBuilder shown = new StringBuilder(text.length());
         for (char c : text.toCharArray()) {
             if (!isIgnorable(c) && !isLineEnd(c)) {

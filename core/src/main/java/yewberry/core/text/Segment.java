@@ -10,6 +10,7 @@ import yewberry.core.publication.Run;
  *
  * @param paragraph the paragraph it belongs to
  * @param run the run it belongs to
+ * @param begin the character of the paragraph that it begins with
  * @param text its characters
  * @param size type size in points
  * @param x where it begins, in points from the left of the frame
@@ -22,6 +23,7 @@ public record Segment(
         Run run,
         Look look,
         Face face,
+        int begin,
         String text,
         double size,
         double x,

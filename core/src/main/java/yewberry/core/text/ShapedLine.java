@@ -13,14 +13,15 @@ import yewberry.core.publication.Run;
  */
 record ShapedLine(List<Piece> pieces) {
     /**
+     * @param begin the character of the paragraph that it begins with
      * @param text as it reads; a soft hyphen stands only where it breaks the line
      * @param width in thousandths of the type size
      * @param glyphs relative to the beginning of the piece, in the same unit
      */
-    record Piece(Run run, String text, double width, List<Segment.Glyph> glyphs) {}
+    record Piece(Run run, int begin, String text, double width, List<Segment.Glyph> glyphs) {}
 
     /** A run's part of the line, as it is drawn. */
-    private record Part(Run run, String text, String shown) {}
+    private record Part(Run run, int begin, String text, String shown) {}
 
     /**
      * @param tracking between characters, in thousandths of the type size
@@ -51,7 +52,9 @@ record ShapedLine(List<Piece> pieces) {
             boolean broken = line.hyphenated() && to == line.end() && from < to;
             String read = shown + (broken ? String.valueOf(Characters.SOFT_HYPHEN) : "");
             if (!read.isEmpty()) {
-                parts.add(new Part(run, read, broken ? shown + Characters.hyphen(face) : shown));
+                parts.add(
+                        new Part(
+                                run, from, read, broken ? shown + Characters.hyphen(face) : shown));
             }
             start = end;
         }
@@ -96,7 +99,13 @@ record ShapedLine(List<Piece> pieces) {
             double after = at(glyphs, glyph, tracking);
             if (!own.isEmpty()) {
                 Part part = parts.get(i);
-                made.add(new Piece(part.run(), part.text(), after - x, List.copyOf(own)));
+                made.add(
+                        new Piece(
+                                part.run(),
+                                part.begin(),
+                                part.text(),
+                                after - x,
+                                List.copyOf(own)));
             }
             begin = end;
         }

@@ -154,6 +154,7 @@ public final class Typesetter {
                 piece.run(),
                 look,
                 face,
+                piece.begin(),
                 piece.text(),
                 look.size().points(),
                 x,

@@ -14,6 +14,7 @@ import yewberry.core.publication.Story;
 import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
+import yewberry.server.view.CaretView;
 import yewberry.server.view.FlowView;
 import yewberry.server.view.StoryView;
 
@@ -38,6 +39,26 @@ class StoryApi {
         Story there = now.publication().findStory(story).orElseThrow(() -> new Missing("text"));
         Optional<Story> before = since.flatMap(open::at).flatMap(was -> was.findStory(story));
         return StoryView.of(there, before, now.revision());
+    }
+
+    /**
+     * Where one of its characters stands; nothing where it finds no room.
+     *
+     * @param character of the paragraph, from 0
+     */
+    @GetMapping("/caret")
+    Optional<CaretView> caret(
+            @PathVariable UUID id,
+            @PathVariable UUID story,
+            @RequestParam UUID paragraph,
+            @RequestParam int character) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        publication.findStory(story).orElseThrow(() -> new Missing("text"));
+        return open.composer(publication)
+                .flows()
+                .place(story, paragraph, Math.max(0, character), publication)
+                .map(CaretView::of);
     }
 
     /** What adds as many pages as its text needs. */

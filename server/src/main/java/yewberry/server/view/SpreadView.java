@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.picture.SvgPicture;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
 import yewberry.core.scene.Item;
@@ -31,7 +32,24 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
             Extent bleed,
             Extent safe,
             Optional<Extent> words,
+            List<FrameOnPage> frames,
             String text) {}
+
+    /**
+     * A text frame of the page or of its parents.
+     *
+     * @param turn which one of its story's it is, from 0
+     */
+    public record FrameOnPage(UUID frame, Owner owner, UUID story, int turn, Extent where) {
+        static FrameOnPage of(PageScene.PlacedFrame placed, Publication publication) {
+            return new FrameOnPage(
+                    placed.frame(),
+                    placed.origin().owner(),
+                    placed.story(),
+                    publication.story(placed.story()).place(placed.frame()),
+                    Extent.of(placed.where()));
+        }
+    }
 
     public static SpreadView of(int index, List<PageScene> scenes, Publication publication) {
         List<SvgPicture.PlacedScene> arranged = SvgPicture.arrange(scenes);
@@ -61,6 +79,7 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
                         .map(Item.GlyphRun::bounds)
                         .reduce(Rect::union)
                         .map(Extent::of),
+                scene.frames().stream().map(frame -> FrameOnPage.of(frame, publication)).toList(),
                 ItemView.text(scene));
     }
 }

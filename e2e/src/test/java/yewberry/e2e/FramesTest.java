@@ -1,0 +1,134 @@
+package yewberry.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Text frames are placed on the page itself, and chained. */
+@ExtendWith(Browser.class)
+class FramesTest {
+    private static Page open(Browser.Window window) {
+        Page page = window.openDemo("?page=5&x=60&y=150");
+        button(page, "Text: The telescopes").click();
+        return page;
+    }
+
+    private static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static Locator field(Page page, String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    }
+
+    private static Locator chosen(Page page) {
+        return page.getByRole(
+                AriaRole.GROUP,
+                new Page.GetByRoleOptions().setName(Pattern.compile("^Chosen frame")));
+    }
+
+    /** By a click into the lower part of page 5, where no text is. */
+    private static void choose(Page page) {
+        BoundingBox spread = page.getByRole(AriaRole.APPLICATION).locator(".picture").boundingBox();
+        page.mouse().click(spread.x + spread.width * 0.74, spread.y + spread.height * 0.7);
+        assertThat(chosen(page)).isVisible();
+    }
+
+    private static void drag(Page page, double x, double y, double dx, double dy) {
+        page.mouse().move(x, y);
+        page.mouse().down();
+        page.mouse().move(x + dx, y + dy, new Mouse.MoveOptions().setSteps(6));
+        page.mouse().up();
+    }
+
+    @Test
+    void a_frame_is_sized_by_a_handle_and_moved_by_its_edge_but_not_from_within(
+            Browser.Window window) {
+        Page page = open(window);
+        choose(page);
+        BoundingBox box = chosen(page).boundingBox();
+        drag(page, box.x + box.width / 2, box.y + box.height, 0, -120);
+        assertThat(field(page, "Height")).not().hasValue("168 mm");
+        assertThat(field(page, "Width")).hasValue("112 mm");
+        assertThat(page.getByText("Frame placed")).isVisible();
+        double height = Double.parseDouble(field(page, "Height").inputValue().split(" ")[0]);
+        assertThat(height).isBetween(80.0, 150.0);
+
+        BoundingBox now = chosen(page).boundingBox();
+        drag(page, now.x + now.width / 4, now.y, 30, 40);
+        assertThat(field(page, "From the top")).not().hasValue("20 mm");
+        assertThat(field(page, "Width")).hasValue("112 mm");
+        String top = field(page, "From the top").inputValue();
+
+        BoundingBox last = chosen(page).boundingBox();
+        drag(page, last.x + last.width / 2, last.y + last.height * 0.8, 50, 50);
+        assertThat(field(page, "From the top")).hasValue(top);
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void an_edge_is_drawn_to_the_margin_and_what_is_near_but_not_beyond(Browser.Window window) {
+        Page page = open(window);
+        choose(page);
+        BoundingBox box = chosen(page).boundingBox();
+        double pixels = box.width / 112;
+        // 2 mm back from 20 mm to the margin at 18 mm, and a little too far
+        drag(page, box.x + box.width / 4, box.y, 0, -2 * pixels - 3);
+        assertThat(field(page, "From the top")).hasValue("18 mm");
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void a_frame_is_moved_and_sized_by_keys_as_one_step(Browser.Window window) {
+        Page page = open(window);
+        choose(page);
+        chosen(page).focus();
+        for (int i = 0; i < 3; i++) {
+            page.keyboard().press("ArrowRight");
+        }
+        page.keyboard().press("Shift+ArrowDown");
+        assertThat(field(page, "From the left")).hasValue("19 mm");
+        assertThat(field(page, "From the top")).hasValue("30 mm");
+        page.keyboard().press("Alt+ArrowLeft");
+        assertThat(field(page, "Width")).hasValue("111 mm");
+        button(page, "Undo").click();
+        assertThat(field(page, "Width")).hasValue("112 mm");
+        button(page, "Undo").click();
+        assertThat(field(page, "From the left")).hasValue("16 mm");
+        assertThat(field(page, "From the top")).hasValue("20 mm");
+        page.getByRole(AriaRole.APPLICATION).focus();
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void text_goes_on_in_a_frame_that_is_chosen_on_another_spread_and_is_parted_again(
+            Browser.Window window) {
+        Page page = open(window);
+        button(page, "Go on…").click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("In another frame…"))
+                .click();
+        assertThat(page.getByText("Choose the frame that the text goes on in")).isVisible();
+        page.getByRole(AriaRole.APPLICATION).focus();
+        page.keyboard().press("PageDown");
+        button(page, "Go on here").first().click();
+        assertThat(page.getByText("From page 5, ends here")).not().isVisible();
+        button(page, "Text: The telescopes, 2 of 2").click();
+        assertThat(page.getByText("From page 5, ends here")).isVisible();
+        button(page, "Write").click();
+        assertThat(Browser.story(page)).containsText("relay of mirrors");
+        assertThat(page.getByText("2 frames, page 5 to page 6")).isVisible();
+        page.keyboard().press("Escape");
+        button(page, "Part from before").click();
+        assertThat(button(page, "Text: empty")).isVisible();
+        Browser.undoAll(page);
+    }
+}

@@ -1,0 +1,399 @@
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import styled from "styled-components";
+import { usePageDetail, useSteps } from "../api/queries";
+import { useFlow } from "../api/story";
+import type { PlacedPage, Publication, Spread } from "../api/types";
+import { useBench } from "../bench/BenchState";
+import { theme } from "../theme";
+import { Button } from "../ui/Button";
+import { inMillimetres } from "../ui/length";
+import { dragged, edgesOf, type Box, type Grip } from "./snapping";
+
+type Frame = PlacedPage["frames"][number];
+
+/** So near a line draws an edge to it, in pixels. */
+const NEAR = 6;
+
+/** After so long without a key a frame stays where it was moved to, in milliseconds. */
+const PAUSE = 600;
+
+const Outline = styled.div`
+  position: absolute;
+  pointer-events: none;
+  outline: 1px solid ${theme.color.text};
+  box-shadow:
+    0 0 0 2px ${theme.color.paper},
+    0 0 0 3px ${theme.color.text};
+  &:focus-visible {
+    outline: 3px solid ${theme.color.text};
+  }
+`;
+
+/** Where the frame is taken hold of: along an edge, or at a corner. */
+const Hold = styled.span<{ $cursor: string }>`
+  position: absolute;
+  pointer-events: auto;
+  touch-action: none;
+  cursor: ${({ $cursor }) => $cursor};
+`;
+
+const Corner = styled(Hold)`
+  width: 24px;
+  height: 24px;
+  margin: -12px 0 0 -12px;
+  &::after {
+    content: "";
+    position: absolute;
+    inset: 7px;
+    background: ${theme.color.paper};
+    border: 1.5px solid ${theme.color.text};
+    border-radius: 50%;
+  }
+`;
+
+const Tag = styled.span`
+  position: absolute;
+  padding: 0 5px;
+  font-size: ${theme.size.small};
+  line-height: 18px;
+  white-space: nowrap;
+  color: ${theme.color.text};
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.text};
+  pointer-events: none;
+`;
+
+const Chain = styled.svg`
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+  overflow: visible;
+`;
+
+const Caret = styled.div`
+  position: absolute;
+  width: 2px;
+  pointer-events: none;
+  background: ${theme.color.fail};
+  box-shadow: 0 0 0 1px ${theme.color.paper};
+`;
+
+const Target = styled(Button)`
+  position: absolute;
+  min-width: 0;
+  background: rgb(255 255 255 / 75%);
+  border: 2px dashed ${theme.color.text};
+  border-radius: 0;
+`;
+
+interface Shown {
+  publication: Publication;
+  spread: Spread;
+  /** Pixels to a millimetre. */
+  scale: number;
+}
+
+/** The frames that are looked at: where they lie, how their text runs, and where one writes. */
+export function Frames({ publication, spread, scale }: Shown) {
+  const { frame: chosen, writing, joining, join } = useBench();
+  const all = spread.pages.flatMap((page) => page.frames.map((frame) => ({ page, frame })));
+  const one = all.find(({ page, frame }) => frame.frame === chosen && isOwn(page, frame));
+  const story = writing ?? one?.frame.story;
+  const place = (page: PlacedPage, { x, y, width, height }: Box) => ({
+    left: (page.x + x - spread.view.x) * scale,
+    top: (y - spread.view.y) * scale,
+    width: width * scale,
+    height: height * scale,
+  });
+  return (
+    <>
+      {story !== undefined && (
+        <Run
+          publication={publication}
+          story={story}
+          frames={all
+            .filter(({ frame }) => frame.story === story)
+            .map(({ page, frame }) => ({ frame, at: place(page, frame.where) }))}
+        />
+      )}
+      {one && joining === undefined && (
+        <Held
+          key={one.frame.frame}
+          publication={publication}
+          page={one.page}
+          frame={one.frame}
+          scale={scale}
+          place={(box) => place(one.page, box)}
+        />
+      )}
+      {joining !== undefined &&
+        all
+          .filter(({ page, frame }) => isOwn(page, frame) && frame.story !== joining.story)
+          .map(({ page, frame }) => (
+            <Target
+              key={frame.frame}
+              isDisabled={frame.turn > 0}
+              style={place(page, frame.where)}
+              onPress={() => join(frame.frame)}
+            >
+              {frame.turn > 0 ? "Goes on from another" : "Go on here"}
+            </Target>
+          ))}
+      {writing !== undefined && <WritingMark frames={all} story={writing} place={place} />}
+    </>
+  );
+}
+
+const isOwn = (page: PlacedPage, frame: Frame) =>
+  frame.owner.type === "onPage" && frame.owner.id === page.page;
+
+/** Lines from each frame of a story to the next, and where it goes on out of sight. */
+function Run({
+  publication,
+  story,
+  frames,
+}: {
+  publication: Publication;
+  story: string;
+  frames: { frame: Frame; at: { left: number; top: number; width: number; height: number } }[];
+}) {
+  const flow = useFlow(publication, story);
+  const parts = flow.data?.parts ?? [];
+  const inOrder = [...frames].sort((a, b) => a.frame.turn - b.frame.turn);
+  if (parts.length < 2) {
+    return null;
+  }
+  return (
+    <>
+      <Chain aria-hidden>
+        {inOrder.map(({ frame, at }, i) => {
+          const next = inOrder[i + 1];
+          if (next?.frame.turn !== frame.turn + 1) {
+            return null;
+          }
+          const path = `M${at.left + at.width} ${at.top + at.height}L${next.at.left} ${next.at.top}`;
+          return (
+            <g key={frame.frame} fill="none">
+              <path d={path} stroke="#ffffff" strokeWidth="5" />
+              <path d={path} stroke="#1c1c1c" strokeWidth="1.6" strokeDasharray="7 4" />
+            </g>
+          );
+        })}
+      </Chain>
+      {inOrder.map(({ frame, at }, i) => {
+        const before = parts[frame.turn - 1];
+        const after = parts[frame.turn + 1];
+        return (
+          <span key={frame.frame} aria-hidden>
+            {before && inOrder[i - 1]?.frame.turn !== frame.turn - 1 && (
+              <Tag style={{ left: at.left, top: at.top - 22 }}>from {before.where}</Tag>
+            )}
+            {after && inOrder[i + 1]?.frame.turn !== frame.turn + 1 && (
+              <Tag
+                style={{
+                  left: at.left + at.width,
+                  top: at.top + at.height + 4,
+                  transform: "translateX(-100%)",
+                }}
+              >
+                on to {after.where}
+              </Tag>
+            )}
+          </span>
+        );
+      })}
+    </>
+  );
+}
+
+/** Where the caret of the text stands on the page. */
+function WritingMark({
+  frames,
+  story,
+  place,
+}: {
+  frames: { page: PlacedPage; frame: Frame }[];
+  story: string;
+  place: (page: PlacedPage, box: Box) => { left: number; top: number; height: number };
+}) {
+  const { caret } = useBench();
+  const on = frames.find(({ frame }) => frame.frame === caret?.frame && frame.story === story);
+  if (!caret || !on) {
+    return null;
+  }
+  const { where } = on.frame;
+  const at = place(on.page, {
+    x: where.x + caret.x,
+    y: where.y + caret.y,
+    width: 0,
+    height: caret.height,
+  });
+  return <Caret aria-hidden style={{ left: at.left - 1, top: at.top, height: at.height }} />;
+}
+
+const grips: { at: [number, number]; grip: Grip; cursor: string }[] = [
+  { at: [0, 0], grip: { across: "start", down: "start" }, cursor: "nwse-resize" },
+  { at: [1, 0], grip: { across: "end", down: "start" }, cursor: "nesw-resize" },
+  { at: [0, 1], grip: { across: "start", down: "end" }, cursor: "nesw-resize" },
+  { at: [1, 1], grip: { across: "end", down: "end" }, cursor: "nwse-resize" },
+  { at: [0.5, 0], grip: { across: "none", down: "start" }, cursor: "ns-resize" },
+  { at: [0.5, 1], grip: { across: "none", down: "end" }, cursor: "ns-resize" },
+  { at: [0, 0.5], grip: { across: "start", down: "none" }, cursor: "ew-resize" },
+  { at: [1, 0.5], grip: { across: "end", down: "none" }, cursor: "ew-resize" },
+];
+
+const whole: Grip = { across: "both", down: "both" };
+
+const edges = [
+  { left: -6, right: -6, top: -6, height: 12 },
+  { left: -6, right: -6, bottom: -6, height: 12 },
+  { top: -6, bottom: -6, left: -6, width: 12 },
+  { top: -6, bottom: -6, right: -6, width: 12 },
+];
+
+/** A frame that is chosen: it moves by its edge, is sized by its handles, and both by keys. */
+function Held({
+  publication,
+  page,
+  frame,
+  scale,
+  place,
+}: {
+  publication: Publication;
+  page: PlacedPage;
+  frame: Frame;
+  scale: number;
+  place: (box: Box) => React.CSSProperties;
+}) {
+  const { tryOut, settle, chooseFrame } = useBench();
+  const steps = useSteps(publication);
+  const detail = usePageDetail(publication, page.page);
+  const [moved, setMoved] = useState<Box>();
+  const drag = useRef<{ x: number; y: number; grip: Grip; from: Box }>(undefined);
+  const pause = useRef<number>(undefined);
+  const own = detail.data?.layer.frames.find((each) => each.id === frame.frame);
+  const box = moved ?? frame.where;
+  useEffect(() => () => window.clearTimeout(pause.current), []);
+  if (!own) {
+    return null;
+  }
+  const was = { sides: own.sides, box: own.box };
+  const stored: Box = {
+    x: inMillimetres(own.box.x),
+    y: inMillimetres(own.box.y),
+    width: inMillimetres(own.box.width),
+    height: inMillimetres(own.box.height),
+  };
+  const edit = (to: Box) => ({
+    type: "placeFrame" as const,
+    frame: frame.frame,
+    sides: own.sides,
+    box: {
+      x: `${to.x} mm`,
+      y: `${to.y} mm`,
+      width: `${to.width} mm`,
+      height: `${to.height} mm`,
+    },
+    was,
+  });
+  const show = (to: Box) => {
+    setMoved(to);
+    tryOut(edit(to));
+  };
+  const keep = async (to: Box) => {
+    settle();
+    const kept = await steps.stored(edit(to), "Frame placed");
+    if (!kept) {
+      tryOut(undefined);
+    }
+    setMoved(undefined);
+  };
+  const others = page.frames.filter((each) => each.frame !== frame.frame);
+  const { facing, margins } = publication.setup;
+  const left = facing && page.side === "LEFT" ? margins.outside : margins.inside;
+  const right = facing && page.side === "LEFT" ? margins.inside : margins.outside;
+  const type: Box = {
+    x: inMillimetres(left),
+    y: inMillimetres(margins.top),
+    width: page.trim.width - inMillimetres(left) - inMillimetres(right),
+    height: page.trim.height - inMillimetres(margins.top) - inMillimetres(margins.bottom),
+  };
+  const lines = edgesOf([page.trim, page.safe, type, ...others.map((each) => each.where)]);
+  const take = (grip: Grip) => (event: PointerEvent<HTMLElement>) => {
+    if (event.button === 0) {
+      event.stopPropagation();
+      event.currentTarget.setPointerCapture(event.pointerId);
+      drag.current = { x: event.clientX, y: event.clientY, grip, from: moved ?? stored };
+    }
+  };
+  const holding = {
+    onPointerMove: (event: PointerEvent) => {
+      const at = drag.current;
+      if (at) {
+        const by = { x: (event.clientX - at.x) / scale, y: (event.clientY - at.y) / scale };
+        show(dragged(at.from, at.grip, by, lines, event.altKey ? 0 : NEAR / scale));
+      }
+    },
+    onPointerUp: () => {
+      const from = drag.current?.from;
+      drag.current = undefined;
+      if (moved && from && moved !== from) {
+        void keep(moved);
+      }
+    },
+    onPointerCancel: () => {
+      drag.current = undefined;
+      setMoved(undefined);
+      tryOut(undefined);
+    },
+    onClick: (event: React.MouseEvent) => event.stopPropagation(),
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const far = event.shiftKey ? 10 : 1;
+    const by: Record<string, { x: number; y: number }> = {
+      ArrowLeft: { x: -far, y: 0 },
+      ArrowRight: { x: far, y: 0 },
+      ArrowUp: { x: 0, y: -far },
+      ArrowDown: { x: 0, y: far },
+    };
+    const step = by[event.key];
+    if (event.key === "Escape") {
+      event.stopPropagation();
+      chooseFrame(undefined);
+    }
+    if (!step || event.ctrlKey || event.metaKey) {
+      return;
+    }
+    event.preventDefault();
+    event.stopPropagation();
+    const grip: Grip = event.altKey ? { across: "end", down: "end" } : whole;
+    const to = dragged(moved ?? stored, grip, step, { across: [], down: [] }, 0);
+    show(to);
+    window.clearTimeout(pause.current);
+    pause.current = window.setTimeout(() => void keep(to), PAUSE);
+  };
+  return (
+    <Outline
+      role="group"
+      tabIndex={0}
+      aria-label="Chosen frame. Arrow keys move it, with Alt they size it, with Shift ten times as far"
+      style={place(box)}
+      onKeyDown={onKeyDown}
+    >
+      {edges.map((edge, i) => (
+        <Hold key={i} $cursor="move" style={edge} onPointerDown={take(whole)} {...holding} />
+      ))}
+      {grips.map(({ at, grip, cursor }) => (
+        <Corner
+          key={at.join()}
+          $cursor={cursor}
+          style={{ left: `${100 * at[0]}%`, top: `${100 * at[1]}%` }}
+          onPointerDown={take(grip)}
+          {...holding}
+        />
+      ))}
+    </Outline>
+  );
+}
