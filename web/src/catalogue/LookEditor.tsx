@@ -29,6 +29,24 @@ const overprints = [
   { id: "NEVER", label: "Never" },
 ];
 
+type Role = NonNullable<Look["role"]>;
+
+const noRole = "NONE";
+
+const roles: { id: Role | typeof noRole; label: string }[] = [
+  { id: noRole, label: "None, plain text" },
+  { id: "TITLE", label: "Title" },
+  { id: "HEADING_1", label: "Heading 1" },
+  { id: "HEADING_2", label: "Heading 2" },
+  { id: "HEADING_3", label: "Heading 3" },
+  { id: "HEADING_4", label: "Heading 4" },
+  { id: "HEADING_5", label: "Heading 5" },
+  { id: "HEADING_6", label: "Heading 6" },
+  { id: "BODY", label: "Body text" },
+  { id: "QUOTE", label: "Quote" },
+  { id: "CAPTION", label: "Caption" },
+];
+
 export function LookEditor({ publication, entry }: { publication: Publication; entry: LookEntry }) {
   const steps = useSteps(publication);
   const options = useOptions();
@@ -132,6 +150,16 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
             />
           </Wide>
         </Row>
+        <Choice
+          label="Role for reading"
+          value={look.role ?? noRole}
+          options={roles}
+          onChange={(id) => {
+            const others = { ...look };
+            delete others.role;
+            void become(id === noRole ? others : { ...others, role: id as Role });
+          }}
+        />
         <Fold head={<Name>Lines and spaces</Name>}>
           <SettingFields look={look} onChange={(setting) => change({ setting })} />
         </Fold>

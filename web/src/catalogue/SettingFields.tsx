@@ -4,6 +4,7 @@ import { Choice } from "../ui/Choice";
 import { Row, Wide } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { NumberField } from "../ui/NumberField";
+import { Tick } from "../ui/Tick";
 
 type Setting = Look["setting"];
 
@@ -20,6 +21,7 @@ export function SettingFields({
   const { setting } = look;
   const languages = useOptions().data?.languages ?? [];
   const { hyphenation, ...others } = setting;
+  const { keeps } = setting;
   const change = (changed: Partial<Setting>) => onChange({ ...setting, ...changed });
   const length = (label: string, key: "after" | "first" | "left" | "right") => (
     <LengthField
@@ -53,6 +55,28 @@ export function SettingFields({
             const language = languages.find((each) => each.id === id)?.id;
             void onChange(language ? { ...others, hyphenation: language } : others);
           }}
+        />
+      </Wide>
+      <NumberField
+        label="Lines kept, first"
+        value={keeps.first}
+        onCommit={(first) => change({ keeps: { ...keeps, first } })}
+      />
+      <NumberField
+        label="Lines kept, last"
+        value={keeps.last}
+        onCommit={(last) => change({ keeps: { ...keeps, last } })}
+      />
+      <Wide>
+        <Tick
+          label="Keep the paragraph in one piece"
+          checked={keeps.together}
+          onChange={(together) => void change({ keeps: { ...keeps, together } })}
+        />
+        <Tick
+          label="Keep it with the next one"
+          checked={keeps.withNext}
+          onChange={(withNext) => void change({ keeps: { ...keeps, withNext } })}
         />
       </Wide>
       {look.alignment === "JUSTIFIED" && (

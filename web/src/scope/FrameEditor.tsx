@@ -6,10 +6,17 @@ import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
+import { NumberField } from "../ui/NumberField";
 import { trimOf } from "../publication/sizes";
 import { useBench } from "../bench/BenchState";
 import { FrameChain } from "./FrameChain";
 import { sideOptions } from "./BackgroundEditor";
+
+const verticals = [
+  { id: "TOP", label: "At the top" },
+  { id: "MIDDLE", label: "In the middle" },
+  { id: "BOTTOM", label: "At the bottom" },
+];
 
 /** Where a frame lies, and the way to its text. */
 export function FrameEditor({
@@ -32,6 +39,13 @@ export function FrameEditor({
     { sides: frame.sides, box: frame.box },
     ({ was, made }) => ({ type: "placeFrame", frame: frame.id, ...made, was }),
     "Frame placed",
+  );
+  const [arranged, arrange] = useChanges(
+    publication,
+    `${frame.id} setting`,
+    frame.setting,
+    ({ was, made }) => ({ type: "arrangeFrame", frame: frame.id, setting: made, was }),
+    "Frame arranged",
   );
   const { box } = placed;
   /** On left pages it stands mirrored, so that it lies as far from the spine on both hands. */
@@ -78,6 +92,33 @@ export function FrameEditor({
           onChange={(id) => place({}, id as TextFrame["sides"])}
         />
       )}
+      <Row $columns="repeat(2, minmax(0, 1fr))">
+        <NumberField
+          label="Columns"
+          value={arranged.columns}
+          onCommit={(columns) => arrange({ ...arranged, columns })}
+        />
+        <LengthField
+          label="Gap between them"
+          unit={unit}
+          of={box.width}
+          value={arranged.gap}
+          onCommit={(gap) => arrange({ ...arranged, gap })}
+        />
+        <LengthField
+          label="Inset"
+          unit={unit}
+          of={box.width}
+          value={arranged.inset}
+          onCommit={(inset) => arrange({ ...arranged, inset })}
+        />
+        <Choice
+          label="Text stands"
+          value={arranged.vertical}
+          options={verticals}
+          onChange={(id) => void arrange({ ...arranged, vertical: id as typeof arranged.vertical })}
+        />
+      </Row>
       <FrameChain publication={publication} owner={owner} frame={frame} />
       <Row $columns="auto auto 1fr">
         <Button onPress={() => write(frame.story)}>

@@ -17,6 +17,7 @@ import { Failed } from "../ui/Notice";
 import { useStatus } from "../ui/Status";
 import { counted } from "../ui/words";
 import { nextLook } from "./nextLook";
+import { cleaned, pasteParser, pasteReport } from "./paste";
 import {
   colors,
   endIn,
@@ -182,12 +183,12 @@ function Writing({
   const view = useRef<EditorView>(null);
   const [chosen, setChosen] = useState({ look: "", swatch: ofLook, empty: true });
   const [busy, setBusy] = useState(false);
-  const latest = useRef({ publication, steps, tryOut, settle, write, rest: 0 });
+  const latest = useRef({ publication, steps, tryOut, settle, write, status, rest: 0 });
   const rest = flow.data?.rest;
   const parts = flow.data?.parts;
   const [at, setAt] = useState<TextPlace>();
   useEffect(() => {
-    latest.current = { publication, steps, tryOut, settle, write, rest: rest?.words ?? 0 };
+    latest.current = { publication, steps, tryOut, settle, write, status, rest: rest?.words ?? 0 };
   });
 
   const sync = useRef<StorySync>(null);
@@ -254,6 +255,18 @@ function Writing({
           setChosen(chosenIn(made.state));
           setAt(placeAt(made.state));
         }
+      },
+      clipboardParser: pasteParser(looks),
+      transformPastedText: cleaned,
+      transformPastedHTML: cleaned,
+      handlePaste: (_, event) => {
+        const held = event.clipboardData;
+        const told =
+          held && pasteReport(held.getData("text/html"), held.getData("text/plain"), looks());
+        if (told) {
+          latest.current.status.say(told);
+        }
+        return false;
       },
       handleKeyDown: (_, event) => {
         // the keys of the page are not meant while one writes

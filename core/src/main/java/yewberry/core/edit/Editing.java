@@ -48,6 +48,8 @@ public final class Editing {
                         new FrameEdit.Place(place.sides(), place.box()),
                         new FrameEdit.Place(frame.sides(), frame.box()));
             }
+            case FrameEdit.ArrangeFrame(var id, var setting, var was) ->
+                    isApart(was, setting, OwnerLookup.frame(now, id).setting());
             case StoryEdit.WriteText write -> Writing.isApart(write, now.story(write.story()));
             default -> false;
         };

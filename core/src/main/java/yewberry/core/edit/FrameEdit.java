@@ -3,6 +3,7 @@ package yewberry.core.edit;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.publication.Box;
+import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Sides;
 
@@ -13,7 +14,7 @@ public sealed interface FrameEdit extends Edit {
             Owner owner, UUID frame, Sides sides, Box box, UUID story, UUID paragraph, UUID look)
             implements FrameEdit {}
 
-    /** Adds a frame that another one's story goes on in. */
+    /** Adds a frame that another one's story goes on in, arranged like that one. */
     record ContinueFrame(UUID after, Owner owner, UUID frame, Sides sides, Box box)
             implements FrameEdit {}
 
@@ -39,6 +40,14 @@ public sealed interface FrameEdit extends Edit {
             this(frame, sides, box, Optional.empty());
         }
     }
+
+    /**
+     * Changes how text stands in a frame.
+     *
+     * @param was what it was made from; nothing means that all of it counts
+     */
+    record ArrangeFrame(UUID frame, FrameSetting setting, Optional<FrameSetting> was)
+            implements FrameEdit {}
 
     /** Where a frame lies. */
     record Place(Sides sides, Box box) {}

@@ -10,6 +10,7 @@ import java.util.UUID;
 import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
 import yewberry.core.publication.Elements;
+import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Paragraph;
@@ -33,6 +34,12 @@ final class FrameEdits {
                 OwnerLookup.sidesFit(owner, place.sides());
                 yield change(on, owner, place.frame(), frame -> placed(frame, place));
             }
+            case FrameEdit.ArrangeFrame(UUID frame, FrameSetting setting, var was) ->
+                    change(
+                            on,
+                            OwnerLookup.ownerOfFrame(on, frame),
+                            frame,
+                            each -> each.withSetting(Merging.onto(each.setting(), setting, was)));
             case FrameEdit.RemoveFrame(UUID frame) -> remove(on, frame);
         };
     }
@@ -43,7 +50,8 @@ final class FrameEdits {
                         new FrameEdit.Place(frame.sides(), frame.box()),
                         new FrameEdit.Place(place.sides(), place.box()),
                         place.was());
-        return new TextFrame(frame.id(), there.sides(), there.box(), frame.story());
+        return new TextFrame(
+                frame.id(), there.sides(), there.box(), frame.setting(), frame.story());
     }
 
     private static Publication add(Publication on, FrameEdit.AddFrame add) {
@@ -55,10 +63,15 @@ final class FrameEdits {
     }
 
     private static Publication goOn(Publication on, FrameEdit.ContinueFrame more) {
-        UUID story = OwnerLookup.frame(on, more.after()).story();
+        TextFrame before = OwnerLookup.frame(on, more.after());
+        UUID story = before.story();
         Link link = new Link(more.owner(), more.frame());
         return changeChain(
-                lay(on, more.owner(), new TextFrame(more.frame(), more.sides(), more.box(), story)),
+                lay(
+                        on,
+                        more.owner(),
+                        new TextFrame(
+                                more.frame(), more.sides(), more.box(), before.setting(), story)),
                 story,
                 chain -> with(chain, more.after(), List.of(link)));
     }

@@ -7,6 +7,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Elements;
+import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.TextFrame;
@@ -23,6 +24,7 @@ import yewberry.core.text.Typesetter;
 public final class FilledFrame {
     private final FlowMemory memory;
     private final Box box;
+    private final FrameSetting setting;
     private final int begin;
     private final List<Paragraph> seen;
     private final boolean isLast;
@@ -39,6 +41,7 @@ public final class FilledFrame {
     private FilledFrame(
             FlowMemory memory,
             Box box,
+            FrameSetting setting,
             int begin,
             List<Paragraph> seen,
             boolean isLast,
@@ -47,6 +50,7 @@ public final class FilledFrame {
             StoryPlace end) {
         this.memory = memory;
         this.box = box;
+        this.setting = setting;
         this.begin = begin;
         this.seen = List.copyOf(seen);
         this.isLast = isLast;
@@ -71,12 +75,14 @@ public final class FilledFrame {
                         story,
                         begin,
                         frame.box(),
+                        frame.setting(),
                         look -> used.computeIfAbsent(look, id -> looks.find(id).orElseThrow()));
         int behind = isLast ? story.size() : Math.min(story.size(), text.end().paragraph() + 1);
         FilledFrame filled =
                 new FilledFrame(
                         memory,
                         frame.box(),
+                        frame.setting(),
                         begin.character(),
                         story.subList(begin.paragraph(), behind),
                         isLast,
@@ -120,7 +126,7 @@ public final class FilledFrame {
     }
 
     List<Segment> set() {
-        return Typesetter.set(seen, new StoryPlace(0, begin), box, looks::get).segments();
+        return Typesetter.set(seen, new StoryPlace(0, begin), box, setting, looks::get).segments();
     }
 
     /** What finds no room in the last frame, a paragraph a line; empty in the others. */

@@ -64,6 +64,10 @@ final class Flow {
     Optional<Flows.CharacterPlace> place(UUID paragraph, int character) {
         int index = story.paragraphs().position(paragraph).orElse(-1);
         List<StoryPlace> begins = places();
+        StoryPlace end = begins.getLast();
+        if (index > end.paragraph() || index == end.paragraph() && character >= end.character()) {
+            return Optional.empty();
+        }
         for (int i = frames.size() - 1; i >= 0 && index >= 0; i--) {
             StoryPlace begin = begins.get(i);
             boolean isIn =

@@ -17,6 +17,7 @@ import yewberry.core.Refused;
  * @param weight on the scale of OpenType's usWeightClass, 100 to 900
  * @param setting how its lines are set
  * @param next the look of a paragraph begun after one of this; nothing means this look again
+ * @param role what its paragraphs are to whoever reads; nothing means no more than text
  * @throws Refused if the size is not within 2 to 1000 pt, the leading not within 2 to 2000 pt, or
  *     the space above is negative
  */
@@ -32,7 +33,8 @@ public record Look(
         Tinted color,
         Overprint overprint,
         TextSetting setting,
-        Optional<UUID> next)
+        Optional<UUID> next,
+        Optional<Role> role)
         implements Element {
     /** Whether text prints over what is below it. Light text never does, whatever is set. */
     public enum Overprint {
@@ -93,43 +95,50 @@ public record Look(
                 color,
                 overprint,
                 TextSetting.USUAL,
+                Optional.empty(),
                 Optional.empty());
     }
 
     public Look withColor(Tinted changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, alignment, changed, overprint,
-                setting, next);
+                setting, next, role);
     }
 
     public Look withSize(Length changed) {
         return new Look(
                 id, name, family, weight, changed, leading, before, alignment, color, overprint,
-                setting, next);
+                setting, next, role);
     }
 
     public Look withAlignment(Alignment changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, changed, color, overprint, setting,
-                next);
+                next, role);
     }
 
     public Look withOverprint(Overprint changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, alignment, color, changed, setting,
-                next);
+                next, role);
     }
 
     public Look withSetting(TextSetting changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, alignment, color, overprint,
-                changed, next);
+                changed, next, role);
     }
 
     public Look withNext(Optional<UUID> changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, alignment, color, overprint,
-                setting, changed);
+                setting, changed, role);
+    }
+
+    public Look withRole(Optional<Role> changed) {
+        return new Look(
+                id, name, family, weight, size, leading, before, alignment, color, overprint,
+                setting, next, changed);
     }
 
     @Override

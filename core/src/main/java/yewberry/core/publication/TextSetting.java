@@ -16,6 +16,7 @@ import yewberry.core.color.Numbers;
  * @param hyphenation the language whose rules words are divided by; nothing divides none but at
  *     soft hyphens
  * @param spaces how wide justified lines may make a space, in percent of the face's own
+ * @param keeps what of it stays in one column
  * @throws Refused if a measure is out of range
  */
 public record TextSetting(
@@ -25,7 +26,8 @@ public record TextSetting(
         Length right,
         double tracking,
         Optional<Language> hyphenation,
-        WordSpaces spaces) {
+        WordSpaces spaces,
+        Keeps keeps) {
     public static final TextSetting USUAL =
             new TextSetting(
                     Length.ZERO,
@@ -34,7 +36,8 @@ public record TextSetting(
                     Length.ZERO,
                     0,
                     Optional.empty(),
-                    WordSpaces.USUAL);
+                    WordSpaces.USUAL,
+                    Keeps.USUAL);
 
     /**
      * In percent of the face's own space.
@@ -73,7 +76,11 @@ public record TextSetting(
     }
 
     public TextSetting withHyphenation(Optional<Language> changed) {
-        return new TextSetting(after, first, left, right, tracking, changed, spaces);
+        return new TextSetting(after, first, left, right, tracking, changed, spaces, keeps);
+    }
+
+    public TextSetting withKeeps(Keeps changed) {
+        return new TextSetting(after, first, left, right, tracking, hyphenation, spaces, changed);
     }
 
     private static void notNegative(String what, Length length) {

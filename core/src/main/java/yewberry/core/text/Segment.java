@@ -30,6 +30,23 @@ public record Segment(
         double baseline,
         double width,
         List<Glyph> glyphs) {
+    Segment movedBy(double dx, double dy) {
+        return dx == 0 && dy == 0
+                ? this
+                : new Segment(
+                        paragraph,
+                        run,
+                        look,
+                        face,
+                        begin,
+                        text,
+                        size,
+                        x + dx,
+                        baseline + dy,
+                        width,
+                        glyphs);
+    }
+
     /**
      * One glyph.
      *

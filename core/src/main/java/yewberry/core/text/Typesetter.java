@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.UUID;
 import java.util.function.Function;
 import yewberry.core.publication.Box;
+import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.TextSetting;
@@ -23,13 +25,26 @@ public final class Typesetter {
     private final double width;
     private final double height;
     private final List<Segment> segments = new ArrayList<>();
+    private final List<Start> starts = new ArrayList<>();
     private double previousBaseline = Double.NaN;
+
+    /** Of the last line that is set. */
+    private double bottom;
+
     private double after;
 
-    private Typesetter(Box box, Function<UUID, Look> looks) {
+    /**
+     * Of a paragraph that is set as a whole.
+     *
+     * @param segment its first
+     * @param bottom of its last line
+     */
+    private record Start(int segment, double bottom) {}
+
+    private Typesetter(double width, double height, Function<UUID, Look> looks) {
         this.looks = looks;
-        this.width = box.width().points();
-        this.height = box.height().points();
+        this.width = width;
+        this.height = height;
     }
 
     /**
@@ -39,20 +54,74 @@ public final class Typesetter {
      * @param begin where in them
      */
     public static SetFrame set(
-            List<Paragraph> paragraphs, StoryPlace begin, Box box, Function<UUID, Look> looks) {
-        return new Typesetter(box, looks).set(paragraphs, begin);
+            List<Paragraph> paragraphs,
+            StoryPlace begin,
+            Box box,
+            FrameSetting setting,
+            Function<UUID, Look> looks) {
+        double width = setting.columnWidth(box);
+        double height = setting.columnHeight(box);
+        double inset = setting.inset().points();
+        List<Segment> segments = new ArrayList<>();
+        StoryPlace next = begin;
+        for (int column = 0; column < setting.columns(); column++) {
+            Typesetter setter = new Typesetter(width, height, looks);
+            next = setter.set(paragraphs, next);
+            double x = inset + column * (width + setting.gap().points());
+            double y = inset + setter.down(setting.vertical());
+            setter.segments.forEach(segment -> segments.add(segment.movedBy(x, y)));
+        }
+        return new SetFrame(List.copyOf(segments), next);
     }
 
-    private SetFrame set(List<Paragraph> paragraphs, StoryPlace begin) {
+    /** How far text that does not fill the column stands from its top. */
+    private double down(FrameSetting.Vertical vertical) {
+        double free = Math.max(0, height - bottom);
+        return switch (vertical) {
+            case TOP -> 0;
+            case MIDDLE -> free / 2;
+            case BOTTOM -> free;
+        };
+    }
+
+    /** Up to where there is room. */
+    private StoryPlace set(List<Paragraph> paragraphs, StoryPlace begin) {
         int from = begin.character();
         for (int i = begin.paragraph(); i < paragraphs.size(); i++) {
+            int before = segments.size();
             int set = setParagraph(paragraphs.get(i), from);
             if (set < paragraphs.get(i).text().length()) {
-                return new SetFrame(List.copyOf(segments), new StoryPlace(i, set));
+                return set == from && from == 0
+                        ? keptBack(paragraphs, begin, i)
+                        : new StoryPlace(i, set);
             }
+            starts.add(new Start(before, bottom));
             from = 0;
         }
-        return new SetFrame(List.copyOf(segments), new StoryPlace(paragraphs.size(), 0));
+        return new StoryPlace(paragraphs.size(), 0);
+    }
+
+    /**
+     * A paragraph finds no room: those that are to stay with it go on to the next column, too, if
+     * anything is left here.
+     */
+    private StoryPlace keptBack(List<Paragraph> paragraphs, StoryPlace begin, int next) {
+        int first = begin.paragraph() + (begin.character() > 0 ? 1 : 0);
+        int keep = next;
+        while (keep > first && staysWithNext(paragraphs.get(keep - 1))) {
+            keep--;
+        }
+        if (keep == next || keep == begin.paragraph()) {
+            return new StoryPlace(next, 0);
+        }
+        Start start = starts.get(keep - begin.paragraph());
+        segments.subList(start.segment(), segments.size()).clear();
+        bottom = starts.get(keep - begin.paragraph() - 1).bottom();
+        return new StoryPlace(keep, 0);
+    }
+
+    private boolean staysWithNext(Paragraph paragraph) {
+        return looks.apply(paragraph.look()).setting().keeps().withNext();
     }
 
     /** Up to which character of the paragraph there is room, from one of them on. */
@@ -61,31 +130,60 @@ public final class Typesetter {
         Face face = FontLibrary.face(look.family(), look.weight());
         String text = paragraph.text();
         TextSetting setting = look.setting();
-        double before = Double.isNaN(previousBaseline) ? 0 : after + look.before().points();
+        boolean isFirst = Double.isNaN(previousBaseline);
+        double before = isFirst ? 0 : after + look.before().points();
         double room = width - setting.left().points() - setting.right().points();
         double indent = from == 0 ? setting.first().points() : 0;
         LineBreaker.Room each =
                 new LineBreaker.Room(
                         Math.max(0, room - indent) + TOLERANCE, Math.max(0, room) + TOLERANCE);
         List<LineBreaker.Line> lines = LineBreaker.lines(text, from, face, look, each);
+        List<Double> baselines = new ArrayList<>();
+        double last = previousBaseline;
+        double below = face.descent() * look.size().points() / Face.UNITS;
         for (int i = 0; i < lines.size(); i++) {
-            LineBreaker.Line line = lines.get(i);
-            double baseline = nextBaseline(face, look, i == 0 ? before : 0);
-            double bottom = baseline + face.descent() * look.size().points() / Face.UNITS;
-            if (bottom > height + TOLERANCE && !text.isBlank()) {
-                return line.start();
+            double baseline = nextBaseline(face, look, last, i == 0 ? before : 0);
+            if (baseline + below > height + TOLERANCE && !text.isBlank()) {
+                break;
             }
-            place(paragraph, look, face, line, baseline, i == 0 && from == 0);
-            previousBaseline = baseline;
+            baselines.add(baseline);
+            last = baseline;
+        }
+        int count = kept(setting.keeps(), baselines.size(), lines.size(), from, isFirst);
+        for (int i = 0; i < count; i++) {
+            place(paragraph, look, face, lines.get(i), baselines.get(i), i == 0 && from == 0);
+            previousBaseline = baselines.get(i);
+            bottom = previousBaseline + below;
+        }
+        if (count < lines.size()) {
+            return lines.get(count).start();
         }
         after = setting.after().points();
         return text.length();
     }
 
-    private double nextBaseline(Face face, Look look, double before) {
-        return Double.isNaN(previousBaseline)
+    /**
+     * How many lines stay in this column.
+     *
+     * @param fitting so many there is room for
+     * @param isFirst whether nothing stands above them: then as many stay as can
+     */
+    private static int kept(Keeps keeps, int fitting, int all, int from, boolean isFirst) {
+        if (fitting == all) {
+            return all;
+        }
+        int count = Math.min(fitting, all - keeps.last());
+        boolean tooFew = from == 0 && (keeps.together() || count < keeps.first());
+        if (count < 1 || tooFew) {
+            return isFirst ? fitting : 0;
+        }
+        return count;
+    }
+
+    private static double nextBaseline(Face face, Look look, double last, double before) {
+        return Double.isNaN(last)
                 ? face.ascent() * look.size().points() / Face.UNITS
-                : previousBaseline + before + look.leading().points();
+                : last + before + look.leading().points();
     }
 
     private void place(

@@ -1,6 +1,7 @@
 package yewberry.core.flow;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static yewberry.core.Sample.BODY;
 import static yewberry.core.Sample.HEADING;
@@ -14,11 +15,13 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.FrameEdit;
 import yewberry.core.edit.LookEdit;
+import yewberry.core.edit.PageEdit;
 import yewberry.core.edit.StoryEdit;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Layer;
@@ -134,7 +137,8 @@ class FlowsTest {
                                 Length.ZERO,
                                 0,
                                 Optional.empty(),
-                                TextSetting.USUAL.spaces()));
+                                TextSetting.USUAL.spaces(),
+                                TextSetting.USUAL.keeps()));
         Publication plain = story(List.of(paragraph("long", BODY, (WORDS + " ").repeat(4))));
         Publication publication = after(plain, new LookEdit.ChangeLook(indented));
         List<Segment> first = filled(publication, 1).segments();
@@ -204,6 +208,92 @@ class FlowsTest {
         assertThat(without.story(id("story")).text()).isEqualTo(whole.story(id("story")).text());
         assertThat(filled(without, 3).segments().getFirst().text())
                 .isEqualTo(filled(whole, 2).segments().getFirst().text());
+    }
+
+    @Test
+    void a_character_stands_where_its_glyph_is_drawn() {
+        Publication publication = story(BODY, 11);
+        Story story = publication.story(id("story"));
+        for (Paragraph paragraph : story.paragraphs()) {
+            for (int number = 1; number <= 4; number++) {
+                for (Segment segment : filled(publication, number).segments()) {
+                    if (segment.paragraph().equals(paragraph.id())) {
+                        placed(publication, segment, number);
+                    }
+                }
+            }
+        }
+        assertThat(flows.place(story.id(), id("nowhere"), 0, publication)).isEmpty();
+    }
+
+    /** Every glyph of a stretch is where the first of its characters is. */
+    private void placed(Publication publication, Segment segment, int number) {
+        int character = segment.begin();
+        for (Segment.Glyph glyph : segment.glyphs()) {
+            Flows.CharacterPlace place =
+                    flows.place(id("story"), segment.paragraph(), character, publication)
+                            .orElseThrow();
+            assertThat(place.frame().frame()).isEqualTo(id("f" + number));
+            assertThat(place.position().x()).isCloseTo(segment.x() + glyph.x(), within(1e-6));
+            assertThat(place.position().top()).isLessThan(segment.baseline());
+            assertThat(place.position().top() + place.position().height())
+                    .isGreaterThan(segment.baseline());
+            character += glyph.text().length();
+        }
+    }
+
+    @Test
+    void text_cannot_run_in_a_circle_nor_between_pages_and_parents() {
+        Publication whole = story(BODY, 3);
+        refused(whole, new FrameEdit.JoinFrames(id("f1"), id("f1")), "in a circle");
+        refused(whole, new FrameEdit.JoinFrames(id("f4"), id("f1")), "in a circle");
+        Publication two =
+                after(
+                        whole,
+                        new FrameEdit.AddFrame(
+                                new Owner.OnPage(page(1)),
+                                id("alone"),
+                                Sides.BOTH,
+                                box(20, 20),
+                                id("other"),
+                                id("empty"),
+                                BODY.id()));
+        refused(two, new FrameEdit.JoinFrames(id("alone"), id("f2")), "goes on from another");
+        refused(whole, new FrameEdit.PartFrames(id("f1"), id("s"), id("p")), "begins in this");
+        refused(
+                whole,
+                new FrameEdit.ContinueFrame(
+                        id("f1"),
+                        new Owner.OnParent(Sample.PARENT),
+                        id("fresh"),
+                        Sides.BOTH,
+                        box(20, 20)),
+                "within one parent");
+        assertThat(after(two, new FrameEdit.JoinFrames(id("f2"), id("alone"))).stories())
+                .singleElement()
+                .satisfies(story ->
+                        assertThat(story.chain().stream().map(Story.Link::frame))
+                                .containsExactly(
+                                        id("f1"), id("f2"), id("alone"), id("f3"), id("f4")));
+    }
+
+    private static void refused(Publication on, Edit edit, String reason) {
+        assertThatThrownBy(() -> Editing.edit(on, edit))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining(reason);
+    }
+
+    @Test
+    void pages_that_go_take_no_text_with_them_but_the_last_frame_does() {
+        Publication whole = story(BODY, 11);
+        Publication fewer = after(whole, new PageEdit.RemovePages(List.of(page(2), page(4))));
+        assertThat(fewer.story(id("story")).text()).isEqualTo(whole.story(id("story")).text());
+        assertThat(fewer.story(id("story")).chain()).hasSize(2);
+        Publication alone =
+                after(whole, new FrameEdit.PartFrames(id("f4"), id("other"), id("empty")));
+        assertThat(after(alone, new PageEdit.RemovePages(List.of(page(4)))).stories())
+                .extracting(Story::id)
+                .containsExactly(id("story"));
     }
 
     @Test

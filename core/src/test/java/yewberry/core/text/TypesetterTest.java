@@ -15,6 +15,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
+import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -54,6 +55,7 @@ class TypesetterTest {
                         text,
                         StoryPlace.BEGINNING,
                         frame.box(),
+                        frame.setting(),
                         id -> id.equals(HEADING.id()) ? HEADING : look);
         String rest =
                 text.stream()
@@ -335,7 +337,8 @@ class TypesetterTest {
                 Length.mm(right),
                 tracking,
                 Optional.empty(),
-                TextSetting.WordSpaces.USUAL);
+                TextSetting.WordSpaces.USUAL,
+                Keeps.USUAL);
     }
 
     private static double end(Segment segment) {

@@ -33,6 +33,7 @@ import yewberry.core.publication.Press;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
+import yewberry.core.publication.Role;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.Setup;
@@ -66,17 +67,24 @@ public final class DemoPublication {
     private final Swatch shingle = defined("Shingle", new Definition.Lighter(sand.id(), 45));
     private final Swatch beacon = swatch("Beacon", new Rgb(0xd9, 0x4f, 0x2b));
 
-    private final Look title = followed("Title", 700, 46, 48, moonlight, "Subtitle");
+    private final Look title =
+            followed("Title", 700, 46, 48, moonlight, "Subtitle").withRole(Optional.of(Role.TITLE));
     private final Look subtitle = look("Subtitle", "Source Sans 3", 600, 15, 19, 8, moonlight);
-    private final Look heading = followed("Heading", 600, 23, 27, black, "Body");
-    private final Look body = look("Body", "Source Serif 4", 400, 9.5, 13.5, 6, black);
+    private final Look heading =
+            followed("Heading", 600, 23, 27, black, "Body").withRole(Optional.of(Role.HEADING_1));
+    private final Look body =
+            look("Body", "Source Serif 4", 400, 9.5, 13.5, 6, black)
+                    .withRole(Optional.of(Role.BODY));
     private final Look nightHeading =
-            followed("Night heading", 600, 23, 27, moonlight, "Night body");
+            followed("Night heading", 600, 23, 27, moonlight, "Night body")
+                    .withRole(Optional.of(Role.HEADING_1));
     private final Look nightBody =
-            look("Night body", "Source Serif 4", 400, 9.5, 13.5, 6, moonlight);
+            look("Night body", "Source Serif 4", 400, 9.5, 13.5, 6, moonlight)
+                    .withRole(Optional.of(Role.BODY));
     private final Look caption =
             look("Caption", "Source Sans 3", 400, 7.5, 10, 0, black)
-                    .withColor(new Tinted(black.id(), 80));
+                    .withColor(new Tinted(black.id(), 80))
+                    .withRole(Optional.of(Role.CAPTION));
     private final Look nightCaption =
             look("Night caption", "Source Sans 3", 400, 9, 11.5, 0, moonlight);
     private final Look smallPrint = look("Small print", "Source Sans 3", 400, 7, 9, 10, moonlight);

@@ -15,9 +15,12 @@ import tools.jackson.databind.node.ObjectNode;
 import yewberry.core.color.BlendMode;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Destination;
+import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Setup;
+import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.TextSetting;
 
 /**
@@ -38,6 +41,10 @@ final class Defaults {
                     Map.of(
                             "overprint", JSON.stringNode(Look.Overprint.BLACK.name()),
                             "setting", setting(TextSetting.USUAL)),
+                    TextSetting.class,
+                    Map.of("keeps", keeps(Keeps.USUAL)),
+                    TextFrame.class,
+                    Map.of("setting", setting(FrameSetting.USUAL)),
                     Setup.class,
                     Map.of(
                             "checks", checks(PressChecks.USUAL),
@@ -67,6 +74,22 @@ final class Defaults {
                         JSON.objectNode()
                                 .put("least", setting.spaces().least())
                                 .put("most", setting.spaces().most()));
+    }
+
+    private static JsonNode keeps(Keeps keeps) {
+        return JSON.objectNode()
+                .put("first", keeps.first())
+                .put("last", keeps.last())
+                .put("together", keeps.together())
+                .put("withNext", keeps.withNext());
+    }
+
+    private static JsonNode setting(FrameSetting setting) {
+        return JSON.objectNode()
+                .put("inset", setting.inset().toString())
+                .put("columns", setting.columns())
+                .put("gap", setting.gap().toString())
+                .put("vertical", setting.vertical().name());
     }
 
     private Defaults() {}

@@ -9,6 +9,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import yewberry.core.publication.Box;
+import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Holder;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
@@ -37,6 +38,7 @@ final class FrameRows extends Rows<TextFrame, FrameRecord> {
         row.setParent(owner instanceof Owner.OnParent(UUID parent) ? parent : null);
         row.setSides(frame.sides().name());
         row.setBox(columns.write(frame.box(), Box.class));
+        row.setSetting(columns.write(frame.setting(), FrameSetting.class));
     }
 
     /**
@@ -55,6 +57,12 @@ final class FrameRows extends Rows<TextFrame, FrameRecord> {
                                                         row.getId(),
                                                         Sides.valueOf(row.getSides()),
                                                         columns.read(row.getBox(), Box.class),
+                                                        Optional.ofNullable(row.getSetting())
+                                                                .map(setting ->
+                                                                        columns.read(
+                                                                                setting,
+                                                                                FrameSetting.class))
+                                                                .orElse(FrameSetting.USUAL),
                                                         stories.get(row.getId())),
                                         Collectors.toList())));
     }

@@ -10,6 +10,7 @@ import yewberry.core.publication.Holder;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Role;
 import yewberry.core.publication.TextSetting;
 import yewberry.core.publication.Tinted;
 import yewberry.server.store.db.tables.records.LookRecord;
@@ -42,6 +43,7 @@ final class LookRows extends Rows<Look, LookRecord> {
         row.setTint(look.color().tint());
         row.setSetting(columns.write(look.setting(), TextSetting.class));
         row.setNext(look.next().orElse(null));
+        row.setRole(look.role().map(Role::name).orElse(null));
     }
 
     List<Look> read(DSLContext db, UUID in) {
@@ -61,7 +63,8 @@ final class LookRows extends Rows<Look, LookRecord> {
                                 Optional.ofNullable(row.getSetting())
                                         .map(setting -> columns.read(setting, TextSetting.class))
                                         .orElse(TextSetting.USUAL),
-                                Optional.ofNullable(row.getNext())))
+                                Optional.ofNullable(row.getNext()),
+                                Optional.ofNullable(row.getRole()).map(Role::valueOf)))
                 .toList();
     }
 }

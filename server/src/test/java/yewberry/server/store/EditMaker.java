@@ -33,6 +33,8 @@ import yewberry.core.publication.Carrier;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
@@ -43,6 +45,7 @@ import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
+import yewberry.core.publication.Role;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.SeeThrough;
 import yewberry.core.publication.Sides;
@@ -149,6 +152,9 @@ final class EditMaker {
                                     maker.fresh(),
                                     Sides.BOTH,
                                     maker.box()),
+                    maker ->
+                            new FrameEdit.ArrangeFrame(
+                                    maker.frame(), maker.arrangement(), Optional.empty()),
                     maker -> new FrameEdit.JoinFrames(maker.frame(), maker.frame()),
                     maker -> new FrameEdit.PartFrames(maker.frame(), maker.fresh(), maker.fresh()),
                     maker -> new FrameEdit.PlaceFrame(maker.frame(), Sides.BOTH, maker.box()),
@@ -317,8 +323,10 @@ final class EditMaker {
                         Length.pt(upTo(9)),
                         upTo(300) - 100,
                         maybe(any(List.of(Language.values()))),
-                        new TextSetting.WordSpaces(50 + upTo(51), 100 + upTo(200))),
-                maybe(look()));
+                        new TextSetting.WordSpaces(50 + upTo(51), 100 + upTo(200)),
+                        new Keeps(1 + upTo(4), 1 + upTo(4), coin(), coin())),
+                maybe(look()),
+                maybe(any(List.of(Role.values()))));
     }
 
     private String file() {
@@ -392,6 +400,14 @@ final class EditMaker {
     private Box box() {
         return new Box(
                 Length.mm(upTo(40)), Length.mm(upTo(40)), Length.mm(20 + upTo(80)), Length.pt(90));
+    }
+
+    private FrameSetting arrangement() {
+        return new FrameSetting(
+                Length.mm(upTo(4)),
+                1 + upTo(3),
+                Length.mm(upTo(5)),
+                any(List.of(FrameSetting.Vertical.values())));
     }
 
     /** Some paragraphs stay, some are written anew, some come in. */

@@ -1,0 +1,89 @@
+package yewberry.core.findings;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static yewberry.core.Sample.BODY;
+import static yewberry.core.Sample.frame;
+
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import yewberry.core.Refused;
+import yewberry.core.Sample;
+import yewberry.core.edit.Editing;
+import yewberry.core.flow.FlowMemory;
+import yewberry.core.flow.Flows;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Story;
+import yewberry.core.publication.TextFrame;
+
+class MakeRoomTest {
+    private static final String WORDS =
+            "Where the reeds begin there is no street lamp for eleven miles. ".repeat(6);
+
+    private final Flows flows = new Flows(new FlowMemory(10_000_000));
+
+    private static Publication written(double height, String... text) {
+        return Sample.withPage(
+                new Layer(List.of(), List.of(frame("f", 20, 20, 80, height, BODY, text))));
+    }
+
+    private Offer offer(Publication in) {
+        return MakeRoom.of(in, in.stories().getFirst().id(), flows, UUID::randomUUID);
+    }
+
+    @Test
+    void pages_are_added_behind_the_last_until_all_text_has_room() {
+        Publication before = written(40, WORDS, WORDS, WORDS, WORDS);
+        Offer offer = offer(before);
+        Publication after = Editing.edit(before, offer.edit()).publication();
+        Story story = after.stories().getFirst();
+        int added = after.pages().size() - before.pages().size();
+        assertThat(added).isGreaterThan(1);
+        assertThat(offer.label()).isEqualTo("Add %d pages for the rest".formatted(added));
+        assertThat(story.chain()).hasSize(added + 1);
+        assertThat(after.indexOf(story.chain().getLast().owner().id())).isEqualTo(added);
+        assertThat(flows.places(story.id(), after).getLast().paragraph()).isEqualTo(4);
+        assertThat(flows.places(story.id(), after).get(added).paragraph())
+                .as("the last one is needed")
+                .isLessThan(4);
+        assertThatThrownBy(() -> offer(after))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("has room already");
+    }
+
+    @Test
+    void on_the_facing_page_the_frame_stands_as_far_from_the_spine() {
+        Publication before = written(40, WORDS, WORDS);
+        Publication after = Editing.edit(before, offer(before).edit()).publication();
+        List<TextFrame> frames =
+                after.stories().getFirst().chain().stream().map(after::frame).toList();
+        assertThat(frames.get(0).box().x().millimetres()).isEqualTo(20);
+        assertThat(frames.get(1).box().x().millimetres()).isEqualTo(148 - 20 - 80);
+    }
+
+    @Test
+    void what_no_page_helps_is_refused_with_the_reason() {
+        assertThatThrownBy(() -> offer(written(2, WORDS)))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("Not even the next line");
+        Publication plain = Sample.publication();
+        Publication onParent =
+                Sample.withText(
+                        plain.withParents(
+                                List.of(
+                                        plain.parents()
+                                                .getFirst()
+                                                .withLayer(
+                                                        new Layer(
+                                                                List.of(),
+                                                                List.of(
+                                                                        frame(
+                                                                                "f", 20, 20, 80, 5,
+                                                                                BODY, WORDS)))))));
+        assertThatThrownBy(() -> offer(onParent))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("frame on the parent larger");
+    }
+}

@@ -1,0 +1,49 @@
+import { describe, expect, it } from "vitest";
+import type { Look } from "../api/types";
+import { cleaned, pasteParser, pasteReport } from "./paste";
+import { allWritten, textOfWritten } from "./text";
+
+const look = (id: string, name: string, role?: Look["role"]) => ({ id, name, role }) as Look;
+const looks = [look("h", "Heading", "HEADING_1"), look("b", "Body"), look("q", "Quote", "QUOTE")];
+
+function pasted(html: string) {
+  const page = new window.DOMParser().parseFromString(html, "text/html");
+  return allWritten(pasteParser(() => looks).parse(page.body)).map((each) => [
+    each.look,
+    textOfWritten(each),
+  ]);
+}
+
+describe("what is pasted from elsewhere", () => {
+  it("keeps its paragraphs, and headings and quotes get the looks of their role", () => {
+    expect(
+      pasted(
+        "<h1>Night</h1><p>One <b>bold</b> word.</p><h3>Later</h3><blockquote>Quiet.</blockquote><ul><li>First</li><li>Second</li></ul>",
+      ),
+    ).toEqual([
+      ["h", "Night"],
+      ["", "One bold word."],
+      ["h", "Later"],
+      ["q", "Quiet."],
+      ["", "First"],
+      ["", "Second"],
+    ]);
+  });
+
+  it("is told what became of it", () => {
+    expect(
+      pasteReport("<h1>Night</h1><p>One <b>bold</b> <a href='#'>link</a></p>", "", looks),
+    ).toBe("Pasted. Headings got the look “Heading”. Left out: bold, 1 link.");
+    expect(pasteReport("<h2>Night</h2>", "", [look("b", "Body")])).toContain(
+      "no look has the role",
+    );
+    expect(pasteReport("<p>Plain</p>", "Plain", looks)).toBeUndefined();
+    expect(pasteReport("", "Bell\u0007, half \ud83c", looks)).toBe(
+      "Pasted. Left out: 2 characters that cannot be set.",
+    );
+  });
+
+  it("holds nothing that no text holds", () => {
+    expect(cleaned("a\tb\u0000c\u200bd\ud83ce 🌌\n")).toBe("a bc\u200bde 🌌\n");
+  });
+});

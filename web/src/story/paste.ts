@@ -1,0 +1,87 @@
+import { DOMParser } from "prosemirror-model";
+import type { Look } from "../api/types";
+import { counted } from "../ui/words";
+import { paragraphType, schema } from "./text";
+
+/** What no text holds: control characters, and halves of characters. */
+const unfit =
+  // eslint-disable-next-line no-control-regex
+  /[\u0000-\u0008\u000b-\u001f\u007f-\u0084\u0086-\u009f]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
+
+/** Without what no text holds; a tab becomes a space. */
+export function cleaned(text: string): string {
+  return text.replaceAll("\t", " ").replaceAll(unfit, "");
+}
+
+const unfitIn = (text: string) => text.match(unfit)?.length ?? 0;
+
+/** The look for a heading of a level: that of its role, or of the nearest higher one there is. */
+function headingLook(looks: Look[], level: number): Look | undefined {
+  for (let at = level; at >= 1; at--) {
+    const look = looks.find(({ role }) => role === `HEADING_${at}`);
+    if (look) {
+      return look;
+    }
+  }
+  return looks.find(({ role }) => role === "TITLE");
+}
+
+/** Reads what is pasted from elsewhere: headings, quotes and captions get the looks of that role. */
+export function pasteParser(looks: () => Look[]): DOMParser {
+  const wearing = (tag: string, look: () => Look | undefined) => ({
+    tag,
+    node: paragraphType.name,
+    getAttrs: () => ({ id: "", look: look()?.id ?? "" }),
+  });
+  const role = (wanted: Look["role"]) => () => looks().find((each) => each.role === wanted);
+  return new DOMParser(schema, [
+    ...[1, 2, 3, 4, 5, 6].map((level) => wearing(`h${level}`, () => headingLook(looks(), level))),
+    wearing("blockquote", role("QUOTE")),
+    wearing("figcaption", role("CAPTION")),
+    wearing("caption", role("CAPTION")),
+    ...DOMParser.fromSchema(schema).rules,
+  ]);
+}
+
+const dropped: [string, string, string][] = [
+  ["b, strong", "bold", "bold"],
+  ["i, em", "italics", "italics"],
+  ["u", "underlining", "underlining"],
+  ["a[href]", "link", "links"],
+  ["img, svg, picture, video", "picture", "pictures"],
+  ["table", "table (its text is kept)", "tables (their text is kept)"],
+  ["li", "list marker", "list markers"],
+];
+
+/**
+ * What became of something pasted, in words; nothing where all of it came through.
+ *
+ * @param html as it was on the clipboard; nothing where it was plain text
+ */
+export function pasteReport(html: string, text: string, looks: Look[]): string | undefined {
+  if (html.includes("data-pm-slice")) {
+    return undefined;
+  }
+  const page = new window.DOMParser().parseFromString(html, "text/html");
+  const headings = [...page.querySelectorAll("h1, h2, h3, h4, h5, h6")];
+  const names = new Set(
+    headings.map((each) => headingLook(looks, Number(each.tagName[1]))?.name ?? ""),
+  );
+  const left = dropped.flatMap(([selector, one, many]) => {
+    const count = page.querySelectorAll(selector).length;
+    return count === 0 ? [] : one === many ? [one] : [counted(count, one, many)];
+  });
+  const unreadable = unfitIn(text);
+  if (unreadable > 0) {
+    left.push(counted(unreadable, "character that cannot be set", "characters that cannot be set"));
+  }
+  const known = [...names].filter((name) => name !== "").map((name) => `“${name}”`);
+  const parts = [
+    ...(known.length > 0 ? [`Headings got the look ${known.join(", ")}.`] : []),
+    ...(headings.length > 0 && names.has("")
+      ? ["Headings came as plain text: no look has the role of a heading."]
+      : []),
+    ...(left.length > 0 ? [`Left out: ${left.join(", ")}.`] : []),
+  ];
+  return parts.length > 0 ? `Pasted. ${parts.join(" ")}` : undefined;
+}
