@@ -6,6 +6,7 @@ import { useFindings, useSteps } from "../api/queries";
 import { checkedInWords } from "./counted";
 import type { Finding, Publication } from "../api/types";
 import { MendList } from "../strata/MendList";
+import { MakeRoom } from "../story/MakeRoom";
 import { StockAnswers } from "./StockAnswers";
 import { useOpened } from "../publication/PublicationScreen";
 import { theme } from "../theme";
@@ -283,6 +284,9 @@ function One({ publication, finding }: { publication: Publication; finding: Find
             {offer.label}
           </Button>
         ))}
+        {finding.story && finding.owner.type === "onPage" && (
+          <MakeRoom publication={publication} story={finding.story} />
+        )}
         {finding.kind === "contrast" && finding.run && (
           <Fold head={<Name>Mend it…</Name>}>
             <MendList publication={publication} run={finding.run} />

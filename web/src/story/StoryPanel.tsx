@@ -5,17 +5,18 @@ import "prosemirror-view/style/prosemirror.css";
 import { useCallback, useEffect, useRef, useState } from "react";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
-import { caretAt, roomFor, useFlow, useStory, type FlowPart } from "../api/story";
+import { caretAt, useFlow, useStory, type FlowPart } from "../api/story";
 import type { Publication, Story } from "../api/types";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
-import { Button, QuietButton } from "../ui/Button";
+import { QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
 import { useCommands } from "../ui/commands";
 import { Failed } from "../ui/Notice";
 import { useStatus } from "../ui/Status";
 import { counted } from "../ui/words";
+import { MakeRoom } from "./MakeRoom";
 import { nextLook } from "./nextLook";
 import { cleaned, pasteParser, pasteReport } from "./paste";
 import {
@@ -341,15 +342,6 @@ function Writing({
       requestAnimationFrame(() => requestAnimationFrame(() => made.focus()));
     }
   }, []);
-  const makeRoom = async () => {
-    await sync.current?.commit();
-    try {
-      const offer = await roomFor(publication, story.id);
-      await steps.stored(offer.edit, "Room made for the rest");
-    } catch (error) {
-      status.fail(error instanceof Error ? error.message : String(error));
-    }
-  };
   const looks = publication.looks.map(({ look }) => ({ id: look.id, label: look.name }));
   useCommands([
     ...looks.map(({ id, label }, i) => ({
@@ -389,7 +381,13 @@ function Writing({
             onChange={(swatch) => act(paint(swatch === ofLook ? undefined : { swatch, tint: 100 }))}
           />
         </div>
-        {rest && <Button onPress={() => void makeRoom()}>Make room for the rest</Button>}
+        {rest && (
+          <MakeRoom
+            publication={publication}
+            story={story.id}
+            before={() => sync.current?.commit()}
+          />
+        )}
       </Head>
       <Text ref={place} lang="en" />
     </>

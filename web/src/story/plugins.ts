@@ -108,8 +108,12 @@ export function positionOf(doc: Node, place: TextPlace): number | undefined {
 
 export function placeAt(state: EditorState): TextPlace {
   const { $head } = state.selection;
-  const paragraph = $head.node(1);
-  return { paragraph: idOf(paragraph), character: $head.pos - $head.start(1) };
+  if ($head.depth === 0) {
+    // all of it is chosen
+    const last = state.doc.child(state.doc.childCount - 1);
+    return { paragraph: idOf(last), character: last.content.size };
+  }
+  return { paragraph: idOf($head.node(1)), character: $head.pos - $head.start(1) };
 }
 
 /** Draws a rule where the room in the frames ends. */

@@ -19,6 +19,7 @@ public final class Bench {
                     new Named("all-findings", new AllFindings()),
                     new Named("interface", new Interface()),
                     new Named("start", new Start()),
+                    new Named("keystroke", new Keystroke()),
                     new Named("move-picture", new MovePicture()),
                     new Named("switch-press", new SwitchPress()),
                     new Named("ink-to-screen", new InkToScreen()),

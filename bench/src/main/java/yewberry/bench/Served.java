@@ -55,6 +55,10 @@ final class Served implements AutoCloseable {
         private final String parent;
         private final String asset;
         private final String moving = UUID.randomUUID().toString();
+        private final String story = UUID.randomUUID().toString();
+        private final String typed = UUID.randomUUID().toString();
+        private final String look;
+        private String words = "";
         private String large = "";
         private boolean pictured;
         private long revision;
@@ -73,7 +77,7 @@ final class Served implements AutoCloseable {
             JsonNode publication = json.readTree(get("/api/publications/" + id));
             setup = publication.path("setup").toString();
             String parent = publication.path("parents").get(0).path("id").asString();
-            String look = publication.path("looks").get(0).path("look").path("id").asString();
+            look = publication.path("looks").get(0).path("look").path("id").asString();
             swatches =
                     new String[] {
                         publication.path("swatches").get(2).path("id").asString(),
@@ -266,6 +270,72 @@ final class Served implements AutoCloseable {
             return first
                     ? onPage(page(1), background)
                     : "{\"type\": \"changeBackground\", \"background\": %s}".formatted(background);
+        }
+
+        /** Lets a story run through a frame on each page, which fills nearly all of them. */
+        void writeStory() throws IOException, InterruptedException {
+            List<String> edits = new ArrayList<>();
+            String before = "";
+            for (int i = 0; i < pages.size(); i++) {
+                String frame = UUID.randomUUID().toString();
+                String where =
+                        """
+                        "owner": {"type": "onPage", "id": "%s"}, "frame": "%s", "sides": "BOTH",
+                         "box": {"x": "16 mm", "y": "18 mm", "width": "110 mm", "height": "170 mm"}
+                        """
+                                .formatted(page(i), frame);
+                edits.add(
+                        i == 0
+                                ? "{\"type\": \"addFrame\", \"story\": \"%s\", \"paragraph\": \"%s\", \"look\": \"%s\", %s}"
+                                        .formatted(story, typed, look, where)
+                                : "{\"type\": \"continueFrame\", \"after\": \"%s\", %s}"
+                                        .formatted(before, where));
+                before = frame;
+            }
+            List<String> text = new ArrayList<>();
+            for (int i = 0; i < 2 * pages.size(); i++) {
+                text.add(written(UUID.randomUUID().toString(), WORDS));
+            }
+            edits.add(
+                    "{\"type\": \"writeText\", \"story\": \"%s\", \"behind\": \"%s\", \"was\": [], \"paragraphs\": [%s]}"
+                            .formatted(story, typed, String.join(",", text)));
+            edit(several(edits));
+        }
+
+        private String written(String paragraph, String text) {
+            return "{\"paragraph\": \"%s\", \"look\": \"%s\", \"runs\": [{\"text\": \"%s\"}]}"
+                    .formatted(paragraph, look, text);
+        }
+
+        /** An edit that types one more character into the first paragraph of the story. */
+        private String keystroke() {
+            String was = written(typed, words);
+            words = words.length() > 60 ? "" : words + "a";
+            return "{\"type\": \"writeText\", \"story\": \"%s\", \"was\": [%s], \"paragraphs\": [%s]}"
+                    .formatted(story, was, written(typed, words));
+        }
+
+        /** From a keystroke to the picture that follows it, nothing being stored. */
+        long previewed() throws IOException, InterruptedException {
+            String before = words;
+            String edit = keystroke();
+            words = before;
+            long start = System.nanoTime();
+            post(
+                    "/api/publications/" + id + "/previews",
+                    "{\"edit\": %s, \"page\": \"%s\"}".formatted(edit, page(0)));
+            return System.nanoTime() - start;
+        }
+
+        /** From a keystroke that is stored to the text and the picture as they are then. */
+        long typed() throws IOException, InterruptedException {
+            long start = System.nanoTime();
+            long before = revision;
+            edit(keystroke());
+            get("/api/publications/" + id + "/changes?since=" + before);
+            get("/api/publications/" + id + "/stories/" + story + "?since=" + before);
+            get("/api/publications/" + id + "/spreads/0/picture?guides=true");
+            return System.nanoTime() - start;
         }
 
         /** Where it is seen in a browser. */

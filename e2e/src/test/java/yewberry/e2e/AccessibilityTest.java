@@ -93,6 +93,17 @@ class AccessibilityTest {
                         new Page.GetByRoleOptions().setName(Pattern.compile("^Dusk C82")))
                 .first()
                 .click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Text: ")))
+                .first()
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Write"))
+                .first()
+                .click();
+        Browser.story(page).waitFor();
+        passesAxe(page);
+        page.keyboard().press("Escape");
         page.getByText("By lightness, chroma and hue").click();
         page.getByText("Take a colour from the page…").first().click();
         page.getByText("Taking a colour for").waitFor();

@@ -42,7 +42,7 @@ class StoryTest {
         return page.getByRole(AriaRole.APPLICATION);
     }
 
-    /** A hand needs longer from the mouse to the keys, in milliseconds. */
+    /** A hand needs longer from a click, or from one key to another, in milliseconds. */
     private static final double SETTLED = 60;
 
     private static void atTheEndOf(Page page, int paragraph) {
@@ -106,6 +106,7 @@ class StoryTest {
         paragraphs(page).nth(2).click(new Locator.ClickOptions().setPosition(1, 8));
         page.waitForTimeout(SETTLED);
         page.keyboard().press("Home");
+        page.waitForTimeout(SETTLED);
         page.keyboard().press("Backspace");
         assertThat(paragraphs(page)).hasCount(before);
         Browser.undoAll(page);
@@ -116,6 +117,7 @@ class StoryTest {
         Page page = open(window);
         atTheEndOf(page, 0);
         page.keyboard().press("Control+Shift+ArrowLeft");
+        page.waitForTimeout(SETTLED);
         page.getByLabel("Colour of the chosen words").click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Beacon")).click();
         Locator colored = Browser.story(page).locator("span[data-swatch]");
@@ -177,6 +179,7 @@ class StoryTest {
         page.keyboard().press("Control+a");
         page.keyboard().press("Control+c");
         page.keyboard().press("Control+End");
+        page.waitForTimeout(SETTLED);
         page.keyboard().press("Enter");
         page.keyboard().press("Control+v");
         assertThat(paragraphs(page)).hasCount(2 * before);

@@ -196,7 +196,7 @@ final class PageComposition {
         }
         String rest = text.overset();
         if (!rest.isEmpty()) {
-            overset.add(new PageScene.Overset(origin, frame.id(), box, rest));
+            overset.add(new PageScene.Overset(origin, frame.id(), frame.story(), box, rest));
         }
     }
 

@@ -47,7 +47,7 @@ public final class PageScene {
     public record PlacedFrame(Origin origin, UUID frame, UUID story, Rect where) {}
 
     /** Text of a frame that found no room in it. */
-    public record Overset(Origin origin, UUID frame, Rect where, String text) {}
+    public record Overset(Origin origin, UUID frame, UUID story, Rect where, String text) {}
 
     /**
      * @param all in its colours, whether it goes there or not

@@ -24,6 +24,7 @@ import yewberry.core.scene.Item;
  * @param rule behind it, and where the rule comes from
  * @param offers what would mend it; contrasts have mends of their own
  * @param origin what it comes from, in words
+ * @param story of text that finds no room
  * @param ratio of a contrast, cut to two decimals
  * @param foreground of a contrast: the text's colour on the screen, {@code #rrggbb}
  * @param backdrop of a contrast: the worst colour behind it
@@ -39,6 +40,7 @@ public record FindingView(
         Extent where,
         Optional<UUID> run,
         Optional<UUID> frame,
+        Optional<UUID> story,
         Optional<BigDecimal> ratio,
         Optional<Double> required,
         Optional<String> foreground,
@@ -68,6 +70,9 @@ public record FindingView(
                 finding instanceof Finding.TextOverflow overflow
                         ? Optional.of(overflow.overset().frame())
                         : run(finding).map(Item.GlyphRun::frame),
+                finding instanceof Finding.TextOverflow overflow
+                        ? Optional.of(overflow.overset().story())
+                        : Optional.empty(),
                 contrast.map(it -> Contrast.cut(it.worst().ratio())),
                 contrast.map(RunContrast::required),
                 contrast.map(it -> it.worst().foreground().hex()),

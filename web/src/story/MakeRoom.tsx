@@ -1,0 +1,30 @@
+import { useSteps } from "../api/queries";
+import { roomFor } from "../api/story";
+import type { Publication } from "../api/types";
+import { Button } from "../ui/Button";
+import { useStatus } from "../ui/Status";
+
+/** Adds as many pages as a text needs that finds no room. */
+export function MakeRoom({
+  publication,
+  story,
+  before,
+}: {
+  publication: Publication;
+  story: string;
+  /** What has to be done first. */
+  before?: () => Promise<void> | undefined;
+}) {
+  const steps = useSteps(publication);
+  const status = useStatus();
+  const makeRoom = async () => {
+    await before?.();
+    try {
+      const offer = await roomFor(publication, story);
+      await steps.stored(offer.edit, "Room made for the rest");
+    } catch (error) {
+      status.fail(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return <Button onPress={() => void makeRoom()}>Make room for the rest</Button>;
+}
