@@ -345,12 +345,18 @@ export function useMends(publication: Publication, run: string | undefined) {
   });
 }
 
+/**
+ * What an edit would lead to.
+ *
+ * @param unchecked whether only the picture is wanted
+ */
 export function usePreview(
   publication: Publication,
   page: string,
   edit: Edit | undefined,
   viewing: Viewing,
   ppi: number,
+  unchecked = false,
 ) {
   return useQuery({
     queryKey: ["preview", publication.id, publication.revision, page, edit, viewing, ppi],
@@ -359,7 +365,7 @@ export function usePreview(
           answered(
             client.POST("/api/publications/{id}/previews", {
               params: { path: { id: publication.id } },
-              body: { edit, page, viewing, ppi },
+              body: { edit, page, viewing, ppi, ...(unchecked ? { unchecked } : {}) },
             }),
           )
       : skipToken,

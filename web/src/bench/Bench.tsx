@@ -198,7 +198,9 @@ export function Bench() {
   const spread = useSpread(publication, page?.spread ?? 0);
   const picture = usePicture(publication, page?.spread ?? 0, viewing, ppi);
   useNeighbours(publication, page?.spread ?? 0, viewing, ppi);
-  const preview = usePreview(publication, page?.id ?? "", trial, viewing, ppi);
+  // at each key, and at each move of the pointer, only the picture has to follow
+  const following = trial?.type === "writeText" || trial?.type === "placeFrame";
+  const preview = usePreview(publication, page?.id ?? "", trial, viewing, ppi, following);
   const findings = useFindings(publication, viewing);
   const items = useItems(publication, page?.id);
   const strata = useStrata(publication, point, viewing);
@@ -332,9 +334,10 @@ export function Bench() {
   const isSettling =
     settling !== undefined &&
     (settling.revision === publication.revision || picture.isPlaceholderData);
-  const shownFindings = tried
-    ? preview.data.findings
-    : all.filter((each) => publication.pages[each.page - 1]?.spread === page.spread);
+  const shownFindings =
+    tried && !following
+      ? preview.data.findings
+      : all.filter((each) => publication.pages[each.page - 1]?.spread === page.spread);
 
   const toSpread = (index: number) => {
     const first = publication.spreads[index]?.[0];
@@ -517,7 +520,7 @@ export function Bench() {
               marks={marks}
               onMarks={setMarks}
               showing={
-                tried
+                tried && !following
                   ? `Trying out: ${counted(preview.data.pages.length, "page changes", "pages change")}, ${counted(shownFindings.length, "finding", "findings")} here`
                   : checking
                     ? "Checking…"

@@ -323,7 +323,8 @@ final class Served implements AutoCloseable {
             long start = System.nanoTime();
             post(
                     "/api/publications/" + id + "/previews",
-                    "{\"edit\": %s, \"page\": \"%s\"}".formatted(edit, page(0)));
+                    "{\"edit\": %s, \"page\": \"%s\", \"viewing\": \"AS_DESIGNED\", \"unchecked\": true}"
+                            .formatted(edit, page(0)));
             return System.nanoTime() - start;
         }
 

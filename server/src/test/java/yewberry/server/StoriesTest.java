@@ -99,6 +99,31 @@ class StoriesTest {
     }
 
     @Test
+    void while_one_types_only_the_picture_is_made() {
+        String page = client.read(id).path("pages").get(0).path("id").asString();
+        String asked =
+                """
+                {"edit": %s, "page": "%s", "viewing": "AS_DESIGNED"%s}
+                """;
+        String edit = typed(second, "Two", "Second");
+        JsonNode all =
+                client.post(
+                                "/api/publications/" + id + "/previews",
+                                asked.formatted(edit, page, ""))
+                        .json();
+        JsonNode alone =
+                client.post(
+                                "/api/publications/" + id + "/previews",
+                                asked.formatted(edit, page, ", \"unchecked\": true"))
+                        .json();
+        assertThat(all.path("pages")).hasSize(1);
+        assertThat(alone.path("pages")).isEmpty();
+        assertThat(alone.path("findings")).isEmpty();
+        assertThat(alone.path("picture")).isEqualTo(all.path("picture"));
+        assertThat(texts(read(""))).as("nothing is stored").containsExactly("", "Two");
+    }
+
+    @Test
     void two_people_get_in_each_others_way_only_in_one_paragraph() {
         made(1, typed(first, "", "One"));
         made(1, typed(second, "Two", "Second"));

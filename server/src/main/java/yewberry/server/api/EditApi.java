@@ -55,8 +55,19 @@ class EditApi {
      * @param page whose spread is to be drawn
      * @param viewing that it is drawn under
      * @param ppi how fine what is mixed is painted, in pixels per inch; 144 where it is left out
+     * @param unchecked whether only the picture is wanted, as at each key while somebody types:
+     *     then there are no findings and no pages in the answer
      */
-    record PreviewRequest(Edit edit, UUID page, Viewing viewing, Optional<Integer> ppi) {}
+    record PreviewRequest(
+            Edit edit,
+            UUID page,
+            Viewing viewing,
+            Optional<Integer> ppi,
+            Optional<Boolean> unchecked) {
+        boolean isChecked() {
+            return !unchecked.orElse(false);
+        }
+    }
 
     @GetMapping
     PublicationView read(@PathVariable UUID id) {
@@ -146,16 +157,19 @@ class EditApi {
                         .map(index -> open.composer(after).compose(after, index))
                         .toList();
         List<FindingView> findings =
-                scenes.stream()
-                        .flatMap(scene ->
-                                open.findings(scene, after, judged(request.viewing())).stream()
-                                        .map(finding ->
-                                                FindingView.of(
-                                                        finding,
-                                                        after.indexOf(scene.page()) + 1,
-                                                        after,
-                                                        open.press(after))))
-                        .toList();
+                (request.isChecked() ? scenes : List.<PageScene>of())
+                        .stream()
+                                .flatMap(scene ->
+                                        open
+                                                .findings(scene, after, judged(request.viewing()))
+                                                .stream()
+                                                .map(finding ->
+                                                        FindingView.of(
+                                                                finding,
+                                                                after.indexOf(scene.page()) + 1,
+                                                                after,
+                                                                open.press(after))))
+                                .toList();
         View view = open.view(after, request.viewing());
         return new Preview(
                 SvgPicture.spread(
@@ -165,7 +179,7 @@ class EditApi {
                         PictureAddresses.of(before, view),
                         request.ppi().orElse(SvgPicture.USUAL_PPI)),
                 findings,
-                open.pagesTouched(before, after));
+                request.isChecked() ? open.pagesTouched(before, after) : List.of());
     }
 
     /** As designed the verdict counts, on all that the publication goes to. */
