@@ -14,11 +14,14 @@ import yewberry.core.text.StoryPlace;
 
 /** The stories of publications as they run through their frames. Thread-safe. */
 public final class Flows {
+    /** So many states of publications are followed at once; of others it is found out again. */
+    private static final int STATES = 4;
+
     private final FlowMemory memory;
 
     /** For no longer than somebody else has the publication. */
     private final Cache<Publication, Map<UUID, Flow>> flows =
-            Caffeine.newBuilder().weakKeys().executor(Runnable::run).build();
+            Caffeine.newBuilder().weakKeys().maximumSize(STATES).executor(Runnable::run).build();
 
     public Flows(FlowMemory memory) {
         this.memory = memory;
