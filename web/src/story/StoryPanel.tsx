@@ -212,8 +212,8 @@ function Writing({
     same.begin(first);
     sync.current = same;
     const step = (act: () => void) => () => {
-      void same.commit();
-      act();
+      // a step that is on its way goes first, however long it takes
+      void same.commit().then(act);
     };
     const made = new EditorView(element, {
       state: EditorState.create({
@@ -279,12 +279,7 @@ function Writing({
           const back = event.inputType === "historyUndo";
           if (back || event.inputType === "historyRedo") {
             event.preventDefault();
-            void same.commit();
-            if (back) {
-              latest.current.steps.undo();
-            } else {
-              latest.current.steps.redo();
-            }
+            step(() => (back ? latest.current.steps.undo() : latest.current.steps.redo()))();
             return true;
           }
           return false;
@@ -306,7 +301,6 @@ function Writing({
     window.addEventListener("pagehide", leaving);
     return () => {
       window.removeEventListener("pagehide", leaving);
-      void same.commit();
       same.end();
       sync.current = null;
       view.current = null;

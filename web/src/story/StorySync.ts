@@ -38,15 +38,20 @@ export class StorySync {
   private follow: number | undefined;
   private since = 0;
 
+  /** What was written when the editor was closed; nothing while it is open. */
+  private last: Written[] | undefined;
+
   constructor(private readonly around: Surroundings) {}
 
   begin(story: Written[]) {
     this.known = story;
   }
 
+  /** The editor is being closed: what is not stored yet is stored without it. */
   end() {
-    window.clearTimeout(this.pause);
     window.clearTimeout(this.follow);
+    this.last = this.here();
+    void this.commit();
   }
 
   /** To be called whenever something was typed. */
@@ -69,7 +74,7 @@ export class StorySync {
 
   private here(): Written[] | undefined {
     const view = this.around.read();
-    return view ? allWritten(view.state.doc) : undefined;
+    return this.last ?? (view ? allWritten(view.state.doc) : undefined);
   }
 
   private pending(): Edit | undefined {
@@ -84,7 +89,7 @@ export class StorySync {
   commit(): Promise<void> {
     window.clearTimeout(this.pause);
     this.pause = undefined;
-    if (this.around.read()?.composing) {
+    if (this.last === undefined && this.around.read()?.composing) {
       return Promise.resolve();
     }
     if (this.storing) {
@@ -116,7 +121,13 @@ export class StorySync {
   /** Takes in what the server has at a revision, and keeps what was typed here meanwhile. */
   receive(there: Written[], revision: number) {
     const view = this.around.read();
-    if (!view || this.storing || view.composing || revision < this.knownRevision) {
+    if (
+      this.last !== undefined ||
+      !view ||
+      this.storing ||
+      view.composing ||
+      revision < this.knownRevision
+    ) {
       return;
     }
     this.knownRevision = revision;

@@ -1,4 +1,4 @@
-import { baseKeymap, chainCommands, splitBlockAs } from "prosemirror-commands";
+import { baseKeymap, splitBlockAs } from "prosemirror-commands";
 import { keymap } from "prosemirror-keymap";
 import type { Node } from "prosemirror-model";
 import { Plugin, PluginKey, type Command, type EditorState } from "prosemirror-state";
@@ -229,7 +229,7 @@ export function keys(
       "Mod-y": did(redo),
       "Shift-Mod-z": did(redo),
       Escape: did(leave),
-      Enter: chainCommands(divide(next)),
+      Enter: divide(next),
       "Shift-Enter": endLine,
     }),
     keymap(baseKeymap),
