@@ -69,12 +69,12 @@ export function SettingFields({
       />
       <Wide>
         <Tick
-          label="Keep the paragraph in one piece"
+          label="Keep in one piece"
           checked={keeps.together}
           onChange={(together) => void change({ keeps: { ...keeps, together } })}
         />
         <Tick
-          label="Keep it with the next one"
+          label="Keep with the next one"
           checked={keeps.withNext}
           onChange={(withNext) => void change({ keeps: { ...keeps, withNext } })}
         />
