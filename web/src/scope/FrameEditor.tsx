@@ -9,6 +9,7 @@ import { LengthField } from "../ui/LengthField";
 import { NumberField } from "../ui/NumberField";
 import { trimOf } from "../publication/sizes";
 import { useBench } from "../bench/BenchState";
+import { within360 } from "../stage/rotating";
 import { FrameChain } from "./FrameChain";
 import { sideOptions } from "./BackgroundEditor";
 
@@ -117,6 +118,11 @@ export function FrameEditor({
           value={arranged.vertical}
           options={verticals}
           onChange={(id) => void arrange({ ...arranged, vertical: id as typeof arranged.vertical })}
+        />
+        <NumberField
+          label="Rotation °"
+          value={arranged.rotation}
+          onCommit={(rotation) => arrange({ ...arranged, rotation: within360(rotation) })}
         />
       </Row>
       <FrameChain publication={publication} owner={owner} frame={frame} />

@@ -1,3 +1,4 @@
+import { RotateCw } from "lucide-react";
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import styled from "styled-components";
 import { usePageDetail, useSteps } from "../api/queries";
@@ -7,7 +8,8 @@ import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { inMillimetres } from "../ui/length";
-import { dragged, edgesOf, type Box, type Grip } from "./snapping";
+import { around, draggedRotated, pointedTo, seen, within180 } from "./rotating";
+import { edgesOf, type Box, type Grip } from "./snapping";
 
 type Frame = PlacedPage["frames"][number];
 
@@ -35,6 +37,23 @@ const Hold = styled.span<{ $cursor: string }>`
   pointer-events: auto;
   touch-action: none;
   cursor: ${({ $cursor }) => $cursor};
+`;
+
+/** Above the middle of the upper edge: it is dragged round the frame. */
+const Turner = styled(Hold)`
+  left: 50%;
+  top: -40px;
+  width: 24px;
+  height: 24px;
+  margin-left: -12px;
+  border-radius: 50%;
+  background: ${theme.color.paper};
+  border: 1.5px solid ${theme.color.text};
+  display: grid;
+  place-items: center;
+  &:focus-visible {
+    outline: 3px solid ${theme.color.text};
+  }
 `;
 
 const Corner = styled(Hold)`
@@ -78,6 +97,11 @@ const Caret = styled.div`
   pointer-events: none;
   background: ${theme.color.fail};
   box-shadow: 0 0 0 1px ${theme.color.paper};
+`;
+
+const CaretFrame = styled.div`
+  position: absolute;
+  pointer-events: none;
 `;
 
 const Target = styled(Button)`
@@ -135,7 +159,7 @@ export function Frames({ publication, spread, scale }: Shown) {
             <Target
               key={frame.frame}
               isDisabled={frame.turn > 0}
-              style={place(page, frame.where)}
+              style={{ ...place(page, frame.where), ...rotation(frame.rotation) }}
               onPress={() => join(frame.frame)}
             >
               {frame.turn > 0 ? "Goes on from another" : "Go on here"}
@@ -148,6 +172,8 @@ export function Frames({ publication, spread, scale }: Shown) {
 
 const isOwn = (page: PlacedPage, frame: Frame) =>
   frame.owner.type === "onPage" && frame.owner.id === page.page;
+
+const rotation = (degrees: number) => (degrees === 0 ? {} : { rotate: `${degrees}deg` });
 
 /** Lines from each frame of a story to the next, and where it goes on out of sight. */
 function Run({
@@ -173,7 +199,17 @@ function Run({
           if (next?.frame.turn !== frame.turn + 1) {
             return null;
           }
-          const path = `M${at.left + at.width} ${at.top + at.height}L${next.at.left} ${next.at.top}`;
+          const from = seen(
+            { x: at.left + at.width, y: at.top + at.height },
+            { x: at.left, y: at.top, ...at },
+            frame.rotation,
+          );
+          const to = seen(
+            { x: next.at.left, y: next.at.top },
+            { x: next.at.left, y: next.at.top, ...next.at },
+            next.frame.rotation,
+          );
+          const path = `M${from.x} ${from.y}L${to.x} ${to.y}`;
           return (
             <g key={frame.frame} fill="none">
               <path d={path} stroke="#ffffff" strokeWidth="5" />
@@ -216,7 +252,15 @@ function WritingMark({
 }: {
   frames: { page: PlacedPage; frame: Frame }[];
   story: string;
-  place: (page: PlacedPage, box: Box) => { left: number; top: number; height: number };
+  place: (
+    page: PlacedPage,
+    box: Box,
+  ) => {
+    left: number;
+    top: number;
+    width: number;
+    height: number;
+  };
 }) {
   const { caret } = useBench();
   const on = frames.find(({ frame }) => frame.frame === caret?.frame && frame.story === story);
@@ -224,13 +268,14 @@ function WritingMark({
     return null;
   }
   const { where } = on.frame;
-  const at = place(on.page, {
-    x: where.x + caret.x,
-    y: where.y + caret.y,
-    width: 0,
-    height: caret.height,
-  });
-  return <Caret aria-hidden style={{ left: at.left - 1, top: at.top, height: at.height }} />;
+  const frame = place(on.page, where);
+  const at = place(on.page, { x: caret.x, y: caret.y, width: 0, height: caret.height });
+  const zero = place(on.page, { x: 0, y: 0, width: 0, height: 0 });
+  return (
+    <CaretFrame aria-hidden style={{ ...frame, ...rotation(on.frame.rotation) }}>
+      <Caret style={{ left: at.left - zero.left - 1, top: at.top - zero.top, height: at.height }} />
+    </CaretFrame>
+  );
 }
 
 const grips: { at: [number, number]; grip: Grip; cursor: string }[] = [
@@ -271,7 +316,9 @@ function Held({
   const steps = useSteps(publication);
   const detail = usePageDetail(publication, page.page);
   const [moved, setMoved] = useState<Box>();
+  const [rotating, setRotating] = useState<number>();
   const drag = useRef<{ x: number; y: number; grip: Grip; from: Box }>(undefined);
+  const body = useRef<HTMLDivElement>(null);
   const pause = useRef<number>(undefined);
   const own = detail.data?.layer.frames.find((each) => each.id === frame.frame);
   const box = moved ?? frame.where;
@@ -310,6 +357,25 @@ function Held({
     }
     setMoved(undefined);
   };
+  const degrees = rotating ?? frame.rotation;
+  const rotateEdit = (to: number) => ({
+    type: "arrangeFrame" as const,
+    frame: frame.frame,
+    setting: { ...own.setting, rotation: to },
+    was: own.setting,
+  });
+  const showRotated = (to: number) => {
+    setRotating(to);
+    tryOut(rotateEdit(to));
+  };
+  const keepRotated = async (to: number) => {
+    settle();
+    const kept = await steps.stored(rotateEdit(to), "Frame rotated");
+    if (!kept) {
+      tryOut(undefined);
+    }
+    setRotating(undefined);
+  };
   const others = page.frames.filter((each) => each.frame !== frame.frame);
   const { facing, margins } = publication.setup;
   const left = facing && page.side === "LEFT" ? margins.outside : margins.inside;
@@ -320,7 +386,12 @@ function Held({
     width: page.trim.width - inMillimetres(left) - inMillimetres(right),
     height: page.trim.height - inMillimetres(margins.top) - inMillimetres(margins.bottom),
   };
-  const lines = edgesOf([page.trim, page.safe, type, ...others.map((each) => each.where)]);
+  const lines = edgesOf([
+    page.trim,
+    page.safe,
+    type,
+    ...others.map((each) => around(each.where, each.rotation)),
+  ]);
   const take = (grip: Grip) => (event: PointerEvent<HTMLElement>) => {
     if (event.button === 0) {
       event.stopPropagation();
@@ -333,7 +404,8 @@ function Held({
       const at = drag.current;
       if (at) {
         const by = { x: (event.clientX - at.x) / scale, y: (event.clientY - at.y) / scale };
-        show(dragged(at.from, at.grip, by, lines, event.altKey ? 0 : NEAR / scale));
+        const near = event.altKey ? 0 : NEAR / scale;
+        show(draggedRotated(at.from, degrees, at.grip, by, lines, near));
       }
     },
     onPointerUp: () => {
@@ -349,6 +421,45 @@ function Held({
       tryOut(undefined);
     },
     onClick: (event: React.MouseEvent) => event.stopPropagation(),
+  };
+  const turning = {
+    onPointerDown: (event: PointerEvent<HTMLElement>) => {
+      if (event.button === 0) {
+        event.stopPropagation();
+        event.currentTarget.setPointerCapture(event.pointerId);
+      }
+    },
+    onPointerMove: (event: PointerEvent<HTMLElement>) => {
+      const page = body.current?.parentElement?.getBoundingClientRect();
+      const at = body.current;
+      if (event.currentTarget.hasPointerCapture(event.pointerId) && page && at) {
+        const { offsetLeft: x, offsetTop: y, offsetWidth: width, offsetHeight: height } = at;
+        const pointer = { x: event.clientX - page.x, y: event.clientY - page.y };
+        showRotated(pointedTo({ x, y, width, height }, pointer, event.shiftKey));
+      }
+    },
+    onPointerUp: () => {
+      if (rotating !== undefined) {
+        void keepRotated(rotating);
+      }
+    },
+    onPointerCancel: () => {
+      setRotating(undefined);
+      tryOut(undefined);
+    },
+    onClick: (event: React.MouseEvent) => event.stopPropagation(),
+    onKeyDown: (event: KeyboardEvent) => {
+      const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
+      if (by === undefined || event.ctrlKey || event.metaKey || event.altKey) {
+        return;
+      }
+      event.preventDefault();
+      event.stopPropagation();
+      const to = within180(degrees + by * (event.shiftKey ? 15 : 1));
+      showRotated(to);
+      window.clearTimeout(pause.current);
+      pause.current = window.setTimeout(() => void keepRotated(to), PAUSE);
+    },
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const far = event.shiftKey ? 10 : 1;
@@ -369,7 +480,7 @@ function Held({
     event.preventDefault();
     event.stopPropagation();
     const grip: Grip = event.altKey ? { across: "end", down: "end" } : whole;
-    const to = dragged(moved ?? stored, grip, step, { across: [], down: [] }, 0);
+    const to = draggedRotated(moved ?? stored, degrees, grip, step, edgesOf([]), 0);
     show(to);
     window.clearTimeout(pause.current);
     pause.current = window.setTimeout(() => void keep(to), PAUSE);
@@ -379,7 +490,8 @@ function Held({
       role="group"
       tabIndex={0}
       aria-label="Chosen frame. Arrow keys move it, with Alt they size it, with Shift ten times as far"
-      style={place(box)}
+      ref={body}
+      style={{ ...place(box), ...rotation(degrees) }}
       onKeyDown={onKeyDown}
     >
       {edges.map((edge, i) => (
@@ -394,6 +506,19 @@ function Held({
           {...holding}
         />
       ))}
+      <Turner
+        $cursor="grab"
+        role="slider"
+        tabIndex={0}
+        aria-label="Rotation"
+        aria-valuemin={-180}
+        aria-valuemax={180}
+        aria-valuenow={Math.round(degrees)}
+        aria-valuetext={`${degrees}°`}
+        {...turning}
+      >
+        <RotateCw size={13} aria-hidden />
+      </Turner>
     </Outline>
   );
 }

@@ -117,9 +117,9 @@ final class ContentWriter {
         raw("Tf\n");
     }
 
-    void textAt(double x, double y) {
-        raw("1 0 0 1 ");
-        numbers(x, y);
+    /** Where the next glyphs begin, and how they lie: ISO 32000-1, 9.4.2. */
+    void textMatrix(double... matrix) {
+        numbers(matrix);
         raw("Tm\n");
     }
 

@@ -1,5 +1,6 @@
 package yewberry.pdf;
 
+import java.awt.geom.AffineTransform;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Path;
@@ -253,13 +254,25 @@ public final class PdfWriter {
         return known;
     }
 
+    private static double[] textMatrix(
+            Item.GlyphRun run, Item.Line line, Segment.Glyph glyph, Rect bleed) {
+        double angle = Math.toRadians(run.turn().degrees());
+        AffineTransform place = run.place(line, glyph);
+        return new double[] {
+            Math.cos(angle),
+            -Math.sin(angle),
+            Math.sin(angle),
+            Math.cos(angle),
+            place.getTranslateX() - bleed.x(),
+            bleed.bottom() - place.getTranslateY()
+        };
+    }
+
     private static void text(
             ContentWriter content, Item.GlyphRun run, EmbeddedFont font, Rect bleed)
             throws IOException {
         content.beginText(font.name(), run.size());
         for (Item.Line line : run.lines()) {
-            double left = line.x() - bleed.x();
-            double up = bleed.bottom() - line.baseline();
             double level = Double.NaN;
             double pen = 0;
             for (Segment.Glyph glyph : line.glyphs()) {
@@ -267,7 +280,7 @@ public final class PdfWriter {
                     if (!Double.isNaN(level)) {
                         content.endGlyphs();
                     }
-                    content.textAt(left + glyph.x(), up - glyph.y());
+                    content.textMatrix(textMatrix(run, line, glyph, bleed));
                     content.beginGlyphs();
                     level = glyph.y();
                     pen = glyph.x();

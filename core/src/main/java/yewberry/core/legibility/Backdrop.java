@@ -259,14 +259,7 @@ final class Backdrop {
             AffineTransform place,
             Rect box) {
         static GlyphInk of(Item.GlyphRun run, Item.Line line, Segment.Glyph glyph) {
-            AffineTransform place =
-                    new AffineTransform(
-                            run.scale(),
-                            0,
-                            0,
-                            run.scale(),
-                            line.x() + glyph.x(),
-                            line.baseline() + glyph.y());
+            AffineTransform place = run.place(line, glyph);
             Rectangle2D units = run.face().outline(glyph.id()).ink();
             Rectangle2D box = place.createTransformedShape(units).getBounds2D();
             return new GlyphInk(

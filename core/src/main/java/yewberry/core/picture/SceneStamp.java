@@ -93,6 +93,7 @@ public final class SceneStamp {
                 run.size(),
                 run.paint().color(),
                 run.paint().overprints());
+        add(run.turn().degrees(), run.turn().x(), run.turn().y());
         for (Item.Line line : run.lines()) {
             add(line.x(), line.baseline());
             for (Segment.Glyph glyph : line.glyphs()) {

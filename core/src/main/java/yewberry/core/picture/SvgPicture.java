@@ -342,7 +342,7 @@ public final class SvgPicture {
             for (Segment.Glyph glyph : line.glyphs()) {
                 if (!run.face().outline(glyph.id()).ink().isEmpty()) {
                     clips.append("<use href=\"#").append(shape(run, glyph.id()));
-                    clips.append("\" transform=\"translate(");
+                    clips.append("\" transform=\"").append(turned(run)).append("translate(");
                     clips.append(number(line.x() + glyph.x())).append(' ');
                     clips.append(number(line.baseline() + glyph.y())).append(") scale(");
                     clips.append(number(run.scale())).append(")\"/>");
@@ -372,13 +372,25 @@ public final class SvgPicture {
         Rgb color = view.see(ink);
         body.append("<g fill=\"").append(color.hex()).append("\">");
         for (Item.Line line : run.lines()) {
-            body.append("<g transform=\"translate(").append(number(line.x())).append(' ');
+            body.append("<g transform=\"").append(turned(run));
+            body.append("translate(").append(number(line.x())).append(' ');
             body.append(number(line.baseline())).append(") scale(");
             body.append(number(run.scale())).append(")\">");
             line.glyphs().forEach(glyph -> glyph(run, glyph.id(), glyph.x(), glyph.y()));
             body.append("</g>");
         }
         body.append("</g>");
+    }
+
+    /** How its lines are rotated, as the first of their transforms. */
+    private static String turned(Item.GlyphRun run) {
+        return run.turn()
+                .ifAny()
+                .map(turn ->
+                        "rotate(%s %s %s) "
+                                .formatted(
+                                        number(turn.degrees()), number(turn.x()), number(turn.y())))
+                .orElse("");
     }
 
     /** The key of a glyph's shared shape. */

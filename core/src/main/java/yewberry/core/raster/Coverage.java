@@ -100,9 +100,8 @@ public final class Coverage {
             int width,
             int height) {
         AffineTransform place = AffineTransform.getScaleInstance(scale, scale);
-        place.translate(
-                line.x() + glyph.x() - region.x(), line.baseline() + glyph.y() - region.y());
-        place.scale(run.scale(), run.scale());
+        place.translate(-region.x(), -region.y());
+        place.concatenate(run.place(line, glyph));
         return of(
                 place.createTransformedShape(run.face().outline(glyph.id()).path()), width, height);
     }

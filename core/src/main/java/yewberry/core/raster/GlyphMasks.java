@@ -33,14 +33,16 @@ public final class GlyphMasks {
 
     /**
      * @param scale pixels to a unit of the face
+     * @param degrees that it is rotated by
      * @param across steps beyond a whole pixel
      * @param down likewise
      */
-    private record Key(Face face, int glyph, double scale, int across, int down) {
+    private record Key(Face face, int glyph, double scale, double degrees, int across, int down) {
         Coverage.Mask drawn() {
             AffineTransform place =
                     AffineTransform.getTranslateInstance(
                             (double) across / STEPS, (double) down / STEPS);
+            place.rotate(Math.toRadians(degrees));
             place.scale(scale, scale);
             return Coverage.Mask.of(
                     place.createTransformedShape(face.outline(glyph).path()),
@@ -70,13 +72,15 @@ public final class GlyphMasks {
         if (scale * run.scale() * Face.UNITS > LARGEST) {
             return Coverage.of(run, line, glyph, region, scale, width, height);
         }
-        long x = Math.round((line.x() + glyph.x() - region.x()) * scale * STEPS);
-        long y = Math.round((line.baseline() + glyph.y() - region.y()) * scale * STEPS);
+        AffineTransform place = run.place(line, glyph);
+        long x = Math.round((place.getTranslateX() - region.x()) * scale * STEPS);
+        long y = Math.round((place.getTranslateY() - region.y()) * scale * STEPS);
         Key key =
                 new Key(
                         run.face(),
                         glyph.id(),
                         scale * run.scale(),
+                        run.turn().degrees(),
                         (int) Math.floorMod(x, (long) STEPS),
                         (int) Math.floorMod(y, (long) STEPS));
         return KNOWN.get(key, Key::drawn)

@@ -1,5 +1,6 @@
 package yewberry.core.scene;
 
+import java.awt.geom.AffineTransform;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -114,7 +115,11 @@ public sealed interface Item {
         }
     }
 
-    /** A run of text in all the lines it stands on. */
+    /**
+     * A run of text in all the lines it stands on.
+     *
+     * @param turn how its frame is rotated; its lines are where they stand before that
+     */
     record GlyphRun(
             Origin origin,
             UUID frame,
@@ -124,6 +129,7 @@ public sealed interface Item {
             Face face,
             Paint paint,
             double size,
+            Turn turn,
             List<Line> lines)
             implements Item {
         public GlyphRun {
@@ -159,7 +165,8 @@ public sealed interface Item {
         }
 
         private GlyphRun with(Paint paint, List<Line> lines) {
-            return new GlyphRun(origin, frame, paragraph, run, look, face, paint, size, lines);
+            return new GlyphRun(
+                    origin, frame, paragraph, run, look, face, paint, size, turn, lines);
         }
 
         /**
@@ -181,8 +188,18 @@ public sealed interface Item {
             return around.inset(-size, -size, -size, -size);
         }
 
-        /** The box of one line: its advance width, from ascent to descent. */
+        /** A rectangle around the box of one line. */
         public Rect box(Line line) {
+            return turn.around(unturned(line));
+        }
+
+        /** Whether the box of one of its lines holds a point of the page. */
+        public boolean isAt(double x, double y) {
+            return lines.stream().anyMatch(line -> turn.contains(unturned(line), x, y));
+        }
+
+        /** The box of one line: its advance width, from ascent to descent. */
+        private Rect unturned(Line line) {
             double scale = size / Face.UNITS;
             double ascent = face.ascent() * scale;
             return new Rect(
@@ -190,6 +207,14 @@ public sealed interface Item {
                     line.baseline() - ascent,
                     line.width(),
                     ascent + face.descent() * scale);
+        }
+
+        /** Where a glyph stands: from the units of its outline to points of the page. */
+        public AffineTransform place(Line line, Segment.Glyph glyph) {
+            AffineTransform place = turn.transform();
+            place.translate(line.x() + glyph.x(), line.baseline() + glyph.y());
+            place.scale(scale(), scale());
+            return place;
         }
 
         /** Thousandths of the type size to points. */

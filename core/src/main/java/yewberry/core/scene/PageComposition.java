@@ -180,23 +180,26 @@ final class PageComposition {
 
     private void frame(TextFrame frame, Origin origin) {
         Rect box = box(frame, origin);
+        Turn turn = turn(frame, origin, box);
         FilledFrame text = flows.through(frame, publication);
         filled.add(new Filled(frame, text));
-        placed.add(new PageScene.PlacedFrame(origin, frame.id(), frame.story(), box));
+        placed.add(new PageScene.PlacedFrame(origin, frame.id(), frame.story(), box, turn));
         List<Segment> of = new ArrayList<>();
         for (Segment segment : text.segments()) {
             if (!of.isEmpty() && of.getFirst().run() != segment.run()) {
-                run(of, frame, origin, box);
+                run(of, frame, origin, box, turn);
                 of.clear();
             }
             of.add(segment);
         }
         if (!of.isEmpty()) {
-            run(of, frame, origin, box);
+            run(of, frame, origin, box, turn);
         }
         String rest = text.overset();
         if (!rest.isEmpty()) {
-            overset.add(new PageScene.Overset(origin, frame.id(), frame.story(), box, rest));
+            overset.add(
+                    new PageScene.Overset(
+                            origin, frame.id(), frame.story(), turn.around(box), rest));
         }
     }
 
@@ -204,18 +207,25 @@ final class PageComposition {
     private Rect box(TextFrame frame, Origin origin) {
         double x = frame.box().x().points();
         double width = frame.box().width().points();
-        boolean mirrored =
-                origin instanceof Origin.FromParent
-                        && boxes.side() == Side.LEFT
-                        && frame.sides() == Sides.BOTH;
         return new Rect(
-                mirrored ? boxes.trim().width() - x - width : x,
+                isMirrored(frame, origin) ? boxes.trim().width() - x - width : x,
                 frame.box().y().points(),
                 width,
                 frame.box().height().points());
     }
 
-    private void run(List<Segment> segments, TextFrame frame, Origin origin, Rect box) {
+    private Turn turn(TextFrame frame, Origin origin, Rect box) {
+        double degrees = frame.setting().rotation();
+        return Turn.about(box, isMirrored(frame, origin) ? -degrees : degrees);
+    }
+
+    private boolean isMirrored(TextFrame frame, Origin origin) {
+        return origin instanceof Origin.FromParent
+                && boxes.side() == Side.LEFT
+                && frame.sides() == Sides.BOTH;
+    }
+
+    private void run(List<Segment> segments, TextFrame frame, Origin origin, Rect box, Turn turn) {
         Segment first = segments.getFirst();
         Tinted color = first.run().color().orElse(first.look().color());
         items.add(
@@ -228,6 +238,7 @@ final class PageComposition {
                         first.face(),
                         ingredients.paint(color, first.look(), condition),
                         first.size(),
+                        turn,
                         segments.stream()
                                 .map(each ->
                                         new Item.Line(

@@ -43,8 +43,12 @@ public final class PageScene {
         this.condition = condition;
     }
 
-    /** A text frame where it lies on the page. */
-    public record PlacedFrame(Origin origin, UUID frame, UUID story, Rect where) {}
+    /**
+     * A text frame of the page.
+     *
+     * @param where it lies before it is rotated
+     */
+    public record PlacedFrame(Origin origin, UUID frame, UUID story, Rect where, Turn turn) {}
 
     /** Text of a frame that found no room in it. */
     public record Overset(Origin origin, UUID frame, UUID story, Rect where, String text) {}

@@ -78,6 +78,12 @@ public final class SceneMemory {
         text.forget();
     }
 
+    /** How many scenes are kept. */
+    long count() {
+        scenes.cleanUp();
+        return scenes.estimatedSize();
+    }
+
     /** What is kept, in estimated bytes. */
     long size() {
         scenes.cleanUp();

@@ -55,7 +55,7 @@ public final class Strata {
                     }
                 }
                 case Item.GlyphRun run -> {
-                    if (run.lines().stream().anyMatch(line -> run.box(line).contains(x, y))) {
+                    if (run.isAt(x, y)) {
                         Color color = run.paint().over(painted, view.condition());
                         Rgb below = painted.map(view::see).orElseGet(view::bare);
                         Rgb screen = view.see(color);

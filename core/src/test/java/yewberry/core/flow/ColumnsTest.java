@@ -49,7 +49,7 @@ class ColumnsTest {
     }
 
     private static FrameSetting columns(int count, Vertical vertical) {
-        return new FrameSetting(Length.ZERO, count, Length.mm(5), vertical);
+        return new FrameSetting(Length.ZERO, count, Length.mm(5), vertical, 0);
     }
 
     private static Look kept(Look look, int first, int last, boolean together, boolean withNext) {
@@ -164,7 +164,7 @@ class ColumnsTest {
 
     @Test
     void an_inset_keeps_text_away_from_all_sides_and_leaves_room_for_it() {
-        FrameSetting inset = new FrameSetting(Length.mm(3), 1, Length.ZERO, Vertical.TOP);
+        FrameSetting inset = new FrameSetting(Length.mm(3), 1, Length.ZERO, Vertical.TOP, 0);
         List<Paragraph> text = List.of(lines("a", BODY, 9));
         SetFrame set = set(text, box(1, 6), inset, BODY);
         SetFrame without = set(text, box(1, 6), FrameSetting.USUAL, BODY);
@@ -185,7 +185,7 @@ class ColumnsTest {
                                 new FrameEdit.ArrangeFrame(
                                         frame,
                                         new FrameSetting(
-                                                Length.mm(10), 1, Length.ZERO, Vertical.TOP),
+                                                Length.mm(10), 1, Length.ZERO, Vertical.TOP, 0),
                                         Optional.empty())))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("20 mm × 20 mm has no room");

@@ -12,6 +12,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import yewberry.core.Sample;
 import yewberry.core.asset.Documents;
@@ -37,6 +38,7 @@ import yewberry.core.publication.Look;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.Composer;
@@ -48,11 +50,19 @@ class BackdropTest {
     private static final Look LARGE = Sample.look("Large", 400, 48, Sample.WHITE);
 
     private static Publication publication(List<Background> backgrounds, double x, double y) {
+        return publication(backgrounds, x, y, 0);
+    }
+
+    private static Publication publication(
+            List<Background> backgrounds, double x, double y, double rotation) {
+        TextFrame frame = Sample.frame("f", x, y, 120, 40, LARGE, "Hamburg");
         Publication page =
                 Sample.withPage(
                         new Layer(
                                 backgrounds,
-                                List.of(Sample.frame("f", x, y, 120, 40, LARGE, "Hamburg"))));
+                                List.of(
+                                        frame.withSetting(
+                                                frame.setting().withRotation(rotation)))));
         return page.withLooks(Stream.concat(page.looks().stream(), Stream.of(LARGE)).toList());
     }
 
@@ -80,13 +90,17 @@ class BackdropTest {
     }
 
     /** Every half millimetre, where a grid of points over a glyph would miss some. */
-    static Stream<Double> everywhere() {
-        return IntStream.range(0, 40).mapToObj(step -> 20 + step * 0.5);
+    static Stream<Arguments> everywhere() {
+        return Stream.of(0.0, 20.0, -90.0)
+                .flatMap(rotation ->
+                        IntStream.range(0, 40)
+                                .mapToObj(step -> Arguments.of(20 + step * 0.5, rotation)));
     }
 
     @ParameterizedTest
     @MethodSource("everywhere")
-    void a_thin_white_bar_under_a_veil_is_found_wherever_ink_lies_on_it(double at) {
+    void a_thin_white_bar_under_a_veil_is_found_wherever_ink_lies_on_it(
+            double at, double rotation) {
         Background veil = rectangle("veil", 0, 0, 148, 210, solid(Sample.NIGHT)).withOpacity(30);
         PageScene scene =
                 new Composer(COATED)
@@ -103,16 +117,17 @@ class BackdropTest {
                                                         solid(Sample.WHITE)),
                                                 veil),
                                         15,
-                                        20),
+                                        60,
+                                        rotation),
                                 0);
         RunContrast contrast = judged(scene);
-        boolean onInk = hasInk(scene, at + 0.1, 0.2);
+        boolean onInk = hasInk(rotation, at + 0.1, 0.2);
         assertThat(contrast.against()).hasSize(onInk ? 2 : 1);
         assertThat(contrast.passes()).isEqualTo(!onInk);
     }
 
     /** Whether the text's own picture shows any of it in a stretch of the page, in millimetres. */
-    private static boolean hasInk(PageScene scene, double middle, double width) {
+    private static boolean hasInk(double rotation, double middle, double width) {
         View plain =
                 new View(
                         yewberry.core.color.Viewing.BACKGROUNDS_OFF,
@@ -123,7 +138,7 @@ class BackdropTest {
                 new Composer(COATED)
                         .compose(
                                 Sample.withColor(
-                                        publication(List.of(), 15, 20),
+                                        publication(List.of(), 15, 60, rotation),
                                         Sample.WHITE,
                                         new yewberry.core.color.Cmyk(0, 0, 0, 100)),
                                 0);
@@ -133,7 +148,7 @@ class BackdropTest {
                         black,
                         plain,
                         new yewberry.core.scene.Rect(
-                                (middle - width / 2) * mm, 0, width * mm, 100 * mm),
+                                (middle - width / 2) * mm, 0, width * mm, 200 * mm),
                         2400);
         for (int y = 0; y < picture.getHeight(); y++) {
             for (int x = 0; x < picture.getWidth(); x++) {

@@ -158,6 +158,22 @@ class ComposerTest {
     }
 
     @Test
+    void a_rotated_frame_of_a_parent_is_rotated_the_other_way_on_left_pages() {
+        TextFrame frame = frame("f", 10, 20, 50, 20, BODY, "Text");
+        TextFrame rotated = frame.withSetting(frame.setting().withRotation(-90));
+        Publication publication = onParent(new Layer(List.of(), List.of(rotated)));
+        Item.GlyphRun onRight = composer.compose(publication, 0).text().getFirst();
+        Item.GlyphRun onLeft = composer.compose(publication, 1).text().getFirst();
+        assertThat(onRight.turn().degrees()).isEqualTo(-90);
+        assertThat(onLeft.turn().degrees()).isEqualTo(90);
+        // a quarter to the left, what begins at the left of 50 mm begins 25 mm below the middle
+        assertThat(onRight.bounds().bottom() * 25.4 / 72)
+                .isCloseTo(30 + 25, org.assertj.core.api.Assertions.within(1e-6));
+        assertThat(onLeft.bounds().y() * 25.4 / 72)
+                .isCloseTo(30 - 25, org.assertj.core.api.Assertions.within(1e-6));
+    }
+
+    @Test
     void an_edit_recomposes_only_the_pages_it_touches() {
         Publication before = Sample.publication();
         List<PageScene> old = composer.composeAll(before);

@@ -1,5 +1,6 @@
 package yewberry.pdf.proof;
 
+import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
@@ -80,9 +81,9 @@ final class GlyphCheck {
             for (Segment.Glyph glyph : line.glyphs()) {
                 count[0]++;
                 Rect bleed = scene.boxes().bleed();
-                double x = line.x() + glyph.x() - bleed.x();
-                double y = bleed.bottom() - line.baseline() - glyph.y();
-                Optional<PaintedGlyph> here = take(x, y, glyph.text());
+                AffineTransform place = inFile(bleed, run, line, glyph);
+                Optional<PaintedGlyph> here =
+                        take(place.getTranslateX(), place.getTranslateY(), glyph.text());
                 here.ifPresentOrElse(
                         found -> {
                             List<String> off = off(run, line, glyph, wanted, found);
@@ -129,24 +130,27 @@ final class GlyphCheck {
     private boolean hasShape(
             Item.GlyphRun run, Item.Line line, Segment.Glyph glyph, PaintedGlyph found) {
         Rect bleed = scene.boxes().bleed();
-        AffineTransform place =
-                new AffineTransform(
-                        run.scale(),
-                        0,
-                        0,
-                        -run.scale(),
-                        line.x() + glyph.x() - bleed.x(),
-                        bleed.bottom() - line.baseline() - glyph.y());
+        AffineTransform place = inFile(bleed, run, line, glyph);
         Rectangle2D units = run.face().outline(glyph.id()).ink();
         if (units.isEmpty()) {
             return found.ink().isEmpty();
         }
-        Rectangle2D wanted = place.createTransformedShape(units).getBounds2D();
+        // around a shape that is rotated lies less than around its box
+        Shape whole = run.turn().isNone() ? units : run.face().outline(glyph.id()).path();
+        Rectangle2D wanted = place.createTransformedShape(whole).getBounds2D();
         double most = SHAPE_TOLERANCE * run.size();
         return Math.abs(wanted.getMinX() - found.ink().getMinX()) <= most
                 && Math.abs(wanted.getMaxX() - found.ink().getMaxX()) <= most
                 && Math.abs(wanted.getMinY() - found.ink().getMinY()) <= most
                 && Math.abs(wanted.getMaxY() - found.ink().getMaxY()) <= most;
+    }
+
+    /** From the units of its outline to the space of the file, whose y goes up. */
+    private static AffineTransform inFile(
+            Rect bleed, Item.GlyphRun run, Item.Line line, Segment.Glyph glyph) {
+        AffineTransform place = new AffineTransform(1, 0, 0, -1, -bleed.x(), bleed.bottom());
+        place.concatenate(run.place(line, glyph));
+        return place;
     }
 
     private void note(Item.GlyphRun run, int count, String what) {

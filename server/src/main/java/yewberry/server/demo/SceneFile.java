@@ -1,5 +1,6 @@
 package yewberry.server.demo;
 
+import java.awt.geom.AffineTransform;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -152,8 +153,9 @@ final class SceneFile {
                 .forEach(line ->
                         line.glyphs()
                                 .forEach(glyph -> {
-                                    origins.add(rounded(line.x() + glyph.x()));
-                                    origins.add(rounded(line.baseline() + glyph.y()));
+                                    AffineTransform place = run.place(line, glyph);
+                                    origins.add(rounded(place.getTranslateX()));
+                                    origins.add(rounded(place.getTranslateY()));
                                 }));
         return origins;
     }

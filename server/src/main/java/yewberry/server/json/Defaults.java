@@ -43,6 +43,8 @@ final class Defaults {
                             "setting", setting(TextSetting.USUAL)),
                     TextSetting.class,
                     Map.of("keeps", keeps(Keeps.USUAL)),
+                    FrameSetting.class,
+                    Map.of("rotation", JSON.numberNode(0)),
                     TextFrame.class,
                     Map.of("setting", setting(FrameSetting.USUAL)),
                     Setup.class,

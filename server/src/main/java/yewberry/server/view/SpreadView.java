@@ -38,16 +38,20 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
     /**
      * A text frame of the page or of its parents.
      *
+     * @param where it lies before it is rotated
+     * @param rotation about its middle, in degrees clockwise
      * @param turn which one of its story's it is, from 0
      */
-    public record FrameOnPage(UUID frame, Owner owner, UUID story, int turn, Extent where) {
+    public record FrameOnPage(
+            UUID frame, Owner owner, UUID story, int turn, Extent where, double rotation) {
         static FrameOnPage of(PageScene.PlacedFrame placed, Publication publication) {
             return new FrameOnPage(
                     placed.frame(),
                     placed.origin().owner(),
                     placed.story(),
                     publication.story(placed.story()).place(placed.frame()),
-                    Extent.of(placed.where()));
+                    Extent.of(placed.where()),
+                    placed.turn().degrees());
         }
     }
 

@@ -407,7 +407,8 @@ final class EditMaker {
                 Length.mm(upTo(4)),
                 1 + upTo(3),
                 Length.mm(upTo(5)),
-                any(List.of(FrameSetting.Vertical.values())));
+                any(List.of(FrameSetting.Vertical.values())),
+                upTo(180));
     }
 
     /** Some paragraphs stay, some are written anew, some come in. */

@@ -1,0 +1,59 @@
+package yewberry.core.scene;
+
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Rectangle2D;
+import java.util.Optional;
+
+/**
+ * A rotation about a point of the page.
+ *
+ * @param degrees clockwise
+ * @param x in points
+ * @param y in points
+ */
+public record Turn(double degrees, double x, double y) {
+    public static final Turn NONE = new Turn(0, 0, 0);
+
+    /** One about the middle of a rectangle. */
+    static Turn about(Rect rect, double degrees) {
+        return degrees == 0
+                ? NONE
+                : new Turn(degrees, rect.x() + rect.width() / 2, rect.y() + rect.height() / 2);
+    }
+
+    public boolean isNone() {
+        return degrees == 0;
+    }
+
+    /** From where something stands before it is rotated to where it stands. */
+    public AffineTransform transform() {
+        return AffineTransform.getRotateInstance(Math.toRadians(degrees), x, y);
+    }
+
+    /** A rectangle around one that is rotated. */
+    public Rect around(Rect rect) {
+        return isNone() ? rect : bounds(rotated(rect));
+    }
+
+    /** Whether a rectangle that is rotated holds a point. */
+    public boolean contains(Rect rect, double px, double py) {
+        return isNone() ? rect.contains(px, py) : rotated(rect).contains(px, py);
+    }
+
+    private Shape rotated(Rect rect) {
+        return transform()
+                .createTransformedShape(
+                        new Rectangle2D.Double(rect.x(), rect.y(), rect.width(), rect.height()));
+    }
+
+    private static Rect bounds(Shape shape) {
+        Rectangle2D bounds = shape.getBounds2D();
+        return new Rect(bounds.getX(), bounds.getY(), bounds.getWidth(), bounds.getHeight());
+    }
+
+    /** The same for people; nothing where it is none. */
+    public Optional<Turn> ifAny() {
+        return Optional.of(this).filter(turn -> !turn.isNone());
+    }
+}

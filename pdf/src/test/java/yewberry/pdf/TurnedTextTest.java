@@ -1,0 +1,215 @@
+package yewberry.pdf;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.geom.AffineTransform;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import yewberry.core.Progress;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.View;
+import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Publication;
+import yewberry.core.raster.Coverage;
+import yewberry.core.raster.PageRaster;
+import yewberry.core.scene.Composer;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+import yewberry.core.text.Segment;
+import yewberry.pdf.proof.ReadBack;
+import yewberry.pdf.proof.ReadBackReport;
+
+/** Text in frames that are rotated, as other programs read and draw it. */
+class TurnedTextTest {
+    private static final PressCondition COATED = PressCondition.coated();
+    private static final int PPI = 300;
+
+    @TempDir Path folder;
+
+    private Path pdf;
+
+    /** Its text does not overprint, which ghostscript does not show on this device. */
+    private static Publication turned(double degrees) {
+        Publication leaflet = Leaflet.publication();
+        Publication publication =
+                leaflet.withLooks(
+                        leaflet.looks().stream()
+                                .map(look -> look.withOverprint(Look.Overprint.NEVER))
+                                .toList());
+        return publication.withPages(
+                publication.pages().stream()
+                        .map(page ->
+                                page.withLayer(
+                                        page.layer()
+                                                .withFrames(
+                                                        page.layer().frames().stream()
+                                                                .map(frame ->
+                                                                        frame.withSetting(
+                                                                                FrameSetting.USUAL
+                                                                                        .withRotation(
+                                                                                                degrees)))
+                                                                .toList())))
+                        .toList());
+    }
+
+    private List<PageScene> written(double degrees, Medium medium) throws IOException {
+        List<PageScene> scenes = new Composer(COATED).composeAll(turned(degrees));
+        pdf = folder.resolve("turned.pdf");
+        PdfWriter.write("Turned", scenes, medium, COATED, Instant.EPOCH, pdf, Progress.NONE);
+        assertThat(Programs.run("qpdf", "--check", pdf.toString()).status()).isZero();
+        return scenes;
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void what_was_written_is_read_back_as_it_should_be(Medium medium) throws IOException {
+        List<PageScene> scenes = written(-37.5, medium);
+        ReadBackReport report = ReadBack.check(pdf, scenes, medium, COATED, Progress.NONE);
+        assertThat(report.matches()).as(report.toString()).isTrue();
+        ReadBackReport upright =
+                ReadBack.check(pdf, Leaflet.scenes(), medium, COATED, Progress.NONE);
+        assertThat(upright.matches()).isFalse();
+    }
+
+    /**
+     * Within the letters, and away from their edges, where each smooths in its own way: ghostscript
+     * draws the file with the press condition it names.
+     */
+    @ParameterizedTest
+    @ValueSource(doubles = {0, 17, 90, -123.4})
+    void ghostscript_draws_the_letters_where_yewberry_does(double degrees) throws IOException {
+        List<PageScene> scenes = written(degrees, Medium.PAPER);
+        List<BufferedImage> theirs = Ghostscript.pages(pdf, PPI);
+        for (int i = 0; i < scenes.size(); i++) {
+            PageScene scene = scenes.get(i);
+            Rect bleed = scene.boxes().bleed();
+            BufferedImage ours =
+                    PageRaster.page(scene, View.designed(Medium.PAPER, COATED), bleed, PPI);
+            int[] within =
+                    differences(
+                            ours, theirs.get(i), inked(scene, ours.getWidth(), ours.getHeight()));
+            assertThat(within.length).isGreaterThan(200);
+            assertThat(Arrays.stream(within).average().orElseThrow()).isLessThan(2);
+            assertThat(within[within.length * 99 / 100]).isLessThanOrEqualTo(12);
+        }
+    }
+
+    /** Of each pixel how much letters cover, 255 for all of it. */
+    private static byte[] inked(PageScene scene, int width, int height) {
+        byte[] inked = new byte[width * height];
+        for (Item.GlyphRun run : scene.text()) {
+            for (Item.Line line : run.lines()) {
+                for (Segment.Glyph glyph : line.glyphs()) {
+                    Coverage.of(run, line, glyph, scene.boxes().bleed(), PPI / 72.0, width, height)
+                            .forEach((at, part) -> inked[at] = (byte) Math.round(part * 255));
+                }
+            }
+        }
+        return inked;
+    }
+
+    /** Whether a pixel and those beside it are covered wholly. */
+    private static boolean isInside(byte[] inked, int width, int x, int y) {
+        int at = y * width + x;
+        return IntStream.of(at, at - 1, at + 1, at - width, at + width)
+                .allMatch(each -> inked[each] == -1);
+    }
+
+    /** In order, of all components, where letters cover a pixel wholly. */
+    private static int[] differences(BufferedImage ours, BufferedImage theirs, byte[] inked) {
+        List<Integer> all = new ArrayList<>();
+        int width = Math.min(ours.getWidth(), theirs.getWidth());
+        int height = Math.min(ours.getHeight(), theirs.getHeight());
+        for (int y = 1; y < height - 1; y++) {
+            for (int x = 1; x < width - 1; x++) {
+                if (isInside(inked, ours.getWidth(), x, y)) {
+                    for (int shift = 0; shift <= 16; shift += 8) {
+                        all.add(
+                                Math.abs(
+                                        (ours.getRGB(x, y) >> shift & 0xff)
+                                                - (theirs.getRGB(x, y) >> shift & 0xff)));
+                    }
+                }
+            }
+        }
+        return all.stream().mapToInt(Integer::intValue).sorted().toArray();
+    }
+
+    /** Poppler says where each word begins, from the top left of the page. */
+    @Test
+    void poppler_finds_upright_words_where_they_were_set() throws IOException {
+        List<PageScene> scenes = written(0, Medium.PAPER);
+        List<Double> expected = new ArrayList<>();
+        for (Item.GlyphRun run : scenes.getFirst().text()) {
+            for (Item.Line line : run.lines()) {
+                boolean begins = true;
+                for (Segment.Glyph glyph : line.glyphs()) {
+                    boolean space = glyph.text().isBlank();
+                    if (!space && begins) {
+                        expected.add(line.x() + glyph.x() - scenes.getFirst().boxes().bleed().x());
+                    }
+                    begins = space;
+                }
+            }
+        }
+        List<Double> found = words(1).stream().map(word -> word[0]).toList();
+        assertThat(found).hasSameSizeAs(expected);
+        for (int i = 0; i < found.size(); i++) {
+            assertThat(found.get(i)).as("word " + i).isCloseTo(expected.get(i), within(0.05));
+        }
+    }
+
+    /** A word that is rotated by a quarter reads downward from where its first letter stands. */
+    @Test
+    void poppler_finds_rotated_words_where_they_were_set() throws IOException {
+        PageScene scene = written(90, Medium.PAPER).getFirst();
+        Rect bleed = scene.boxes().bleed();
+        Item.GlyphRun run = scene.text().getFirst();
+        AffineTransform place =
+                run.place(run.lines().getFirst(), run.lines().getFirst().glyphs().getFirst());
+        double[] first = words(1).getFirst();
+        assertThat(first[1]).isCloseTo(place.getTranslateY() - bleed.y(), within(0.05));
+        assertThat(place.getTranslateX() - bleed.x()).isBetween(first[0], first[2]);
+        assertThat(Programs.run("pdftotext", "-l", "1", pdf.toString(), "-").output())
+                .contains("waffles");
+    }
+
+    /** Left, top, right and bottom of each word of a page, in the order of the file. */
+    private List<double[]> words(int page) {
+        String number = String.valueOf(page);
+        String xml =
+                Programs.run("pdftotext", "-bbox", "-f", number, "-l", number, pdf.toString(), "-")
+                        .output();
+        return Pattern.compile(
+                        "<word xMin=\"([\\d.]+)\" yMin=\"([\\d.]+)\" xMax=\"([\\d.]+)\" yMax=\"([\\d.]+)\"")
+                .matcher(xml)
+                .results()
+                .map(TurnedTextTest::numbers)
+                .toList();
+    }
+
+    private static double[] numbers(MatchResult found) {
+        double[] numbers = new double[found.groupCount()];
+        for (int i = 0; i < numbers.length; i++) {
+            numbers[i] = Double.parseDouble(found.group(i + 1));
+        }
+        return numbers;
+    }
+}
