@@ -55,4 +55,5 @@ export type Paragraph = Schemas["Paragraph"];
 export type TextFrame = Schemas["TextFrame"];
 export type Tinted = Schemas["Tinted"];
 export type Viewing = NonNullable<Schemas["PreviewRequest"]["viewing"]>;
+export type StrokeStratum = Schemas["StrokeStratum"];
 export type TextStratum = Schemas["TextStratum"];

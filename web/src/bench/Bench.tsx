@@ -35,6 +35,7 @@ import { keep, readKept, useKept } from "../ui/kept";
 import { BenchProvider, type CaretPlace, type Joining, type Sampling } from "./BenchState";
 import { Catalogue } from "../catalogue/Catalogue";
 import { AROUND_LEAVES, Concertina } from "../strip/Concertina";
+import { seen } from "../stage/rotating";
 import { Legend } from "../stage/Legend";
 import { countedByPage } from "../findings/counted";
 import {
@@ -567,13 +568,12 @@ export function Bench() {
 function frameAt(spread: Spread | undefined, at: Point): string | undefined {
   return spread?.pages
     .find(({ page }) => page === at.page)
-    ?.frames.findLast(
-      ({ where }) =>
-        at.x >= where.x &&
-        at.x <= where.x + where.width &&
-        at.y >= where.y &&
-        at.y <= where.y + where.height,
-    )?.frame;
+    ?.frames.findLast(({ where, rotation }) => {
+      const { x, y } = seen(at, where, -rotation);
+      return (
+        x >= where.x && x <= where.x + where.width && y >= where.y && y <= where.y + where.height
+      );
+    })?.frame;
 }
 
 /** The story that somebody came here to write, if any. */

@@ -13,6 +13,7 @@ import { LengthField } from "../ui/LengthField";
 import { TintField } from "../ui/TintField";
 import { RemoveDialog } from "../ui/RemoveDialog";
 import { Fold, Name } from "../ui/Fold";
+import { OutlineFields, type Outline } from "./OutlineFields";
 import { SettingFields } from "./SettingFields";
 import { UsedIn } from "./UsedIn";
 
@@ -46,6 +47,12 @@ const roles: { id: Role | typeof noRole; label: string }[] = [
   { id: "QUOTE", label: "Quote" },
   { id: "CAPTION", label: "Caption" },
 ];
+
+function withOutline(look: Look, outline: Outline | undefined): Look {
+  const others = { ...look };
+  delete others.outline;
+  return outline ? { ...others, outline } : others;
+}
 
 export function LookEditor({ publication, entry }: { publication: Publication; entry: LookEntry }) {
   const steps = useSteps(publication);
@@ -162,6 +169,20 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
         />
         <Fold head={<Name>Lines and spaces</Name>}>
           <SettingFields look={look} onChange={(setting) => change({ setting })} />
+        </Fold>
+        <Fold head={<Name>Outline</Name>}>
+          <OutlineFields
+            publication={publication}
+            naming={`look “${look.name}”`}
+            outline={look.outline}
+            size={look.size}
+            onChange={(outline) => become(withOutline(look, outline))}
+            edit={(outline) => ({
+              type: "changeLook",
+              look: { ...look, outline },
+              was: look,
+            })}
+          />
         </Fold>
         <div>
           <Button onPress={() => (entry.uses > 0 ? setRemoving(true) : remove())}>

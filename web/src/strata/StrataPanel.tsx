@@ -4,6 +4,7 @@ import { useCommonLayer, usePageDetail, useStrata, type Point } from "../api/que
 import type {
   CommonBackground,
   FillStratum,
+  StrokeStratum,
   Publication,
   Stratum,
   TextStratum,
@@ -89,6 +90,9 @@ const Below = styled.div`
   margin-block: 2px;
 `;
 
+/** What is painted, but for the stock. */
+type Painted = TextStratum | StrokeStratum | FillStratum;
+
 /** Everything painted through one point, from the top text down to the stock. */
 export function StrataPanel({
   publication,
@@ -173,7 +177,7 @@ function SamplingNote() {
   );
 }
 
-function TakeIt({ sampling, stratum }: { sampling: Sampling; stratum: TextStratum | FillStratum }) {
+function TakeIt({ sampling, stratum }: { sampling: Sampling; stratum: Painted }) {
   const bench = useBench();
   const taken = takenFrom(stratum);
   const refusal = sampling.refuses(taken);
@@ -199,6 +203,8 @@ function keyOf(stratum: Stratum, index: number): string {
   switch (stratum.type) {
     case "textStratum":
       return `${stratum.run} ${index}`;
+    case "strokeStratum":
+      return `${stratum.look} ${index}`;
     case "fillStratum":
       return stratum.background;
     case "stockStratum":
@@ -220,6 +226,23 @@ function One({
   switch (stratum.type) {
     case "textStratum":
       return <Text publication={publication} page={page} stratum={stratum} viewing={viewing} />;
+    case "strokeStratum":
+      return (
+        <>
+          <Chip $color={stratum.screen} $size={28} />
+          <div>
+            <Head>
+              <strong>{stratum.swatchName}</strong>
+              <span>outline</span>
+            </Head>
+            <Small>
+              {stratum.values}
+              <br />
+              Look {stratum.lookName}. {onOrigin(stratum)}
+            </Small>
+          </div>
+        </>
+      );
     case "fillStratum":
       return <AreaStratum publication={publication} page={page} stratum={stratum} />;
     case "stockStratum":
@@ -238,7 +261,7 @@ function One({
   }
 }
 
-function onOrigin(stratum: TextStratum | FillStratum): string {
+function onOrigin(stratum: Painted): string {
   return stratum.owner.type === "onParent"
     ? `On ${stratum.origin}: changes ${counted(stratum.changesPages, "page", "pages")}`
     : "On this page only";

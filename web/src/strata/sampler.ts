@@ -1,4 +1,11 @@
-import type { Color, Definition, FillStratum, Publication, TextStratum } from "../api/types";
+import type {
+  Color,
+  Definition,
+  FillStratum,
+  StrokeStratum,
+  Publication,
+  TextStratum,
+} from "../api/types";
 
 /** What a stratum is painted in: a swatch, or a colour that several come to at that point. */
 export interface Taken {
@@ -7,7 +14,7 @@ export interface Taken {
   mixed?: Color;
 }
 
-export function takenFrom(stratum: FillStratum | TextStratum): Taken {
+export function takenFrom(stratum: FillStratum | StrokeStratum | TextStratum): Taken {
   // a picture has no swatch, and always a colour that is mixed
   const { swatch = "", tint } = stratum;
   return stratum.type === "fillStratum" && stratum.mixed

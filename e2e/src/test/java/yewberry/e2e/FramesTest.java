@@ -76,6 +76,43 @@ class FramesTest {
     }
 
     @Test
+    void a_frame_is_rotated_by_its_handle_by_keys_and_by_number(Browser.Window window) {
+        Page page = open(window);
+        choose(page);
+        Locator handle =
+                page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Rotation"));
+        BoundingBox box = chosen(page).boundingBox();
+        BoundingBox at = handle.boundingBox();
+        double middle = box.y + box.height / 2;
+        // from above the middle to the right of it
+        page.mouse().move(at.x + at.width / 2, at.y + at.height / 2);
+        page.mouse().down();
+        page.mouse().move(box.x + box.width, middle + 2, new Mouse.MoveOptions().setSteps(8));
+        page.keyboard().down("Shift");
+        page.mouse().move(box.x + box.width, middle - 2);
+        page.mouse().up();
+        page.keyboard().up("Shift");
+        assertThat(field(page, "Rotation °")).hasValue("90");
+        assertThat(page.getByText("Frame rotated")).isVisible();
+        // around a frame that lies on its side
+        BoundingBox turned = chosen(page).boundingBox();
+        assertThat(turned.width).isGreaterThan(turned.height);
+
+        handle.focus();
+        page.keyboard().press("ArrowLeft");
+        page.keyboard().press("Shift+ArrowLeft");
+        assertThat(field(page, "Rotation °")).hasValue("74");
+        assertThat(handle).hasAttribute("aria-valuenow", "74");
+
+        field(page, "Rotation °").fill("725");
+        field(page, "Rotation °").press("Enter");
+        assertThat(field(page, "Rotation °")).hasValue("5");
+        button(page, "Undo").click();
+        assertThat(field(page, "Rotation °")).hasValue("74");
+        Browser.undoAll(page);
+    }
+
+    @Test
     void an_edge_is_drawn_to_the_margin_and_what_is_near_but_not_beyond(Browser.Window window) {
         Page page = open(window);
         choose(page);

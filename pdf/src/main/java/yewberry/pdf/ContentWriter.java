@@ -1,9 +1,12 @@
 package yewberry.pdf;
 
+import java.awt.geom.Path2D;
+import java.awt.geom.PathIterator;
 import java.io.ByteArrayOutputStream;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.HexFormat;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Rgb;
@@ -15,6 +18,11 @@ final class ContentWriter {
     /** Begins what belongs to the page but not to its content: ISO 32000-1, 14.8.2.2. */
     void beginBackgroundArtifact() {
         raw("/Artifact <</Type /Background>> BDC\n");
+    }
+
+    /** Begins what is seen but not read: ISO 32000-1, 14.8.2.2. */
+    void beginArtifact() {
+        raw("/Artifact BMC\n");
     }
 
     /** Begins what reads as some text, whatever its glyphs map to: ISO 32000-1, 14.9.4. */
@@ -105,6 +113,55 @@ final class ContentWriter {
         raw("scn\n");
     }
 
+    void strokeColor(Cmyk ink) {
+        numbers(ink.cyan() / 100, ink.magenta() / 100, ink.yellow() / 100, ink.black() / 100);
+        raw("K\n");
+    }
+
+    void strokeColor(Rgb light) {
+        numbers(light.red() / 255.0, light.green() / 255.0, light.blue() / 255.0);
+        raw("RG\n");
+    }
+
+    /** A colour in a space of the page's resources. */
+    void strokeColor(String space, double[] components) {
+        raw("/" + space + " CS ");
+        numbers(components);
+        raw("SCN\n");
+    }
+
+    /**
+     * How lines are drawn: ISO 32000-1, 8.4.3.
+     *
+     * @param join 0 miter, 1 round, 2 bevel
+     */
+    void lines(double width, int join, double miterLimit) {
+        numbers(width);
+        raw("w " + join + " j ");
+        numbers(miterLimit);
+        raw("M\n");
+    }
+
+    /** Draws a line along a path of lines and of curves of the third degree. */
+    void stroke(Path2D shape) {
+        double[] at = new double[6];
+        for (PathIterator path = shape.getPathIterator(null); !path.isDone(); path.next()) {
+            switch (path.currentSegment(at)) {
+                case PathIterator.SEG_MOVETO -> operator("m", at, 2);
+                case PathIterator.SEG_LINETO -> operator("l", at, 2);
+                case PathIterator.SEG_CUBICTO -> operator("c", at, 6);
+                case PathIterator.SEG_CLOSE -> raw("h\n");
+                default -> throw new IllegalArgumentException("PDF has no such curves");
+            }
+        }
+        raw("S\n");
+    }
+
+    private void operator(String name, double[] operands, int count) {
+        numbers(Arrays.copyOf(operands, count));
+        raw(name + "\n");
+    }
+
     /** Coordinates in points, from the bottom left. */
     void fillRectangle(double x, double y, double width, double height) {
         numbers(x, y, width, height);
@@ -117,9 +174,14 @@ final class ContentWriter {
         raw("Tf\n");
     }
 
-    /** Where the next glyphs begin, and how they lie: ISO 32000-1, 9.4.2. */
+    /**
+     * Where the next glyphs begin, and how they lie: ISO 32000-1, 9.4.2. What is rotated by is so
+     * exact that the far end of a line is, too.
+     */
     void textMatrix(double... matrix) {
-        numbers(matrix);
+        for (int i = 0; i < matrix.length; i++) {
+            number(matrix[i], i < 4 ? 8 : 5);
+        }
         raw("Tm\n");
     }
 
@@ -150,12 +212,16 @@ final class ContentWriter {
 
     private void numbers(double... values) {
         for (double value : values) {
-            BigDecimal rounded =
-                    BigDecimal.valueOf(value)
-                            .setScale(5, RoundingMode.HALF_UP)
-                            .stripTrailingZeros();
-            raw(rounded.signum() == 0 ? "0 " : rounded.toPlainString() + " ");
+            number(value, 5);
         }
+    }
+
+    private void number(double value, int decimals) {
+        BigDecimal rounded =
+                BigDecimal.valueOf(value)
+                        .setScale(decimals, RoundingMode.HALF_UP)
+                        .stripTrailingZeros();
+        raw(rounded.signum() == 0 ? "0 " : rounded.toPlainString() + " ");
     }
 
     private void raw(String text) {

@@ -1,6 +1,7 @@
 package yewberry.pdf;
 
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Path2D;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Path;
@@ -26,6 +27,7 @@ import yewberry.core.color.Inks;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.publication.Outline;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
@@ -140,6 +142,11 @@ public final class PdfWriter {
                     area(content, resources, shadings, fill, bleed);
                     content.endMarkedContent();
                 }
+                case Item.GlyphStroke line -> {
+                    content.beginArtifact();
+                    stroke(content, resources, line, bleed);
+                    content.endMarkedContent();
+                }
                 case Item.GlyphRun run -> {
                     fillColor(content, resources, run.paint().color());
                     EmbeddedFont font = font(run.face());
@@ -217,22 +224,65 @@ public final class PdfWriter {
         return state;
     }
 
+    /** The line around letters, glyph by glyph, as paths, which do not read as text again. */
+    private void stroke(
+            ContentWriter content, PDResources resources, Item.GlyphStroke line, Rect bleed)
+            throws IOException {
+        strokeColor(content, resources, line.paint().color());
+        int join =
+                switch (line.join()) {
+                    case MITER -> 0;
+                    case ROUND -> 1;
+                    case BEVEL -> 2;
+                };
+        content.lines(line.width(), join, Outline.MITER_LIMIT);
+        Item.GlyphRun run = line.letters();
+        AffineTransform up = new AffineTransform(1, 0, 0, -1, -bleed.x(), bleed.bottom());
+        for (Item.Line each : run.lines()) {
+            for (Segment.Glyph glyph : each.glyphs()) {
+                if (!run.face().outline(glyph.id()).ink().isEmpty()) {
+                    Path2D path = line.path(each, glyph);
+                    path.transform(up);
+                    content.stroke(path);
+                }
+            }
+        }
+    }
+
+    private void strokeColor(ContentWriter content, PDResources resources, Color color)
+            throws IOException {
+        if (color instanceof Rgb light) {
+            content.strokeColor(light);
+        } else if (color instanceof Inks inks) {
+            InkSpaces.Use use = named(resources, inks);
+            content.strokeColor(use.space().resource().getName(), use.fractions());
+        } else {
+            content.strokeColor(condition.toInk(color));
+        }
+    }
+
     private void fillColor(ContentWriter content, PDResources resources, Color color)
             throws IOException {
         if (color instanceof Rgb light) {
             content.fillColor(light);
         } else if (color instanceof Inks inks) {
-            InkSpaces.Use use = spaces.use(inks);
-            COSDictionary named = resources.getCOSObject().getCOSDictionary(COSName.COLORSPACE);
-            if (named == null) {
-                named = new COSDictionary();
-                resources.getCOSObject().setItem(COSName.COLORSPACE, named);
-            }
-            named.setItem(use.space().resource(), use.space().array());
+            InkSpaces.Use use = named(resources, inks);
             content.fillColor(use.space().resource().getName(), use.fractions());
         } else {
             content.fillColor(condition.toInk(color));
         }
+    }
+
+    /** A colour of inks, whose space the page's resources then have. */
+    private InkSpaces.Use named(PDResources resources, Inks inks) throws IOException {
+        InkSpaces.Use use = spaces.use(inks);
+        COSDictionary named = resources.getCOSObject().getCOSDictionary(COSName.COLORSPACE);
+        if (named == null) {
+            named = new COSDictionary();
+            resources.getCOSObject().setItem(COSName.COLORSPACE, named);
+        }
+        named.setItem(use.space().resource(), use.space().array());
+        return use;
     }
 
     /** In the space of the file, where the bottom left corner of the bleed is the origin. */

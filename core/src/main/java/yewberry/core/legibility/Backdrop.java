@@ -1,5 +1,6 @@
 package yewberry.core.legibility;
 
+import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Area;
 import java.awt.geom.Rectangle2D;
@@ -32,7 +33,7 @@ final class Backdrop {
     private final View view;
     private final Rect bleed;
     private final List<Item.AreaFill> areas;
-    private final List<Item.GlyphRun> text;
+    private final List<Item.Lettering> text;
     private final Painted painted;
     private final SequencedSet<Optional<Paint>> found = new LinkedHashSet<>();
 
@@ -44,8 +45,8 @@ final class Backdrop {
         List<Item> below = scene.below(run);
         this.areas = only(below, Item.AreaFill.class);
         this.text =
-                only(below, Item.GlyphRun.class).stream()
-                        .filter(other -> !other.frame().equals(run.frame()))
+                only(below, Item.Lettering.class).stream()
+                        .filter(other -> !other.letters().frame().equals(run.frame()))
                         .toList();
         this.painted = new Painted(scene, areas);
     }
@@ -56,9 +57,27 @@ final class Backdrop {
 
     /** The paints behind the run, in the order they were met; empty stands for the bare stock. */
     static List<Optional<Paint>> behind(MediumScene scene, Item.GlyphRun run, View view) {
+        Optional<Paint> surround = surround(scene, run);
+        if (surround.isPresent()) {
+            return List.of(surround);
+        }
         Backdrop backdrop = new Backdrop(scene, run, view);
         run.lines().forEach(backdrop::line);
         return List.copyOf(backdrop.found);
+    }
+
+    /**
+     * An outline that is wide enough is all that letters stand on. How wide that is: common
+     * practice, no source.
+     */
+    private static Optional<Paint> surround(MediumScene scene, Item.GlyphRun run) {
+        return only(scene.below(run), Item.GlyphStroke.class).stream()
+                .filter(line ->
+                        line.letters().run().equals(run.run())
+                                && line.letters().frame().equals(run.frame())
+                                && line.width() / 2 >= Math.max(0.5, 0.03 * run.size()))
+                .map(Item.GlyphStroke::paint)
+                .findFirst();
     }
 
     private void line(Item.Line line) {
@@ -215,12 +234,12 @@ final class Backdrop {
     }
 
     /** Text that overprints shows in as many colours as it lies on. */
-    private void addText(Item.GlyphRun other) {
+    private void addText(Item.Lettering other) {
         if (!other.paint().overprints()) {
             found.add(Optional.of(other.paint()));
             return;
         }
-        for (Optional<Paint> lower : behind(scene, other, view)) {
+        for (Optional<Paint> lower : behind(scene, other.letters(), view)) {
             found.add(
                     Optional.of(
                             other.paint()
@@ -232,16 +251,16 @@ final class Backdrop {
         }
     }
 
-    private void text(Item.GlyphRun other, GlyphInk ink) {
+    private void text(Item.Lettering other, GlyphInk ink) {
         if (ink.box().intersection(other.inkBounds()).isEmpty()) {
             return;
         }
-        for (Item.Line line : other.lines()) {
+        for (Item.Line line : other.letters().lines()) {
             for (Segment.Glyph glyph : line.glyphs()) {
-                GlyphInk lower = GlyphInk.of(other, line, glyph);
-                if (!ink.box().intersection(lower.box()).isEmpty()) {
+                Shape lower = other.shape(line, glyph);
+                if (!ink.box().intersection(Rect.around(lower)).isEmpty()) {
                     Area shared = ink.shape();
-                    shared.intersect(lower.shape());
+                    shared.intersect(new Area(lower));
                     if (!shared.isEmpty()) {
                         addText(other);
                         return;
@@ -252,22 +271,11 @@ final class Backdrop {
     }
 
     /** A glyph's ink at its place on the page. */
-    record GlyphInk(
-            Item.GlyphRun run,
-            Item.Line line,
-            Segment.Glyph glyph,
-            AffineTransform place,
-            Rect box) {
+    record GlyphInk(Item.GlyphRun run, Item.Line line, Segment.Glyph glyph, Rect box) {
         static GlyphInk of(Item.GlyphRun run, Item.Line line, Segment.Glyph glyph) {
             AffineTransform place = run.place(line, glyph);
             Rectangle2D units = run.face().outline(glyph.id()).ink();
-            Rectangle2D box = place.createTransformedShape(units).getBounds2D();
-            return new GlyphInk(
-                    run,
-                    line,
-                    glyph,
-                    place,
-                    new Rect(box.getX(), box.getY(), box.getWidth(), box.getHeight()));
+            return new GlyphInk(run, line, glyph, Rect.around(place.createTransformedShape(units)));
         }
 
         boolean touches(Rect rect) {
@@ -284,7 +292,7 @@ final class Backdrop {
         }
 
         Area shape() {
-            return new Area(place.createTransformedShape(run.face().outline(glyph.id()).path()));
+            return new Area(run.shape(line, glyph));
         }
     }
 }

@@ -61,6 +61,10 @@ public final class SceneStamp {
                     add(fill.paint());
                 }
                 case Item.GlyphRun run -> add(run);
+                case Item.GlyphStroke line -> {
+                    add(line.paint().color(), line.width(), line.join());
+                    add(line.letters());
+                }
             }
         }
         return seen.toString();

@@ -1,5 +1,6 @@
 package yewberry.core.picture;
 
+import java.awt.Shape;
 import java.awt.geom.PathIterator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -13,6 +14,7 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Outline;
 import yewberry.core.publication.Side;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.AreaPaint;
@@ -142,7 +144,7 @@ public final class SvgPicture {
         rect(visible, view.bare());
         areas(scene, visible);
         MediumScene shown = scene.on(view);
-        shown.text().forEach(run -> text(shown, run));
+        shown.letters().forEach(text -> letters(shown, text));
         body.append("</g>");
         if (guides) {
             guide("bleed", visible, "1 3");
@@ -281,6 +283,13 @@ public final class SvgPicture {
         to.append("\" height=\"").append(number(rect.height())).append('"');
     }
 
+    private void letters(MediumScene scene, Item.Lettering text) {
+        switch (text) {
+            case Item.GlyphStroke stroke -> stroke(stroke);
+            case Item.GlyphRun run -> text(scene, run);
+        }
+    }
+
     /** Text that overprints is drawn part by part, each in the colour it comes to there. */
     private void text(MediumScene scene, Item.GlyphRun run) {
         if (!run.paint().overprints()) {
@@ -336,7 +345,12 @@ public final class SvgPicture {
     }
 
     /** Makes a clip of the glyphs of a run. */
-    private void glyphClip(String id, Item.GlyphRun run) {
+    private void glyphClip(String id, Item.Lettering text) {
+        if (text instanceof Item.GlyphStroke stroke) {
+            strokeClip(id, stroke);
+            return;
+        }
+        Item.GlyphRun run = text.letters();
         clips.append("<clipPath id=\"").append(id).append("\">");
         for (Item.Line line : run.lines()) {
             for (Segment.Glyph glyph : line.glyphs()) {
@@ -350,6 +364,17 @@ public final class SvgPicture {
             }
         }
         clips.append("</clipPath>");
+    }
+
+    /** A clip is filled, so that a line in it stands as the shape that it has. */
+    private void strokeClip(String id, Item.GlyphStroke stroke) {
+        clips.append("<clipPath id=\"").append(id).append("\"><path d=\"");
+        for (Item.Line line : stroke.letters().lines()) {
+            for (Segment.Glyph glyph : line.glyphs()) {
+                path(clips, stroke.shape(line, glyph));
+            }
+        }
+        clips.append("\"/></clipPath>");
     }
 
     /** Makes a clip of a part: its rectangle, and of that the glyphs it is limited to. */
@@ -368,9 +393,26 @@ public final class SvgPicture {
         return id;
     }
 
+    private void stroke(Item.GlyphStroke stroke) {
+        double width = stroke.width() / stroke.letters().scale();
+        body.append("<g fill=\"none\" stroke=\"").append(view.see(stroke.paint().color()).hex());
+        body.append("\" stroke-width=\"").append(number(width));
+        body.append("\" stroke-linejoin=\"").append(join(stroke.join()));
+        body.append("\" stroke-miterlimit=\"").append(number(Outline.MITER_LIMIT)).append("\">");
+        lines(stroke.letters());
+    }
+
+    private static String join(Outline.Join join) {
+        return join.name().toLowerCase(java.util.Locale.ROOT);
+    }
+
     private void text(Item.GlyphRun run, Color ink) {
-        Rgb color = view.see(ink);
-        body.append("<g fill=\"").append(color.hex()).append("\">");
+        body.append("<g fill=\"").append(view.see(ink).hex()).append("\">");
+        lines(run);
+    }
+
+    /** The glyphs of a run, and the end of the group that they are in. */
+    private void lines(Item.GlyphRun run) {
         for (Item.Line line : run.lines()) {
             body.append("<g transform=\"").append(turned(run));
             body.append("translate(").append(number(line.x())).append(' ');
@@ -438,17 +480,15 @@ public final class SvgPicture {
         svg.append(number(shown.height())).append("pt\"><defs>").append(clips);
         glyphs.forEach((key, outline) -> {
             svg.append("<path id=\"").append(key).append("\" d=\"");
-            path(svg, outline);
+            path(svg, outline.path());
             svg.append("\"/>");
         });
         return svg.append("</defs>").append(body).append("</svg>").toString();
     }
 
-    private static void path(StringBuilder to, Face.Outline outline) {
+    private static void path(StringBuilder to, Shape shape) {
         double[] at = new double[6];
-        for (PathIterator path = outline.path().getPathIterator(null);
-                !path.isDone();
-                path.next()) {
+        for (PathIterator path = shape.getPathIterator(null); !path.isDone(); path.next()) {
             switch (path.currentSegment(at)) {
                 case PathIterator.SEG_MOVETO -> points(to, 'M', at, 2);
                 case PathIterator.SEG_LINETO -> points(to, 'L', at, 2);

@@ -75,6 +75,13 @@ public record InkPlace(
                                 place(item, run.paint().color(), List.of(run.bounds()), condition));
                     }
                 }
+                case Item.GlyphStroke line ->
+                        places.add(
+                                place(
+                                        item,
+                                        line.paint().color(),
+                                        List.of(line.bounds()),
+                                        condition));
             }
         }
         return places;

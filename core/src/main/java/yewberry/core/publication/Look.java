@@ -1,9 +1,9 @@
 package yewberry.core.publication;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import yewberry.core.Names;
 import yewberry.core.Refused;
 
@@ -17,6 +17,7 @@ import yewberry.core.Refused;
  * @param weight on the scale of OpenType's usWeightClass, 100 to 900
  * @param setting how its lines are set
  * @param next the look of a paragraph begun after one of this; nothing means this look again
+ * @param outline a line around its letters
  * @param role what its paragraphs are to whoever reads; nothing means no more than text
  * @throws Refused if the size is not within 2 to 1000 pt, the leading not within 2 to 2000 pt, or
  *     the space above is negative
@@ -34,7 +35,8 @@ public record Look(
         Overprint overprint,
         TextSetting setting,
         Optional<UUID> next,
-        Optional<Role> role)
+        Optional<Role> role,
+        Optional<Outline> outline)
         implements Element {
     /** Whether text prints over what is below it. Light text never does, whatever is set. */
     public enum Overprint {
@@ -96,64 +98,76 @@ public record Look(
                 overprint,
                 TextSetting.USUAL,
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
     public Look withColor(Tinted changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, alignment, changed, overprint,
-                setting, next, role);
+                setting, next, role, outline);
     }
 
     public Look withSize(Length changed) {
         return new Look(
                 id, name, family, weight, changed, leading, before, alignment, color, overprint,
-                setting, next, role);
+                setting, next, role, outline);
     }
 
     public Look withAlignment(Alignment changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, changed, color, overprint, setting,
-                next, role);
+                next, role, outline);
     }
 
     public Look withOverprint(Overprint changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, alignment, color, changed, setting,
-                next, role);
+                next, role, outline);
     }
 
     public Look withSetting(TextSetting changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, alignment, color, overprint,
-                changed, next, role);
+                changed, next, role, outline);
     }
 
     public Look withNext(Optional<UUID> changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, alignment, color, overprint,
-                setting, changed, role);
+                setting, changed, role, outline);
     }
 
     public Look withRole(Optional<Role> changed) {
         return new Look(
                 id, name, family, weight, size, leading, before, alignment, color, overprint,
-                setting, next, changed);
+                setting, next, changed, outline);
+    }
+
+    public Look withOutline(Optional<Outline> changed) {
+        return new Look(
+                id, name, family, weight, size, leading, before, alignment, color, overprint,
+                setting, next, role, changed);
     }
 
     @Override
     public List<Reference> references() {
-        return Stream.concat(
-                        Stream.of(Reference.swatch(color.swatch())),
-                        next.map(Reference::look).stream())
-                .toList();
+        List<Reference> references = new ArrayList<>();
+        references.add(Reference.swatch(color.swatch()));
+        outline.ifPresent(line -> references.add(Reference.swatch(line.color().swatch())));
+        next.ifPresent(look -> references.add(Reference.look(look)));
+        return references;
     }
 
     @Override
     public Look withReference(UUID old, UUID replacement) {
-        if (next.equals(Optional.of(old))) {
-            return withNext(Optional.of(replacement));
+        Look changed = color.swatch().equals(old) ? withColor(color.withSwatch(replacement)) : this;
+        if (outline.filter(line -> line.color().swatch().equals(old)).isPresent()) {
+            changed =
+                    changed.withOutline(
+                            outline.map(
+                                    line -> line.withColor(line.color().withSwatch(replacement))));
         }
-        return color.swatch().equals(old) ? withColor(color.withSwatch(replacement)) : this;
+        return next.equals(Optional.of(old)) ? changed.withNext(Optional.of(replacement)) : changed;
     }
 }

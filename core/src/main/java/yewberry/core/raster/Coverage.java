@@ -92,7 +92,7 @@ public final class Coverage {
      * @param height likewise
      */
     public static Coverage of(
-            Item.GlyphRun run,
+            Item.Lettering text,
             Item.Line line,
             Segment.Glyph glyph,
             Rect region,
@@ -101,9 +101,7 @@ public final class Coverage {
             int height) {
         AffineTransform place = AffineTransform.getScaleInstance(scale, scale);
         place.translate(-region.x(), -region.y());
-        place.concatenate(run.place(line, glyph));
-        return of(
-                place.createTransformedShape(run.face().outline(glyph.id()).path()), width, height);
+        return of(place.createTransformedShape(text.shape(line, glyph)), width, height);
     }
 
     /**

@@ -100,14 +100,14 @@ public final class PageRaster {
                             ? pictures.of(fill, picture)
                             : Painted.source(fill, scene.planes(), ppi));
         }
-        scene.text().forEach(page::text);
+        scene.letters().forEach(page::text);
         return page;
     }
 
     /** A part of a page, areas and text. */
     public static PageRaster of(MediumScene scene, Rect region, double ppi) {
         PageRaster page = areas(scene, region, ppi);
-        scene.text().forEach(page::text);
+        scene.letters().forEach(page::text);
         return page;
     }
 
@@ -210,14 +210,15 @@ public final class PageRaster {
         return covered;
     }
 
-    private void text(Item.GlyphRun run) {
-        double[] source = scene.planes().of(run.paint().color());
+    private void text(Item.Lettering text) {
+        Paint paint = text.paint();
+        double[] source = scene.planes().of(paint.color());
         boolean[] printed = printed(source);
-        for (Item.Line line : run.lines()) {
+        for (Item.Line line : text.letters().lines()) {
             for (Segment.Glyph glyph : line.glyphs()) {
-                Coverage.of(run, line, glyph, region, scale, raster.width(), raster.height())
+                Coverage.of(text, line, glyph, region, scale, raster.width(), raster.height())
                         .forEach((at, covered) -> {
-                            if (run.paint().overprints()) {
+                            if (paint.overprints()) {
                                 raster.overprint(at, source, printed, covered, BlendMode.NORMAL);
                             } else {
                                 raster.paint(at, source, covered, BlendMode.NORMAL);

@@ -28,10 +28,13 @@ final class Ingredients {
         return paint(use, color(use, condition), false);
     }
 
-    /** The paint of text in a look. */
+    /** The paint of text in a look; over an outline it does not print. */
     Paint paint(Tinted use, Look look, PressCondition condition) {
         Color color = color(use, condition);
-        return paint(use, color, TextOverprint.prints(look.overprint(), color, condition));
+        boolean overprints =
+                look.outline().isEmpty()
+                        && TextOverprint.prints(look.overprint(), color, condition);
+        return paint(use, color, overprints);
     }
 
     private Color color(Tinted use, PressCondition condition) {

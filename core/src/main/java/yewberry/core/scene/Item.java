@@ -1,6 +1,9 @@
 package yewberry.core.scene;
 
+import java.awt.BasicStroke;
+import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Path2D;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -11,6 +14,7 @@ import yewberry.core.color.Numbers;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Outline;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
 
@@ -115,6 +119,92 @@ public sealed interface Item {
         }
     }
 
+    /** What is painted in the shapes of letters. */
+    sealed interface Lettering extends Item permits GlyphRun, GlyphStroke {
+        /** The run whose letters they are. */
+        GlyphRun letters();
+
+        Paint paint();
+
+        /** What it paints of a glyph, in points of the page. */
+        Shape shape(Line line, Segment.Glyph glyph);
+
+        /** A rectangle around all it paints. */
+        Rect inkBounds();
+    }
+
+    /**
+     * The line around the letters of a run.
+     *
+     * @param width of all of it, in points; half of it lies within the letters
+     */
+    record GlyphStroke(GlyphRun letters, Paint paint, double width, Outline.Join join)
+            implements Lettering {
+        @Override
+        public Origin origin() {
+            return letters.origin();
+        }
+
+        @Override
+        public List<Paint> paints() {
+            return List.of(paint);
+        }
+
+        @Override
+        public Rect bounds() {
+            return grown(letters.bounds());
+        }
+
+        @Override
+        public Rect inkBounds() {
+            return grown(letters.inkBounds());
+        }
+
+        /** What the line goes along, in points of the page; its curves are of the third degree. */
+        public Path2D path(Line line, Segment.Glyph glyph) {
+            return Cubics.of(letters.shape(line, glyph));
+        }
+
+        /** Whether it paints a point of the page. */
+        public boolean isAt(double x, double y) {
+            return bounds().contains(x, y)
+                    && letters.lines().stream()
+                            .anyMatch(line ->
+                                    line.glyphs().stream()
+                                            .anyMatch(glyph -> shape(line, glyph).contains(x, y)));
+        }
+
+        private Rect grown(Rect rect) {
+            double reach = width / 2 * (join == Outline.Join.MITER ? Outline.MITER_LIMIT : 1);
+            return rect.inset(-reach, -reach, -reach, -reach);
+        }
+
+        @Override
+        public Shape shape(Line line, Segment.Glyph glyph) {
+            BasicStroke stroke =
+                    new BasicStroke(
+                            (float) width,
+                            BasicStroke.CAP_BUTT,
+                            switch (join) {
+                                case ROUND -> BasicStroke.JOIN_ROUND;
+                                case MITER -> BasicStroke.JOIN_MITER;
+                                case BEVEL -> BasicStroke.JOIN_BEVEL;
+                            },
+                            (float) Outline.MITER_LIMIT);
+            return stroke.createStrokedShape(path(line, glyph));
+        }
+
+        @Override
+        public GlyphStroke withoutGlyphs() {
+            return new GlyphStroke(letters.withoutGlyphs(), paint, width, join);
+        }
+
+        @Override
+        public GlyphStroke on(Medium medium, PressCondition condition) {
+            return new GlyphStroke(letters, paint.on(medium, condition), width, join);
+        }
+    }
+
     /**
      * A run of text in all the lines it stands on.
      *
@@ -131,7 +221,7 @@ public sealed interface Item {
             double size,
             Turn turn,
             List<Line> lines)
-            implements Item {
+            implements Lettering {
         public GlyphRun {
             lines = List.copyOf(lines);
         }
@@ -182,7 +272,18 @@ public sealed interface Item {
                     .collect(Collectors.joining());
         }
 
-        /** A rectangle around the ink of all its glyphs, which may go beyond its lines' boxes. */
+        @Override
+        public GlyphRun letters() {
+            return this;
+        }
+
+        @Override
+        public Shape shape(Line line, Segment.Glyph glyph) {
+            return place(line, glyph).createTransformedShape(face.outline(glyph.id()).path());
+        }
+
+        /** Its ink may go beyond its lines' boxes. */
+        @Override
         public Rect inkBounds() {
             Rect around = bounds();
             return around.inset(-size, -size, -size, -size);

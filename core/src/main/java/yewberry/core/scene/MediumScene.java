@@ -16,6 +16,7 @@ public final class MediumScene {
     private final PageScene scene;
     private final List<Item> items;
     private final List<Item.AreaFill> areas;
+    private final List<Item.Lettering> letters;
     private final List<Item.GlyphRun> text;
     private final Planes planes;
 
@@ -23,6 +24,7 @@ public final class MediumScene {
         this.scene = scene;
         this.items = items.toList();
         this.areas = only(Item.AreaFill.class);
+        this.letters = only(Item.Lettering.class);
         this.text = only(Item.GlyphRun.class);
         this.planes = planes;
     }
@@ -60,6 +62,11 @@ public final class MediumScene {
     /** The text runs, from the lowest to the topmost. */
     public List<Item.GlyphRun> text() {
         return text;
+    }
+
+    /** The text runs and the lines around their letters, from the lowest to the topmost. */
+    public List<Item.Lettering> letters() {
+        return letters;
     }
 
     /** What lies below an item, from the lowest up. */

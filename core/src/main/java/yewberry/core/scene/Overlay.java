@@ -27,7 +27,7 @@ public final class Overlay {
      * @param color that it comes to
      */
     public record Part(
-            Rect rect, Optional<Item.GlyphRun> within, Optional<Item> backdrop, Color color) {}
+            Rect rect, Optional<Item.Lettering> within, Optional<Item> backdrop, Color color) {}
 
     /** Parts that cover the run as far as it is on the page; later ones lie over earlier ones. */
     public static List<Part> of(MediumScene scene, Item.GlyphRun run) {
@@ -54,8 +54,8 @@ public final class Overlay {
                     }
                     open = rest;
                 }
-                case Item.GlyphRun other -> {
-                    if (!other.frame().equals(run.frame())) {
+                case Item.Lettering other -> {
+                    if (!other.letters().frame().equals(run.frame())) {
                         over(run, other, open, text);
                     }
                 }
@@ -90,10 +90,10 @@ public final class Overlay {
                 run.paint().over(Optional.of(below), condition));
     }
 
-    private void over(Item.GlyphRun run, Item.GlyphRun other, List<Rect> open, List<Part> text) {
+    private void over(Item.GlyphRun run, Item.Lettering other, List<Rect> open, List<Part> text) {
         List<Part> lower =
                 other.paint().overprints()
-                        ? parts(other)
+                        ? parts(other.letters())
                         : List.of(
                                 new Part(
                                         other.bounds(),

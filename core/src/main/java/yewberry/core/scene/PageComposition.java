@@ -13,6 +13,7 @@ import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Outline;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.Placing;
@@ -184,17 +185,7 @@ final class PageComposition {
         FilledFrame text = flows.through(frame, publication);
         filled.add(new Filled(frame, text));
         placed.add(new PageScene.PlacedFrame(origin, frame.id(), frame.story(), box, turn));
-        List<Segment> of = new ArrayList<>();
-        for (Segment segment : text.segments()) {
-            if (!of.isEmpty() && of.getFirst().run() != segment.run()) {
-                run(of, frame, origin, box, turn);
-                of.clear();
-            }
-            of.add(segment);
-        }
-        if (!of.isEmpty()) {
-            run(of, frame, origin, box, turn);
-        }
+        letters(runs(text.segments(), frame, origin, box, turn));
         String rest = text.overset();
         if (!rest.isEmpty()) {
             overset.add(
@@ -225,28 +216,64 @@ final class PageComposition {
                 && frame.sides() == Sides.BOTH;
     }
 
-    private void run(List<Segment> segments, TextFrame frame, Origin origin, Rect box, Turn turn) {
+    private List<Item.GlyphRun> runs(
+            List<Segment> segments, TextFrame frame, Origin origin, Rect box, Turn turn) {
+        List<Item.GlyphRun> runs = new ArrayList<>();
+        int from = 0;
+        for (int to = 1; to <= segments.size(); to++) {
+            if (to == segments.size() || segments.get(to).run() != segments.get(from).run()) {
+                runs.add(run(segments.subList(from, to), frame, origin, box, turn));
+                from = to;
+            }
+        }
+        return runs;
+    }
+
+    /** Outlines lie below all letters of their frame, so that none eats the letter beside it. */
+    private void letters(List<Item.GlyphRun> runs) {
+        runs.forEach(run ->
+                run.look()
+                        .outline()
+                        .filter(line -> !line.centered())
+                        .ifPresent(line -> items.add(outline(run, line, 2))));
+        items.addAll(runs);
+        runs.forEach(run ->
+                run.look()
+                        .outline()
+                        .filter(Outline::centered)
+                        .ifPresent(line -> items.add(outline(run, line, 1))));
+    }
+
+    private Item.GlyphStroke outline(Item.GlyphRun run, Outline line, int times) {
+        return new Item.GlyphStroke(
+                run,
+                ingredients.paint(line.color(), condition),
+                times * line.width().points(),
+                line.join());
+    }
+
+    private Item.GlyphRun run(
+            List<Segment> segments, TextFrame frame, Origin origin, Rect box, Turn turn) {
         Segment first = segments.getFirst();
         Tinted color = first.run().color().orElse(first.look().color());
-        items.add(
-                new Item.GlyphRun(
-                        origin,
-                        frame.id(),
-                        first.paragraph(),
-                        first.run().id(),
-                        first.look(),
-                        first.face(),
-                        ingredients.paint(color, first.look(), condition),
-                        first.size(),
-                        turn,
-                        segments.stream()
-                                .map(each ->
-                                        new Item.Line(
-                                                each.text(),
-                                                box.x() + each.x(),
-                                                box.y() + each.baseline(),
-                                                each.width(),
-                                                each.glyphs()))
-                                .toList()));
+        return new Item.GlyphRun(
+                origin,
+                frame.id(),
+                first.paragraph(),
+                first.run().id(),
+                first.look(),
+                first.face(),
+                ingredients.paint(color, first.look(), condition),
+                first.size(),
+                turn,
+                segments.stream()
+                        .map(each ->
+                                new Item.Line(
+                                        each.text(),
+                                        box.x() + each.x(),
+                                        box.y() + each.baseline(),
+                                        each.width(),
+                                        each.glyphs()))
+                        .toList());
     }
 }

@@ -68,13 +68,13 @@ public final class PageScene {
                     new MediumScene(
                             scene, planes, all.stream().filter(item -> goesTo(item, medium))),
                     new MediumScene(
-                            scene, planes, all.stream().filter(Item.GlyphRun.class::isInstance)));
+                            scene, planes, all.stream().filter(Item.Lettering.class::isInstance)));
         }
     }
 
     private static boolean goesTo(Item item, Medium medium) {
         return switch (item) {
-            case Item.GlyphRun run -> true;
+            case Item.Lettering letters -> true;
             case Item.AreaFill fill ->
                     switch (medium) {
                         case SCREEN -> fill.goesTo().screen();

@@ -1,5 +1,7 @@
 package yewberry.core.scene;
 
+import java.awt.Shape;
+import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -10,6 +12,12 @@ import java.util.List;
 public record Rect(double x, double y, double width, double height) {
     /** What rounding may cost, in points: far below what any device resolves. */
     private static final double TOLERANCE = 1e-6;
+
+    /** The smallest one around a shape. */
+    public static Rect around(Shape shape) {
+        Rectangle2D bounds = shape.getBounds2D();
+        return new Rect(bounds.getX(), bounds.getY(), bounds.getWidth(), bounds.getHeight());
+    }
 
     public double right() {
         return x + width;

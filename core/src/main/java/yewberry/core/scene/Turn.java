@@ -33,7 +33,7 @@ public record Turn(double degrees, double x, double y) {
 
     /** A rectangle around one that is rotated. */
     public Rect around(Rect rect) {
-        return isNone() ? rect : bounds(rotated(rect));
+        return isNone() ? rect : Rect.around(rotated(rect));
     }
 
     /** Whether a rectangle that is rotated holds a point. */
@@ -45,11 +45,6 @@ public record Turn(double degrees, double x, double y) {
         return transform()
                 .createTransformedShape(
                         new Rectangle2D.Double(rect.x(), rect.y(), rect.width(), rect.height()));
-    }
-
-    private static Rect bounds(Shape shape) {
-        Rectangle2D bounds = shape.getBounds2D();
-        return new Rect(bounds.getX(), bounds.getY(), bounds.getWidth(), bounds.getHeight());
     }
 
     /** The same for people; nothing where it is none. */

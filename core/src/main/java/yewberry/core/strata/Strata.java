@@ -54,6 +54,12 @@ public final class Strata {
                                         here));
                     }
                 }
+                case Item.GlyphStroke stroke -> {
+                    if (stroke.isAt(x, y)) {
+                        Color color = stroke.paint().color();
+                        up.add(new Stratum.Stroke(stroke, color, view.see(color)));
+                    }
+                }
                 case Item.GlyphRun run -> {
                     if (run.isAt(x, y)) {
                         Color color = run.paint().over(painted, view.condition());

@@ -30,6 +30,9 @@ public sealed interface Stratum {
     record Fill(Item.AreaFill fill, Color result, Rgb screen, Set<Edge> bleeds, boolean shown)
             implements Stratum {}
 
+    /** The line around letters. */
+    record Stroke(Item.GlyphStroke stroke, Color result, Rgb screen) implements Stratum {}
+
     /** The paper; never output. */
     record Stock(Rgb screen) implements Stratum {}
 
@@ -38,6 +41,7 @@ public sealed interface Stratum {
         return switch (this) {
             case Text text -> Optional.of(text.result());
             case Fill fill -> Optional.of(fill.result());
+            case Stroke stroke -> Optional.of(stroke.result());
             case Stock stock -> Optional.empty();
         };
     }

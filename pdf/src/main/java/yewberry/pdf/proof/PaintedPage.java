@@ -31,6 +31,7 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.graphics.pattern.PDTilingPattern;
 import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
+import yewberry.pdf.read.GlyphPaths;
 import yewberry.pdf.read.PathEngine;
 
 /**
@@ -40,6 +41,7 @@ import yewberry.pdf.read.PathEngine;
 final class PaintedPage extends PathEngine {
     private final List<Rectangle2D> areas = new ArrayList<>();
     private final List<PaintedGlyph> glyphs = new ArrayList<>();
+    private final List<PaintedStroke> strokes = new ArrayList<>();
     private final List<PaintedFile> files = new ArrayList<>();
     private final Deque<Optional<String>> marked = new ArrayDeque<>();
     private int depth;
@@ -76,6 +78,15 @@ final class PaintedPage extends PathEngine {
      */
     record PaintedFile(COSStream stream, Matrix matrix) {}
 
+    /**
+     * A line that is drawn.
+     *
+     * @param path a box around its middle
+     * @param width in points
+     * @param join as in the file
+     */
+    record PaintedStroke(Rectangle2D path, double width, int join, Optional<Plates> plates) {}
+
     private PaintedPage(PDPage page) {
         super(page);
     }
@@ -89,6 +100,10 @@ final class PaintedPage extends PathEngine {
     /** Boxes around filled paths and shadings, as far as they are not clipped. */
     List<Rectangle2D> areas() {
         return areas;
+    }
+
+    List<PaintedStroke> strokes() {
+        return strokes;
     }
 
     List<PaintedGlyph> glyphs() {
@@ -142,7 +157,7 @@ final class PaintedPage extends PathEngine {
         place.concatenate(font.getFontMatrix().createAffineTransform());
         Shape outline =
                 font instanceof PDVectorFont outlines
-                        ? outlines.getNormalizedPath(code)
+                        ? GlyphPaths.of(outlines, code)
                         : new GeneralPath();
         glyphs.add(
                 new PaintedGlyph(
@@ -182,9 +197,18 @@ final class PaintedPage extends PathEngine {
         }
     }
 
-    /** Nothing is written as a stroke. */
     @Override
-    protected void stroke(GeneralPath path) {}
+    protected void stroke(GeneralPath path) {
+        if (depth > 0) {
+            return;
+        }
+        strokes.add(
+                new PaintedStroke(
+                        path.getBounds2D(),
+                        getGraphicsState().getLineWidth(),
+                        getGraphicsState().getLineJoin(),
+                        plates(getGraphicsState().getStrokingColor())));
+    }
 
     @Override
     public void shadingFill(COSName shading) {

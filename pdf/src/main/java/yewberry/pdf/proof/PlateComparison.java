@@ -13,9 +13,10 @@ final class PlateComparison {
     private static final float FLAT = 0.006f;
 
     /**
-     * A part of 64 of a pixel more or less is covered where an edge falls a hair beside another.
+     * A part of 64 of a pixel more or less is covered where an edge falls a hair beside another;
+     * where a letter lies on its outline, two.
      */
-    private static final float EDGE = 0.025f;
+    private static final float EDGE = 0.032f;
 
     /** Up to so much of a difference around a pixel it counts as flat. */
     private static final float EVEN = 0.01f;

@@ -167,6 +167,7 @@ public final class ReadBack implements AutoCloseable {
         PaintedPage painted = PaintedPage.read(page);
         GlyphCheck.Found text = GlyphCheck.check(scene, painted.glyphs());
         problems.addAll(text.problems());
+        problems.addAll(StrokeCheck.check(scene, painted.strokes()));
         problems.addAll(PlaceCheck.check(scene, shown, painted));
         PlaneRaster wanted = own.draw(scene, shown, PPI);
         if (witness.isPresent()

@@ -430,7 +430,7 @@ public final class PagePlates extends PathEngine {
         }
         AffineTransform place = matrix.createAffineTransform();
         place.concatenate(font.getFontMatrix().createAffineTransform());
-        Shape glyph = place.createTransformedShape(outlines.getNormalizedPath(code));
+        Shape glyph = place.createTransformedShape(GlyphPaths.of(outlines, code));
         RenderingMode mode = getGraphicsState().getTextState().getRenderingMode();
         if (mode.isFill()) {
             paint(glyph, getGraphicsState().getNonStrokingColor(), false);

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -89,6 +90,23 @@ final class SceneFile {
                             fill.paint() instanceof AreaPaint.Picture picture
                                     ? Optional.of(picture.inWords())
                                     : Optional.empty());
+            case Item.GlyphStroke line ->
+                    new ItemOf(
+                            "outline of text",
+                            line.origin().inWords(),
+                            origins(line.letters()),
+                            colors(line, scene),
+                            1,
+                            "Normal",
+                            false,
+                            "screen and paper",
+                            Optional.of(line.letters().text()),
+                            Optional.of(
+                                    "%s pt wide, %s joins"
+                                            .formatted(
+                                                    rounded(line.width()),
+                                                    line.join().name().toLowerCase(Locale.ROOT))),
+                            Optional.empty());
             case Item.GlyphRun run ->
                     new ItemOf(
                             "text",

@@ -9,6 +9,7 @@ import org.jooq.DSLContext;
 import yewberry.core.publication.Holder;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Outline;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Role;
 import yewberry.core.publication.TextSetting;
@@ -43,6 +44,7 @@ final class LookRows extends Rows<Look, LookRecord> {
         row.setTint(look.color().tint());
         row.setSetting(columns.write(look.setting(), TextSetting.class));
         row.setNext(look.next().orElse(null));
+        row.setOutline(look.outline().map(line -> columns.write(line, Outline.class)).orElse(null));
         row.setRole(look.role().map(Role::name).orElse(null));
     }
 
@@ -64,7 +66,9 @@ final class LookRows extends Rows<Look, LookRecord> {
                                         .map(setting -> columns.read(setting, TextSetting.class))
                                         .orElse(TextSetting.USUAL),
                                 Optional.ofNullable(row.getNext()),
-                                Optional.ofNullable(row.getRole()).map(Role::valueOf)))
+                                Optional.ofNullable(row.getRole()).map(Role::valueOf),
+                                Optional.ofNullable(row.getOutline())
+                                        .map(line -> columns.read(line, Outline.class))))
                 .toList();
     }
 }

@@ -73,6 +73,20 @@ public sealed interface StratumView {
             Optional<Double> ppi)
             implements StratumView {}
 
+    /** The line around letters. */
+    record StrokeStratum(
+            UUID look,
+            String lookName,
+            UUID swatch,
+            String swatchName,
+            String values,
+            String screen,
+            String origin,
+            Owner owner,
+            int changesPages,
+            double tint)
+            implements StratumView {}
+
     record StockStratum(String screen, String note) implements StratumView {}
 
     /**
@@ -113,6 +127,7 @@ public sealed interface StratumView {
         return switch (stratum) {
             case Stratum.Text text -> text(text, publication);
             case Stratum.Fill fill -> fill(fill, publication);
+            case Stratum.Stroke stroke -> stroke(stroke, publication);
             case Stratum.Stock stock ->
                     new StockStratum(
                             stock.screen().hex(),
@@ -193,6 +208,21 @@ public sealed interface StratumView {
                 sizeClass.reason(),
                 run.paint().overprints(),
                 run.paint().tint());
+    }
+
+    private static StratumView stroke(Stratum.Stroke stroke, Publication publication) {
+        Item.GlyphStroke line = stroke.stroke();
+        return new StrokeStratum(
+                line.letters().look().id(),
+                line.letters().look().name(),
+                line.paint().swatch().orElseThrow(),
+                line.paint().inWords(),
+                line.paint().defined().toString(),
+                stroke.screen().hex(),
+                line.origin().inWords(),
+                line.origin().owner(),
+                pages(line.origin(), publication),
+                line.paint().tint());
     }
 
     private static int pages(Origin origin, Publication publication) {

@@ -39,6 +39,7 @@ import yewberry.core.publication.Language;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Outline;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
@@ -326,7 +327,13 @@ final class EditMaker {
                         new TextSetting.WordSpaces(50 + upTo(51), 100 + upTo(200)),
                         new Keeps(1 + upTo(4), 1 + upTo(4), coin(), coin())),
                 maybe(look()),
-                maybe(any(List.of(Role.values()))));
+                maybe(any(List.of(Role.values()))),
+                maybe(
+                        new Outline(
+                                tinted(),
+                                Length.pt(1 + upTo(5)),
+                                any(List.of(Outline.Join.values())),
+                                coin())));
     }
 
     private String file() {

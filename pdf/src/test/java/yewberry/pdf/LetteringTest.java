@@ -11,12 +11,14 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import yewberry.core.Progress;
@@ -24,8 +26,11 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Outline;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Tinted;
 import yewberry.core.raster.Coverage;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.Composer;
@@ -36,8 +41,8 @@ import yewberry.core.text.Segment;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.pdf.proof.ReadBackReport;
 
-/** Text in frames that are rotated, as other programs read and draw it. */
-class TurnedTextTest {
+/** Text that is rotated, and text with an outline, as other programs read and draw it. */
+class LetteringTest {
     private static final PressCondition COATED = PressCondition.coated();
     private static final int PPI = 300;
 
@@ -45,13 +50,20 @@ class TurnedTextTest {
 
     private Path pdf;
 
+    private static Outline outline(double points, Outline.Join join, boolean centered) {
+        return new Outline(Tinted.full(Leaflet.SIGNAL.id()), Length.pt(points), join, centered);
+    }
+
     /** Its text does not overprint, which ghostscript does not show on this device. */
-    private static Publication turned(double degrees) {
+    private static Publication leaflet(double degrees, Optional<Outline> outline) {
         Publication leaflet = Leaflet.publication();
         Publication publication =
                 leaflet.withLooks(
                         leaflet.looks().stream()
-                                .map(look -> look.withOverprint(Look.Overprint.NEVER))
+                                .map(look ->
+                                        look.withOverprint(Look.Overprint.NEVER)
+                                                .withSize(Length.pt(outline.isEmpty() ? 10 : 24))
+                                                .withOutline(outline))
                                 .toList());
         return publication.withPages(
                 publication.pages().stream()
@@ -70,7 +82,12 @@ class TurnedTextTest {
     }
 
     private List<PageScene> written(double degrees, Medium medium) throws IOException {
-        List<PageScene> scenes = new Composer(COATED).composeAll(turned(degrees));
+        return written(degrees, Optional.empty(), medium);
+    }
+
+    private List<PageScene> written(double degrees, Optional<Outline> outline, Medium medium)
+            throws IOException {
+        List<PageScene> scenes = new Composer(COATED).composeAll(leaflet(degrees, outline));
         pdf = folder.resolve("turned.pdf");
         PdfWriter.write("Turned", scenes, medium, COATED, Instant.EPOCH, pdf, Progress.NONE);
         assertThat(Programs.run("qpdf", "--check", pdf.toString()).status()).isZero();
@@ -88,6 +105,55 @@ class TurnedTextTest {
         assertThat(upright.matches()).isFalse();
     }
 
+    @ParameterizedTest
+    @EnumSource
+    void outlines_are_read_back_line_by_line(Outline.Join join) throws IOException {
+        List<PageScene> scenes = written(12, Optional.of(outline(0.8, join, false)), Medium.PAPER);
+        ReadBackReport report = ReadBack.check(pdf, scenes, Medium.PAPER, COATED, Progress.NONE);
+        assertThat(report.matches()).as(report.toString()).isTrue();
+
+        List<PageScene> thinner =
+                new Composer(COATED)
+                        .composeAll(leaflet(12, Optional.of(outline(0.75, join, false))));
+        assertThat(ReadBack.check(pdf, thinner, Medium.PAPER, COATED, Progress.NONE).pages())
+                .allSatisfy(page ->
+                        assertThat(page.problems())
+                                .anyMatch(each -> each.contains("do not have their outline"))
+                                .anyMatch(each -> each.contains("lines are in the file")));
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void outlines_are_not_read_as_text_again(Medium medium) throws IOException {
+        written(0, Optional.empty(), medium);
+        String plain = Programs.run("pdftotext", pdf.toString(), "-").output();
+        Publication thin = leaflet(0, Optional.of(outline(0.5, Outline.Join.ROUND, true)));
+        Publication small =
+                thin.withLooks(
+                        thin.looks().stream().map(look -> look.withSize(Length.pt(10))).toList());
+        pdf = folder.resolve("outlined.pdf");
+        PdfWriter.write(
+                "Outlined",
+                new Composer(COATED).composeAll(small),
+                medium,
+                COATED,
+                Instant.EPOCH,
+                pdf,
+                Progress.NONE);
+        assertThat(Programs.run("pdftotext", pdf.toString(), "-").output())
+                .contains("waffles")
+                .isEqualTo(plain);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"ROUND, false, 0", "MITER, false, 33", "BEVEL, true, -90", "MITER, true, 0"})
+    void ghostscript_draws_outlines_where_yewberry_does(
+            Outline.Join join, boolean centered, double degrees) throws IOException {
+        List<PageScene> scenes =
+                written(degrees, Optional.of(outline(1.4, join, centered)), Medium.PAPER);
+        nearGhostscript(scenes);
+    }
+
     /**
      * Within the letters, and away from their edges, where each smooths in its own way: ghostscript
      * draws the file with the press condition it names.
@@ -95,7 +161,10 @@ class TurnedTextTest {
     @ParameterizedTest
     @ValueSource(doubles = {0, 17, 90, -123.4})
     void ghostscript_draws_the_letters_where_yewberry_does(double degrees) throws IOException {
-        List<PageScene> scenes = written(degrees, Medium.PAPER);
+        nearGhostscript(written(degrees, Medium.PAPER));
+    }
+
+    private void nearGhostscript(List<PageScene> scenes) throws IOException {
         List<BufferedImage> theirs = Ghostscript.pages(pdf, PPI);
         for (int i = 0; i < scenes.size(); i++) {
             PageScene scene = scenes.get(i);
@@ -111,11 +180,11 @@ class TurnedTextTest {
         }
     }
 
-    /** Of each pixel how much letters cover, 255 for all of it. */
+    /** Of each pixel how much letters and outlines cover, 255 for all of it. */
     private static byte[] inked(PageScene scene, int width, int height) {
         byte[] inked = new byte[width * height];
-        for (Item.GlyphRun run : scene.text()) {
-            for (Item.Line line : run.lines()) {
+        for (Item.Lettering run : scene.on(Medium.PAPER).letters()) {
+            for (Item.Line line : run.letters().lines()) {
                 for (Segment.Glyph glyph : line.glyphs()) {
                     Coverage.of(run, line, glyph, scene.boxes().bleed(), PPI / 72.0, width, height)
                             .forEach((at, part) -> inked[at] = (byte) Math.round(part * 255));
@@ -201,7 +270,7 @@ class TurnedTextTest {
                         "<word xMin=\"([\\d.]+)\" yMin=\"([\\d.]+)\" xMax=\"([\\d.]+)\" yMax=\"([\\d.]+)\"")
                 .matcher(xml)
                 .results()
-                .map(TurnedTextTest::numbers)
+                .map(LetteringTest::numbers)
                 .toList();
     }
 
