@@ -1,11 +1,13 @@
 package yewberry.core;
 
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import yewberry.core.color.Cmyk;
@@ -18,6 +20,7 @@ import yewberry.core.color.View;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
@@ -36,6 +39,7 @@ import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
+import yewberry.core.text.Looks;
 
 /** A small made-up publication for tests: A5 pages that face, two looks, one parent, four pages. */
 public final class Sample {
@@ -135,6 +139,24 @@ public final class Sample {
 
     private static Background background(String name, Area area, Swatch swatch) {
         return new Background(id(name), Sides.BOTH, area, new Fill.Solid(Tinted.full(swatch.id())));
+    }
+
+    /** Looks of paragraphs as told, and some of characters. */
+    public static Looks looks(Function<UUID, Look> paragraphs, CharacterLook... characters) {
+        return new Looks() {
+            @Override
+            public Look paragraphs(UUID look) {
+                return paragraphs.apply(look);
+            }
+
+            @Override
+            public CharacterLook characters(UUID look) {
+                return Arrays.stream(characters)
+                        .filter(each -> each.id().equals(look))
+                        .findFirst()
+                        .orElseThrow();
+            }
+        };
     }
 
     /** A frame of a story of its own, which {@link #withText} puts in. */

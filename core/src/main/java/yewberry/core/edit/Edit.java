@@ -16,6 +16,7 @@ public sealed interface Edit
                 SwatchEdit,
                 LookEdit,
                 AssetEdit,
+                CharacterLookEdit,
                 RecipeEdit,
                 BackgroundEdit,
                 FrameEdit,

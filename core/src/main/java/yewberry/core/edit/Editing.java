@@ -76,6 +76,7 @@ public final class Editing {
             case SwatchEdit swatch -> SwatchEdits.apply(on, swatch);
             case LookEdit look -> LookEdits.apply(on, look);
             case AssetEdit asset -> AssetEdits.apply(on, asset);
+            case CharacterLookEdit look -> CharacterLookEdits.apply(on, look);
             case RecipeEdit recipe -> Recipes.apply(on, recipe);
             case BackgroundEdit background -> BackgroundEdits.apply(on, background);
             case FrameEdit frame -> FrameEdits.apply(on, frame);

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import yewberry.core.Refused;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Heading;
 import yewberry.core.publication.Layer;
@@ -77,7 +78,15 @@ final class FreshIds {
             case TextFrame frame -> List.of(frame.id());
             case Story story -> List.of(story.id());
             case Paragraph paragraph -> ids(paragraph);
-            case Heading _, Swatch _, Look _, Asset _, Page _, Parent _, Recipe _ -> List.of();
+            case Heading _,
+                    Swatch _,
+                    Look _,
+                    CharacterLook _,
+                    Asset _,
+                    Page _,
+                    Parent _,
+                    Recipe _ ->
+                    List.of();
         };
     }
 

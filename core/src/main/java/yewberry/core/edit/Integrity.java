@@ -9,6 +9,7 @@ import yewberry.core.Refused;
 import yewberry.core.color.Definition;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Heading;
@@ -28,6 +29,7 @@ import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Uses;
 import yewberry.core.text.FontLibrary;
+import yewberry.core.text.Type;
 
 /** Holds what an edit changed against the rest: nothing may refer to what is not there. */
 final class Integrity {
@@ -65,6 +67,7 @@ final class Integrity {
         return switch (element) {
             case Swatch swatch -> true;
             case Look look -> true;
+            case CharacterLook look -> true;
             case Asset asset -> true;
             case Parent parent -> true;
             case Recipe recipe -> true;
@@ -86,7 +89,9 @@ final class Integrity {
         }
         switch (placed.element()) {
             case Swatch swatch -> check(swatch);
-            case Look look -> FontLibrary.face(look.family(), look.weight());
+            case Look look -> Type.of(look, Optional.empty());
+            case CharacterLook look ->
+                    look.family().ifPresent(family -> FontLibrary.face(family, 400, false));
             case Asset asset -> placings(asset);
             case Parent parent -> after.chain(Optional.of(parent.id()));
             case Background background -> check(background.fill());

@@ -6,6 +6,7 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
@@ -40,6 +41,11 @@ record Kind<H, T extends Element>(
                             Look.class,
                             Publication::looks,
                             Publication::withLooks,
+                            UnaryOperator.identity()),
+                    new Kind<>(
+                            CharacterLook.class,
+                            Publication::characterLooks,
+                            Publication::withCharacterLooks,
                             UnaryOperator.identity()),
                     new Kind<>(
                             Asset.class,

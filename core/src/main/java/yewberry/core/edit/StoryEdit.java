@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Run;
 import yewberry.core.publication.Tinted;
 
 /** A change of the text of a story. */
@@ -38,9 +39,7 @@ public sealed interface StoryEdit extends Edit {
             return new WrittenParagraph(
                     paragraph.id(),
                     paragraph.look(),
-                    paragraph.runs().stream()
-                            .map(run -> new WrittenRun(run.text(), run.color()))
-                            .toList());
+                    paragraph.runs().stream().map(WrittenRun::of).toList());
         }
 
         String text() {
@@ -49,7 +48,20 @@ public sealed interface StoryEdit extends Edit {
     }
 
     /** Characters as typed that share everything. */
-    record WrittenRun(String text, Optional<Tinted> color) {}
+    record WrittenRun(String text, Optional<Tinted> color, Optional<UUID> look) {
+        /** Characters that look as their paragraph says. */
+        public WrittenRun(String text, Optional<Tinted> color) {
+            this(text, color, Optional.empty());
+        }
+
+        static WrittenRun of(Run run) {
+            return new WrittenRun(run.text(), run.color(), run.look());
+        }
+
+        Run as(UUID id) {
+            return new Run(id, text, color, look);
+        }
+    }
 
     /**
      * @param color nothing means the colour of its look again

@@ -154,7 +154,7 @@ final class Writing {
                 moved(paragraph.id()),
                 paragraph.look(),
                 paragraph.runs().stream()
-                        .map(run -> new Run(moved(run.id()), run.text(), run.color()))
+                        .map(run -> new Run(moved(run.id()), run.text(), run.color(), run.look()))
                         .toList());
     }
 

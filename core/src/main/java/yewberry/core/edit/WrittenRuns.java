@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import yewberry.core.edit.StoryEdit.WrittenParagraph;
@@ -42,10 +43,10 @@ final class WrittenRuns {
                 written.runs().stream().filter(run -> !run.text().isEmpty()).toList();
         return runs.isEmpty()
                 ? List.of(
-                        new Run(
-                                old.runs().getFirst().id(),
-                                "",
-                                written.runs().stream().findFirst().flatMap(WrittenRun::color)))
+                        written.runs().stream()
+                                .findFirst()
+                                .orElse(new WrittenRun("", Optional.empty()))
+                                .as(old.runs().getFirst().id()))
                 : new WrittenRuns(old, written.text()).identified(runs);
     }
 
@@ -64,7 +65,7 @@ final class WrittenRuns {
         for (int i = 0; i < runs.size(); i++) {
             UUID id = ids.computeIfAbsent(i, each -> unused(taken));
             taken.add(id);
-            identified.add(new Run(id, runs.get(i).text(), runs.get(i).color()));
+            identified.add(runs.get(i).as(id));
         }
         return identified;
     }

@@ -176,7 +176,7 @@ public sealed interface Finding
         @Override
         public String message() {
             return "%s has no shape for “%s”; use another font or other characters."
-                    .formatted(run.look().family(), text);
+                    .formatted(run.face().family(), text);
         }
 
         @Override

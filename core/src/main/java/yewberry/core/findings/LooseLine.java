@@ -50,8 +50,7 @@ public record LooseLine(
 
     /** The widest space between two glyphs of a line, in percent of the face's own. */
     private static double widest(Item.Line line, Item.GlyphRun run) {
-        double own =
-                Math.max(1, run.face().space() + run.look().setting().tracking()) * run.scale();
+        double own = run.type().space();
         double widest = 0;
         for (int i = 0; i + 1 < line.glyphs().size(); i++) {
             Segment.Glyph glyph = line.glyphs().get(i);

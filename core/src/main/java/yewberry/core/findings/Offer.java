@@ -91,10 +91,15 @@ public record Offer(String label, Edit edit) {
 
     private static List<Offer> larger(Item.GlyphRun run, PressChecks checks) {
         Look look = run.look();
+        Length size = checks.smallType();
+        if (run.size() < look.size().points()) {
+            double points = size.points() * look.size().points() / run.size();
+            size = Length.pt(Math.ceil(points * 100) / 100);
+        }
         return List.of(
                 new Offer(
-                        "Set the look “%s” in %s".formatted(look.name(), checks.smallType()),
-                        new LookEdit.ChangeLook(look.withSize(checks.smallType()))));
+                        "Set the look “%s” in %s".formatted(look.name(), size),
+                        new LookEdit.ChangeLook(look.withSize(size))));
     }
 
     private static Offer ragged(Look look) {

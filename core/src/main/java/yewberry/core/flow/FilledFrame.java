@@ -1,14 +1,9 @@
 package yewberry.core.flow;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import yewberry.core.publication.Box;
-import yewberry.core.publication.Elements;
 import yewberry.core.publication.FrameSetting;
-import yewberry.core.publication.Look;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.text.Segment;
@@ -29,7 +24,7 @@ public final class FilledFrame {
     private final List<Paragraph> seen;
     private final boolean isLast;
     private final boolean toTheEnd;
-    private final Map<UUID, Look> looks;
+    private final UsedLooks looks;
     private final StoryPlace end;
 
     /**
@@ -46,7 +41,7 @@ public final class FilledFrame {
             List<Paragraph> seen,
             boolean isLast,
             boolean toTheEnd,
-            Map<UUID, Look> looks,
+            UsedLooks looks,
             StoryPlace end) {
         this.memory = memory;
         this.box = box;
@@ -55,7 +50,7 @@ public final class FilledFrame {
         this.seen = List.copyOf(seen);
         this.isLast = isLast;
         this.toTheEnd = toTheEnd;
-        this.looks = Map.copyOf(looks);
+        this.looks = looks;
         this.end = end;
     }
 
@@ -68,15 +63,9 @@ public final class FilledFrame {
             List<Paragraph> story,
             StoryPlace begin,
             boolean isLast,
-            Elements<Look> looks) {
-        Map<UUID, Look> used = new HashMap<>();
-        SetFrame text =
-                Typesetter.set(
-                        story,
-                        begin,
-                        frame.box(),
-                        frame.setting(),
-                        look -> used.computeIfAbsent(look, id -> looks.find(id).orElseThrow()));
+            AllLooks all) {
+        UsedLooks used = new UsedLooks(all);
+        SetFrame text = Typesetter.set(story, begin, frame.box(), frame.setting(), used);
         int behind = isLast ? story.size() : Math.min(story.size(), text.end().paragraph() + 1);
         FilledFrame filled =
                 new FilledFrame(
@@ -87,7 +76,7 @@ public final class FilledFrame {
                         story.subList(begin.paragraph(), behind),
                         isLast,
                         behind == story.size(),
-                        used,
+                        used.sealed(),
                         new StoryPlace(
                                 text.end().paragraph() - begin.paragraph(),
                                 text.end().character()));
@@ -96,8 +85,7 @@ public final class FilledFrame {
     }
 
     /** Whether all that it was set from is the very same still. */
-    boolean holds(
-            List<Paragraph> story, StoryPlace start, boolean last, Elements<Look> publication) {
+    boolean holds(List<Paragraph> story, StoryPlace start, boolean last, AllLooks now) {
         int from = start.paragraph();
         int to = from + seen.size();
         if (begin != start.character()
@@ -111,8 +99,7 @@ public final class FilledFrame {
                 return false;
             }
         }
-        return looks.entrySet().stream()
-                .allMatch(each -> publication.find(each.getKey()).orElse(null) == each.getValue());
+        return looks.unchangedIn(now);
     }
 
     /** Where the next frame goes on, given where this one begins. */
@@ -126,7 +113,7 @@ public final class FilledFrame {
     }
 
     List<Segment> set() {
-        return Typesetter.set(seen, new StoryPlace(0, begin), box, setting, looks::get).segments();
+        return Typesetter.set(seen, new StoryPlace(0, begin), box, setting, looks).segments();
     }
 
     /** What finds no room in the last frame, a paragraph a line; empty in the others. */

@@ -7,8 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.Cancellation;
-import yewberry.core.publication.Elements;
-import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Story;
 import yewberry.core.publication.TextFrame;
@@ -20,7 +18,7 @@ import yewberry.core.text.StoryPlace;
  */
 final class Flow {
     private final Story story;
-    private final Elements<Look> looks;
+    private final AllLooks looks;
     private final List<TextFrame> frames;
     private final FlowMemory memory;
     private final Map<UUID, Integer> turns = new HashMap<>();
@@ -29,7 +27,7 @@ final class Flow {
 
     Flow(Story story, Publication in, FlowMemory memory) {
         this.story = story;
-        this.looks = in.looks();
+        this.looks = AllLooks.of(in);
         this.frames = story.chain().stream().map(in::frame).toList();
         this.memory = memory;
         for (int i = 0; i < frames.size(); i++) {

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.text.Characters;
-import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
 
 /**
@@ -47,11 +46,8 @@ public record TextPosition(double x, double top, double height) {
             }
             passed += glyph.text().length();
         }
-        double scale = segment.size() / Face.UNITS;
-        double ascent = segment.face().ascent() * scale;
+        double ascent = segment.type().ascent();
         return new TextPosition(
-                segment.x() + x,
-                segment.baseline() - ascent,
-                ascent + segment.face().descent() * scale);
+                segment.x() + x, segment.baseline() - ascent, ascent + segment.type().descent());
     }
 }

@@ -101,7 +101,7 @@ public final class Legibility {
         if (behind.isEmpty()) {
             return Optional.empty();
         }
-        SizeClass sizeClass = SizeClass.of(run.look());
+        SizeClass sizeClass = SizeClass.of(run.type());
         List<RunContrast.Against> against =
                 behind.stream().map(paint -> against(run.paint(), paint, view)).toList();
         return Optional.of(

@@ -139,7 +139,7 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> backdrops, List<
         double required =
                 found.stream()
                         .mapToDouble(
-                                each -> level.required(SizeClass.of(each.run().look()).large()))
+                                each -> level.required(SizeClass.of(each.run().type()).large()))
                         .max()
                         .orElse(level.required(false));
         return new Cell(

@@ -1,7 +1,7 @@
 package yewberry.core.legibility;
 
 import yewberry.core.color.Numbers;
-import yewberry.core.publication.Look;
+import yewberry.core.text.Type;
 
 /**
  * Whether text counts as large, and why. WCAG 2.2, "large scale (text)": at least 18 point, or 14
@@ -15,13 +15,13 @@ public record SizeClass(boolean large, String reason) {
     /** Binary noise of a size given in millimetres must not cost the class. */
     private static final double TOLERANCE = 1e-9;
 
-    public static SizeClass of(Look look) {
-        double size = look.size().points();
-        String type = "%s pt in weight %d".formatted(Numbers.plain(size), look.weight());
+    public static SizeClass of(Type text) {
+        double size = text.size();
+        String type = "%s pt in weight %d".formatted(Numbers.plain(size), text.face().weight());
         if (size >= LARGE - TOLERANCE) {
             return new SizeClass(true, "large text: " + type + " is 18 pt or over");
         }
-        if (size >= LARGE_BOLD - TOLERANCE && look.weight() >= BOLD) {
+        if (size >= LARGE_BOLD - TOLERANCE && text.face().weight() >= BOLD) {
             return new SizeClass(true, "large text: " + type + " is bold and 14 pt or over");
         }
         return new SizeClass(

@@ -91,12 +91,7 @@ public final class SceneStamp {
     }
 
     private void add(Item.GlyphRun run) {
-        add(
-                run.look().family(),
-                run.look().weight(),
-                run.size(),
-                run.paint().color(),
-                run.paint().overprints());
+        add(run.face().key(), run.size(), run.paint().color(), run.paint().overprints());
         add(run.turn().degrees(), run.turn().x(), run.turn().y());
         for (Item.Line line : run.lines()) {
             add(line.x(), line.baseline());

@@ -9,7 +9,16 @@ import java.util.UUID;
  * are the paragraphs part of a {@link Story}.
  */
 public sealed interface Element
-        permits Heading, Swatch, Look, Asset, Carrier, Background, TextFrame, Story, Paragraph {
+        permits Heading,
+                Swatch,
+                Look,
+                CharacterLook,
+                Asset,
+                Carrier,
+                Background,
+                TextFrame,
+                Story,
+                Paragraph {
     UUID id();
 
     /** What it needs to be there, each as often as it refers to it. */

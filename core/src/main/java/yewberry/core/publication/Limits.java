@@ -31,6 +31,11 @@ public final class Limits {
         check("pages", before.pages().size(), after.pages().size(), PAGES);
         check("swatches", before.swatches().size(), after.swatches().size(), SWATCHES);
         check("looks", before.looks().size(), after.looks().size(), LOOKS);
+        check(
+                "character looks",
+                before.characterLooks().size(),
+                after.characterLooks().size(),
+                LOOKS);
         check("parents", before.parents().size(), after.parents().size(), PARENTS);
         check("pictures", before.assets().size(), after.assets().size(), PICTURES);
         check("recipes", before.recipes().size(), after.recipes().size(), RECIPES);

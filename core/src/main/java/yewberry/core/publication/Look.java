@@ -15,6 +15,7 @@ import yewberry.core.Refused;
  * @param before space above a paragraph, but not above the first of a frame
  * @param overprint whether its text prints over what is below it
  * @param weight on the scale of OpenType's usWeightClass, 100 to 900
+ * @param italic whether it slants
  * @param setting how its lines are set
  * @param next the look of a paragraph begun after one of this; nothing means this look again
  * @param outline a line around its letters
@@ -27,6 +28,7 @@ public record Look(
         String name,
         String family,
         int weight,
+        boolean italic,
         Length size,
         Length leading,
         Length before,
@@ -90,6 +92,7 @@ public record Look(
                 name,
                 family,
                 weight,
+                false,
                 size,
                 leading,
                 before,
@@ -102,52 +105,58 @@ public record Look(
                 Optional.empty());
     }
 
+    public Look withItalic(boolean changed) {
+        return new Look(
+                id, name, family, weight, changed, size, leading, before, alignment, color,
+                overprint, setting, next, role, outline);
+    }
+
     public Look withColor(Tinted changed) {
         return new Look(
-                id, name, family, weight, size, leading, before, alignment, changed, overprint,
-                setting, next, role, outline);
+                id, name, family, weight, italic, size, leading, before, alignment, changed,
+                overprint, setting, next, role, outline);
     }
 
     public Look withSize(Length changed) {
         return new Look(
-                id, name, family, weight, changed, leading, before, alignment, color, overprint,
-                setting, next, role, outline);
+                id, name, family, weight, italic, changed, leading, before, alignment, color,
+                overprint, setting, next, role, outline);
     }
 
     public Look withAlignment(Alignment changed) {
         return new Look(
-                id, name, family, weight, size, leading, before, changed, color, overprint, setting,
-                next, role, outline);
+                id, name, family, weight, italic, size, leading, before, changed, color, overprint,
+                setting, next, role, outline);
     }
 
     public Look withOverprint(Overprint changed) {
         return new Look(
-                id, name, family, weight, size, leading, before, alignment, color, changed, setting,
-                next, role, outline);
+                id, name, family, weight, italic, size, leading, before, alignment, color, changed,
+                setting, next, role, outline);
     }
 
     public Look withSetting(TextSetting changed) {
         return new Look(
-                id, name, family, weight, size, leading, before, alignment, color, overprint,
-                changed, next, role, outline);
+                id, name, family, weight, italic, size, leading, before, alignment, color,
+                overprint, changed, next, role, outline);
     }
 
     public Look withNext(Optional<UUID> changed) {
         return new Look(
-                id, name, family, weight, size, leading, before, alignment, color, overprint,
-                setting, changed, role, outline);
+                id, name, family, weight, italic, size, leading, before, alignment, color,
+                overprint, setting, changed, role, outline);
     }
 
     public Look withRole(Optional<Role> changed) {
         return new Look(
-                id, name, family, weight, size, leading, before, alignment, color, overprint,
-                setting, next, changed, outline);
+                id, name, family, weight, italic, size, leading, before, alignment, color,
+                overprint, setting, next, changed, outline);
     }
 
     public Look withOutline(Optional<Outline> changed) {
         return new Look(
-                id, name, family, weight, size, leading, before, alignment, color, overprint,
-                setting, next, role, changed);
+                id, name, family, weight, italic, size, leading, before, alignment, color,
+                overprint, setting, next, role, changed);
     }
 
     @Override
@@ -161,13 +170,12 @@ public record Look(
 
     @Override
     public Look withReference(UUID old, UUID replacement) {
-        Look changed = color.swatch().equals(old) ? withColor(color.withSwatch(replacement)) : this;
-        if (outline.filter(line -> line.color().swatch().equals(old)).isPresent()) {
-            changed =
-                    changed.withOutline(
-                            outline.map(
-                                    line -> line.withColor(line.color().withSwatch(replacement))));
+        if (references().stream().noneMatch(each -> each.id().equals(old))) {
+            return this;
         }
+        Look changed =
+                withColor(color.withReference(old, replacement))
+                        .withOutline(outline.map(line -> line.withReference(old, replacement)));
         return next.equals(Optional.of(old)) ? changed.withNext(Optional.of(replacement)) : changed;
     }
 }

@@ -1,5 +1,6 @@
 package yewberry.core.publication;
 
+import java.util.UUID;
 import yewberry.core.Refused;
 
 /**
@@ -28,7 +29,7 @@ public record Outline(Tinted color, Length width, Join join, boolean centered) {
         }
     }
 
-    public Outline withColor(Tinted changed) {
-        return new Outline(changed, width, join, centered);
+    Outline withReference(UUID old, UUID replacement) {
+        return new Outline(color.withReference(old, replacement), width, join, centered);
     }
 }

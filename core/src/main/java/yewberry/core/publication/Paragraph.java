@@ -29,6 +29,7 @@ public record Paragraph(UUID id, UUID look, List<Run> runs) implements Element {
         references.add(Reference.look(look));
         for (Run run : runs) {
             run.color().ifPresent(color -> references.add(Reference.swatch(color.swatch())));
+            run.look().ifPresent(each -> references.add(Reference.characterLook(each)));
         }
         return references;
     }

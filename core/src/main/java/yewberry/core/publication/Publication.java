@@ -23,6 +23,7 @@ public record Publication(
         Setup setup,
         Elements<Swatch> swatches,
         Elements<Look> looks,
+        Elements<CharacterLook> characterLooks,
         Elements<Asset> assets,
         Elements<Recipe> recipes,
         Elements<Parent> parents,
@@ -49,6 +50,7 @@ public record Publication(
                 setup,
                 Elements.of(swatches),
                 Elements.of(looks),
+                Elements.of(List.of()),
                 Elements.of(assets),
                 Elements.of(recipes),
                 Elements.of(parents),
@@ -70,12 +72,32 @@ public record Publication(
 
     public Publication withName(String changed) {
         return new Publication(
-                id, changed, setup, swatches, looks, assets, recipes, parents, pages, stories);
+                id,
+                changed,
+                setup,
+                swatches,
+                looks,
+                characterLooks,
+                assets,
+                recipes,
+                parents,
+                pages,
+                stories);
     }
 
     public Publication withSetup(Setup changed) {
         return new Publication(
-                id, name, changed, swatches, looks, assets, recipes, parents, pages, stories);
+                id,
+                name,
+                changed,
+                swatches,
+                looks,
+                characterLooks,
+                assets,
+                recipes,
+                parents,
+                pages,
+                stories);
     }
 
     public Publication withSwatches(List<Swatch> changed) {
@@ -85,6 +107,7 @@ public record Publication(
                 setup,
                 Elements.of(changed),
                 looks,
+                characterLooks,
                 assets,
                 recipes,
                 parents,
@@ -98,6 +121,22 @@ public record Publication(
                 name,
                 setup,
                 swatches,
+                Elements.of(changed),
+                characterLooks,
+                assets,
+                recipes,
+                parents,
+                pages,
+                stories);
+    }
+
+    public Publication withCharacterLooks(List<CharacterLook> changed) {
+        return new Publication(
+                id,
+                name,
+                setup,
+                swatches,
+                looks,
                 Elements.of(changed),
                 assets,
                 recipes,
@@ -113,6 +152,7 @@ public record Publication(
                 setup,
                 swatches,
                 looks,
+                characterLooks,
                 Elements.of(changed),
                 recipes,
                 parents,
@@ -127,6 +167,7 @@ public record Publication(
                 setup,
                 swatches,
                 looks,
+                characterLooks,
                 assets,
                 Elements.of(changed),
                 parents,
@@ -141,6 +182,7 @@ public record Publication(
                 setup,
                 swatches,
                 looks,
+                characterLooks,
                 assets,
                 recipes,
                 Elements.of(changed),
@@ -155,6 +197,7 @@ public record Publication(
                 setup,
                 swatches,
                 looks,
+                characterLooks,
                 assets,
                 recipes,
                 parents,
@@ -169,6 +212,7 @@ public record Publication(
                 setup,
                 swatches,
                 looks,
+                characterLooks,
                 assets,
                 recipes,
                 parents,
@@ -199,6 +243,10 @@ public record Publication(
 
     public Look look(UUID look) {
         return findLook(look).orElseThrow(() -> gone("look"));
+    }
+
+    public CharacterLook characterLook(UUID look) {
+        return characterLooks.find(look).orElseThrow(() -> gone("character look"));
     }
 
     public Asset asset(UUID asset) {
@@ -322,6 +370,7 @@ public record Publication(
                         Stream.of(heading()),
                         swatches.stream(),
                         looks.stream(),
+                        characterLooks.stream(),
                         assets.stream(),
                         stories.stream(),
                         carriers())
@@ -348,6 +397,7 @@ public record Publication(
         return switch (reference.kind()) {
             case SWATCH -> swatches.holds(reference.id());
             case LOOK -> looks.holds(reference.id());
+            case CHARACTER_LOOK -> characterLooks.holds(reference.id());
             case ASSET -> assets.holds(reference.id());
             case PARENT -> parents.holds(reference.id());
             case RECIPE -> recipes.holds(reference.id());
@@ -363,6 +413,7 @@ public record Publication(
                 setup,
                 swatches.mapped(each -> each.withReference(old, replacement)),
                 looks.mapped(each -> each.withReference(old, replacement)),
+                characterLooks.mapped(each -> each.withReference(old, replacement)),
                 assets,
                 recipes.mapped(
                         each -> each.withLayer(each.layer().withReference(old, replacement))),
@@ -406,6 +457,7 @@ public record Publication(
                 setup,
                 swatches,
                 looks,
+                characterLooks,
                 assets,
                 onRecipes.isEmpty() ? recipes : recipes.changed(onRecipes),
                 onParents.isEmpty() ? parents : parents.changed(onParents),

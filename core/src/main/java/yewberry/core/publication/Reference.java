@@ -8,6 +8,7 @@ public record Reference(Kind kind, UUID id) {
     public enum Kind {
         SWATCH("swatch"),
         LOOK("look"),
+        CHARACTER_LOOK("character look"),
         ASSET("picture"),
         PARENT("parent"),
         RECIPE("recipe"),
@@ -30,6 +31,10 @@ public record Reference(Kind kind, UUID id) {
 
     static Reference look(UUID id) {
         return new Reference(Kind.LOOK, id);
+    }
+
+    static Reference characterLook(UUID id) {
+        return new Reference(Kind.CHARACTER_LOOK, id);
     }
 
     static Reference asset(UUID id) {

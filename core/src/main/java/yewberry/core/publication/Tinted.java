@@ -17,6 +17,10 @@ public record Tinted(UUID swatch, double tint) {
         return new Tinted(swatch, 100);
     }
 
+    Tinted withReference(UUID old, UUID replacement) {
+        return swatch.equals(old) ? withSwatch(replacement) : this;
+    }
+
     public Tinted withSwatch(UUID changed) {
         return new Tinted(changed, tint);
     }

@@ -45,6 +45,9 @@ public final class Uses {
         publication.looks().stream()
                 .filter(look -> refers(look, element))
                 .forEach(look -> names.add("look “%s”".formatted(look.name())));
+        publication.characterLooks().stream()
+                .filter(look -> refers(look, element))
+                .forEach(look -> names.add("character look “%s”".formatted(look.name())));
         Set<UUID> with = holdersOfText(publication, element);
         publication.parents().stream()
                 .filter(parent ->

@@ -28,12 +28,10 @@ final class Ingredients {
         return paint(use, color(use, condition), false);
     }
 
-    /** The paint of text in a look; over an outline it does not print. */
-    Paint paint(Tinted use, Look look, PressCondition condition) {
+    /** The paint of text in a look; where it has an outline, it does not print over that. */
+    Paint paint(Tinted use, Look look, boolean outlined, PressCondition condition) {
         Color color = color(use, condition);
-        boolean overprints =
-                look.outline().isEmpty()
-                        && TextOverprint.prints(look.overprint(), color, condition);
+        boolean overprints = !outlined && TextOverprint.prints(look.overprint(), color, condition);
         return paint(use, color, overprints);
     }
 

@@ -13,10 +13,12 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.Numbers;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
+import yewberry.core.text.Type;
 
 /** One thing painted on a page, in points from the top left corner of its trim. */
 public sealed interface Item {
@@ -208,6 +210,9 @@ public sealed interface Item {
     /**
      * A run of text in all the lines it stands on.
      *
+     * @param look of its paragraph
+     * @param characters the look of its characters
+     * @param type what it is set in
      * @param turn how its frame is rotated; its lines are where they stand before that
      */
     record GlyphRun(
@@ -216,9 +221,9 @@ public sealed interface Item {
             UUID paragraph,
             UUID run,
             Look look,
-            Face face,
+            Optional<CharacterLook> characters,
+            Type type,
             Paint paint,
-            double size,
             Turn turn,
             List<Line> lines)
             implements Lettering {
@@ -256,7 +261,7 @@ public sealed interface Item {
 
         private GlyphRun with(Paint paint, List<Line> lines) {
             return new GlyphRun(
-                    origin, frame, paragraph, run, look, face, paint, size, turn, lines);
+                    origin, frame, paragraph, run, look, characters, type, paint, turn, lines);
         }
 
         /**
@@ -272,6 +277,20 @@ public sealed interface Item {
                     .collect(Collectors.joining());
         }
 
+        public Face face() {
+            return type.face();
+        }
+
+        /** Of the type, in points. */
+        public double size() {
+            return type.size();
+        }
+
+        /** The line around its letters. */
+        public Optional<Outline> outline() {
+            return characters.flatMap(CharacterLook::outline).or(look::outline);
+        }
+
         @Override
         public GlyphRun letters() {
             return this;
@@ -279,14 +298,14 @@ public sealed interface Item {
 
         @Override
         public Shape shape(Line line, Segment.Glyph glyph) {
-            return place(line, glyph).createTransformedShape(face.outline(glyph.id()).path());
+            return place(line, glyph).createTransformedShape(face().outline(glyph.id()).path());
         }
 
         /** Its ink may go beyond its lines' boxes. */
         @Override
         public Rect inkBounds() {
             Rect around = bounds();
-            return around.inset(-size, -size, -size, -size);
+            return around.inset(-size(), -size(), -size(), -size());
         }
 
         /** A rectangle around the box of one line. */
@@ -301,13 +320,9 @@ public sealed interface Item {
 
         /** The box of one line: its advance width, from ascent to descent. */
         private Rect unturned(Line line) {
-            double scale = size / Face.UNITS;
-            double ascent = face.ascent() * scale;
+            double ascent = type.ascent();
             return new Rect(
-                    line.x(),
-                    line.baseline() - ascent,
-                    line.width(),
-                    ascent + face.descent() * scale);
+                    line.x(), line.baseline() - ascent, line.width(), ascent + type.descent());
         }
 
         /** Where a glyph stands: from the units of its outline to points of the page. */
@@ -320,7 +335,7 @@ public sealed interface Item {
 
         /** Thousandths of the type size to points. */
         public double scale() {
-            return size / Face.UNITS;
+            return type.scale();
         }
     }
 

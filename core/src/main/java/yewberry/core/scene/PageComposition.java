@@ -12,6 +12,7 @@ import yewberry.core.flow.Flows;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Outline;
 import yewberry.core.publication.Page;
@@ -232,14 +233,12 @@ final class PageComposition {
     /** Outlines lie below all letters of their frame, so that none eats the letter beside it. */
     private void letters(List<Item.GlyphRun> runs) {
         runs.forEach(run ->
-                run.look()
-                        .outline()
+                run.outline()
                         .filter(line -> !line.centered())
                         .ifPresent(line -> items.add(outline(run, line, 2))));
         items.addAll(runs);
         runs.forEach(run ->
-                run.look()
-                        .outline()
+                run.outline()
                         .filter(Outline::centered)
                         .ifPresent(line -> items.add(outline(run, line, 1))));
     }
@@ -255,16 +254,23 @@ final class PageComposition {
     private Item.GlyphRun run(
             List<Segment> segments, TextFrame frame, Origin origin, Rect box, Turn turn) {
         Segment first = segments.getFirst();
-        Tinted color = first.run().color().orElse(first.look().color());
+        Optional<CharacterLook> characters = first.characters();
+        Tinted color =
+                first.run()
+                        .color()
+                        .or(() -> characters.flatMap(CharacterLook::color))
+                        .orElse(first.look().color());
+        boolean outlined =
+                characters.flatMap(CharacterLook::outline).or(first.look()::outline).isPresent();
         return new Item.GlyphRun(
                 origin,
                 frame.id(),
                 first.paragraph(),
                 first.run().id(),
                 first.look(),
-                first.face(),
-                ingredients.paint(color, first.look(), condition),
-                first.size(),
+                characters,
+                first.type(),
+                ingredients.paint(color, first.look(), outlined, condition),
                 turn,
                 segments.stream()
                         .map(each ->

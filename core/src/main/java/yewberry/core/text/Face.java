@@ -30,14 +30,16 @@ public final class Face {
 
     private final String family;
     private final int weight;
+    private final boolean italic;
     private final String resource;
     private final Map<Integer, Outline> outlines = new ConcurrentHashMap<>();
     private volatile Font font;
     private volatile LineMetrics metrics;
 
-    Face(String family, int weight, String resource) {
+    Face(String family, int weight, boolean italic, String resource) {
         this.family = family;
         this.weight = weight;
+        this.italic = italic;
         this.resource = resource;
     }
 
@@ -53,9 +55,18 @@ public final class Face {
         return weight;
     }
 
+    public boolean italic() {
+        return italic;
+    }
+
+    /** Its family, weight and slope, for people. */
+    public String inWords() {
+        return "%s %d%s".formatted(family, weight, italic ? " italic" : "");
+    }
+
     /** A name for use inside a file: letters, digits and hyphens only. */
     public String key() {
-        return family.replaceAll("[^A-Za-z0-9]", "") + "-" + weight;
+        return family.replaceAll("[^A-Za-z0-9]", "") + "-" + weight + (italic ? "i" : "");
     }
 
     /** The TrueType program. */

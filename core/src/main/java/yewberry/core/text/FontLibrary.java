@@ -1,6 +1,7 @@
 package yewberry.core.text;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,16 +22,19 @@ public final class FontLibrary {
                 .map(entry ->
                         new Family(
                                 entry.getKey(),
-                                entry.getValue().stream().map(Face::weight).toList()))
+                                entry.getValue().stream()
+                                        .filter(face -> !face.italic())
+                                        .map(Face::weight)
+                                        .toList()))
                 .toList();
     }
 
     /**
-     * The face of exactly this weight.
+     * The face of exactly this weight and slope.
      *
      * @throws Refused if the family or the weight is not shipped
      */
-    public static Face face(String family, int weight) {
+    public static Face face(String family, int weight, boolean italic) {
         List<Face> faces = FAMILIES.get(family);
         if (faces == null) {
             throw new Refused(
@@ -38,7 +42,7 @@ public final class FontLibrary {
                             .formatted(family, String.join(", ", FAMILIES.keySet())));
         }
         return faces.stream()
-                .filter(face -> face.weight() == weight)
+                .filter(face -> face.weight() == weight && face.italic() == italic)
                 .findFirst()
                 .orElseThrow(() ->
                         new Refused(
@@ -46,9 +50,24 @@ public final class FontLibrary {
                                         .formatted(family, weight, weights(faces))));
     }
 
+    /**
+     * The face of a family that comes nearest to a weight, of that slope if there is one.
+     *
+     * @throws Refused if the family is not shipped
+     */
+    static Face nearest(String family, int weight, boolean italic) {
+        List<Face> faces = FAMILIES.getOrDefault(family, List.of());
+        return faces.stream()
+                .min(
+                        Comparator.comparing((Face face) -> face.italic() != italic)
+                                .thenComparing(face -> Math.abs(face.weight() - weight)))
+                .orElseGet(() -> face(family, weight, italic));
+    }
+
     private static String weights(List<Face> faces) {
         return faces.stream()
                 .map(face -> String.valueOf(face.weight()))
+                .distinct()
                 .collect(Collectors.joining(", "));
     }
 
@@ -63,9 +82,12 @@ public final class FontLibrary {
 
     private static void add(Map<String, List<Face>> families, String name, String path) {
         List<Face> faces = new ArrayList<>();
-        faces.add(new Face(name, 400, path + "_400Regular.ttf"));
-        faces.add(new Face(name, 600, path + "_600SemiBold.ttf"));
-        faces.add(new Face(name, 700, path + "_700Bold.ttf"));
+        for (String each : List.of("400Regular", "600SemiBold", "700Bold")) {
+            int weight = Integer.parseInt(each.substring(0, 3));
+            String file = path + "_" + each;
+            faces.add(new Face(name, weight, false, file + ".ttf"));
+            faces.add(new Face(name, weight, true, file + "_Italic.ttf"));
+        }
         families.put(name, List.copyOf(faces));
     }
 }

@@ -1,8 +1,15 @@
 package yewberry.core.text;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Run;
 import yewberry.core.publication.TextSetting;
 
 /**
@@ -13,10 +20,13 @@ final class LineBreaker {
     private final String text;
     private final Room room;
     private final double[] edges;
-    private final double hyphen;
-    private final double tracked;
+
+    /** Of each character; one more for a text of none. */
+    private final Type[] types;
+
     private final int[] spaces;
     private final List<Line> lines = new ArrayList<>();
+    private final Map<Type, Double> hyphens = new HashMap<>();
 
     /**
      * A line as positions of characters.
@@ -42,19 +52,14 @@ final class LineBreaker {
     /** Where the first line begins. */
     private final int begin;
 
-    private LineBreaker(String text, int begin, Face face, Look look, Room room) {
-        this.text = text;
+    private LineBreaker(
+            Paragraph paragraph, int begin, Function<Run, Type> types, Look look, Room room) {
+        this.text = paragraph.text();
         this.begin = begin;
         this.room = room;
-        double size = look.size().points();
-        double tracking = look.setting().tracking();
-        this.edges = edges(text, face, size, tracking);
-        this.tracked = tracking * size / Face.UNITS;
+        this.types = types(paragraph, types, look);
+        this.edges = edges(text, this.types);
         this.spaces = spacesUpTo(text);
-        this.hyphen =
-                (face.shape(Characters.hyphen(face), tracking).width() + tracking)
-                        * size
-                        / Face.UNITS;
     }
 
     /**
@@ -62,15 +67,28 @@ final class LineBreaker {
      *
      * @param begin where the first one begins, which is not the beginning where some were set
      *     before
+     * @param types what each run is set in
      * @param room that a line may have at most
      */
-    static List<Line> lines(String text, int begin, Face face, Look look, Room room) {
-        LineBreaker breaker = new LineBreaker(text, begin, face, look, room);
-        breaker.run(look, face);
+    static List<Line> lines(
+            Paragraph paragraph, int begin, Function<Run, Type> types, Look look, Room room) {
+        LineBreaker breaker = new LineBreaker(paragraph, begin, types, look, room);
+        breaker.run(look);
         return breaker.lines;
     }
 
-    private void run(Look look, Face face) {
+    private static Type[] types(Paragraph paragraph, Function<Run, Type> types, Look look) {
+        Type[] of = new Type[paragraph.text().length() + 1];
+        int at = 0;
+        for (Run run : paragraph.runs()) {
+            Arrays.fill(of, at, at + run.text().length(), types.apply(run));
+            at += run.text().length();
+        }
+        of[at] = at == 0 ? Type.of(look, Optional.empty()) : of[at - 1];
+        return of;
+    }
+
+    private void run(Look look) {
         TextSetting setting = look.setting();
         List<Breaks.Break> breaks =
                 withEmergencies(
@@ -83,18 +101,17 @@ final class LineBreaker {
                 List<Breaks.Break> stretch = breaks.subList(from, i + 1);
                 int start = from == 0 ? begin : breaks.get(from - 1).at();
                 if (look.alignment() == Look.Alignment.JUSTIFIED) {
-                    justified(stretch, start, setting.spaces(), space(face, look));
+                    justified(
+                            stretch,
+                            start,
+                            setting.spaces(),
+                            Type.of(look, Optional.empty()).space());
                 } else {
                     full(stretch, start);
                 }
                 from = i + 1;
             }
         }
-    }
-
-    private static double space(Face face, Look look) {
-        double units = face.space() + look.setting().tracking();
-        return Math.max(1, units) * look.size().points() / Face.UNITS;
     }
 
     /** Each line as full as it can be. */
@@ -137,9 +154,16 @@ final class LineBreaker {
     }
 
     private double width(int start, Breaks.Break end) {
-        double mark = end.hyphenated() ? hyphen : 0;
+        int last = trimmed(start, end.at());
+        Type type = types[Math.max(0, last - 1)];
+        double mark = end.hyphenated() ? hyphens.computeIfAbsent(type, LineBreaker::hyphen) : 0;
         // what follows the last character is not seen
-        return edges[trimmed(start, end.at())] - edges[start] + mark - tracked;
+        return edges[last] - edges[start] + mark - type.tracking() * type.scale();
+    }
+
+    private static double hyphen(Type type) {
+        return (type.shape(Characters.hyphen(type.face())).width() + type.tracking())
+                * type.scale();
     }
 
     private int spacesIn(int start, Breaks.Break end) {
@@ -199,24 +223,35 @@ final class LineBreaker {
 
     /**
      * Where each character begins, in points; those inside a ligature share its width, and what is
-     * not drawn has none.
+     * not drawn has none. What is set in one type is shaped as one.
      */
-    private static double[] edges(String text, Face face, double size, double tracking) {
-        String shown = Characters.shown(text);
-        double[] of = edges(face.shape(shown, tracking), shown.length(), size, tracking);
+    private static double[] edges(String text, Type[] types) {
         double[] edges = new double[text.length() + 1];
-        int at = 0;
-        for (int i = 0; i < text.length(); i++) {
-            edges[i] = of[at];
-            char c = text.charAt(i);
-            at += Characters.isIgnorable(c) || Characters.isLineEnd(c) ? 0 : 1;
+        double x = 0;
+        int from = 0;
+        while (from < text.length()) {
+            int to = from + 1;
+            while (to < text.length() && types[to].equals(types[from])) {
+                to++;
+            }
+            String shown = Characters.shown(text.substring(from, to));
+            double[] of = edges(types[from].shape(shown), shown.length(), types[from]);
+            int at = 0;
+            for (int i = from; i < to; i++) {
+                edges[i] = x + of[at];
+                char c = text.charAt(i);
+                at += Characters.isIgnorable(c) || Characters.isLineEnd(c) ? 0 : 1;
+            }
+            x += of[at];
+            from = to;
         }
-        edges[text.length()] = of[at];
+        edges[text.length()] = x;
         return edges;
     }
 
-    private static double[] edges(Glyphs glyphs, int length, double size, double tracking) {
+    private static double[] edges(Glyphs glyphs, int length, Type type) {
         double[] edges = new double[length + 1];
+        double tracking = type.tracking();
         int count = glyphs.ids().length;
         for (int i = 0; i < count; i++) {
             int from = glyphs.starts()[i];
@@ -224,10 +259,10 @@ final class LineBreaker {
             for (int c = from; c < to; c++) {
                 double share = (double) (c - from) / (to - from);
                 double advance = glyphs.advance(i) + tracking;
-                edges[c] = (glyphs.x()[i] + i * tracking + share * advance) * size / Face.UNITS;
+                edges[c] = (glyphs.x()[i] + i * tracking + share * advance) * type.scale();
             }
         }
-        edges[length] = (glyphs.width() + count * tracking) * size / Face.UNITS;
+        edges[length] = (glyphs.width() + count * tracking) * type.scale();
         return edges;
     }
 }

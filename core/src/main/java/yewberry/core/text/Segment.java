@@ -1,7 +1,9 @@
 package yewberry.core.text;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Run;
 
@@ -10,9 +12,11 @@ import yewberry.core.publication.Run;
  *
  * @param paragraph the paragraph it belongs to
  * @param run the run it belongs to
+ * @param look of the paragraph
+ * @param characters the look of the run's characters
+ * @param type what they are set in
  * @param begin the character of the paragraph that it begins with
  * @param text its characters
- * @param size type size in points
  * @param x where it begins, in points from the left of the frame
  * @param baseline in points from the top of the frame
  * @param width advance width in points
@@ -22,10 +26,10 @@ public record Segment(
         UUID paragraph,
         Run run,
         Look look,
-        Face face,
+        Optional<CharacterLook> characters,
+        Type type,
         int begin,
         String text,
-        double size,
         double x,
         double baseline,
         double width,
@@ -37,10 +41,10 @@ public record Segment(
                         paragraph,
                         run,
                         look,
-                        face,
+                        characters,
+                        type,
                         begin,
                         text,
-                        size,
                         x + dx,
                         baseline + dy,
                         width,

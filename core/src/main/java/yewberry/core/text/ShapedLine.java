@@ -2,12 +2,13 @@ package yewberry.core.text;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
 
 /**
- * A line, shaped as a whole and cut into the pieces of its runs. A ligature would have two colours
- * where a run ends within it; there both are shaped by themselves.
+ * A line, shaped as a whole as far as it is set in one type, and cut into the pieces of its runs. A
+ * ligature would have two colours where a run ends within it; there both are shaped by themselves.
  *
  * @param pieces from left to right, those without a glyph left out
  */
@@ -15,24 +16,25 @@ record ShapedLine(List<Piece> pieces) {
     /**
      * @param begin the character of the paragraph that it begins with
      * @param text as it reads; a soft hyphen stands only where it breaks the line
-     * @param width in thousandths of the type size
-     * @param glyphs relative to the beginning of the piece, in the same unit
+     * @param width in points
+     * @param glyphs relative to the beginning of the piece, in points
      */
-    record Piece(Run run, int begin, String text, double width, List<Segment.Glyph> glyphs) {}
+    record Piece(
+            Run run, Type type, int begin, String text, double width, List<Segment.Glyph> glyphs) {}
 
     /** A run's part of the line, as it is drawn. */
-    private record Part(Run run, int begin, String text, String shown) {}
+    private record Part(Run run, Type type, int begin, String text, String shown) {}
 
-    /**
-     * @param tracking between characters, in thousandths of the type size
-     */
-    static ShapedLine of(Paragraph paragraph, LineBreaker.Line line, Face face, double tracking) {
-        List<Part> parts = parts(paragraph, line, face);
+    static ShapedLine of(Paragraph paragraph, LineBreaker.Line line, Function<Run, Type> types) {
+        List<Part> parts = parts(paragraph, line, types);
         List<Piece> pieces = new ArrayList<>();
         int from = 0;
         while (from < parts.size()) {
-            int to = parts.size();
-            while (!shape(parts.subList(from, to), face, tracking, pieces)) {
+            int to = from + 1;
+            while (to < parts.size() && parts.get(to).type().equals(parts.get(from).type())) {
+                to++;
+            }
+            while (!shape(parts.subList(from, to), pieces)) {
                 to--;
             }
             from = to;
@@ -40,7 +42,17 @@ record ShapedLine(List<Piece> pieces) {
         return new ShapedLine(List.copyOf(pieces));
     }
 
-    private static List<Part> parts(Paragraph paragraph, LineBreaker.Line line, Face face) {
+    /** What follows the last character is not seen. */
+    double width() {
+        double trailing =
+                pieces.isEmpty()
+                        ? 0
+                        : pieces.getLast().type().tracking() * pieces.getLast().type().scale();
+        return pieces.stream().mapToDouble(Piece::width).sum() - trailing;
+    }
+
+    private static List<Part> parts(
+            Paragraph paragraph, LineBreaker.Line line, Function<Run, Type> types) {
         List<Part> parts = new ArrayList<>();
         int start = 0;
         for (Run run : paragraph.runs()) {
@@ -52,9 +64,14 @@ record ShapedLine(List<Piece> pieces) {
             boolean broken = line.hyphenated() && to == line.end() && from < to;
             String read = shown + (broken ? String.valueOf(Characters.SOFT_HYPHEN) : "");
             if (!read.isEmpty()) {
+                Type type = types.apply(run);
                 parts.add(
                         new Part(
-                                run, from, read, broken ? shown + Characters.hyphen(face) : shown));
+                                run,
+                                type,
+                                from,
+                                read,
+                                broken ? shown + Characters.hyphen(type.face()) : shown));
             }
             start = end;
         }
@@ -66,14 +83,15 @@ record ShapedLine(List<Piece> pieces) {
      *
      * @return false, and nothing is added, where a glyph stands for characters of two runs
      */
-    private static boolean shape(List<Part> parts, Face face, double tracking, List<Piece> pieces) {
+    private static boolean shape(List<Part> parts, List<Piece> pieces) {
+        Type type = parts.getFirst().type();
         StringBuilder all = new StringBuilder();
         List<Integer> ends = new ArrayList<>();
         for (Part part : parts) {
             all.append(part.shown());
             ends.add(all.length());
         }
-        Glyphs glyphs = face.shape(all.toString(), tracking);
+        Glyphs glyphs = type.shape(all.toString());
         int count = glyphs.ids().length;
         List<Piece> made = new ArrayList<>();
         int glyph = 0;
@@ -81,7 +99,7 @@ record ShapedLine(List<Piece> pieces) {
         for (int i = 0; i < parts.size(); i++) {
             int end = ends.get(i);
             List<Segment.Glyph> own = new ArrayList<>();
-            double x = at(glyphs, glyph, tracking);
+            double x = at(glyphs, glyph, type);
             while (glyph < count && glyphs.starts()[glyph] < end) {
                 int from = glyphs.starts()[glyph];
                 int to = glyph + 1 < count ? glyphs.starts()[glyph + 1] : all.length();
@@ -92,16 +110,17 @@ record ShapedLine(List<Piece> pieces) {
                         new Segment.Glyph(
                                 glyphs.ids()[glyph],
                                 read(parts.get(i), from - begin, to - begin),
-                                at(glyphs, glyph, tracking) - x,
-                                glyphs.y()[glyph]));
+                                at(glyphs, glyph, type) - x,
+                                glyphs.y()[glyph] * type.scale()));
                 glyph++;
             }
-            double after = at(glyphs, glyph, tracking);
+            double after = at(glyphs, glyph, type);
             if (!own.isEmpty()) {
                 Part part = parts.get(i);
                 made.add(
                         new Piece(
                                 part.run(),
+                                type,
                                 part.begin(),
                                 part.text(),
                                 after - x,
@@ -114,8 +133,9 @@ record ShapedLine(List<Piece> pieces) {
     }
 
     /** Where a glyph begins; behind the last one, where all end. */
-    private static double at(Glyphs glyphs, int glyph, double tracking) {
-        return glyphs.x()[Math.min(glyph, glyphs.ids().length)] + glyph * tracking;
+    private static double at(Glyphs glyphs, int glyph, Type type) {
+        return (glyphs.x()[Math.min(glyph, glyphs.ids().length)] + glyph * type.tracking())
+                * type.scale();
     }
 
     /** What some drawn characters read as: all as they are but for a hyphen that is soft. */

@@ -1,7 +1,10 @@
 package yewberry.core.text;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import yewberry.core.publication.Box;
@@ -9,6 +12,7 @@ import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Run;
 import yewberry.core.publication.TextSetting;
 
 /**
@@ -21,7 +25,7 @@ public final class Typesetter {
     /** What rounding may cost before a line counts as too long, in points. */
     private static final double TOLERANCE = 1e-6;
 
-    private final Function<UUID, Look> looks;
+    private final Looks looks;
     private final double width;
     private final double height;
     private final List<Segment> segments = new ArrayList<>();
@@ -41,7 +45,7 @@ public final class Typesetter {
      */
     private record Start(int segment, double bottom) {}
 
-    private Typesetter(double width, double height, Function<UUID, Look> looks) {
+    private Typesetter(double width, double height, Looks looks) {
         this.looks = looks;
         this.width = width;
         this.height = height;
@@ -58,7 +62,7 @@ public final class Typesetter {
             StoryPlace begin,
             Box box,
             FrameSetting setting,
-            Function<UUID, Look> looks) {
+            Looks looks) {
         double width = setting.columnWidth(box);
         double height = setting.columnHeight(box);
         double inset = setting.inset().points();
@@ -121,13 +125,16 @@ public final class Typesetter {
     }
 
     private boolean staysWithNext(Paragraph paragraph) {
-        return looks.apply(paragraph.look()).setting().keeps().withNext();
+        return looks.paragraphs(paragraph.look()).setting().keeps().withNext();
     }
 
     /** Up to which character of the paragraph there is room, from one of them on. */
     private int setParagraph(Paragraph paragraph, int from) {
-        Look look = looks.apply(paragraph.look());
-        Face face = FontLibrary.face(look.family(), look.weight());
+        Look look = looks.paragraphs(paragraph.look());
+        Type type = Type.of(look, Optional.empty());
+        Map<Optional<UUID>, Type> known = new HashMap<>();
+        Function<Run, Type> types =
+                run -> known.computeIfAbsent(run.look(), each -> looks.type(look, run));
         String text = paragraph.text();
         TextSetting setting = look.setting();
         boolean isFirst = Double.isNaN(previousBaseline);
@@ -137,12 +144,12 @@ public final class Typesetter {
         LineBreaker.Room each =
                 new LineBreaker.Room(
                         Math.max(0, room - indent) + TOLERANCE, Math.max(0, room) + TOLERANCE);
-        List<LineBreaker.Line> lines = LineBreaker.lines(text, from, face, look, each);
+        List<LineBreaker.Line> lines = LineBreaker.lines(paragraph, from, types, look, each);
         List<Double> baselines = new ArrayList<>();
         double last = previousBaseline;
-        double below = face.descent() * look.size().points() / Face.UNITS;
+        double below = type.descent();
         for (int i = 0; i < lines.size(); i++) {
-            double baseline = nextBaseline(face, look, last, i == 0 ? before : 0);
+            double baseline = nextBaseline(type, look, last, i == 0 ? before : 0);
             if (baseline + below > height + TOLERANCE && !text.isBlank()) {
                 break;
             }
@@ -151,7 +158,7 @@ public final class Typesetter {
         }
         int count = kept(setting.keeps(), baselines.size(), lines.size(), from, isFirst);
         for (int i = 0; i < count; i++) {
-            place(paragraph, look, face, lines.get(i), baselines.get(i), i == 0 && from == 0);
+            place(paragraph, look, types, lines.get(i), baselines.get(i), i == 0 && from == 0);
             previousBaseline = baselines.get(i);
             bottom = previousBaseline + below;
         }
@@ -180,30 +187,23 @@ public final class Typesetter {
         return count;
     }
 
-    private static double nextBaseline(Face face, Look look, double last, double before) {
-        return Double.isNaN(last)
-                ? face.ascent() * look.size().points() / Face.UNITS
-                : last + before + look.leading().points();
+    private static double nextBaseline(Type type, Look look, double last, double before) {
+        return Double.isNaN(last) ? type.ascent() : last + before + look.leading().points();
     }
 
     private void place(
             Paragraph paragraph,
             Look look,
-            Face face,
+            Function<Run, Type> types,
             LineBreaker.Line line,
             double baseline,
             boolean isFirst) {
         TextSetting setting = look.setting();
         double begin = setting.left().points() + (isFirst ? setting.first().points() : 0);
         double end = width - setting.right().points();
-        double scale = look.size().points() / Face.UNITS;
-        List<ShapedLine.Piece> pieces =
-                ShapedLine.of(paragraph, line, face, setting.tracking()).pieces();
-        // what follows the last character is not seen
-        double natural =
-                (pieces.stream().mapToDouble(ShapedLine.Piece::width).sum() - setting.tracking())
-                        * scale;
-        double room = end - begin - natural;
+        ShapedLine shaped = ShapedLine.of(paragraph, line, types);
+        List<ShapedLine.Piece> pieces = shaped.pieces();
+        double room = end - begin - shaped.width();
         long spaces =
                 pieces.stream()
                         .flatMap(piece -> piece.glyphs().stream())
@@ -221,43 +221,36 @@ public final class Typesetter {
                     case RIGHT -> begin + room;
                 };
         for (ShapedLine.Piece piece : pieces) {
-            Segment segment = segment(paragraph.id(), piece, look, face, x, baseline, perSpace);
+            Segment segment = segment(paragraph.id(), piece, look, x, baseline, perSpace);
             segments.add(segment);
             x += segment.width();
         }
     }
 
-    private static Segment segment(
+    private Segment segment(
             UUID paragraph,
             ShapedLine.Piece piece,
             Look look,
-            Face face,
             double x,
             double baseline,
             double perSpace) {
-        double scale = look.size().points() / Face.UNITS;
         List<Segment.Glyph> placed = new ArrayList<>(piece.glyphs().size());
         double stretch = 0;
         for (Segment.Glyph glyph : piece.glyphs()) {
-            placed.add(
-                    new Segment.Glyph(
-                            glyph.id(),
-                            glyph.text(),
-                            glyph.x() * scale + stretch,
-                            glyph.y() * scale));
+            placed.add(new Segment.Glyph(glyph.id(), glyph.text(), glyph.x() + stretch, glyph.y()));
             stretch += glyph.isWordSpace() ? perSpace : 0;
         }
         return new Segment(
                 paragraph,
                 piece.run(),
                 look,
-                face,
+                piece.run().look().map(looks::characters),
+                piece.type(),
                 piece.begin(),
                 piece.text(),
-                look.size().points(),
                 x,
                 baseline,
-                piece.width() * scale + stretch,
+                piece.width() + stretch,
                 List.copyOf(placed));
     }
 }

@@ -68,7 +68,7 @@ class ColumnsTest {
                 StoryPlace.BEGINNING,
                 box,
                 setting,
-                look -> look.equals(HEADING.id()) ? heading : body);
+                Sample.looks(look -> look.equals(HEADING.id()) ? heading : body));
     }
 
     /** How many lines of each paragraph stand in each column. */
@@ -159,7 +159,7 @@ class ColumnsTest {
 
     private static double bottom(List<Paragraph> text) {
         Segment last = set(text, box(1, 6), columns(1, Vertical.TOP), BODY).segments().getLast();
-        return last.baseline() + last.face().descent() * last.size() / 1000;
+        return last.baseline() + last.type().descent();
     }
 
     @Test

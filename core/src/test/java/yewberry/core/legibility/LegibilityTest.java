@@ -35,6 +35,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
+import yewberry.core.text.Type;
 
 class LegibilityTest {
     private final PressCondition coated = PressCondition.coated();
@@ -143,7 +144,8 @@ class LegibilityTest {
     })
     void text_counts_as_large_by_size_and_weight_and_says_why(
             double size, int weight, boolean large) {
-        SizeClass found = SizeClass.of(Sample.look("L", weight, size, INK));
+        SizeClass found =
+                SizeClass.of(Type.of(Sample.look("L", weight, size, INK), Optional.empty()));
         assertThat(found.large()).isEqualTo(large);
         assertThat(found.reason())
                 .startsWith(large ? "large text" : "normal text")
@@ -165,7 +167,7 @@ class LegibilityTest {
                         BODY.alignment(),
                         BODY.color(),
                         BODY.overprint());
-        assertThat(SizeClass.of(look).large()).isTrue();
+        assertThat(SizeClass.of(Type.of(look, Optional.empty())).large()).isTrue();
     }
 
     @Test

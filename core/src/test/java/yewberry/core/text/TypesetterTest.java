@@ -56,7 +56,7 @@ class TypesetterTest {
                         StoryPlace.BEGINNING,
                         frame.box(),
                         frame.setting(),
-                        id -> id.equals(HEADING.id()) ? HEADING : look);
+                        Sample.looks(id -> id.equals(HEADING.id()) ? HEADING : look));
         String rest =
                 text.stream()
                         .skip(set.end().paragraph())
@@ -71,7 +71,7 @@ class TypesetterTest {
     }
 
     private static double width(String text) {
-        return FontLibrary.face("Source Serif 4", 400).shape(text).width();
+        return FontLibrary.face("Source Serif 4", 400, false).shape(text).width();
     }
 
     @Test
@@ -113,7 +113,7 @@ class TypesetterTest {
     @Test
     void baselines_lie_a_leading_apart_and_the_first_an_ascent_below_the_top() {
         List<Segment> lines = set(50, 200, WORDS).segments();
-        Face face = FontLibrary.face("Source Serif 4", 400);
+        Face face = FontLibrary.face("Source Serif 4", 400, false);
         assertThat(lines.getFirst().baseline())
                 .isCloseTo(face.ascent() * 10 / Face.UNITS, within(1e-6));
         for (int i = 1; i < lines.size(); i++) {
@@ -183,7 +183,7 @@ class TypesetterTest {
                         BODY.color(),
                         BODY.overprint());
         List<Segment> lines = set(frame("f", 0, 0, 80, 80, BODY, "a", "b"), spaced).segments();
-        double ascent = FontLibrary.face("Source Serif 4", 400).ascent() * 10 / Face.UNITS;
+        double ascent = FontLibrary.face("Source Serif 4", 400, false).ascent() * 10 / Face.UNITS;
         assertThat(lines.get(0).baseline()).isCloseTo(ascent, within(1e-6));
         assertThat(lines.get(1).baseline()).isCloseTo(ascent + 20, within(1e-6));
     }
@@ -192,7 +192,7 @@ class TypesetterTest {
     void every_shipped_face_can_be_set() {
         for (FontLibrary.Family family : FontLibrary.families()) {
             for (int weight : family.weights()) {
-                Face face = FontLibrary.face(family.name(), weight);
+                Face face = FontLibrary.face(family.name(), weight, false);
                 assertThat(face.shape("Saltmarsh").width()).isPositive();
                 assertThat(face.outline(face.shape("S").ids()[0]).ink().isEmpty()).isFalse();
             }
@@ -201,10 +201,10 @@ class TypesetterTest {
 
     @Test
     void an_unknown_font_or_weight_is_refused_with_those_there_are() {
-        assertThatThrownBy(() -> FontLibrary.face("Nosuch", 400))
+        assertThatThrownBy(() -> FontLibrary.face("Nosuch", 400, false))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("Source Serif 4, Source Sans 3, Fraunces");
-        assertThatThrownBy(() -> FontLibrary.face("Fraunces", 450))
+        assertThatThrownBy(() -> FontLibrary.face("Fraunces", 450, false))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("400, 600, 700");
     }
@@ -267,7 +267,7 @@ class TypesetterTest {
         List<Segment> broken = set(15, 50, "obser\u00advation").segments();
         assertThat(broken).extracting(Segment::text).containsExactly("obser\u00ad", "vation");
         Segment.Glyph hyphen = broken.getFirst().glyphs().getLast();
-        Face face = FontLibrary.face("Source Serif 4", 400);
+        Face face = FontLibrary.face("Source Serif 4", 400, false);
         assertThat(hyphen.text()).isEqualTo("\u00ad");
         assertThat(hyphen.id()).isIn(face.shape("-").ids()[0], face.shape("\u2010").ids()[0]);
         assertThat(broken.getFirst().width()).isLessThanOrEqualTo(15 * MM + 1e-6);

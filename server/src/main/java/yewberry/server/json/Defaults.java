@@ -39,6 +39,7 @@ final class Defaults {
                             "goesTo", goesTo(Background.GoesTo.BOTH)),
                     Look.class,
                     Map.of(
+                            "italic", JSON.booleanNode(false),
                             "overprint", JSON.stringNode(Look.Overprint.BLACK.name()),
                             "setting", setting(TextSetting.USUAL)),
                     TextSetting.class,

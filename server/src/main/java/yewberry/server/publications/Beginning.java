@@ -13,6 +13,7 @@ import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
@@ -50,17 +51,34 @@ public final class Beginning {
         Look heading =
                 look(ids.get(), "Heading", 700, 20, 24, black).withNext(Optional.of(body.id()));
         Parent parent = new Parent(ids.get(), "Plain", Layer.EMPTY);
-        return new Publication(
-                id,
-                name,
-                setup,
-                List.of(black, white, dusk, sand),
-                List.of(body, heading),
-                List.of(parent),
-                IntStream.range(0, pages)
-                        .mapToObj(i ->
-                                new Page(ids.get(), Optional.of(parent.id()), true, Layer.EMPTY))
-                        .toList());
+        Publication begun =
+                new Publication(
+                        id,
+                        name,
+                        setup,
+                        List.of(black, white, dusk, sand),
+                        List.of(body, heading),
+                        List.of(parent),
+                        IntStream.range(0, pages)
+                                .mapToObj(i ->
+                                        new Page(
+                                                ids.get(),
+                                                Optional.of(parent.id()),
+                                                true,
+                                                Layer.EMPTY))
+                                .toList());
+        return begun.withCharacterLooks(characterLooks(ids));
+    }
+
+    /** The two ways in which words stand out. */
+    public static List<CharacterLook> characterLooks(Supplier<UUID> ids) {
+        return List.of(
+                new CharacterLook(ids.get(), "Emphasis")
+                        .withItalic(Optional.of(true))
+                        .withEmphasis(Optional.of(CharacterLook.Emphasis.EMPHASIS)),
+                new CharacterLook(ids.get(), "Strong")
+                        .withWeight(Optional.of(700))
+                        .withEmphasis(Optional.of(CharacterLook.Emphasis.STRONG)));
     }
 
     /**

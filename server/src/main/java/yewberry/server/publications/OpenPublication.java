@@ -24,6 +24,7 @@ import yewberry.core.findings.Findings;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Heading;
@@ -329,6 +330,7 @@ public final class OpenPublication {
             case Heading heading -> "the name or setup";
             case Swatch swatch -> "swatch “%s”".formatted(swatch.name());
             case Look look -> "look “%s”".formatted(look.name());
+            case CharacterLook look -> "character look “%s”".formatted(look.name());
             case Asset asset -> "picture “%s”".formatted(asset.name());
             case Recipe recipe -> "recipe “%s”".formatted(recipe.name());
             case Parent parent -> "parent “%s”".formatted(parent.name());

@@ -22,6 +22,7 @@ class AllRows {
     private final Columns columns;
     private final SwatchRows swatches;
     private final LookRows looks;
+    private final CharacterLookRows characterLooks;
     private final AssetRows assets;
     private final RecipeRows recipes;
     private final ParentRows parents = new ParentRows();
@@ -35,6 +36,7 @@ class AllRows {
         this.columns = columns;
         this.swatches = new SwatchRows(columns);
         this.looks = new LookRows(columns);
+        this.characterLooks = new CharacterLookRows(columns);
         this.assets = new AssetRows(columns);
         this.recipes = new RecipeRows(columns);
         this.pages = new PageRows(columns);
@@ -50,6 +52,7 @@ class AllRows {
         return List.of(
                 swatches,
                 looks,
+                characterLooks,
                 assets,
                 recipes,
                 parents,
@@ -71,17 +74,19 @@ class AllRows {
                         new Layer(
                                 areas.getOrDefault(owner, List.of()),
                                 text.getOrDefault(owner, List.of()));
-        return new Publication(
-                id,
-                row.getName(),
-                columns.read(row.getSetup(), Setup.class),
-                swatches.read(db, id),
-                looks.read(db, id),
-                assets.read(db, id),
-                recipes.read(db, id, layers),
-                parents.read(db, id, layers),
-                pages.read(db, id, layers),
-                stories.read(db, id, chains, paragraphs.read(db, id)));
+        Publication read =
+                new Publication(
+                        id,
+                        row.getName(),
+                        columns.read(row.getSetup(), Setup.class),
+                        swatches.read(db, id),
+                        looks.read(db, id),
+                        assets.read(db, id),
+                        recipes.read(db, id, layers),
+                        parents.read(db, id, layers),
+                        pages.read(db, id, layers),
+                        stories.read(db, id, chains, paragraphs.read(db, id)));
+        return read.withCharacterLooks(characterLooks.read(db, id));
     }
 
     private static Map<UUID, UUID> storyOfFrames(Map<UUID, List<Story.Link>> chains) {

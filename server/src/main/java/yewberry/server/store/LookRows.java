@@ -35,6 +35,7 @@ final class LookRows extends Rows<Look, LookRecord> {
         row.setName(look.name());
         row.setFamily(look.family());
         row.setWeight(look.weight());
+        row.setItalic(look.italic());
         row.setSize(look.size().toString());
         row.setLeading(look.leading().toString());
         row.setSpaceBefore(look.before().toString());
@@ -56,6 +57,7 @@ final class LookRows extends Rows<Look, LookRecord> {
                                 row.getName(),
                                 row.getFamily(),
                                 row.getWeight(),
+                                row.getItalic(),
                                 Length.parse(row.getSize()),
                                 Length.parse(row.getLeading()),
                                 Length.parse(row.getSpaceBefore()),

@@ -55,6 +55,7 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
         row.setParagraph(paragraph);
         row.setText(run.text());
         row.setSwatch(run.color().map(Tinted::swatch).orElse(null));
+        row.setLook(run.look().orElse(null));
         row.setTint(run.color().map(Tinted::tint).orElse(null));
         return row;
     }
@@ -88,6 +89,7 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
                 row.getId(),
                 row.getText(),
                 Optional.ofNullable(row.getSwatch())
-                        .map(swatch -> new Tinted(swatch, row.getTint())));
+                        .map(swatch -> new Tinted(swatch, row.getTint())),
+                Optional.ofNullable(row.getLook()));
     }
 }

@@ -16,6 +16,7 @@ import yewberry.core.color.Printable;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
@@ -38,6 +39,7 @@ public record PublicationView(
         double inkLimit,
         List<SwatchView> swatches,
         List<LookView> looks,
+        List<CharacterLookView> characterLooks,
         List<AssetView> assets,
         List<RecipeView> recipes,
         List<ParentView> parents,
@@ -117,6 +119,8 @@ public record PublicationView(
 
     public record LookView(Look look, int uses) {}
 
+    public record CharacterLookView(CharacterLook look, int uses) {}
+
     /**
      * @param on what it was put on
      */
@@ -162,6 +166,9 @@ public record PublicationView(
                         .toList(),
                 publication.looks().stream()
                         .map(look -> new LookView(look, uses.of(look.id())))
+                        .toList(),
+                publication.characterLooks().stream()
+                        .map(look -> new CharacterLookView(look, uses.of(look.id())))
                         .toList(),
                 publication.assets().stream()
                         .map(asset -> new AssetView(asset, uses.of(asset.id())))

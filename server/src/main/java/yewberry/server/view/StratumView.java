@@ -185,7 +185,7 @@ public sealed interface StratumView {
     private static StratumView text(Stratum.Text text, Publication publication) {
         Item.GlyphRun run = text.run();
         Level level = publication.setup().level();
-        SizeClass sizeClass = SizeClass.of(run.look());
+        SizeClass sizeClass = SizeClass.of(run.type());
         double required = level.required(sizeClass.large());
         return new TextStratum(
                 run.text(),
@@ -201,7 +201,9 @@ public sealed interface StratumView {
                 run.paragraph(),
                 run.run(),
                 run.look().id(),
-                run.look().name(),
+                run.characters()
+                        .map(each -> "%s, %s".formatted(run.look().name(), each.name()))
+                        .orElse(run.look().name()),
                 Contrast.cut(text.ratio()),
                 required,
                 text.ratio() >= required,

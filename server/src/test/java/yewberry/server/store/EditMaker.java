@@ -14,6 +14,7 @@ import yewberry.core.color.Lab;
 import yewberry.core.color.Rgb;
 import yewberry.core.edit.AssetEdit;
 import yewberry.core.edit.BackgroundEdit;
+import yewberry.core.edit.CharacterLookEdit;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.FrameEdit;
 import yewberry.core.edit.LookEdit;
@@ -23,6 +24,7 @@ import yewberry.core.edit.PublicationEdit;
 import yewberry.core.edit.RecipeEdit;
 import yewberry.core.edit.StoryEdit;
 import yewberry.core.edit.StoryEdit.WrittenParagraph;
+import yewberry.core.edit.StoryEdit.WrittenRun;
 import yewberry.core.edit.SwatchEdit;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
@@ -30,6 +32,7 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Carrier;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Fill;
@@ -97,6 +100,15 @@ final class EditMaker {
                     maker ->
                             new SwatchEdit.RemoveSwatch(
                                     maker.swatch(), maker.maybe(maker.swatch())),
+                    maker ->
+                            new CharacterLookEdit.AddCharacterLook(
+                                    maker.characterLook(maker.fresh())),
+                    maker ->
+                            new CharacterLookEdit.ChangeCharacterLook(
+                                    maker.characterLook(maker.characterLook()), Optional.empty()),
+                    maker ->
+                            new CharacterLookEdit.RemoveCharacterLook(
+                                    maker.characterLook(), maker.maybe(maker.characterLook())),
                     maker -> new LookEdit.AddLook(maker.look(maker.fresh())),
                     maker -> new LookEdit.ChangeLook(maker.look(maker.look())),
                     maker -> new LookEdit.RemoveLook(maker.look(), maker.maybe(maker.look())),
@@ -305,12 +317,43 @@ final class EditMaker {
         };
     }
 
+    /** One or two, of which the first may have a look of its own. */
+    private List<WrittenRun> runs(String text) {
+        int first = upTo(text.length() + 1);
+        return List.of(
+                new WrittenRun(
+                        text.substring(0, first),
+                        maybe(tinted()),
+                        on.characterLooks().isEmpty() ? Optional.empty() : maybe(characterLook())),
+                new WrittenRun(text.substring(first), Optional.empty()));
+    }
+
+    private CharacterLook characterLook(UUID id) {
+        return new CharacterLook(
+                id,
+                name(),
+                maybe("Fraunces"),
+                maybe(700),
+                maybe(coin()),
+                maybe(50.0 + upTo(100)),
+                maybe((double) upTo(50)),
+                maybe(tinted()),
+                maybe(new Outline(tinted(), Length.pt(1), Outline.Join.ROUND, coin())),
+                maybe(any(List.of(CharacterLook.Emphasis.values()))));
+    }
+
+    /** One that is there, or nearly always is. */
+    private UUID characterLook() {
+        return on.characterLooks().isEmpty() ? fresh() : any(on.characterLooks()).id();
+    }
+
     private Look look(UUID id) {
         return new Look(
                 id,
                 name(),
                 "Source Serif 4",
                 coin() ? 400 : 700,
+                coin(),
                 Length.pt(8 + upTo(20)),
                 Length.pt(12 + upTo(20)),
                 Length.mm(upTo(4)),
@@ -434,7 +477,7 @@ final class EditMaker {
                                 new WrittenParagraph(
                                         each.id(),
                                         coin() ? each.look() : look(),
-                                        coin() ? each.text() : "Words " + upTo(100)));
+                                        runs(coin() ? each.text() : "Words " + upTo(100))));
         Stream<WrittenParagraph> more =
                 Stream.of(new WrittenParagraph(fresh(), look(), "More " + upTo(100)));
         return new StoryEdit.WriteText(

@@ -1,0 +1,60 @@
+package yewberry.core.edit;
+
+import java.util.UUID;
+import yewberry.core.publication.CharacterLook;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
+
+/** Applies edits of looks of characters. */
+final class CharacterLookEdits {
+    private CharacterLookEdits() {}
+
+    static Publication apply(Publication on, CharacterLookEdit edit) {
+        return switch (edit) {
+            case CharacterLookEdit.AddCharacterLook(var look) ->
+                    on.withCharacterLooks(on.characterLooks().plus(look));
+            case CharacterLookEdit.ChangeCharacterLook(var look, var was) ->
+                    on.withCharacterLooks(
+                            on.characterLooks()
+                                    .changed(
+                                            on.characterLook(look.id()).id(),
+                                            each -> Merging.onto(each, look, was)));
+            case CharacterLookEdit.RemoveCharacterLook remove -> remove(on, remove);
+        };
+    }
+
+    private static Publication remove(
+            Publication on, CharacterLookEdit.RemoveCharacterLook remove) {
+        CharacterLook gone = on.characterLook(remove.look());
+        Lists.refuseSame(gone.id(), remove.replacement());
+        Publication without = on.withCharacterLooks(on.characterLooks().without(gone.id()));
+        return remove.replacement()
+                .map(other -> without.withReference(gone.id(), without.characterLook(other).id()))
+                .orElseGet(() -> takenOff(without, gone.id()));
+    }
+
+    private static Publication takenOff(Publication on, UUID look) {
+        return on.withStories(
+                on.stories()
+                        .mapped(story -> {
+                            var paragraphs =
+                                    story.paragraphs().mapped(each -> takenOff(each, look));
+                            return paragraphs == story.paragraphs()
+                                    ? story
+                                    : story.withParagraphs(paragraphs);
+                        }));
+    }
+
+    private static Paragraph takenOff(Paragraph paragraph, UUID look) {
+        return paragraph.runs().stream()
+                        .anyMatch(run -> run.look().filter(look::equals).isPresent())
+                ? paragraph.withRuns(
+                        paragraph.runs().stream().map(run -> takenOff(run, look)).toList())
+                : paragraph;
+    }
+
+    private static Run takenOff(Run run, UUID look) {
+        return run.withLook(run.look().filter(each -> !each.equals(look)));
+    }
+}

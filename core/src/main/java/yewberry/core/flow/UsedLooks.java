@@ -1,0 +1,53 @@
+package yewberry.core.flow;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import yewberry.core.publication.CharacterLook;
+import yewberry.core.publication.Element;
+import yewberry.core.publication.Elements;
+import yewberry.core.publication.Look;
+import yewberry.core.text.Looks;
+
+/** The looks that some text was set in, so that it can be set again without the rest. */
+final class UsedLooks implements Looks {
+    private final Map<UUID, Look> paragraphs = new HashMap<>();
+    private final Map<UUID, CharacterLook> characters = new HashMap<>();
+
+    /** Nothing when all are known. */
+    private AllLooks source;
+
+    UsedLooks(AllLooks source) {
+        this.source = source;
+    }
+
+    @Override
+    public Look paragraphs(UUID look) {
+        return known(paragraphs, look, id -> source.paragraphs().find(id).orElseThrow());
+    }
+
+    @Override
+    public CharacterLook characters(UUID look) {
+        return known(characters, look, id -> source.characters().find(id).orElseThrow());
+    }
+
+    private static <T> T known(Map<UUID, T> known, UUID look, Function<UUID, T> find) {
+        return known.computeIfAbsent(look, find);
+    }
+
+    /** Lets go of those that are not used. */
+    UsedLooks sealed() {
+        source = null;
+        return this;
+    }
+
+    boolean unchangedIn(AllLooks now) {
+        return unchanged(paragraphs, now.paragraphs()) && unchanged(characters, now.characters());
+    }
+
+    private static <T extends Element> boolean unchanged(Map<UUID, T> used, Elements<T> now) {
+        return used.entrySet().stream()
+                .allMatch(each -> now.find(each.getKey()).orElse(null) == each.getValue());
+    }
+}

@@ -1,0 +1,121 @@
+package yewberry.core.publication;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.Names;
+import yewberry.core.Refused;
+import yewberry.core.color.Numbers;
+
+/**
+ * A look of some characters: what of it is set takes the place of what their paragraph's look says,
+ * the rest stays as that has it.
+ *
+ * @param family name of a shipped font family
+ * @param weight on the scale of OpenType's usWeightClass, 100 to 900
+ * @param size in percent of the paragraph's
+ * @param tracking between characters, in thousandths of the type size
+ * @param emphasis what its characters are to whoever reads; nothing means no more than the rest
+ * @throws Refused if the size is not within 10 to 400 %, the tracking not within -200 to 1000, or
+ *     the weight not within 100 to 900
+ */
+public record CharacterLook(
+        UUID id,
+        String name,
+        Optional<String> family,
+        Optional<Integer> weight,
+        Optional<Boolean> italic,
+        Optional<Double> size,
+        Optional<Double> tracking,
+        Optional<Tinted> color,
+        Optional<Outline> outline,
+        Optional<Emphasis> emphasis)
+        implements Element {
+    /** What characters are to whoever reads, as in HTML. */
+    public enum Emphasis {
+        EMPHASIS,
+        STRONG
+    }
+
+    public CharacterLook {
+        name = Names.checked("look", name);
+        if (size.filter(each -> !(each >= 10 && each <= 400)).isPresent()) {
+            throw new Refused(
+                    "Characters of %s %% of their paragraph's size are not possible; choose from 10 to 400."
+                            .formatted(Numbers.plain(size.get())));
+        }
+        if (weight.filter(each -> each < 100 || each > 900).isPresent()) {
+            throw new Refused(
+                    "A weight of %d is not possible; choose from 100 to 900."
+                            .formatted(weight.get()));
+        }
+        if (tracking.filter(each -> !(each >= -200 && each <= 1000)).isPresent()) {
+            throw new Refused(
+                    "Tracking of %s is not possible; choose from -200 to 1000 thousandths of the type size."
+                            .formatted(Numbers.plain(tracking.get())));
+        }
+    }
+
+    /** One in which nothing is set. */
+    public CharacterLook(UUID id, String name) {
+        this(
+                id,
+                name,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    public CharacterLook withWeight(Optional<Integer> changed) {
+        return new CharacterLook(
+                id, name, family, changed, italic, size, tracking, color, outline, emphasis);
+    }
+
+    public CharacterLook withItalic(Optional<Boolean> changed) {
+        return new CharacterLook(
+                id, name, family, weight, changed, size, tracking, color, outline, emphasis);
+    }
+
+    public CharacterLook withSize(Optional<Double> changed) {
+        return new CharacterLook(
+                id, name, family, weight, italic, changed, tracking, color, outline, emphasis);
+    }
+
+    public CharacterLook withColor(Optional<Tinted> changed) {
+        return new CharacterLook(
+                id, name, family, weight, italic, size, tracking, changed, outline, emphasis);
+    }
+
+    public CharacterLook withOutline(Optional<Outline> changed) {
+        return new CharacterLook(
+                id, name, family, weight, italic, size, tracking, color, changed, emphasis);
+    }
+
+    public CharacterLook withEmphasis(Optional<Emphasis> changed) {
+        return new CharacterLook(
+                id, name, family, weight, italic, size, tracking, color, outline, changed);
+    }
+
+    @Override
+    public List<Reference> references() {
+        List<Reference> references = new ArrayList<>();
+        color.ifPresent(each -> references.add(Reference.swatch(each.swatch())));
+        outline.ifPresent(line -> references.add(Reference.swatch(line.color().swatch())));
+        return references;
+    }
+
+    @Override
+    public CharacterLook withReference(UUID old, UUID replacement) {
+        if (references().stream().noneMatch(each -> each.id().equals(old))) {
+            return this;
+        }
+        return withColor(color.map(each -> each.withReference(old, replacement)))
+                .withOutline(outline.map(line -> line.withReference(old, replacement)));
+    }
+}

@@ -1,0 +1,53 @@
+package yewberry.core.text;
+
+import java.util.Optional;
+import yewberry.core.publication.CharacterLook;
+import yewberry.core.publication.Look;
+
+/**
+ * What characters are set in.
+ *
+ * @param size in points
+ * @param tracking between characters, in thousandths of the size
+ */
+public record Type(Face face, double size, double tracking) {
+    /** That of a paragraph's look, with what a look of characters sets. */
+    public static Type of(Look look, Optional<CharacterLook> characters) {
+        String family = characters.flatMap(CharacterLook::family).orElse(look.family());
+        int weight = characters.flatMap(CharacterLook::weight).orElse(look.weight());
+        boolean italic = characters.flatMap(CharacterLook::italic).orElse(look.italic());
+        double size = characters.flatMap(CharacterLook::size).orElse(100.0) / 100;
+        Face face =
+                characters.isPresent()
+                        ? FontLibrary.nearest(family, weight, italic)
+                        : FontLibrary.face(family, weight, italic);
+        return new Type(
+                face,
+                look.size().points() * size,
+                characters.flatMap(CharacterLook::tracking).orElse(look.setting().tracking()));
+    }
+
+    /** Thousandths of the size to points. */
+    public double scale() {
+        return size / Face.UNITS;
+    }
+
+    /** From the baseline up to the top of the face, in points. */
+    public double ascent() {
+        return face.ascent() * scale();
+    }
+
+    /** From the baseline down to the bottom of the face, in points. */
+    public double descent() {
+        return face.descent() * scale();
+    }
+
+    /** How wide a space is with what follows it, in points. */
+    public double space() {
+        return Math.max(1, face.space() + tracking) * scale();
+    }
+
+    Glyphs shape(String text) {
+        return face.shape(text, tracking);
+    }
+}
