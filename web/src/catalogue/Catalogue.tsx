@@ -7,10 +7,11 @@ import { theme } from "../theme";
 import { QuietButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { useCommands } from "../ui/commands";
-import { Fold, Name, Quiet } from "../ui/Fold";
+import { Fold, Name, Quiet, Values } from "../ui/Fold";
 import { Section } from "../ui/Section";
 import { dropping, useFileDrop } from "../ui/useFileDrop";
 import { counted, freeName } from "../ui/words";
+import { CharacterLooks } from "./CharacterLooks";
 import { LookEditor } from "./LookEditor";
 import { ParentEditor } from "./ParentEditor";
 import { newSwatch } from "./newSwatch";
@@ -70,15 +71,6 @@ const Movable = styled.div`
   &[data-drop="after"] {
     border-bottom-color: ${theme.color.active};
   }
-`;
-
-const Values = styled.span`
-  display: block;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  font-size: 12px;
-  font-weight: 400;
-  color: ${theme.color.quiet};
 `;
 
 /** Everything with a name in one place, each with how often it is used. */
@@ -149,7 +141,7 @@ function Entries({
     (swatch, after) => steps.make({ type: "moveSwatch", swatch, ...(after ? { after } : {}) }),
   );
   const wanted = search.trim();
-  const { swatches, parents, looks, pictures, recipes, because } = useMemo(
+  const { swatches, parents, looks, characterLooks, pictures, recipes, because } = useMemo(
     () => searched(publication, search),
     [publication, search],
   );
@@ -172,7 +164,13 @@ function Entries({
     publication.swatches.find((each) => each.id === id)?.name ??
     publication.assets.find(({ asset }) => asset.id === id)?.asset.name ??
     publication.looks.find(({ look }) => look.id === id)?.look.name;
-  const found = swatches.length + parents.length + looks.length + pictures.length + recipes.length;
+  const found =
+    swatches.length +
+    parents.length +
+    looks.length +
+    characterLooks.length +
+    pictures.length +
+    recipes.length;
 
   return (
     <Column
@@ -339,6 +337,12 @@ function Entries({
           ))}
         </Section>
       )}
+      <CharacterLooks
+        publication={publication}
+        looks={characterLooks}
+        searching={wanted !== ""}
+        because={because}
+      />
       {onPages.length > 0 && (
         <Section title="Pages">
           <ul>

@@ -104,6 +104,15 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
             options={weights.map((weight) => ({ id: String(weight), label: String(weight) }))}
             onChange={(weight) => change({ weight: Number(weight) })}
           />
+          <Choice
+            label="Slope"
+            value={look.italic ? "ITALIC" : "UPRIGHT"}
+            options={[
+              { id: "UPRIGHT", label: "Upright" },
+              { id: "ITALIC", label: "Italic" },
+            ]}
+            onChange={(id) => change({ italic: id === "ITALIC" })}
+          />
           <LengthField
             label="Size"
             unit="PT"

@@ -16,6 +16,7 @@ const publication = {
     { id: "night", name: "Night", layer: layer("dusk"), looks: ["body"] },
     { id: "plain", name: "Plain", layer: { backgrounds: [], frames: [] }, looks: [] },
   ],
+  characterLooks: [],
   looks: [
     { look: { id: "body", name: "Body", family: "Source Serif 4", color: { swatch: "sea" } } },
   ],

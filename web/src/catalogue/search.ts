@@ -1,10 +1,19 @@
-import type { AssetEntry, Fill, Layer, LookEntry, Publication, SwatchEntry } from "../api/types";
+import type {
+  AssetEntry,
+  CharacterLookEntry,
+  Fill,
+  Layer,
+  LookEntry,
+  Publication,
+  SwatchEntry,
+} from "../api/types";
 
 /** What of the catalogue fits what is searched for. */
 export interface Found {
   swatches: SwatchEntry[];
   parents: Publication["parents"];
   looks: LookEntry[];
+  characterLooks: CharacterLookEntry[];
   pictures: AssetEntry[];
   recipes: Publication["recipes"];
   /** Of what uses something that fits: what that is, by the id of what uses it. */
@@ -67,6 +76,14 @@ export function searched(publication: Publication, typed: string): Found {
     pictures,
     looks: publication.looks.filter(
       (entry) => named.includes(entry) || uses(entry.look.id, [entry.look.color.swatch]),
+    ),
+    characterLooks: publication.characterLooks.filter(
+      ({ look: { id, name, color, outline } }) =>
+        fits(name) ||
+        uses(
+          id,
+          [color?.swatch, outline?.color.swatch].flatMap((swatch) => swatch ?? []),
+        ),
     ),
     parents: publication.parents.filter(
       ({ id, name, layer, looks }) => fits(name) || uses(id, [...madeOf(layer), ...looks]),

@@ -20,7 +20,9 @@ import { MakeRoom } from "./MakeRoom";
 import { nextLook } from "./nextLook";
 import { cleaned, pasteParser, pasteReport } from "./paste";
 import {
+  characterStyles,
   colors,
+  dress,
   endIn,
   endOfRoom,
   keys,
@@ -33,7 +35,7 @@ import {
   type TextPlace,
 } from "./plugins";
 import { StorySync } from "./StorySync";
-import { asWritten, colorType, docOf, lookOf, schema } from "./text";
+import { asWritten, charactersOf, colorType, docOf, lookOf, schema } from "./text";
 
 const Panel = styled.section`
   flex: 1 1 0;
@@ -182,7 +184,12 @@ function Writing({
   const flow = useFlow(publication, story.id);
   const place = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView>(null);
-  const [chosen, setChosen] = useState({ look: "", swatch: ofLook, empty: true });
+  const [chosen, setChosen] = useState({
+    look: "",
+    characters: ofLook,
+    swatch: ofLook,
+    empty: true,
+  });
   const [busy, setBusy] = useState(false);
   const latest = useRef({ publication, steps, tryOut, settle, write, status, rest: 0 });
   const rest = flow.data?.rest;
@@ -200,6 +207,7 @@ function Writing({
       return;
     }
     const looks = () => latest.current.publication.looks.map((each) => each.look);
+    const characters = () => latest.current.publication.characterLooks.map(({ look }) => look);
     const first = begin.current.paragraphs.map(asWritten);
     const same = new StorySync({
       story: begin.current.id,
@@ -222,6 +230,7 @@ function Writing({
         plugins: [
           ...keys(
             () => looks().map(({ id }) => id),
+            (emphasis) => characters().find((each) => each.emphasis === emphasis)?.id,
             (look) => nextLook(latest.current.publication, look),
             step(() => latest.current.steps.undo()),
             step(() => latest.current.steps.redo()),
@@ -234,12 +243,13 @@ function Writing({
           lookNames(
             () =>
               new Map(
-                looks().map(({ id, name, size, weight }) => [
+                looks().map(({ id, name, size, weight, italic }) => [
                   id,
-                  { name, size: Number.parseFloat(size), weight },
+                  { name, size: Number.parseFloat(size), weight, italic },
                 ]),
               ),
           ),
+          characterStyles(characters),
           colors(
             (swatch) => latest.current.publication.swatches.find(({ id }) => id === swatch)?.screen,
           ),
@@ -252,18 +262,19 @@ function Writing({
         if (change.docChanged && !change.getMeta("server")) {
           same.typed();
         }
-        if (change.docChanged || change.selectionSet) {
+        if (change.docChanged || change.selectionSet || change.storedMarksSet) {
           setChosen(chosenIn(made.state));
           setAt(placeAt(made.state));
         }
       },
-      clipboardParser: pasteParser(looks),
+      clipboardParser: pasteParser(looks, characters),
       transformPastedText: cleaned,
       transformPastedHTML: cleaned,
       handlePaste: (_, event) => {
         const held = event.clipboardData;
         const told =
-          held && pasteReport(held.getData("text/html"), held.getData("text/plain"), looks());
+          held &&
+          pasteReport(held.getData("text/html"), held.getData("text/plain"), looks(), characters());
         if (told) {
           latest.current.status.say(told);
         }
@@ -337,7 +348,18 @@ function Writing({
     }
   }, []);
   const looks = publication.looks.map(({ look }) => ({ id: look.id, label: look.name }));
+  const characterLooks = publication.characterLooks.map(({ look }) => ({
+    id: look.id,
+    label: look.name,
+    keys: look.emphasis && { STRONG: "Ctrl + B", EMPHASIS: "Ctrl + I" }[look.emphasis],
+  }));
   useCommands([
+    ...characterLooks.map(({ id, label, keys }) => ({
+      label: `Look of the chosen words: ${label}`,
+      ...(keys ? { keys } : {}),
+      run: () => act(dress(id)),
+    })),
+    { label: "Look of the chosen words: as the paragraph", run: () => act(dress(undefined)) },
     ...looks.map(({ id, label }, i) => ({
       label: `Look of the chosen text: ${label}`,
       ...(i < 9 ? { keys: `Shift + Alt + ${i + 1}` } : {}),
@@ -367,8 +389,17 @@ function Writing({
         </div>
         <div className="choice">
           <Choice
-            label="Colour of the chosen words"
-            options={[{ id: ofLook, label: "That of the look" }, ...swatchOptions(publication)]}
+            label="Look of the words"
+            options={[{ id: ofLook, label: "As the look" }, ...characterLooks]}
+            value={chosen.characters || undefined}
+            placeholder="differs"
+            onChange={(look) => act(dress(look === ofLook ? undefined : look))}
+          />
+        </div>
+        <div className="choice">
+          <Choice
+            label="Colour of the words"
+            options={[{ id: ofLook, label: "As the look" }, ...swatchOptions(publication)]}
             value={chosen.swatch || undefined}
             placeholder="differs"
             isDisabled={chosen.empty}
@@ -445,20 +476,24 @@ function chosenIn(state: EditorState) {
   const { from, to, empty, $head } = state.selection;
   const looks = new Set<string>();
   const swatches = new Set<string>();
+  const characters = new Set<string>();
   state.doc.nodesBetween(from, to, (node) => {
     if (node.isTextblock) {
       looks.add(lookOf(node));
     }
     if (node.isInline) {
+      characters.add(charactersOf(node.marks) ?? ofLook);
       const mark = node.marks.find((each) => each.type === colorType);
       swatches.add(mark ? (mark.attrs["swatch"] as string) : ofLook);
     }
   });
   if (empty) {
     const mark = $head.marks().find((each) => each.type === colorType);
+    characters.clear();
+    characters.add(charactersOf(state.storedMarks ?? $head.marks()) ?? ofLook);
     swatches.clear();
     swatches.add(mark ? (mark.attrs["swatch"] as string) : ofLook);
   }
   const one = (set: Set<string>) => (set.size === 1 ? ([...set][0] ?? "") : "");
-  return { look: one(looks), swatch: one(swatches), empty };
+  return { look: one(looks), characters: one(characters), swatch: one(swatches), empty };
 }

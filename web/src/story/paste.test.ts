@@ -1,17 +1,24 @@
 import { describe, expect, it } from "vitest";
-import type { Look } from "../api/types";
+import type { CharacterLook, Look } from "../api/types";
 import { cleaned, pasteParser, pasteReport } from "./paste";
 import { allWritten, textOfWritten } from "./text";
 
 const look = (id: string, name: string, role?: Look["role"]) => ({ id, name, role }) as Look;
 const looks = [look("h", "Heading", "HEADING_1"), look("b", "Body"), look("q", "Quote", "QUOTE")];
 
+const characters = [
+  { id: "s", name: "Strong", emphasis: "STRONG" },
+  { id: "plain", name: "Plain" },
+] as CharacterLook[];
+
 function pasted(html: string) {
   const page = new window.DOMParser().parseFromString(html, "text/html");
-  return allWritten(pasteParser(() => looks).parse(page.body)).map((each) => [
-    each.look,
-    textOfWritten(each),
-  ]);
+  return allWritten(
+    pasteParser(
+      () => looks,
+      () => characters,
+    ).parse(page.body),
+  ).map((each) => [each.look, textOfWritten(each)]);
 }
 
 describe("what is pasted from elsewhere", () => {
@@ -32,15 +39,32 @@ describe("what is pasted from elsewhere", () => {
 
   it("is told what became of it", () => {
     expect(
-      pasteReport("<h1>Night</h1><p>One <b>bold</b> <a href='#'>link</a></p>", "", looks),
+      pasteReport("<h1>Night</h1><p>One <b>bold</b> <a href='#'>link</a></p>", "", looks, []),
     ).toBe("Pasted. Headings got the look “Heading”. Left out: bold, 1 link.");
-    expect(pasteReport("<h2>Night</h2>", "", [look("b", "Body")])).toContain(
+    expect(pasteReport("<h2>Night</h2>", "", [look("b", "Body")], [])).toContain(
       "no look has the role",
     );
-    expect(pasteReport("<p>Plain</p>", "Plain", looks)).toBeUndefined();
-    expect(pasteReport("", "Bell\u0007, half \ud83c", looks)).toBe(
+    expect(pasteReport("<p>Plain</p>", "Plain", looks, [])).toBeUndefined();
+    expect(pasteReport("", "Bell\u0007, half \ud83c", looks, [])).toBe(
       "Pasted. Left out: 2 characters that cannot be set.",
     );
+  });
+
+  it("gives bold and slanted words the looks that stand for them, as far as there are some", () => {
+    const html = "<p>One <b>bold</b>, one <em>slanted</em> and one <strong>strong</strong>.</p>";
+    const page = new window.DOMParser().parseFromString(html, "text/html");
+    const parser = pasteParser(
+      () => looks,
+      () => characters,
+    );
+    expect(allWritten(parser.parse(page.body))[0]?.runs).toEqual([
+      { text: "One " },
+      { text: "bold", look: "s" },
+      { text: ", one slanted and one " },
+      { text: "strong", look: "s" },
+      { text: "." },
+    ]);
+    expect(pasteReport(html, "", looks, characters)).toBe("Pasted. Left out: italics.");
   });
 
   it("holds nothing that no text holds", () => {

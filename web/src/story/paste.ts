@@ -1,7 +1,7 @@
 import { DOMParser } from "prosemirror-model";
-import type { Look } from "../api/types";
+import type { CharacterLook, Look } from "../api/types";
 import { counted } from "../ui/words";
-import { paragraphType, schema } from "./text";
+import { charactersType, paragraphType, schema } from "./text";
 
 /** What no text holds: control characters, and halves of characters. */
 const unfit =
@@ -27,14 +27,25 @@ function headingLook(looks: Look[], level: number): Look | undefined {
 }
 
 /** Reads what is pasted from elsewhere: headings, quotes and captions get the looks of that role. */
-export function pasteParser(looks: () => Look[]): DOMParser {
+export function pasteParser(looks: () => Look[], characters: () => CharacterLook[]): DOMParser {
   const wearing = (tag: string, look: () => Look | undefined) => ({
     tag,
     node: paragraphType.name,
     getAttrs: () => ({ id: "", look: look()?.id ?? "" }),
   });
   const role = (wanted: Look["role"]) => () => looks().find((each) => each.role === wanted);
+  const standing = (tags: string[], emphasis: CharacterLook["emphasis"]) =>
+    tags.map((tag) => ({
+      tag,
+      mark: charactersType.name,
+      getAttrs: () => {
+        const look = characters().find((each) => each.emphasis === emphasis);
+        return look ? { look: look.id } : (false as const);
+      },
+    }));
   return new DOMParser(schema, [
+    ...standing(["strong", "b"], "STRONG"),
+    ...standing(["em", "i"], "EMPHASIS"),
     ...[1, 2, 3, 4, 5, 6].map((level) => wearing(`h${level}`, () => headingLook(looks(), level))),
     wearing("blockquote", role("QUOTE")),
     wearing("figcaption", role("CAPTION")),
@@ -44,8 +55,6 @@ export function pasteParser(looks: () => Look[]): DOMParser {
 }
 
 const dropped: [string, string, string][] = [
-  ["b, strong", "bold", "bold"],
-  ["i, em", "italics", "italics"],
   ["u", "underlining", "underlining"],
   ["a[href]", "link", "links"],
   ["img, svg, picture, video", "picture", "pictures"],
@@ -53,12 +62,22 @@ const dropped: [string, string, string][] = [
   ["li", "list marker", "list markers"],
 ];
 
+const emphases = [
+  ["b, strong", "STRONG", "bold"],
+  ["i, em", "EMPHASIS", "italics"],
+] as const;
+
 /**
  * What became of something pasted, in words; nothing where all of it came through.
  *
  * @param html as it was on the clipboard; nothing where it was plain text
  */
-export function pasteReport(html: string, text: string, looks: Look[]): string | undefined {
+export function pasteReport(
+  html: string,
+  text: string,
+  looks: Look[],
+  characters: CharacterLook[],
+): string | undefined {
   if (html.includes("data-pm-slice")) {
     return undefined;
   }
@@ -67,10 +86,18 @@ export function pasteReport(html: string, text: string, looks: Look[]): string |
   const names = new Set(
     headings.map((each) => headingLook(looks, Number(each.tagName[1]))?.name ?? ""),
   );
+  const plain = emphases
+    .filter(
+      ([selector, emphasis]) =>
+        page.querySelector(selector) !== null &&
+        !characters.some((each) => each.emphasis === emphasis),
+    )
+    .map(([, , name]) => name);
   const left = dropped.flatMap(([selector, one, many]) => {
     const count = page.querySelectorAll(selector).length;
     return count === 0 ? [] : one === many ? [one] : [counted(count, one, many)];
   });
+  left.unshift(...plain);
   const unreadable = unfitIn(text);
   if (unreadable > 0) {
     left.push(counted(unreadable, "character that cannot be set", "characters that cannot be set"));

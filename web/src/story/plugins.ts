@@ -3,7 +3,16 @@ import { keymap } from "prosemirror-keymap";
 import type { Node } from "prosemirror-model";
 import { Plugin, PluginKey, type Command, type EditorState } from "prosemirror-state";
 import { Decoration, DecorationSet } from "prosemirror-view";
-import { colorType, idOf, lineEndType, lookOf, paragraphType } from "./text";
+import type { CharacterLook } from "../api/types";
+import {
+  charactersOf,
+  charactersType,
+  colorType,
+  idOf,
+  lineEndType,
+  lookOf,
+  paragraphType,
+} from "./text";
 
 /** Each paragraph has an id of its own, after it was divided or pasted, too. */
 export function uniqueIds(newId: () => string, fallback: () => string): Plugin {
@@ -36,6 +45,7 @@ export interface LookStyle {
   name: string;
   size: number;
   weight: number;
+  italic: boolean;
 }
 
 /** Shows at each paragraph the name of its look where another one begins. */
@@ -52,11 +62,42 @@ export function lookNames(styles: () => Map<string, LookStyle>): Plugin {
             Decoration.node(at, at + node.nodeSize, {
               ...(lookOf(node) === last ? {} : { "data-name": style?.name ?? "" }),
               style: style
-                ? `font-size: ${Math.min(22, Math.max(14, style.size * 1.1))}px; font-weight: ${style.weight >= 600 ? 600 : 400}`
+                ? `font-size: ${Math.min(22, Math.max(14, style.size * 1.1))}px; font-weight: ${style.weight >= 600 ? 600 : 400}; font-style: ${style.italic ? "italic" : "normal"}`
                 : "",
             }),
           );
           last = lookOf(node);
+        });
+        return DecorationSet.create(state.doc, all);
+      },
+    },
+  });
+}
+
+/** The words that have a look of their own, in what it sets, with its name. */
+export function characterStyles(looks: () => CharacterLook[]): Plugin {
+  return new Plugin({
+    props: {
+      decorations: (state) => {
+        const all: Decoration[] = [];
+        const known = new Map(looks().map((look) => [look.id, look]));
+        state.doc.descendants((node, at) => {
+          const look = known.get(charactersOf(node.marks) ?? "");
+          if (look) {
+            const { name, weight, italic } = look;
+            all.push(
+              Decoration.inline(at, at + node.nodeSize, {
+                title: name,
+                style: [
+                  ...(weight === undefined ? [] : [`font-weight: ${weight}`]),
+                  ...(italic === undefined ? [] : [`font-style: ${italic ? "italic" : "normal"}`]),
+                  ...(weight === undefined && italic === undefined
+                    ? ["border-bottom: 1px dotted"]
+                    : []),
+                ].join("; "),
+              }),
+            );
+          }
         });
         return DecorationSet.create(state.doc, all);
       },
@@ -199,11 +240,49 @@ export const paint =
     return true;
   };
 
+/** Gives the chosen words, or those typed next, a look of their own, or that of their paragraph. */
+export const dress =
+  (look: string | undefined): Command =>
+  (state, dispatch) => {
+    const { from, to, empty } = state.selection;
+    const mark = look === undefined ? undefined : charactersType.create({ look });
+    const change = empty
+      ? state.tr.removeStoredMark(charactersType)
+      : state.tr.removeMark(from, to, charactersType);
+    if (mark) {
+      dispatch?.(empty ? change.addStoredMark(mark) : change.addMark(from, to, mark));
+    } else {
+      dispatch?.(change);
+    }
+    return true;
+  };
+
+/** Whether all of the chosen words, or those typed next, have a look. */
+function wears(state: EditorState, look: string): boolean {
+  const { from, to, empty, $head } = state.selection;
+  if (empty) {
+    return charactersOf(state.storedMarks ?? $head.marks()) === look;
+  }
+  let all = true;
+  state.doc.nodesBetween(from, to, (node) => {
+    all &&= !node.isInline || charactersOf(node.marks) === look;
+  });
+  return all;
+}
+
+/** Gives a look, and takes it off again. */
+export const toggle =
+  (look: string): Command =>
+  (state, dispatch) =>
+    dress(wears(state, look) ? undefined : look)(state, dispatch);
+
 /**
  * @param looks in the order of their digits
+ * @param standOut the look of characters that stand out in a way
  */
 export function keys(
   looks: () => string[],
+  standOut: (emphasis: CharacterLook["emphasis"]) => string | undefined,
   next: (look: string) => string,
   undo: () => void,
   redo: () => void,
@@ -222,9 +301,17 @@ export function keys(
       return true;
     };
   };
+  const stand =
+    (emphasis: CharacterLook["emphasis"]): Command =>
+    (state, dispatch) => {
+      const look = standOut(emphasis);
+      return look !== undefined && toggle(look)(state, dispatch);
+    };
   return [
     keymap({
       ...digits,
+      "Mod-b": stand("STRONG"),
+      "Mod-i": stand("EMPHASIS"),
       "Mod-z": did(undo),
       "Mod-y": did(redo),
       "Shift-Mod-z": did(redo),

@@ -23,7 +23,11 @@ describe("a text as a document", () => {
       {
         paragraph: "c",
         look: "body",
-        runs: [{ text: "dim " }, { text: "red\u2028lamp", color }, { text: "." }],
+        runs: [
+          { text: "dim ", look: "strong" },
+          { text: "red\u2028lamp", color },
+          { text: ".", color, look: "strong" },
+        ],
       },
     ];
     expect(allWritten(docOf(story))).toEqual(story);

@@ -34,6 +34,16 @@ export const schema = new Schema({
     text: { group: "inline" },
   },
   marks: {
+    characters: {
+      attrs: { look: {} },
+      parseDOM: [
+        {
+          tag: "span[data-characters]",
+          getAttrs: (dom: HTMLElement) => ({ look: dom.dataset["characters"] ?? "" }),
+        },
+      ],
+      toDOM: (mark) => ["span", { "data-characters": mark.attrs["look"] as string }, 0],
+    },
     color: {
       attrs: { swatch: {}, tint: {} },
       parseDOM: [
@@ -57,6 +67,7 @@ export const schema = new Schema({
 export const paragraphType = schema.nodes.paragraph;
 export const lineEndType = schema.nodes.lineEnd;
 export const colorType = schema.marks.color;
+export const charactersType = schema.marks.characters;
 
 export const idOf = (node: Node) => node.attrs["id"] as string;
 export const lookOf = (node: Node) => node.attrs["look"] as string;
@@ -66,18 +77,31 @@ function colorOf(marks: readonly Mark[]): Tinted | undefined {
   return mark && { swatch: mark.attrs["swatch"] as string, tint: mark.attrs["tint"] as number };
 }
 
+/** The look of characters. */
+export function charactersOf(marks: readonly Mark[]): string | undefined {
+  return marks.find((each) => each.type === charactersType)?.attrs["look"] as string | undefined;
+}
+
+/** A stretch of text with what it has of its own. */
+const runOf = (text: string, color: Tinted | undefined, look: string | undefined): WrittenRun => ({
+  text,
+  ...(color ? { color } : {}),
+  ...(look === undefined ? {} : { look }),
+});
+
 export function asWritten(paragraph: Paragraph): Written {
   return {
     paragraph: paragraph.id,
     look: paragraph.look,
-    runs: paragraph.runs.map(({ text, color }) => (color ? { text, color } : { text })),
+    runs: paragraph.runs.map(({ text, color, look }) => runOf(text, color, look)),
   };
 }
 
 export const textOfWritten = (written: Written) => written.runs.map(({ text }) => text).join("");
 
-const sameColor = (a: Tinted | undefined, b: Tinted | undefined) =>
-  a?.swatch === b?.swatch && a?.tint === b?.tint;
+/** Whether both stretches share everything but their text. */
+const alike = (a: WrittenRun, b: WrittenRun | undefined) =>
+  a.color?.swatch === b?.color?.swatch && a.color?.tint === b?.color?.tint && a.look === b?.look;
 
 /** With neighbours that share everything put together, and none that is empty. */
 function tidy(runs: WrittenRun[]): WrittenRun[] {
@@ -87,7 +111,7 @@ function tidy(runs: WrittenRun[]): WrittenRun[] {
     if (run.text === "") {
       continue;
     }
-    if (last && sameColor(last.color, run.color)) {
+    if (last && alike(last, run)) {
       tidied[tidied.length - 1] = { ...last, text: last.text + run.text };
     } else {
       tidied.push(run);
@@ -105,13 +129,16 @@ export function sameWritten(a: Written | undefined, b: Written | undefined): boo
   const others = tidy(b.runs);
   return (
     some.length === others.length &&
-    some.every((run, i) => run.text === others[i]?.text && sameColor(run.color, others[i]?.color))
+    some.every((run, i) => run.text === others[i]?.text && alike(run, others[i]))
   );
 }
 
 export function nodeOf(written: Written): Node {
-  const parts = written.runs.flatMap(({ text, color }) => {
-    const marks = color ? [colorType.create(color)] : [];
+  const parts = written.runs.flatMap(({ text, color, look }) => {
+    const marks = [
+      ...(look === undefined ? [] : [charactersType.create({ look })]),
+      ...(color ? [colorType.create(color)] : []),
+    ];
     return text
       .split(LINE_END)
       .flatMap((line, i) => [
@@ -130,9 +157,8 @@ export const docOf = (story: Written[]) => schema.nodes.doc.create(null, story.m
 export function writtenOf(node: Node): Written {
   const runs: WrittenRun[] = [];
   node.forEach((inline) => {
-    const color = colorOf(inline.marks);
     const text = inline.isText ? (inline.text ?? "") : LINE_END;
-    runs.push(color ? { text, color } : { text });
+    runs.push(runOf(text, colorOf(inline.marks), charactersOf(inline.marks)));
   });
   return { paragraph: idOf(node), look: lookOf(node), runs: tidy(runs) };
 }

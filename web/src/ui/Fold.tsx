@@ -83,3 +83,13 @@ export const Quiet = styled.span`
   font-weight: 400;
   color: ${theme.color.quiet};
 `;
+
+/** A second line of a name, in small. */
+export const Values = styled.span`
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  font-size: 12px;
+  font-weight: 400;
+  color: ${theme.color.quiet};
+`;

@@ -118,7 +118,7 @@ class StoryTest {
         atTheEndOf(page, 0);
         page.keyboard().press("Control+Shift+ArrowLeft");
         page.waitForTimeout(SETTLED);
-        page.getByLabel("Colour of the chosen words").click();
+        page.getByLabel("Colour of the words").click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Beacon")).click();
         Locator colored = Browser.story(page).locator("span[data-swatch]");
         assertThat(colored).hasText("telescopes");
@@ -129,6 +129,30 @@ class StoryTest {
         assertThat(read(page)).containsText("The telescopes!");
         button(page, "Write").click();
         assertThat(colored).hasText("telescopes!");
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void words_stand_out_by_keys_and_by_name(Browser.Window window) {
+        Page page = open(window);
+        atTheEndOf(page, 0);
+        page.keyboard().press("Control+Shift+ArrowLeft");
+        page.waitForTimeout(SETTLED);
+        page.keyboard().press("Control+i");
+        Locator slanted = Browser.story(page).locator("span[data-characters]");
+        assertThat(slanted).hasText("telescopes");
+        assertThat(Browser.story(page).locator("[title=Emphasis]")).hasCSS("font-style", "italic");
+        assertThat(page.getByLabel("Look of the words")).containsText("Emphasis");
+        page.keyboard().press("Control+i");
+        assertThat(slanted).hasCount(0);
+        page.getByLabel("Look of the words").click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Strong")).click();
+        assertThat(slanted).hasText("telescopes");
+        page.keyboard().press("Escape");
+        assertThat(Browser.story(page)).not().isVisible();
+
+        button(page, "Write").click();
+        assertThat(slanted).hasText("telescopes");
         Browser.undoAll(page);
     }
 

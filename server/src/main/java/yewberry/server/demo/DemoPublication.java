@@ -16,6 +16,7 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Bleed;
 import yewberry.core.publication.Box;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
@@ -42,6 +43,7 @@ import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 import yewberry.core.publication.Unit;
+import yewberry.server.publications.Beginning;
 
 /**
  * The season guide of the Saltmarsh Observatory: twelve facing A5 pages. In its dark part two
@@ -88,6 +90,9 @@ public final class DemoPublication {
     private final Look nightCaption =
             look("Night caption", "Source Sans 3", 400, 9, 11.5, 0, moonlight);
     private final Look smallPrint = look("Small print", "Source Sans 3", 400, 7, 9, 10, moonlight);
+
+    private final CharacterLook emphasis = Beginning.emphasis(id("character look Emphasis"));
+    private final CharacterLook strong = Beginning.strong(id("character look Strong"));
 
     private final DemoStories stories = new DemoStories();
     private final Parent daylight = daylight();
@@ -168,28 +173,29 @@ public final class DemoPublication {
                         Press.USUAL,
                         PressChecks.USUAL);
         return stories.in(
-                new Publication(
-                        id("publication"),
-                        "Season guide",
-                        setup,
-                        List.of(
-                                black, white, midnight, dusk, moonlight, sand, slate, beacon,
-                                lantern, haze, afterglow, shingle),
-                        List.of(
-                                title,
-                                subtitle,
-                                heading,
-                                body,
-                                nightHeading,
-                                nightBody,
-                                caption,
-                                nightCaption,
-                                smallPrint),
-                        List.of(milkyWay),
-                        List.of(darkHours()),
-                        List.of(daylight, night),
-                        pages(),
-                        List.of()));
+                        new Publication(
+                                id("publication"),
+                                "Season guide",
+                                setup,
+                                List.of(
+                                        black, white, midnight, dusk, moonlight, sand, slate,
+                                        beacon, lantern, haze, afterglow, shingle),
+                                List.of(
+                                        title,
+                                        subtitle,
+                                        heading,
+                                        body,
+                                        nightHeading,
+                                        nightBody,
+                                        caption,
+                                        nightCaption,
+                                        smallPrint),
+                                List.of(milkyWay),
+                                List.of(darkHours()),
+                                List.of(daylight, night),
+                                pages(),
+                                List.of()))
+                .withCharacterLooks(List.of(emphasis, strong));
     }
 
     private Parent daylight() {
@@ -279,7 +285,7 @@ public final class DemoPublication {
         pages.add(cover());
         pages.add(article(2, daylight, DemoText.WELCOME, heading, body));
         pages.add(article(3, daylight, DemoText.GETTING_HERE, heading, body));
-        pages.add(article(4, daylight, DemoText.CALENDAR, heading, body));
+        pages.add(calendar());
         pages.add(article(5, daylight, DemoText.TELESCOPES, heading, body));
         pages.add(article(6, night, DemoText.DARK_HOURS, nightHeading, nightBody));
         pages.add(article(7, night, DemoText.AUTUMN, nightHeading, body));
@@ -383,6 +389,33 @@ public final class DemoPublication {
                 Optional.of(parent.id()),
                 true,
                 new Layer(List.of(), List.of(frame)));
+    }
+
+    /** Each paragraph begins with its month, which stands out. */
+    private Page calendar() {
+        Page plain = article(4, daylight, DemoText.CALENDAR, heading, body);
+        UUID story = plain.layer().frames().getFirst().story();
+        List<Paragraph> paragraphs = new ArrayList<>();
+        for (Paragraph each : stories.text(story)) {
+            String text = each.text();
+            int end = text.indexOf('.') + 1;
+            paragraphs.add(
+                    end == 0
+                            ? each
+                            : each.withRuns(
+                                    List.of(
+                                            run(
+                                                            each.id() + " month",
+                                                            text.substring(0, end),
+                                                            Optional.empty())
+                                                    .withLook(Optional.of(strong.id())),
+                                            run(
+                                                    each.id() + " rest",
+                                                    text.substring(end),
+                                                    Optional.empty()))));
+        }
+        stories.write(story, paragraphs);
+        return plain;
     }
 
     /** Two words of this page have a colour of their own. */

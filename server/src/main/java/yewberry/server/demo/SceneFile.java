@@ -119,11 +119,8 @@ final class SceneFile {
                             "screen and paper",
                             Optional.of(run.text()),
                             Optional.of(
-                                    "%s %d, %s pt"
-                                            .formatted(
-                                                    run.face().family(),
-                                                    run.face().weight(),
-                                                    rounded(run.size()))),
+                                    "%s, %s pt"
+                                            .formatted(run.face().inWords(), rounded(run.size()))),
                             Optional.empty());
         };
     }

@@ -29,7 +29,7 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 
-/** What a new publication begins with: a small palette, two looks, one parent and its pages. */
+/** What a new publication begins with: a small palette, a few looks, one parent and its pages. */
 public final class Beginning {
     private Beginning() {}
 
@@ -67,18 +67,21 @@ public final class Beginning {
                                                 true,
                                                 Layer.EMPTY))
                                 .toList());
-        return begun.withCharacterLooks(characterLooks(ids));
+        return begun.withCharacterLooks(List.of(emphasis(ids.get()), strong(ids.get())));
     }
 
-    /** The two ways in which words stand out. */
-    public static List<CharacterLook> characterLooks(Supplier<UUID> ids) {
-        return List.of(
-                new CharacterLook(ids.get(), "Emphasis")
-                        .withItalic(Optional.of(true))
-                        .withEmphasis(Optional.of(CharacterLook.Emphasis.EMPHASIS)),
-                new CharacterLook(ids.get(), "Strong")
-                        .withWeight(Optional.of(700))
-                        .withEmphasis(Optional.of(CharacterLook.Emphasis.STRONG)));
+    /** Words that are said with stress. */
+    public static CharacterLook emphasis(UUID id) {
+        return new CharacterLook(id, "Emphasis")
+                .withItalic(Optional.of(true))
+                .withEmphasis(Optional.of(CharacterLook.Emphasis.EMPHASIS));
+    }
+
+    /** Words that matter more than those around them. */
+    public static CharacterLook strong(UUID id) {
+        return new CharacterLook(id, "Strong")
+                .withWeight(Optional.of(700))
+                .withEmphasis(Optional.of(CharacterLook.Emphasis.STRONG));
     }
 
     /**
