@@ -301,6 +301,8 @@ function Entries({
                       look: {
                         ...model,
                         id: crypto.randomUUID(),
+                        // all of it as in the first, until something is set
+                        basis: { look: model.id, own: [] },
                         name: freeName(
                           "New look",
                           publication.looks.map((entry) => entry.look),

@@ -14,6 +14,7 @@ import { RemoveDialog } from "../ui/RemoveDialog";
 import { useStatus } from "../ui/Status";
 import { TintField } from "../ui/TintField";
 import { counted } from "../ui/words";
+import { BasisFields } from "./BasisFields";
 import { OutlineFields } from "./OutlineFields";
 import { UsedIn } from "./UsedIn";
 
@@ -105,6 +106,11 @@ export function CharacterLookEditor({
       <Stack>
         <UsedIn publication={publication} id={look.id} />
         <Field label="Name" value={look.name} onCommit={(name) => become({ ...look, name })} />
+        <BasisFields
+          looks={publication.characterLooks.map((each) => each.look)}
+          look={look}
+          onChange={(basis) => become(having(look, "basis", basis))}
+        />
         <SwatchChoice
           publication={publication}
           label="Colour"

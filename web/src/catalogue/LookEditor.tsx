@@ -13,6 +13,7 @@ import { LengthField } from "../ui/LengthField";
 import { TintField } from "../ui/TintField";
 import { RemoveDialog } from "../ui/RemoveDialog";
 import { Fold, Name } from "../ui/Fold";
+import { BasisFields } from "./BasisFields";
 import { OutlineFields, type Outline } from "./OutlineFields";
 import { SettingFields } from "./SettingFields";
 import { UsedIn } from "./UsedIn";
@@ -79,6 +80,15 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
       <Stack>
         <UsedIn publication={publication} id={look.id} />
         <Field label="Name" value={look.name} onCommit={(name) => change({ name })} />
+        <BasisFields
+          looks={publication.looks.map((each) => each.look)}
+          look={look}
+          onChange={(basis) => {
+            const others = { ...look };
+            delete others.basis;
+            return become(basis ? { ...others, basis } : others);
+          }}
+        />
         <SwatchChoice
           publication={publication}
           label="Colour"

@@ -13,22 +13,30 @@ final class CharacterLookEdits {
     static Publication apply(Publication on, CharacterLookEdit edit) {
         return switch (edit) {
             case CharacterLookEdit.AddCharacterLook(var look) ->
-                    on.withCharacterLooks(on.characterLooks().plus(look));
+                    on.withCharacterLooks(
+                            Inheritance.OF_CHARACTERS.plus(on.characterLooks(), look));
             case CharacterLookEdit.ChangeCharacterLook(var look, var was) ->
                     on.withCharacterLooks(
-                            on.characterLooks()
-                                    .changed(
-                                            on.characterLook(look.id()).id(),
-                                            each -> Merging.onto(each, look, was)));
+                            Inheritance.OF_CHARACTERS.changed(
+                                    on.characterLooks(),
+                                    uncircled(
+                                            on,
+                                            Merging.onto(on.characterLook(look.id()), look, was))));
             case CharacterLookEdit.RemoveCharacterLook remove -> remove(on, remove);
         };
+    }
+
+    private static CharacterLook uncircled(Publication on, CharacterLook look) {
+        Inheritance.OF_CHARACTERS.refuseCircle(on.characterLooks(), look);
+        return look;
     }
 
     private static Publication remove(
             Publication on, CharacterLookEdit.RemoveCharacterLook remove) {
         CharacterLook gone = on.characterLook(remove.look());
         Lists.refuseSame(gone.id(), remove.replacement());
-        Publication without = on.withCharacterLooks(on.characterLooks().without(gone.id()));
+        Publication without =
+                on.withCharacterLooks(Inheritance.OF_CHARACTERS.without(on.characterLooks(), gone));
         return remove.replacement()
                 .map(other -> without.withReference(gone.id(), without.characterLook(other).id()))
                 .orElseGet(() -> takenOff(without, gone.id()));

@@ -89,9 +89,14 @@ final class Integrity {
         }
         switch (placed.element()) {
             case Swatch swatch -> check(swatch);
-            case Look look -> Type.of(look, Optional.empty());
-            case CharacterLook look ->
-                    look.family().ifPresent(family -> FontLibrary.face(family, 400, false));
+            case Look look -> {
+                Type.of(look, Optional.empty());
+                Inheritance.OF_PARAGRAPHS.refuseCircle(after.looks(), look);
+            }
+            case CharacterLook look -> {
+                look.family().ifPresent(family -> FontLibrary.face(family, 400, false));
+                Inheritance.OF_CHARACTERS.refuseCircle(after.characterLooks(), look);
+            }
             case Asset asset -> placings(asset);
             case Parent parent -> after.chain(Optional.of(parent.id()));
             case Background background -> check(background.fill());

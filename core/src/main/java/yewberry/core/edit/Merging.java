@@ -177,6 +177,20 @@ final class Merging {
         }
     }
 
+    /** What a record has at a way of names of its components. */
+    static Object at(String way, Object of) {
+        Object value = of;
+        for (String name : way.split("\\.")) {
+            RecordComponent component =
+                    Arrays.stream(value.getClass().getRecordComponents())
+                            .filter(each -> each.getName().equals(name))
+                            .findFirst()
+                            .orElseThrow();
+            value = valueOf(component, value);
+        }
+        return value;
+    }
+
     static Object valueOf(RecordComponent component, Object of) {
         try {
             return Objects.requireNonNull(component.getAccessor().invoke(of));

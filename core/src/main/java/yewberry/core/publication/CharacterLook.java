@@ -3,6 +3,7 @@ package yewberry.core.publication;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import yewberry.core.Names;
 import yewberry.core.Refused;
@@ -17,6 +18,7 @@ import yewberry.core.color.Numbers;
  * @param size in percent of the paragraph's
  * @param tracking between characters, in thousandths of the type size
  * @param emphasis what its characters are to whoever reads; nothing means no more than the rest
+ * @param basis the look that it is based on
  * @throws Refused if the size is not within 10 to 400 %, the tracking not within -200 to 1000, or
  *     the weight not within 100 to 900
  */
@@ -30,8 +32,13 @@ public record CharacterLook(
         Optional<Double> tracking,
         Optional<Tinted> color,
         Optional<Outline> outline,
-        Optional<Emphasis> emphasis)
+        Optional<Emphasis> emphasis,
+        Optional<Basis> basis)
         implements Element {
+    /** What one that is based on another may have from that. */
+    public static final Set<String> INHERITED =
+            Set.of("family", "weight", "italic", "size", "tracking", "color", "outline");
+
     /** What characters are to whoever reads, as in HTML. */
     public enum Emphasis {
         EMPHASIS,
@@ -69,37 +76,46 @@ public record CharacterLook(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
     public CharacterLook withWeight(Optional<Integer> changed) {
         return new CharacterLook(
-                id, name, family, changed, italic, size, tracking, color, outline, emphasis);
+                id, name, family, changed, italic, size, tracking, color, outline, emphasis, basis);
     }
 
     public CharacterLook withItalic(Optional<Boolean> changed) {
         return new CharacterLook(
-                id, name, family, weight, changed, size, tracking, color, outline, emphasis);
+                id, name, family, weight, changed, size, tracking, color, outline, emphasis, basis);
     }
 
     public CharacterLook withSize(Optional<Double> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, changed, tracking, color, outline, emphasis);
+                id, name, family, weight, italic, changed, tracking, color, outline, emphasis,
+                basis);
     }
 
     public CharacterLook withColor(Optional<Tinted> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, changed, outline, emphasis);
+                id, name, family, weight, italic, size, tracking, changed, outline, emphasis,
+                basis);
     }
 
     public CharacterLook withOutline(Optional<Outline> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, color, changed, emphasis);
+                id, name, family, weight, italic, size, tracking, color, changed, emphasis, basis);
     }
 
     public CharacterLook withEmphasis(Optional<Emphasis> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, color, outline, changed);
+                id, name, family, weight, italic, size, tracking, color, outline, changed, basis);
+    }
+
+    public CharacterLook withBasis(Optional<Basis> changed) {
+        return new CharacterLook(
+                id, name, family, weight, italic, size, tracking, color, outline, emphasis,
+                changed);
     }
 
     @Override
@@ -107,6 +123,7 @@ public record CharacterLook(
         List<Reference> references = new ArrayList<>();
         color.ifPresent(each -> references.add(Reference.swatch(each.swatch())));
         outline.ifPresent(line -> references.add(Reference.swatch(line.color().swatch())));
+        basis.ifPresent(each -> references.add(Reference.characterLook(each.look())));
         return references;
     }
 
@@ -116,6 +133,7 @@ public record CharacterLook(
             return this;
         }
         return withColor(color.map(each -> each.withReference(old, replacement)))
-                .withOutline(outline.map(line -> line.withReference(old, replacement)));
+                .withOutline(outline.map(line -> line.withReference(old, replacement)))
+                .withBasis(basis.map(each -> each.withReference(old, replacement)));
     }
 }

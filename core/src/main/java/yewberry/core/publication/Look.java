@@ -3,6 +3,7 @@ package yewberry.core.publication;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import yewberry.core.Names;
 import yewberry.core.Refused;
@@ -19,6 +20,7 @@ import yewberry.core.Refused;
  * @param setting how its lines are set
  * @param next the look of a paragraph begun after one of this; nothing means this look again
  * @param outline a line around its letters
+ * @param basis the look that it is based on
  * @param role what its paragraphs are to whoever reads; nothing means no more than text
  * @throws Refused if the size is not within 2 to 1000 pt, the leading not within 2 to 2000 pt, or
  *     the space above is negative
@@ -38,8 +40,31 @@ public record Look(
         TextSetting setting,
         Optional<UUID> next,
         Optional<Role> role,
-        Optional<Outline> outline)
+        Optional<Outline> outline,
+        Optional<Basis> basis)
         implements Element {
+    /** What one that is based on another may have from that, each property by its way. */
+    public static final Set<String> INHERITED =
+            Set.of(
+                    "family",
+                    "weight",
+                    "italic",
+                    "size",
+                    "leading",
+                    "before",
+                    "alignment",
+                    "color",
+                    "overprint",
+                    "setting.after",
+                    "setting.first",
+                    "setting.left",
+                    "setting.right",
+                    "setting.tracking",
+                    "setting.hyphenation",
+                    "setting.spaces",
+                    "setting.keeps",
+                    "outline");
+
     /** Whether text prints over what is below it. Light text never does, whatever is set. */
     public enum Overprint {
         /** Only plain black does, 100 % of the black ink. */
@@ -102,61 +127,68 @@ public record Look(
                 TextSetting.USUAL,
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
     public Look withItalic(boolean changed) {
         return new Look(
                 id, name, family, weight, changed, size, leading, before, alignment, color,
-                overprint, setting, next, role, outline);
+                overprint, setting, next, role, outline, basis);
     }
 
     public Look withColor(Tinted changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, changed,
-                overprint, setting, next, role, outline);
+                overprint, setting, next, role, outline, basis);
     }
 
     public Look withSize(Length changed) {
         return new Look(
                 id, name, family, weight, italic, changed, leading, before, alignment, color,
-                overprint, setting, next, role, outline);
+                overprint, setting, next, role, outline, basis);
     }
 
     public Look withAlignment(Alignment changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, changed, color, overprint,
-                setting, next, role, outline);
+                setting, next, role, outline, basis);
     }
 
     public Look withOverprint(Overprint changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color, changed,
-                setting, next, role, outline);
+                setting, next, role, outline, basis);
     }
 
     public Look withSetting(TextSetting changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, changed, next, role, outline);
+                overprint, changed, next, role, outline, basis);
     }
 
     public Look withNext(Optional<UUID> changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, setting, changed, role, outline);
+                overprint, setting, changed, role, outline, basis);
     }
 
     public Look withRole(Optional<Role> changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, setting, next, changed, outline);
+                overprint, setting, next, changed, outline, basis);
     }
 
     public Look withOutline(Optional<Outline> changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, setting, next, role, changed);
+                overprint, setting, next, role, changed, basis);
+    }
+
+    public Look withBasis(Optional<Basis> changed) {
+        return new Look(
+                id, name, family, weight, italic, size, leading, before, alignment, color,
+                overprint, setting, next, role, outline, changed);
     }
 
     @Override
@@ -165,6 +197,7 @@ public record Look(
         references.add(Reference.swatch(color.swatch()));
         outline.ifPresent(line -> references.add(Reference.swatch(line.color().swatch())));
         next.ifPresent(look -> references.add(Reference.look(look)));
+        basis.ifPresent(each -> references.add(Reference.look(each.look())));
         return references;
     }
 
@@ -175,7 +208,8 @@ public record Look(
         }
         Look changed =
                 withColor(color.withReference(old, replacement))
-                        .withOutline(outline.map(line -> line.withReference(old, replacement)));
+                        .withOutline(outline.map(line -> line.withReference(old, replacement)))
+                        .withBasis(basis.map(each -> each.withReference(old, replacement)));
         return next.equals(Optional.of(old)) ? changed.withNext(Optional.of(replacement)) : changed;
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import yewberry.core.publication.Basis;
 import yewberry.core.publication.Holder;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -46,6 +47,7 @@ final class LookRows extends Rows<Look, LookRecord> {
         row.setSetting(columns.write(look.setting(), TextSetting.class));
         row.setNext(look.next().orElse(null));
         row.setOutline(look.outline().map(line -> columns.write(line, Outline.class)).orElse(null));
+        row.setBasis(look.basis().map(on -> columns.write(on, Basis.class)).orElse(null));
         row.setRole(look.role().map(Role::name).orElse(null));
     }
 
@@ -70,7 +72,9 @@ final class LookRows extends Rows<Look, LookRecord> {
                                 Optional.ofNullable(row.getNext()),
                                 Optional.ofNullable(row.getRole()).map(Role::valueOf),
                                 Optional.ofNullable(row.getOutline())
-                                        .map(line -> columns.read(line, Outline.class))))
+                                        .map(line -> columns.read(line, Outline.class)),
+                                Optional.ofNullable(row.getBasis())
+                                        .map(on -> columns.read(on, Basis.class))))
                 .toList();
     }
 }

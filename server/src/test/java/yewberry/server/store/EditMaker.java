@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Cmyk;
@@ -30,6 +31,7 @@ import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Basis;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Carrier;
 import yewberry.core.publication.CharacterLook;
@@ -339,7 +341,10 @@ final class EditMaker {
                 maybe((double) upTo(50)),
                 maybe(tinted()),
                 maybe(new Outline(tinted(), Length.pt(1), Outline.Join.ROUND, coin())),
-                maybe(any(List.of(CharacterLook.Emphasis.values()))));
+                maybe(any(List.of(CharacterLook.Emphasis.values()))),
+                coin() || on.characterLooks().isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(new Basis(characterLook(), some(CharacterLook.INHERITED))));
     }
 
     /** One that is there, or nearly always is. */
@@ -376,7 +381,14 @@ final class EditMaker {
                                 tinted(),
                                 Length.pt(1 + upTo(5)),
                                 any(List.of(Outline.Join.values())),
-                                coin())));
+                                coin())),
+                coin() || on.looks().isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(new Basis(look(), some(Look.INHERITED))));
+    }
+
+    private Set<String> some(Set<String> of) {
+        return of.stream().filter(each -> coin()).collect(Collectors.toSet());
     }
 
     private String file() {
