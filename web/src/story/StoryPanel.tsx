@@ -1,4 +1,4 @@
-import { X } from "lucide-react";
+import { Copy, X } from "lucide-react";
 import { EditorState } from "prosemirror-state";
 import { EditorView } from "prosemirror-view";
 import "prosemirror-view/style/prosemirror.css";
@@ -9,7 +9,7 @@ import { caretAt, useFlow, useStory, type FlowPart } from "../api/story";
 import type { Publication, Story } from "../api/types";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
-import { QuietButton } from "../ui/Button";
+import { Button, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
 import { useCommands } from "../ui/commands";
@@ -34,6 +34,8 @@ import {
   wear,
   type TextPlace,
 } from "./plugins";
+import { give, pickedFrom } from "./picked";
+import { PickedLook, usePicked } from "./PickedLook";
 import { StorySync } from "./StorySync";
 import { asWritten, charactersOf, colorType, docOf, lookOf, schema } from "./text";
 
@@ -191,12 +193,47 @@ function Writing({
     empty: true,
   });
   const [busy, setBusy] = useState(false);
-  const latest = useRef({ publication, steps, tryOut, settle, write, status, rest: 0 });
+  const act = useCallback((command: ReturnType<typeof wear>) => {
+    const made = view.current;
+    if (made) {
+      command(made.state, made.dispatch);
+      // the list that it was chosen from gives the focus back first
+      requestAnimationFrame(() => requestAnimationFrame(() => made.focus()));
+    }
+  }, []);
+  const { picked, setPicked, carried, setCarried } = usePicked();
+  const pick = () => setPicked(view.current ? pickedFrom(view.current.state) : undefined);
+  const giveIt = () => {
+    if (picked) {
+      act(give(picked, carried));
+    }
+  };
+  const latest = useRef({
+    publication,
+    steps,
+    tryOut,
+    settle,
+    write,
+    status,
+    rest: 0,
+    pick,
+    giveIt,
+  });
   const rest = flow.data?.rest;
   const parts = flow.data?.parts;
   const [at, setAt] = useState<TextPlace>();
   useEffect(() => {
-    latest.current = { publication, steps, tryOut, settle, write, status, rest: rest?.words ?? 0 };
+    latest.current = {
+      publication,
+      steps,
+      tryOut,
+      settle,
+      write,
+      status,
+      rest: rest?.words ?? 0,
+      pick,
+      giveIt,
+    };
   });
 
   const sync = useRef<StorySync>(null);
@@ -235,6 +272,8 @@ function Writing({
             step(() => latest.current.steps.undo()),
             step(() => latest.current.steps.redo()),
             () => latest.current.write(undefined),
+            () => latest.current.pick(),
+            () => latest.current.giveIt(),
           ),
           uniqueIds(
             () => crypto.randomUUID(),
@@ -339,14 +378,6 @@ function Writing({
     }
   }, [restParagraph, restCharacter, rest?.words]);
 
-  const act = useCallback((command: ReturnType<typeof wear>) => {
-    const made = view.current;
-    if (made) {
-      command(made.state, made.dispatch);
-      // the list that it was chosen from gives the focus back first
-      requestAnimationFrame(() => requestAnimationFrame(() => made.focus()));
-    }
-  }, []);
   const looks = publication.looks.map(({ look }) => ({ id: look.id, label: look.name }));
   const characterLooks = publication.characterLooks.map(({ look }) => ({
     id: look.id,
@@ -365,6 +396,10 @@ function Writing({
       ...(i < 9 ? { keys: `Shift + Alt + ${i + 1}` } : {}),
       run: () => act(wear(id)),
     })),
+    { label: "Pick up the look of the text", keys: "Shift + Alt + P", run: pick },
+    ...(picked
+      ? [{ label: "Give the look that was picked up", keys: "Shift + Alt + G", run: giveIt }]
+      : []),
     { label: "Close the text", keys: "Escape", run: () => write(undefined) },
   ]);
 
@@ -406,6 +441,21 @@ function Writing({
             onChange={(swatch) => act(paint(swatch === ofLook ? undefined : { swatch, tint: 100 }))}
           />
         </div>
+        {picked ? (
+          <PickedLook
+            publication={publication}
+            picked={picked}
+            carried={carried}
+            onCarried={setCarried}
+            onGive={giveIt}
+            onPutDown={() => setPicked(undefined)}
+          />
+        ) : (
+          <Button onPress={pick}>
+            <Copy size={15} aria-hidden />
+            Pick up the look
+          </Button>
+        )}
         {rest && (
           <MakeRoom
             publication={publication}

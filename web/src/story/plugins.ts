@@ -287,6 +287,8 @@ export function keys(
   undo: () => void,
   redo: () => void,
   leave: () => void,
+  pick: () => void,
+  giveIt: () => void,
 ): Plugin[] {
   const digits: Record<string, Command> = {};
   for (let digit = 1; digit <= 9; digit++) {
@@ -316,6 +318,8 @@ export function keys(
       "Mod-y": did(redo),
       "Shift-Mod-z": did(redo),
       Escape: did(leave),
+      "Alt-Shift-p": did(pick),
+      "Alt-Shift-g": did(giveIt),
       Enter: divide(next),
       "Shift-Enter": endLine,
     }),

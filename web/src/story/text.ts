@@ -72,7 +72,8 @@ export const charactersType = schema.marks.characters;
 export const idOf = (node: Node) => node.attrs["id"] as string;
 export const lookOf = (node: Node) => node.attrs["look"] as string;
 
-function colorOf(marks: readonly Mark[]): Tinted | undefined {
+/** The colour that characters have of their own. */
+export function colorOf(marks: readonly Mark[]): Tinted | undefined {
   const mark = marks.find((each) => each.type === colorType);
   return mark && { swatch: mark.attrs["swatch"] as string, tint: mark.attrs["tint"] as number };
 }

@@ -16,9 +16,34 @@ final class StoryEdits {
                             on.stories()
                                     .changed(
                                             on.story(write.story()).id(),
-                                            story -> Writing.write(story, write)));
+                                            story -> Writing.write(story, fitting(on, write))));
             case StoryEdit.ColorRun color -> colorRun(on, color);
         };
+    }
+
+    /**
+     * What somebody typed on with while somebody else took a swatch or a look of characters away:
+     * the words are not refused for it, they look as the rest does.
+     */
+    private static StoryEdit.WriteText fitting(Publication on, StoryEdit.WriteText write) {
+        return new StoryEdit.WriteText(
+                write.story(),
+                write.behind(),
+                write.paragraphs().stream()
+                        .map(each ->
+                                new StoryEdit.WrittenParagraph(
+                                        each.paragraph(),
+                                        each.look(),
+                                        each.runs().stream().map(run -> fitting(on, run)).toList()))
+                        .toList(),
+                write.was());
+    }
+
+    private static StoryEdit.WrittenRun fitting(Publication on, StoryEdit.WrittenRun run) {
+        return new StoryEdit.WrittenRun(
+                run.text(),
+                run.color().filter(color -> on.swatches().holds(color.swatch())),
+                run.look().filter(on.characterLooks()::holds));
     }
 
     private static Publication colorRun(Publication on, StoryEdit.ColorRun color) {

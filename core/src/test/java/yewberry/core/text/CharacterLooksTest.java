@@ -17,6 +17,7 @@ import yewberry.core.Sample;
 import yewberry.core.color.PressCondition;
 import yewberry.core.edit.CharacterLookEdit;
 import yewberry.core.edit.Editing;
+import yewberry.core.edit.StoryEdit;
 import yewberry.core.legibility.SizeClass;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.CharacterLook;
@@ -245,6 +246,39 @@ class CharacterLooksTest {
                                         STRONG.id(), Optional.of(SLANTED.id())))
                         .publication();
         assertThat(early(slanted, composer).face().italic()).isTrue();
+    }
+
+    @Test
+    void words_typed_with_a_look_that_somebody_took_away_are_kept() {
+        Publication plain =
+                Editing.edit(
+                                publication(STRONG),
+                                new CharacterLookEdit.RemoveCharacterLook(
+                                        STRONG.id(), Optional.empty()))
+                        .publication();
+        var story = plain.stories().getFirst();
+        var typed =
+                new StoryEdit.WrittenParagraph(
+                        story.paragraphs().getFirst().id(),
+                        BODY.id(),
+                        List.of(
+                                new StoryEdit.WrittenRun("Come ", Optional.empty()),
+                                new StoryEdit.WrittenRun(
+                                        "earlier",
+                                        Optional.of(Tinted.full(id("a swatch that is gone"))),
+                                        Optional.of(STRONG.id()))));
+        Publication after =
+                Editing.edit(
+                                plain,
+                                new StoryEdit.WriteText(
+                                        story.id(),
+                                        Optional.empty(),
+                                        List.of(typed),
+                                        List.of(
+                                                StoryEdit.WrittenParagraph.of(
+                                                        story.paragraphs().getFirst()))))
+                        .publication();
+        assertThat(after.stories().getFirst().text()).isEqualTo("Come earlier");
     }
 
     @Test

@@ -14,6 +14,7 @@ import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Basis;
 import yewberry.core.publication.Bleed;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.CharacterLook;
@@ -25,6 +26,7 @@ import yewberry.core.publication.Length;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Margins;
+import yewberry.core.publication.Outline;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
@@ -79,10 +81,12 @@ public final class DemoPublication {
                     .withRole(Optional.of(Role.BODY));
     private final Look nightHeading =
             followed("Night heading", 600, 23, 27, moonlight, "Night body")
-                    .withRole(Optional.of(Role.HEADING_1));
+                    .withRole(Optional.of(Role.HEADING_1))
+                    .withBasis(Optional.of(new Basis(heading.id(), Set.of("color"))));
     private final Look nightBody =
             look("Night body", "Source Serif 4", 400, 9.5, 13.5, 6, moonlight)
-                    .withRole(Optional.of(Role.BODY));
+                    .withRole(Optional.of(Role.BODY))
+                    .withBasis(Optional.of(new Basis(body.id(), Set.of("color"))));
     private final Look caption =
             look("Caption", "Source Sans 3", 400, 7.5, 10, 0, black)
                     .withColor(new Tinted(black.id(), 80))
@@ -90,6 +94,18 @@ public final class DemoPublication {
     private final Look nightCaption =
             look("Night caption", "Source Sans 3", 400, 9, 11.5, 0, moonlight);
     private final Look smallPrint = look("Small print", "Source Sans 3", 400, 7, 9, 10, moonlight);
+
+    private final Look call =
+            look("Call", "Fraunces", 700, 21, 24, 0, lantern)
+                    .withItalic(true)
+                    .withAlignment(Look.Alignment.CENTER)
+                    .withOutline(
+                            Optional.of(
+                                    new Outline(
+                                            Tinted.full(midnight.id()),
+                                            Length.pt(1.2),
+                                            Outline.Join.ROUND,
+                                            false)));
 
     private final CharacterLook emphasis = Beginning.emphasis(id("character look Emphasis"));
     private final CharacterLook strong = Beginning.strong(id("character look Strong"));
@@ -189,7 +205,8 @@ public final class DemoPublication {
                                         nightBody,
                                         caption,
                                         nightCaption,
-                                        smallPrint),
+                                        smallPrint,
+                                        call),
                                 List.of(milkyWay),
                                 List.of(darkHours()),
                                 List.of(daylight, night),
@@ -347,10 +364,22 @@ public final class DemoPublication {
                                         116,
                                         22,
                                         paragraph(
-                                                "cover 3",
-                                                subtitle,
-                                                "Open on every clear night"))));
+                                                "cover 3", subtitle, "Open on every clear night")),
+                                call()));
         return new Page(id("page 1"), Optional.of(night.id()), true, layer);
+    }
+
+    /** A line across the sky, rotated as if it rose. */
+    private TextFrame call() {
+        TextFrame frame =
+                frame(
+                        "cover call",
+                        62,
+                        112,
+                        70,
+                        12,
+                        paragraph("cover 4", call, "Lights out, look up"));
+        return frame.withSetting(frame.setting().withRotation(-9));
     }
 
     /** From the top of the page down to the band, out to the bleed. */

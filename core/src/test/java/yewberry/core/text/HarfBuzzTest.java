@@ -1,0 +1,169 @@
+package yewberry.core.text;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import yewberry.core.Sample;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.CharacterLook;
+import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Run;
+
+/**
+ * Every shipped face, shaped by HarfBuzz's own program (hb-shape of Debian's libharfbuzz-bin):
+ * the same glyphs, as far apart.
+ */
+class HarfBuzzTest {
+    private static final List<String> TEXTS =
+            List.of(
+                    "An office affair: AV waffles to find the first fjord.",
+                    "To. Ty, Wa; LT “Yes” – 11 miles, 27 % (f) ff ffi fl",
+                    "Ångström, œuvre, Straße, naïve façade, mañana, ĳsvogel");
+
+    /** So far advances may differ, in thousandths: hb-shape rounds each to a whole one. */
+    private static final double ROUNDED = 0.51;
+
+    @TempDir static Path folder;
+
+    /** A glyph by its id, with what it moves the pen by, in thousandths of the type size. */
+    private record Shaped(int glyph, double advance) {}
+
+    static Stream<Face> faces() {
+        return FontLibrary.families().stream()
+                .flatMap(family ->
+                        family.weights().stream()
+                                .flatMap(weight ->
+                                        Stream.of(false, true)
+                                                .map(italic ->
+                                                        FontLibrary.face(
+                                                                family.name(), weight, italic))));
+    }
+
+    private static List<Shaped> harfBuzz(Face face, String text) throws IOException {
+        Path font = folder.resolve(face.key() + ".ttf");
+        if (!Files.exists(font)) {
+            Files.write(font, face.program());
+        }
+        Process process =
+                new ProcessBuilder(
+                                "hb-shape",
+                                "--output-format=json",
+                                "--no-glyph-names",
+                                "--font-size=1000",
+                                "--font-file=" + font,
+                                "--text=" + text)
+                        .redirectErrorStream(true)
+                        .start();
+        String json =
+                new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        List<Shaped> shaped =
+                Pattern.compile("\"g\":(\\d+),\"cl\":\\d+,\"dx\":-?\\d+,\"dy\":-?\\d+,\"ax\":(-?\\d+)")
+                        .matcher(json)
+                        .results()
+                        .map(HarfBuzzTest::shaped)
+                        .toList();
+        assertThat(shaped).as(json).isNotEmpty();
+        return shaped;
+    }
+
+    private static Shaped shaped(MatchResult found) {
+        return new Shaped(Integer.parseInt(found.group(1)), Double.parseDouble(found.group(2)));
+    }
+
+    private static void same(List<Shaped> ours, List<Shaped> theirs, String text) {
+        assertThat(ours).extracting(Shaped::glyph).as(text).isEqualTo(glyphs(theirs));
+        for (int i = 0; i < ours.size(); i++) {
+            assertThat(ours.get(i).advance())
+                    .as("glyph %d of “%s”", i, text)
+                    .isCloseTo(theirs.get(i).advance(), within(ROUNDED));
+        }
+    }
+
+    private static List<Integer> glyphs(List<Shaped> shaped) {
+        return shaped.stream().map(Shaped::glyph).toList();
+    }
+
+    @ParameterizedTest
+    @MethodSource("faces")
+    void glyphs_ligatures_and_kerning_are_those_of_the_font(Face face) throws IOException {
+        for (String text : TEXTS) {
+            Glyphs glyphs = face.shape(text);
+            List<Shaped> ours =
+                    IntStream.range(0, glyphs.ids().length)
+                            .mapToObj(i -> new Shaped(glyphs.ids()[i], glyphs.advance(i)))
+                            .toList();
+            same(ours, harfBuzz(face, text), text);
+        }
+    }
+
+    /** Divided after every third character, none of which is within a ligature. */
+    @ParameterizedTest
+    @MethodSource("faces")
+    void a_line_of_many_runs_is_kerned_as_one(Face face) throws IOException {
+        String text = "To. Ty, Wa; LT AVA 11 miles, 27 %";
+        CharacterLook plain = new CharacterLook(Sample.id("plain"), "Plain");
+        List<Run> runs = new ArrayList<>();
+        for (int at = 0; at < text.length(); at += 3) {
+            runs.add(
+                    new Run(
+                            UUID.randomUUID(),
+                            text.substring(at, Math.min(text.length(), at + 3)),
+                            Optional.empty(),
+                            at % 2 == 0 ? Optional.of(plain.id()) : Optional.empty()));
+        }
+        Look look =
+                new Look(
+                                Sample.id("look"),
+                                "Look",
+                                face.family(),
+                                face.weight(),
+                                Length.pt(100),
+                                Length.pt(120),
+                                Length.ZERO,
+                                Look.Alignment.LEFT,
+                                Sample.BODY.color(),
+                                Look.Overprint.BLACK)
+                        .withItalic(face.italic());
+        List<Segment> set =
+                Typesetter.set(
+                                List.of(new Paragraph(Sample.id("p"), look.id(), runs)),
+                                StoryPlace.BEGINNING,
+                                new Box(
+                                        Length.ZERO, Length.ZERO, Length.pt(9000), Length.pt(200)),
+                                FrameSetting.USUAL,
+                                Sample.looks(id -> look, plain))
+                        .segments();
+        List<Double> pens = new ArrayList<>();
+        List<Integer> ids = new ArrayList<>();
+        for (Segment segment : set) {
+            for (Segment.Glyph glyph : segment.glyphs()) {
+                pens.add((segment.x() + glyph.x()) * 10);
+                ids.add(glyph.id());
+            }
+        }
+        pens.add((set.getLast().x() + set.getLast().width()) * 10);
+        List<Shaped> ours =
+                IntStream.range(0, ids.size())
+                        .mapToObj(i -> new Shaped(ids.get(i), pens.get(i + 1) - pens.get(i)))
+                        .toList();
+        same(ours, harfBuzz(face, text), text);
+    }
+}

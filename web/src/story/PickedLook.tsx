@@ -1,0 +1,72 @@
+import { useState } from "react";
+import styled from "styled-components";
+import type { Publication } from "../api/types";
+import { theme } from "../theme";
+import { Button, MainButton } from "../ui/Button";
+import { Tick } from "../ui/Tick";
+import type { Carried, Picked } from "./picked";
+
+const Bar = styled.div`
+  flex: 1 0 100%;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 ${theme.space.two};
+  padding: ${theme.space.half} ${theme.space.one};
+  border: 2px solid ${theme.color.active};
+  & > p {
+    flex: 1 0 100%;
+    margin: 0;
+  }
+`;
+
+/** What was picked up from text, what of it is carried over, and the way to other text. */
+export function PickedLook({
+  publication,
+  picked,
+  carried,
+  onCarried,
+  onGive,
+  onPutDown,
+}: {
+  publication: Publication;
+  picked: Picked;
+  carried: Carried;
+  onCarried: (carried: Carried) => void;
+  onGive: () => void;
+  onPutDown: () => void;
+}) {
+  const look = publication.looks.find((each) => each.look.id === picked.look)?.look.name;
+  const words = publication.characterLooks.find((each) => each.look.id === picked.characters)?.look
+    .name;
+  const swatch = publication.swatches.find(({ id }) => id === picked.color?.swatch)?.name;
+  return (
+    <Bar role="group" aria-label="Picked up look">
+      <p>Choose other text, then give it:</p>
+      <Tick
+        label={`Look ${look ?? "that is gone"}`}
+        checked={carried.look}
+        onChange={(on) => onCarried({ ...carried, look: on })}
+      />
+      <Tick
+        label={words === undefined ? "Words as the look" : `Words ${words}`}
+        checked={carried.characters}
+        onChange={(on) => onCarried({ ...carried, characters: on })}
+      />
+      <Tick
+        label={swatch === undefined ? "Colour as the look" : `Colour ${swatch}`}
+        checked={carried.color}
+        onChange={(on) => onCarried({ ...carried, color: on })}
+      />
+      <MainButton onPress={onGive}>Give it</MainButton>
+      <Button onPress={onPutDown}>Put it down</Button>
+    </Bar>
+  );
+}
+
+/** Everything is carried at first. */
+export function usePicked() {
+  const [picked, setPicked] = useState<Picked>();
+  const [carried, setCarried] = useState<Carried>({ look: true, characters: true, color: true });
+  return { picked, setPicked, carried, setCarried };
+}
