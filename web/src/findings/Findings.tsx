@@ -90,7 +90,8 @@ const Act = styled.div`
 const titles: Record<string, string> = {
   contrast: "Too little contrast",
   "text-overflow": "Text does not fit its frame",
-  "missing-characters": "Characters missing from the font",
+  "missing-characters": "Characters missing from every font",
+  "other-font": "Characters set in another font",
   "loose-line": "Loose justified line",
   "stock-not-printed": "Only simulated",
   "too-much-ink": "Too much ink",

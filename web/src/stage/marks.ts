@@ -4,6 +4,7 @@ import type { Finding, Spread } from "../api/types";
 const brief: Record<string, string> = {
   "text-overflow": "no room",
   "missing-characters": "no shape",
+  "other-font": "other font",
   "loose-line": "loose line",
   "stock-not-printed": "not printed",
   "picture-too-coarse": "too coarse",

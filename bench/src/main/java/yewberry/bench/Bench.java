@@ -24,6 +24,7 @@ public final class Bench {
                     new Named("switch-press", new SwitchPress()),
                     new Named("ink-to-screen", new InkToScreen()),
                     new Named("picture-behind-pages", new PictureBehindPages()),
+                    new Named("compose", new Compose()),
                     new Named("draw-page", new DrawPage()),
                     new Named("many-pictures", new ManyPictures()));
 

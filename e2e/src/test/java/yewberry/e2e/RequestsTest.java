@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Request;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
@@ -16,14 +17,12 @@ import org.junit.jupiter.api.extension.ExtendWith;
  */
 @ExtendWith(Browser.class)
 class RequestsTest {
-    private final List<String> asked = new CopyOnWriteArrayList<>();
-    private final List<Long> bytes = new CopyOnWriteArrayList<>();
+    private final List<Request> asked = new CopyOnWriteArrayList<>();
 
     private void count(Page page) {
         page.onRequestFinished(request -> {
             if (request.url().contains("/api/")) {
-                asked.add(request.method() + " " + request.url().replaceFirst("^.*/api/", ""));
-                bytes.add((long) request.sizes().responseBodySize);
+                asked.add(request);
             }
         });
     }
@@ -32,16 +31,19 @@ class RequestsTest {
     private void held(Page page, String action, Runnable act, int requests, int kilobytes) {
         page.waitForTimeout(1500); // what is read ahead has been read
         asked.clear();
-        bytes.clear();
         act.run();
         int before = -1;
         while (before != asked.size()) {
             before = asked.size();
             page.waitForTimeout(1500);
         }
-        long read = bytes.stream().mapToLong(Long::longValue).sum() / 1000;
-        assertThat(asked).as(action).hasSizeBetween(1, requests);
-        assertThat(read).as("kB for %s: %s", action, asked).isLessThanOrEqualTo(kilobytes);
+        List<String> names =
+                asked.stream()
+                        .map(each -> each.method() + " " + each.url().replaceFirst("^.*/api/", ""))
+                        .toList();
+        long read = asked.stream().mapToLong(each -> each.sizes().responseBodySize).sum() / 1000;
+        assertThat(names).as(action).hasSizeBetween(1, requests);
+        assertThat(read).as("kB for %s: %s", action, names).isLessThanOrEqualTo(kilobytes);
     }
 
     @Test

@@ -3,6 +3,7 @@ package yewberry.core.findings;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Lab;
 import yewberry.core.color.Numbers;
@@ -18,6 +19,7 @@ public sealed interface Finding
                 Finding.TextOverflow,
                 Finding.StockNotPrinted,
                 Finding.MissingCharacters,
+                Finding.OtherFont,
                 LooseLine,
                 AreaFinding,
                 PressFinding {
@@ -157,7 +159,51 @@ public sealed interface Finding
         }
     }
 
-    /** Characters that the font does not have. */
+    /**
+     * Characters that the font does not have, and another has.
+     *
+     * @param wanted the family that does not have them
+     */
+    record OtherFont(UUID page, Item.GlyphRun run, String wanted) implements Finding {
+        public OtherFont {
+            run = run.withoutGlyphs();
+        }
+
+        @Override
+        public Origin origin() {
+            return run.origin();
+        }
+
+        @Override
+        public Rect where() {
+            return run.bounds();
+        }
+
+        @Override
+        public String message() {
+            return "%s has no shape for “%s”, and %s stands in; choose a font that has, if it is to look alike."
+                    .formatted(wanted, text(), run.face().family());
+        }
+
+        /** The characters, each once. */
+        @Override
+        public String text() {
+            return run.text()
+                    .codePoints()
+                    .filter(each -> !Character.isWhitespace(each))
+                    .distinct()
+                    .limit(12)
+                    .mapToObj(Character::toString)
+                    .collect(Collectors.joining());
+        }
+
+        @Override
+        public String rule() {
+            return "Every character has a shape in its font.";
+        }
+    }
+
+    /** Characters that no font here has. */
     record MissingCharacters(UUID page, Item.GlyphRun run, String text) implements Finding {
         public MissingCharacters {
             run = run.withoutGlyphs();
@@ -175,7 +221,7 @@ public sealed interface Finding
 
         @Override
         public String message() {
-            return "%s has no shape for “%s”; use another font or other characters."
+            return "%s has no shape for “%s”, nor has another font here; use other characters."
                     .formatted(run.face().family(), text);
         }
 

@@ -79,6 +79,9 @@ public final class Findings {
             if (!missing.isEmpty()) {
                 findings.add(new Finding.MissingCharacters(scene.page(), run, missing));
             }
+            run.wanted()
+                    .map(face -> new Finding.OtherFont(scene.page(), run, face.family()))
+                    .ifPresent(findings::add);
         }
         Press press = setup.press();
         if (destination.has(Medium.PAPER)

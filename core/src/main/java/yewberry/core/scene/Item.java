@@ -277,6 +277,12 @@ public sealed interface Item {
                     .collect(Collectors.joining());
         }
 
+        /** The face that it would be set in if that had its characters; nothing where it is. */
+        public Optional<Face> wanted() {
+            return Optional.of(Type.of(look, characters).face())
+                    .filter(face -> !face.equals(type.face()));
+        }
+
         public Face face() {
             return type.face();
         }

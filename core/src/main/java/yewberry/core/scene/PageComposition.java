@@ -222,12 +222,17 @@ final class PageComposition {
         List<Item.GlyphRun> runs = new ArrayList<>();
         int from = 0;
         for (int to = 1; to <= segments.size(); to++) {
-            if (to == segments.size() || segments.get(to).run() != segments.get(from).run()) {
+            if (to == segments.size() || !areOne(segments.get(from), segments.get(to))) {
                 runs.add(run(segments.subList(from, to), frame, origin, box, turn));
                 from = to;
             }
         }
         return runs;
+    }
+
+    /** Where a face has no shape for a character, a run goes on in another. */
+    private static boolean areOne(Segment one, Segment other) {
+        return one.run() == other.run() && one.type().equals(other.type());
     }
 
     /** Outlines lie below all letters of their frame, so that none eats the letter beside it. */

@@ -21,6 +21,16 @@ public final class Characters {
                 || c == '\ufeff';
     }
 
+    /** Whether it needs no shape of a face: it is not drawn, or as a space. */
+    static boolean isDrawnByAll(int codePoint) {
+        return codePoint < 0x7f
+                || Character.isBmpCodePoint(codePoint)
+                        && (isIgnorable((char) codePoint)
+                                || isLineEnd((char) codePoint)
+                                || Character.isWhitespace(codePoint)
+                                || isWordSpace((char) codePoint));
+    }
+
     /** Whether a line ends after it wherever it stands: UAX #14, classes BK, LF, CR and NL. */
     static boolean isLineEnd(char c) {
         return c >= '\n' && c <= '\r' || c == '\u0085' || c == '\u2028' || c == '\u2029';

@@ -95,6 +95,11 @@ public final class Face {
         return metrics.getDescent();
     }
 
+    /** Whether it has a shape for a character. */
+    boolean shows(int codePoint) {
+        return font().canDisplay(codePoint);
+    }
+
     /** The outline of a glyph by its id in the font program. */
     public Outline outline(int glyph) {
         return outlines.computeIfAbsent(glyph, this::drawn);

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import yewberry.core.Refused;
 
@@ -62,6 +63,14 @@ public final class FontLibrary {
                         Comparator.comparing((Face face) -> face.italic() != italic)
                                 .thenComparing(face -> Math.abs(face.weight() - weight)))
                 .orElseGet(() -> face(family, weight, italic));
+    }
+
+    /** A face of another family that has a shape for a character, as near as there is. */
+    static Optional<Face> showing(int codePoint, Face instead) {
+        return FAMILIES.keySet().stream()
+                .map(family -> nearest(family, instead.weight(), instead.italic()))
+                .filter(face -> face.shows(codePoint))
+                .findFirst();
     }
 
     private static String weights(List<Face> faces) {

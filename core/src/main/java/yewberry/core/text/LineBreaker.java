@@ -35,8 +35,9 @@ final class LineBreaker {
      * @param next where the next line begins
      * @param hyphenated whether a hyphen is drawn at its end
      * @param last whether the paragraph, or what a line separator closes, ends with it
+     * @param largest size of type in it, in points
      */
-    record Line(int start, int end, int next, boolean hyphenated, boolean last) {}
+    record Line(int start, int end, int next, boolean hyphenated, boolean last, double largest) {}
 
     /**
      * How wide lines may be, in points.
@@ -81,7 +82,13 @@ final class LineBreaker {
         Type[] of = new Type[paragraph.text().length() + 1];
         int at = 0;
         for (Run run : paragraph.runs()) {
-            Arrays.fill(of, at, at + run.text().length(), types.apply(run));
+            Type type = types.apply(run);
+            for (int i = 0; i < run.text().length(); ) {
+                int codePoint = run.text().codePointAt(i);
+                int next = i + Character.charCount(codePoint);
+                Arrays.fill(of, at + i, at + next, type.showing(codePoint));
+                i = next;
+            }
             at += run.text().length();
         }
         of[at] = at == 0 ? Type.of(look, Optional.empty()) : of[at - 1];
@@ -179,8 +186,12 @@ final class LineBreaker {
     }
 
     private void add(int start, Breaks.Break end) {
-        lines.add(
-                new Line(start, trimmed(start, end.at()), end.at(), end.hyphenated(), end.must()));
+        int last = trimmed(start, end.at());
+        double largest = types[start].size();
+        for (int i = start; i < last; i++) {
+            largest = Math.max(largest, types[i].size());
+        }
+        lines.add(new Line(start, last, end.at(), end.hyphenated(), end.must(), largest));
     }
 
     private int trimmed(int start, int end) {

@@ -59,23 +59,47 @@ record ShapedLine(List<Piece> pieces) {
             int end = start + run.text().length();
             int from = Math.clamp(line.start(), start, end);
             int to = Math.clamp(line.end(), start, end);
-            String text = run.text().substring(from - start, to - start);
-            String shown = Characters.shown(text);
-            boolean broken = line.hyphenated() && to == line.end() && from < to;
-            String read = shown + (broken ? String.valueOf(Characters.SOFT_HYPHEN) : "");
-            if (!read.isEmpty()) {
-                Type type = types.apply(run);
-                parts.add(
-                        new Part(
-                                run,
-                                type,
-                                from,
-                                read,
-                                broken ? shown + Characters.hyphen(type.face()) : shown));
+            Type type = types.apply(run);
+            while (from < to) {
+                int next = oneType(run.text(), from - start, to - start, type) + start;
+                boolean broken = line.hyphenated() && next == line.end();
+                add(
+                        run,
+                        type.showing(run.text().codePointAt(from - start)),
+                        from,
+                        run.text().substring(from - start, next - start),
+                        broken,
+                        parts);
+                from = next;
             }
             start = end;
         }
         return parts;
+    }
+
+    /** Up to where text is set in the type that it begins in. */
+    private static int oneType(String text, int from, int to, Type type) {
+        Type first = type.showing(text.codePointAt(from));
+        int at = from;
+        while (at < to && type.showing(text.codePointAt(at)).equals(first)) {
+            at += Character.charCount(text.codePointAt(at));
+        }
+        return Math.min(at, to);
+    }
+
+    private static void add(
+            Run run, Type type, int begin, String text, boolean broken, List<Part> parts) {
+        String shown = Characters.shown(text);
+        String read = shown + (broken ? String.valueOf(Characters.SOFT_HYPHEN) : "");
+        if (!read.isEmpty()) {
+            parts.add(
+                    new Part(
+                            run,
+                            type,
+                            begin,
+                            read,
+                            broken ? shown + Characters.hyphen(type.face()) : shown));
+        }
     }
 
     /**

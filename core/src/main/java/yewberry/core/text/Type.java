@@ -27,6 +27,19 @@ public record Type(Face face, double size, double tracking) {
                 characters.flatMap(CharacterLook::tracking).orElse(look.setting().tracking()));
     }
 
+    /**
+     * The type that one character is set in: this, or where its face has no shape for that, one of
+     * another shipped family that has.
+     */
+    Type showing(int codePoint) {
+        if (Characters.isDrawnByAll(codePoint) || face.shows(codePoint)) {
+            return this;
+        }
+        return FontLibrary.showing(codePoint, face)
+                .map(other -> new Type(other, size, tracking))
+                .orElse(this);
+    }
+
     /** Thousandths of the size to points. */
     public double scale() {
         return size / Face.UNITS;

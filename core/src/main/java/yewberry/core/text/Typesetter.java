@@ -147,10 +147,10 @@ public final class Typesetter {
         List<LineBreaker.Line> lines = LineBreaker.lines(paragraph, from, types, look, each);
         List<Double> baselines = new ArrayList<>();
         double last = previousBaseline;
-        double below = type.descent();
         for (int i = 0; i < lines.size(); i++) {
-            double baseline = nextBaseline(type, look, last, i == 0 ? before : 0);
-            if (baseline + below > height + TOLERANCE && !text.isBlank()) {
+            double larger = larger(lines.get(i), type);
+            double baseline = nextBaseline(type, larger, look, last, i == 0 ? before : 0);
+            if (baseline + type.descent() * larger > height + TOLERANCE && !text.isBlank()) {
                 break;
             }
             baselines.add(baseline);
@@ -160,7 +160,7 @@ public final class Typesetter {
         for (int i = 0; i < count; i++) {
             place(paragraph, look, types, lines.get(i), baselines.get(i), i == 0 && from == 0);
             previousBaseline = baselines.get(i);
-            bottom = previousBaseline + below;
+            bottom = previousBaseline + type.descent() * larger(lines.get(i), type);
         }
         if (count < lines.size()) {
             return lines.get(count).start();
@@ -187,8 +187,16 @@ public final class Typesetter {
         return count;
     }
 
-    private static double nextBaseline(Type type, Look look, double last, double before) {
-        return Double.isNaN(last) ? type.ascent() : last + before + look.leading().points();
+    /** How many times as large as its paragraph's the largest type of a line is, at least once. */
+    private static double larger(LineBreaker.Line line, Type type) {
+        return Math.max(1, line.largest() / type.size());
+    }
+
+    private static double nextBaseline(
+            Type type, double larger, Look look, double last, double before) {
+        return Double.isNaN(last)
+                ? type.ascent() * larger
+                : last + before + look.leading().points();
     }
 
     private void place(

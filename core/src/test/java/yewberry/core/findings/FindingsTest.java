@@ -1,7 +1,9 @@
 package yewberry.core.findings;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static yewberry.core.Sample.BODY;
+import static yewberry.core.Sample.HEADING;
 import static yewberry.core.Sample.INK;
 import static yewberry.core.Sample.NIGHT;
 import static yewberry.core.Sample.WHITE;
@@ -40,12 +42,17 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Composer;
+import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 
 class FindingsTest {
     private static List<Finding> of(Layer layer, Press press) {
+        return of(new Composer(PressCondition.coated()).compose(Sample.withPage(layer), 0), press);
+    }
+
+    private static List<Finding> of(PageScene scene, Press press) {
         return Findings.of(
-                new Composer(PressCondition.coated()).compose(Sample.withPage(layer), 0),
+                scene,
                 new Legibility(PressCondition.coated(), Level.AA, Destination.PAPER),
                 Sample.a5().withPress(press),
                 PressCondition.coated());
@@ -104,6 +111,49 @@ class FindingsTest {
                 of(new Layer(List.of(), List.of(frame("f", 10, 10, 80, 20, BODY, "夜 and day"))));
         assertThat(findings).singleElement().isInstanceOf(Finding.MissingCharacters.class);
         assertThat(findings.getFirst().message()).contains("Source Serif 4").contains("夜");
+    }
+
+    /** Fraunces has no Greek; Source Serif 4 has. */
+    @Test
+    void characters_that_another_font_has_are_set_in_that_and_found() {
+        Look fraunces =
+                new Look(
+                        BODY.id(),
+                        "Body",
+                        "Fraunces",
+                        400,
+                        Length.pt(10),
+                        Length.pt(14),
+                        Length.ZERO,
+                        Look.Alignment.LEFT,
+                        BODY.color(),
+                        Look.Overprint.BLACK);
+        Publication publication =
+                Sample.withPage(
+                                new Layer(
+                                        List.of(),
+                                        List.of(
+                                                frame(
+                                                        "f",
+                                                        10,
+                                                        10,
+                                                        80,
+                                                        20,
+                                                        BODY,
+                                                        "The star ωπ Peg"))))
+                        .withLooks(List.of(fraunces, HEADING));
+        PageScene scene = new Composer(PressCondition.coated()).compose(publication, 0);
+        assertThat(scene.text())
+                .extracting(run -> run.text() + "|" + run.face().family())
+                .containsExactly("The star |Fraunces", "ωπ|Source Serif 4", " Peg|Fraunces");
+        assertThat(scene.text()).allSatisfy(run -> assertThat(run.missing()).isEmpty());
+        Item.GlyphRun greek = scene.text().get(1);
+        Item.GlyphRun after = scene.text().get(2);
+        assertThat(after.bounds().x()).isCloseTo(greek.bounds().right(), within(1e-6));
+        List<Finding> findings = of(scene, Press.USUAL);
+        assertThat(findings).singleElement().isInstanceOf(Finding.OtherFont.class);
+        assertThat(findings.getFirst().message())
+                .contains("Fraunces", "“ωπ”", "Source Serif 4 stands in");
     }
 
     @Test

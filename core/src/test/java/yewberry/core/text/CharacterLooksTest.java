@@ -143,6 +143,22 @@ class CharacterLooksTest {
     }
 
     @Test
+    void the_first_line_of_a_frame_stands_as_far_down_as_its_largest_type_needs() {
+        double plain = set(BODY, 400, paragraph(run("Come early"))).getFirst().baseline();
+        List<Segment> large = set(BODY, 400, paragraph(run("Come "), run("early", LARGE)));
+        assertThat(large).extracting(Segment::baseline).containsOnly(2 * plain);
+        Box low = new Box(Length.ZERO, Length.ZERO, Length.pt(400), Length.pt(20));
+        SetFrame none =
+                Typesetter.set(
+                        List.of(paragraph(run("Come "), run("early", LARGE))),
+                        StoryPlace.BEGINNING,
+                        low,
+                        FrameSetting.USUAL,
+                        Sample.looks(each -> BODY, LARGE));
+        assertThat(none.segments()).as("it would stand out below").isEmpty();
+    }
+
+    @Test
     void justified_lines_of_several_sizes_end_at_the_edge() {
         Paragraph text =
                 paragraph(

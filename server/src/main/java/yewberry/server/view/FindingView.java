@@ -88,6 +88,7 @@ public record FindingView(
             case Finding.TextOverflow it -> "text-overflow";
             case Finding.StockNotPrinted it -> "stock-not-printed";
             case Finding.MissingCharacters it -> "missing-characters";
+            case Finding.OtherFont it -> "other-font";
             case LooseLine it -> "loose-line";
             case PictureFinding.Unreadable it -> "picture-unreadable";
             case PictureFinding.TooCoarse it -> "picture-too-coarse";
@@ -113,6 +114,7 @@ public record FindingView(
         return switch (finding) {
             case Finding.TooLittleContrast it -> Optional.of(it.contrast().run());
             case Finding.MissingCharacters it -> Optional.of(it.run());
+            case Finding.OtherFont it -> Optional.of(it.run());
             case LooseLine it -> Optional.of(it.run());
             case PressFinding.OfText it -> Optional.of(it.run());
             case PressFinding.TooMuchInk it ->
