@@ -157,6 +157,31 @@ class StoryTest {
     }
 
     @Test
+    void a_look_is_picked_up_and_given_to_other_text_any_number_of_times(Browser.Window window) {
+        Page page = open(window);
+        atTheEndOf(page, 0);
+        button(page, "Pick up the look").click();
+        Locator picked =
+                page.getByRole(
+                        AriaRole.GROUP, new Page.GetByRoleOptions().setName("Picked up look"));
+        assertThat(picked).containsText("Look Heading");
+        for (int paragraph : new int[] {1, 2}) {
+            atTheEndOf(page, paragraph);
+            page.keyboard().press("Shift+Alt+G");
+        }
+        String heading = paragraphs(page).first().getAttribute("data-look");
+        assertThat(paragraphs(page).nth(1)).hasAttribute("data-look", heading);
+        assertThat(paragraphs(page).nth(2)).hasAttribute("data-look", heading);
+        picked.getByText("Look Heading").click();
+        atTheEndOf(page, 3);
+        button(page, "Give it").click();
+        assertThat(paragraphs(page).nth(3)).not().hasAttribute("data-look", heading);
+        button(page, "Put it down").click();
+        assertThat(picked).not().isVisible();
+        Browser.undoAll(page);
+    }
+
+    @Test
     void text_without_room_is_marked_and_gets_pages(Browser.Window window) {
         Page page = open(window);
         atTheEndOf(page, 1);

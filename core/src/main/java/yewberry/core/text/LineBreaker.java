@@ -19,6 +19,7 @@ import yewberry.core.publication.TextSetting;
 final class LineBreaker {
     private final String text;
     private final Room room;
+    private final ShapedText shaped;
     private final double[] edges;
 
     /** Of each character; one more for a text of none. */
@@ -38,6 +39,9 @@ final class LineBreaker {
      * @param largest size of type in it, in points
      */
     record Line(int start, int end, int next, boolean hyphenated, boolean last, double largest) {}
+
+    /** A paragraph with its lines. */
+    record Broken(List<Line> lines, ShapedText shaped) {}
 
     /**
      * How wide lines may be, in points.
@@ -59,7 +63,8 @@ final class LineBreaker {
         this.begin = begin;
         this.room = room;
         this.types = types(paragraph, types, look);
-        this.edges = edges(text, this.types);
+        this.shaped = new ShapedText(text, this.types);
+        this.edges = shaped.edges();
         this.spaces = spacesUpTo(text);
     }
 
@@ -71,11 +76,11 @@ final class LineBreaker {
      * @param types what each run is set in
      * @param room that a line may have at most
      */
-    static List<Line> lines(
+    static Broken lines(
             Paragraph paragraph, int begin, Function<Run, Type> types, Look look, Room room) {
         LineBreaker breaker = new LineBreaker(paragraph, begin, types, look, room);
         breaker.run(look);
-        return breaker.lines;
+        return new Broken(breaker.lines, breaker.shaped);
     }
 
     private static Type[] types(Paragraph paragraph, Function<Run, Type> types, Look look) {
@@ -230,50 +235,5 @@ final class LineBreaker {
         return Character.isLowSurrogate(text.charAt(forced - 1)) || forced == text.length()
                 ? forced
                 : forced + (Character.isLowSurrogate(text.charAt(forced)) ? 1 : 0);
-    }
-
-    /**
-     * Where each character begins, in points; those inside a ligature share its width, and what is
-     * not drawn has none. What is set in one type is shaped as one.
-     */
-    private static double[] edges(String text, Type[] types) {
-        double[] edges = new double[text.length() + 1];
-        double x = 0;
-        int from = 0;
-        while (from < text.length()) {
-            int to = from + 1;
-            while (to < text.length() && types[to].equals(types[from])) {
-                to++;
-            }
-            String shown = Characters.shown(text.substring(from, to));
-            double[] of = edges(types[from].shape(shown), shown.length(), types[from]);
-            int at = 0;
-            for (int i = from; i < to; i++) {
-                edges[i] = x + of[at];
-                char c = text.charAt(i);
-                at += Characters.isIgnorable(c) || Characters.isLineEnd(c) ? 0 : 1;
-            }
-            x += of[at];
-            from = to;
-        }
-        edges[text.length()] = x;
-        return edges;
-    }
-
-    private static double[] edges(Glyphs glyphs, int length, Type type) {
-        double[] edges = new double[length + 1];
-        double tracking = type.tracking();
-        int count = glyphs.ids().length;
-        for (int i = 0; i < count; i++) {
-            int from = glyphs.starts()[i];
-            int to = i + 1 < count ? glyphs.starts()[i + 1] : length;
-            for (int c = from; c < to; c++) {
-                double share = (double) (c - from) / (to - from);
-                double advance = glyphs.advance(i) + tracking;
-                edges[c] = (glyphs.x()[i] + i * tracking + share * advance) * type.scale();
-            }
-        }
-        edges[length] = (glyphs.width() + count * tracking) * type.scale();
-        return edges;
     }
 }

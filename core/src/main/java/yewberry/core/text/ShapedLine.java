@@ -25,7 +25,14 @@ record ShapedLine(List<Piece> pieces) {
     /** A run's part of the line, as it is drawn. */
     private record Part(Run run, Type type, int begin, String text, String shown) {}
 
-    static ShapedLine of(Paragraph paragraph, LineBreaker.Line line, Function<Run, Type> types) {
+    /**
+     * @param shaped the paragraph as a whole, which lines are cut out of
+     */
+    static ShapedLine of(
+            Paragraph paragraph,
+            LineBreaker.Line line,
+            Function<Run, Type> types,
+            ShapedText shaped) {
         List<Part> parts = parts(paragraph, line, types);
         List<Piece> pieces = new ArrayList<>();
         int from = 0;
@@ -34,7 +41,7 @@ record ShapedLine(List<Piece> pieces) {
             while (to < parts.size() && parts.get(to).type().equals(parts.get(from).type())) {
                 to++;
             }
-            while (!shape(parts.subList(from, to), pieces)) {
+            while (!shape(parts.subList(from, to), shaped, pieces)) {
                 to--;
             }
             from = to;
@@ -107,7 +114,7 @@ record ShapedLine(List<Piece> pieces) {
      *
      * @return false, and nothing is added, where a glyph stands for characters of two runs
      */
-    private static boolean shape(List<Part> parts, List<Piece> pieces) {
+    private static boolean shape(List<Part> parts, ShapedText shaped, List<Piece> pieces) {
         Type type = parts.getFirst().type();
         StringBuilder all = new StringBuilder();
         List<Integer> ends = new ArrayList<>();
@@ -115,7 +122,10 @@ record ShapedLine(List<Piece> pieces) {
             all.append(part.shown());
             ends.add(all.length());
         }
-        Glyphs glyphs = type.shape(all.toString());
+        int first = parts.getFirst().begin();
+        Glyphs glyphs =
+                shaped.part(first, first + all.length(), all.toString())
+                        .orElseGet(() -> type.shape(all.toString()));
         int count = glyphs.ids().length;
         List<Piece> made = new ArrayList<>();
         int glyph = 0;

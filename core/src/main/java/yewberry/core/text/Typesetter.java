@@ -144,7 +144,8 @@ public final class Typesetter {
         LineBreaker.Room each =
                 new LineBreaker.Room(
                         Math.max(0, room - indent) + TOLERANCE, Math.max(0, room) + TOLERANCE);
-        List<LineBreaker.Line> lines = LineBreaker.lines(paragraph, from, types, look, each);
+        LineBreaker.Broken broken = LineBreaker.lines(paragraph, from, types, look, each);
+        List<LineBreaker.Line> lines = broken.lines();
         List<Double> baselines = new ArrayList<>();
         double last = previousBaseline;
         for (int i = 0; i < lines.size(); i++) {
@@ -158,7 +159,14 @@ public final class Typesetter {
         }
         int count = kept(setting.keeps(), baselines.size(), lines.size(), from, isFirst);
         for (int i = 0; i < count; i++) {
-            place(paragraph, look, types, lines.get(i), baselines.get(i), i == 0 && from == 0);
+            place(
+                    paragraph,
+                    look,
+                    types,
+                    broken.shaped(),
+                    lines.get(i),
+                    baselines.get(i),
+                    i == 0 && from == 0);
             previousBaseline = baselines.get(i);
             bottom = previousBaseline + type.descent() * larger(lines.get(i), type);
         }
@@ -203,15 +211,16 @@ public final class Typesetter {
             Paragraph paragraph,
             Look look,
             Function<Run, Type> types,
+            ShapedText shaped,
             LineBreaker.Line line,
             double baseline,
             boolean isFirst) {
         TextSetting setting = look.setting();
         double begin = setting.left().points() + (isFirst ? setting.first().points() : 0);
         double end = width - setting.right().points();
-        ShapedLine shaped = ShapedLine.of(paragraph, line, types);
-        List<ShapedLine.Piece> pieces = shaped.pieces();
-        double room = end - begin - shaped.width();
+        ShapedLine whole = ShapedLine.of(paragraph, line, types, shaped);
+        List<ShapedLine.Piece> pieces = whole.pieces();
+        double room = end - begin - whole.width();
         long spaces =
                 pieces.stream()
                         .flatMap(piece -> piece.glyphs().stream())
