@@ -33,10 +33,15 @@ final class UsedLooks implements Looks {
     }
 
     private static <T> T known(Map<UUID, T> known, UUID look, Function<UUID, T> find) {
-        return known.computeIfAbsent(look, find);
+        T found = known.get(look);
+        if (found == null) {
+            found = find.apply(look);
+            known.put(look, found);
+        }
+        return found;
     }
 
-    /** Lets go of those that are not used. */
+    /** Lets go of those that are not used; from now on several threads may ask. */
     UsedLooks sealed() {
         source = null;
         return this;

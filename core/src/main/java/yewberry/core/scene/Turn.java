@@ -47,7 +47,7 @@ public record Turn(double degrees, double x, double y) {
                         new Rectangle2D.Double(rect.x(), rect.y(), rect.width(), rect.height()));
     }
 
-    /** The same for people; nothing where it is none. */
+    /** This; nothing where it rotates nothing. */
     public Optional<Turn> ifAny() {
         return Optional.of(this).filter(turn -> !turn.isNone());
     }

@@ -23,11 +23,12 @@ final class ShapedText {
      */
     private record Stretch(int from, int to, Type type, Glyphs glyphs, boolean plain) {}
 
-    /** How wide what a glyph stands for is by itself, by face and characters. */
+    /** Some characters of a face with nothing beside them. */
     private record Alone(Face face, String text, boolean ligatures) {}
 
     private static final int MOST_KNOWN = 20_000;
 
+    /** How wide they are, in thousandths of the type size. */
     private static final Map<Alone, Double> ALONE = new ConcurrentHashMap<>();
 
     /**
