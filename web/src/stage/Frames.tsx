@@ -1,9 +1,10 @@
 import { RotateCw } from "lucide-react";
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import styled from "styled-components";
-import { usePageDetail, useSteps } from "../api/queries";
+import { usePageDetail } from "../api/queries";
+import { useChanges } from "../api/useChanges";
 import { useFlow } from "../api/story";
-import type { PlacedPage, Publication, Spread } from "../api/types";
+import type { PlacedPage, Publication, Spread, TextFrame } from "../api/types";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
@@ -298,84 +299,110 @@ const edges = [
   { top: -6, bottom: -6, right: -6, width: 12 },
 ];
 
-/** A frame that is chosen: it moves by its edge, is sized by its handles, and both by keys. */
-function Held({
-  publication,
-  page,
-  frame,
-  scale,
-  place,
-}: {
+/** Does the last of several things after a pause, or at once when there is no more to come. */
+function useLater(pause: number) {
+  const timer = useRef<number>(undefined);
+  const waiting = useRef<() => void>(undefined);
+  const act = () => {
+    window.clearTimeout(timer.current);
+    const last = waiting.current;
+    waiting.current = undefined;
+    last?.();
+  };
+  useEffect(() => act, []);
+  return (next: () => void) => {
+    window.clearTimeout(timer.current);
+    waiting.current = next;
+    timer.current = window.setTimeout(act, pause);
+  };
+}
+
+interface HeldFrame {
   publication: Publication;
   page: PlacedPage;
   frame: Frame;
   scale: number;
   place: (box: Box) => React.CSSProperties;
-}) {
+}
+
+/** A frame that is chosen, as soon as it is known how it is meant. */
+function Held(held: HeldFrame) {
+  const detail = usePageDetail(held.publication, held.page.page);
+  const own = detail.data?.layer.frames.find((each) => each.id === held.frame.frame);
+  return own ? <Holding {...held} own={own} /> : null;
+}
+
+/** It moves by its edge, is sized and rotated by its handles, and all of it by keys. */
+function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { own: TextFrame }) {
   const { tryOut, settle, chooseFrame } = useBench();
-  const steps = useSteps(publication);
-  const detail = usePageDetail(publication, page.page);
   const [moved, setMoved] = useState<Box>();
   const [rotating, setRotating] = useState<number>();
   const drag = useRef<{ x: number; y: number; grip: Grip; from: Box }>(undefined);
   const body = useRef<HTMLDivElement>(null);
-  const pause = useRef<number>(undefined);
-  const own = detail.data?.layer.frames.find((each) => each.id === frame.frame);
-  const box = moved ?? frame.where;
-  useEffect(() => () => window.clearTimeout(pause.current), []);
-  if (!own) {
-    return null;
-  }
+  const later = useLater(PAUSE);
   const was = { sides: own.sides, box: own.box };
-  const stored: Box = {
-    x: inMillimetres(own.box.x),
-    y: inMillimetres(own.box.y),
-    width: inMillimetres(own.box.width),
-    height: inMillimetres(own.box.height),
-  };
-  const edit = (to: Box) => ({
+  const placing = (made: typeof was, from: typeof was) => ({
     type: "placeFrame" as const,
     frame: frame.frame,
-    sides: own.sides,
+    ...made,
+    was: from,
+  });
+  const [placed, putThere] = useChanges(
+    publication,
+    frame.frame,
+    was,
+    (change) => placing(change.made, change.was),
+    "Frame placed",
+  );
+  const arranging = (setting: TextFrame["setting"], from: TextFrame["setting"]) => ({
+    type: "arrangeFrame" as const,
+    frame: frame.frame,
+    setting,
+    was: from,
+  });
+  const [arranged, arrange] = useChanges(
+    publication,
+    `${frame.frame} setting`,
+    own.setting,
+    (change) => arranging(change.made, change.was),
+    "Frame rotated",
+  );
+  const lies: Box = {
+    x: inMillimetres(placed.box.x),
+    y: inMillimetres(placed.box.y),
+    width: inMillimetres(placed.box.width),
+    height: inMillimetres(placed.box.height),
+  };
+  const box = moved ?? lies;
+  const degrees = rotating ?? arranged.rotation;
+  const at = (to: Box) => ({
+    sides: placed.sides,
     box: {
       x: `${to.x} mm`,
       y: `${to.y} mm`,
       width: `${to.width} mm`,
       height: `${to.height} mm`,
     },
-    was,
   });
   const show = (to: Box) => {
     setMoved(to);
-    tryOut(edit(to));
+    tryOut(placing(at(to), was));
   };
-  const keep = async (to: Box) => {
+  /** Until the server shows it, it is held here, however slowly that goes. */
+  const kept = async (stored: Promise<boolean>) => {
     settle();
-    const kept = await steps.stored(edit(to), "Frame placed");
-    if (!kept) {
+    setMoved(undefined);
+    setRotating(undefined);
+    if (!(await stored)) {
       tryOut(undefined);
     }
-    setMoved(undefined);
   };
-  const degrees = rotating ?? frame.rotation;
-  const rotateEdit = (to: number) => ({
-    type: "arrangeFrame" as const,
-    frame: frame.frame,
-    setting: { ...own.setting, rotation: to },
-    was: own.setting,
-  });
+  const keep = (to: Box) => kept(putThere(at(to)));
   const showRotated = (to: number) => {
     setRotating(to);
-    tryOut(rotateEdit(to));
+    tryOut(arranging({ ...arranged, rotation: to }, own.setting));
   };
-  const keepRotated = async (to: number) => {
-    settle();
-    const kept = await steps.stored(rotateEdit(to), "Frame rotated");
-    if (!kept) {
-      tryOut(undefined);
-    }
-    setRotating(undefined);
-  };
+  const keepRotated = (to: number) => kept(arrange({ ...arranged, rotation: to }));
   const others = page.frames.filter((each) => each.frame !== frame.frame);
   const { facing, margins } = publication.setup;
   const left = facing && page.side === "LEFT" ? margins.outside : margins.inside;
@@ -396,7 +423,7 @@ function Held({
     if (event.button === 0) {
       event.stopPropagation();
       event.currentTarget.setPointerCapture(event.pointerId);
-      drag.current = { x: event.clientX, y: event.clientY, grip, from: moved ?? stored };
+      drag.current = { x: event.clientX, y: event.clientY, grip, from: box };
     }
   };
   const holding = {
@@ -457,8 +484,7 @@ function Held({
       event.stopPropagation();
       const to = within180(degrees + by * (event.shiftKey ? 15 : 1));
       showRotated(to);
-      window.clearTimeout(pause.current);
-      pause.current = window.setTimeout(() => void keepRotated(to), PAUSE);
+      later(() => void keepRotated(to));
     },
   };
   const onKeyDown = (event: KeyboardEvent) => {
@@ -480,10 +506,9 @@ function Held({
     event.preventDefault();
     event.stopPropagation();
     const grip: Grip = event.altKey ? { across: "end", down: "end" } : whole;
-    const to = draggedRotated(moved ?? stored, degrees, grip, step, edgesOf([]), 0);
+    const to = draggedRotated(box, degrees, grip, step, edgesOf([]), 0);
     show(to);
-    window.clearTimeout(pause.current);
-    pause.current = window.setTimeout(() => void keep(to), PAUSE);
+    later(() => void keep(to));
   };
   return (
     <Outline

@@ -67,6 +67,24 @@ describe("what is pasted from elsewhere", () => {
     expect(pasteReport(html, "", looks, characters)).toBe("Pasted. Left out: italics.");
   });
 
+  it("takes styles for what they say, and a wrapper that says it is not bold for none", () => {
+    const parser = pasteParser(
+      () => looks,
+      () => characters,
+    );
+    const html =
+      '<b style="font-weight:normal"><p>Plain <span style="font-weight:700">loud</span> <span style="font-style:italic">soft</span></p></b>';
+    const page = new window.DOMParser().parseFromString(html, "text/html");
+    expect(allWritten(parser.parse(page.body)).flatMap(({ runs }) => runs)).toEqual([
+      { text: "Plain " },
+      { text: "loud", look: "s" },
+      { text: " soft" },
+    ]);
+    expect(pasteReport(html, "", looks, characters)).toBe("Pasted. Left out: italics.");
+    const wrapped = '<b style="font-weight:normal">Plain</b>';
+    expect(pasteReport(wrapped, "Plain", looks, [])).toBeUndefined();
+  });
+
   it("holds nothing that no text holds", () => {
     expect(cleaned("a\tb\u0000c\u200bd\ud83ce 🌌\n")).toBe("a bc\u200bde 🌌\n");
   });

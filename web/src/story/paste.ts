@@ -26,6 +26,48 @@ function headingLook(looks: Look[], level: number): Look | undefined {
   return looks.find(({ role }) => role === "TITLE");
 }
 
+/** How words that stand out come from elsewhere. */
+interface Standing {
+  emphasis: CharacterLook["emphasis"];
+  name: string;
+  tags: string[];
+  style: string;
+  /** The values of the style that say so. */
+  means: RegExp;
+}
+
+const emphases: Standing[] = [
+  {
+    emphasis: "STRONG",
+    name: "bold",
+    tags: ["strong", "b"],
+    style: "font-weight",
+    means: /^(bold|bolder|[6-9]\d\d)$/,
+  },
+  {
+    emphasis: "EMPHASIS",
+    name: "italics",
+    tags: ["em", "i"],
+    style: "font-style",
+    means: /^(italic|oblique)/,
+  },
+];
+
+function contradicts(dom: HTMLElement, style: string, means: RegExp): boolean {
+  const value = dom.style.getPropertyValue(style);
+  return value !== "" && !means.test(value);
+}
+
+/** Whether anything in a page stands out in a way. */
+function standsOut(page: Document, { tags, style, means }: Standing): boolean {
+  const tagged = [...page.querySelectorAll<HTMLElement>(tags.join())];
+  const styled = [...page.querySelectorAll<HTMLElement>("[style]")];
+  return (
+    tagged.some((each) => !contradicts(each, style, means)) ||
+    styled.some((each) => means.test(each.style.getPropertyValue(style)))
+  );
+}
+
 /** Reads what is pasted from elsewhere: headings, quotes and captions get the looks of that role. */
 export function pasteParser(looks: () => Look[], characters: () => CharacterLook[]): DOMParser {
   const wearing = (tag: string, look: () => Look | undefined) => ({
@@ -34,18 +76,27 @@ export function pasteParser(looks: () => Look[], characters: () => CharacterLook
     getAttrs: () => ({ id: "", look: look()?.id ?? "" }),
   });
   const role = (wanted: Look["role"]) => () => looks().find((each) => each.role === wanted);
-  const standing = (tags: string[], emphasis: CharacterLook["emphasis"]) =>
-    tags.map((tag) => ({
-      tag,
-      mark: charactersType.name,
-      getAttrs: () => {
-        const look = characters().find((each) => each.emphasis === emphasis);
-        return look ? { look: look.id } : (false as const);
+  const standing = ({ tags, style, means, emphasis }: Standing) => {
+    const look = () => {
+      const found = characters().find((each) => each.emphasis === emphasis);
+      return found ? { look: found.id } : (false as const);
+    };
+    return [
+      ...tags.map((tag) => ({
+        tag,
+        mark: charactersType.name,
+        // some programs wrap all that is copied in one that says that it is none
+        getAttrs: (dom: HTMLElement) => !contradicts(dom, style, means) && look(),
+      })),
+      {
+        style,
+        mark: charactersType.name,
+        getAttrs: (value: string) => means.test(value) && look(),
       },
-    }));
+    ];
+  };
   return new DOMParser(schema, [
-    ...standing(["strong", "b"], "STRONG"),
-    ...standing(["em", "i"], "EMPHASIS"),
+    ...emphases.flatMap(standing),
     ...[1, 2, 3, 4, 5, 6].map((level) => wearing(`h${level}`, () => headingLook(looks(), level))),
     wearing("blockquote", role("QUOTE")),
     wearing("figcaption", role("CAPTION")),
@@ -61,11 +112,6 @@ const dropped: [string, string, string][] = [
   ["table", "table (its text is kept)", "tables (their text is kept)"],
   ["li", "list marker", "list markers"],
 ];
-
-const emphases = [
-  ["b, strong", "STRONG", "bold"],
-  ["i, em", "EMPHASIS", "italics"],
-] as const;
 
 /**
  * What became of something pasted, in words; nothing where all of it came through.
@@ -88,11 +134,10 @@ export function pasteReport(
   );
   const plain = emphases
     .filter(
-      ([selector, emphasis]) =>
-        page.querySelector(selector) !== null &&
-        !characters.some((each) => each.emphasis === emphasis),
+      (each) =>
+        standsOut(page, each) && !characters.some(({ emphasis }) => emphasis === each.emphasis),
     )
-    .map(([, , name]) => name);
+    .map(({ name }) => name);
   const left = dropped.flatMap(([selector, one, many]) => {
     const count = page.querySelectorAll(selector).length;
     return count === 0 ? [] : one === many ? [one] : [counted(count, one, many)];

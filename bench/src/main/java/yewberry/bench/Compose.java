@@ -96,7 +96,7 @@ final class Compose implements Bench.Benchmark {
         System.out.println(theirs);
         System.out.printf(
                 Locale.ROOT,
-                "%.0f pages a second; pango is as fast %.2f times (goal: ragged at least 1.0)%n",
+                "%.0f pages a second; %.2f times as fast as pango (goal: ragged at least 1.0)%n",
                 PAGES / (ours.quantile(0.5) / 1000),
                 theirs.quantile(0.5) / ours.quantile(0.5));
     }

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
@@ -285,6 +286,29 @@ class TypingTest {
                         """,
                         "/api/publications/" + Browser.DEMO);
         assertThat(stops).isEqualTo("40 100 100, 70 55 45, 100 100 100");
+        Browser.undoAll(page);
+    }
+
+    /** Some keys come while the one before is on its way, and the frame is left before the last. */
+    @Test
+    void a_frame_keeps_every_step_of_its_rotation(Browser.Window window) {
+        Page page = open(window, "?page=5&x=60&y=150");
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Text: The telescopes").setExact(true))
+                .click();
+        BoundingBox spread = page.getByRole(AriaRole.APPLICATION).locator(".picture").boundingBox();
+        page.mouse().click(spread.x + spread.width * 0.74, spread.y + spread.height * 0.7);
+        Locator handle =
+                page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Rotation"));
+        handle.focus();
+        for (int pause : new int[] {650, 900, 200, 700, 1500, 50}) {
+            page.keyboard().press("ArrowRight");
+            page.waitForTimeout(pause);
+        }
+        page.keyboard().press("Escape");
+        assertThat(handle).not().isVisible();
+        assertThat(page.getByLabel("Rotation °")).hasValue("6");
         Browser.undoAll(page);
     }
 }

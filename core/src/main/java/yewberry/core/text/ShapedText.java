@@ -1,11 +1,11 @@
 package yewberry.core.text;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * A paragraph, shaped as one as far as it is set in one type. Lines are broken by its edges, and
@@ -29,7 +29,8 @@ final class ShapedText {
     private static final int MOST_KNOWN = 20_000;
 
     /** How wide they are, in thousandths of the type size. */
-    private static final Map<Alone, Double> ALONE = new ConcurrentHashMap<>();
+    private static final Cache<Alone, Double> ALONE =
+            Caffeine.newBuilder().maximumSize(MOST_KNOWN).executor(Runnable::run).build();
 
     /**
      * @param types of each character
@@ -153,11 +154,8 @@ final class ShapedText {
 
     /** How wide some characters of a stretch are with nothing beside them. */
     private double alone(Stretch stretch, int from, int to) {
-        if (ALONE.size() > MOST_KNOWN) {
-            ALONE.clear();
-        }
         String of = text.substring(stretch.from() + from, stretch.from() + to);
-        return ALONE.computeIfAbsent(
+        return ALONE.get(
                 new Alone(stretch.type().face(), of, stretch.type().tracking() == 0),
                 key -> stretch.type().shape(of).width());
     }

@@ -10,7 +10,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
@@ -127,7 +126,7 @@ class HarfBuzzTest {
         for (int at = 0; at < text.length(); at += 3) {
             runs.add(
                     new Run(
-                            UUID.randomUUID(),
+                            Sample.id("run " + at),
                             text.substring(at, Math.min(text.length(), at + 3)),
                             Optional.empty(),
                             at % 2 == 0 ? Optional.of(plain.id()) : Optional.empty()));

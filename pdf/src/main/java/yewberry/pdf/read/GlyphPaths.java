@@ -48,7 +48,8 @@ public final class GlyphPaths {
         GlyphDescription points = data.getDescription();
         int first = 0;
         for (int contour = 0; contour < points.getContourCount(); contour++) {
-            int last = points.getEndPtOfContours(contour);
+            // a damaged font may name points that it does not have
+            int last = Math.min(points.getEndPtOfContours(contour), points.getPointCount() - 1);
             if (last >= first) {
                 contour(points, first, last - first + 1, path);
             }
