@@ -18,8 +18,7 @@ public sealed interface Finding
         permits Finding.TooLittleContrast,
                 Finding.TextOverflow,
                 Finding.StockNotPrinted,
-                Finding.MissingCharacters,
-                Finding.OtherFont,
+                Finding.OfCharacters,
                 LooseLine,
                 AreaFinding,
                 PressFinding {
@@ -159,24 +158,34 @@ public sealed interface Finding
         }
     }
 
+    /** Characters that are not set in the font they were meant for. */
+    sealed interface OfCharacters extends Finding permits MissingCharacters, OtherFont {
+        Item.GlyphRun run();
+
+        @Override
+        default Origin origin() {
+            return run().origin();
+        }
+
+        @Override
+        default Rect where() {
+            return run().bounds();
+        }
+
+        @Override
+        default String rule() {
+            return "Every character has a shape in its font.";
+        }
+    }
+
     /**
      * Characters that the font does not have, and another has.
      *
      * @param wanted the family that does not have them
      */
-    record OtherFont(UUID page, Item.GlyphRun run, String wanted) implements Finding {
+    record OtherFont(UUID page, Item.GlyphRun run, String wanted) implements OfCharacters {
         public OtherFont {
             run = run.withoutGlyphs();
-        }
-
-        @Override
-        public Origin origin() {
-            return run.origin();
-        }
-
-        @Override
-        public Rect where() {
-            return run.bounds();
         }
 
         @Override
@@ -196,38 +205,18 @@ public sealed interface Finding
                     .mapToObj(Character::toString)
                     .collect(Collectors.joining());
         }
-
-        @Override
-        public String rule() {
-            return "Every character has a shape in its font.";
-        }
     }
 
     /** Characters that no font here has. */
-    record MissingCharacters(UUID page, Item.GlyphRun run, String text) implements Finding {
+    record MissingCharacters(UUID page, Item.GlyphRun run, String text) implements OfCharacters {
         public MissingCharacters {
             run = run.withoutGlyphs();
-        }
-
-        @Override
-        public Origin origin() {
-            return run.origin();
-        }
-
-        @Override
-        public Rect where() {
-            return run.bounds();
         }
 
         @Override
         public String message() {
             return "%s has no shape for “%s”, nor has another font here; use other characters."
                     .formatted(run.face().family(), text);
-        }
-
-        @Override
-        public String rule() {
-            return "Every character has a shape in its font.";
         }
     }
 }

@@ -56,8 +56,7 @@ public record Offer(String label, Edit edit) {
             case Finding.TooLittleContrast contrast -> List.of();
             case Finding.TextOverflow overflow -> List.of();
             case Finding.StockNotPrinted stock -> List.of();
-            case Finding.MissingCharacters missing -> List.of();
-            case Finding.OtherFont other -> List.of();
+            case Finding.OfCharacters characters -> List.of();
             case LooseLine loose -> List.of(ragged(loose.run().look()));
             case PictureFinding picture ->
                     PictureOffers.of(picture, background(publication, picture.fill().background()));
@@ -92,11 +91,12 @@ public record Offer(String label, Edit edit) {
 
     private static List<Offer> larger(Item.GlyphRun run, PressChecks checks) {
         Look look = run.look();
-        Length size = checks.smallType();
-        if (run.size() < look.size().points()) {
-            double points = size.points() * look.size().points() / run.size();
-            size = Length.pt(Math.ceil(points * 100) / 100);
-        }
+        // some characters are set smaller than their look has it
+        double times = look.size().points() / run.size();
+        Length size =
+                times == 1
+                        ? checks.smallType()
+                        : Length.pt(Math.ceil(checks.smallType().points() * times * 100) / 100);
         return List.of(
                 new Offer(
                         "Set the look “%s” in %s".formatted(look.name(), size),

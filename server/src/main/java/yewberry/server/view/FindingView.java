@@ -113,8 +113,7 @@ public record FindingView(
     private static Optional<Item.GlyphRun> run(Finding finding) {
         return switch (finding) {
             case Finding.TooLittleContrast it -> Optional.of(it.contrast().run());
-            case Finding.MissingCharacters it -> Optional.of(it.run());
-            case Finding.OtherFont it -> Optional.of(it.run());
+            case Finding.OfCharacters it -> Optional.of(it.run());
             case LooseLine it -> Optional.of(it.run());
             case PressFinding.OfText it -> Optional.of(it.run());
             case PressFinding.TooMuchInk it ->
