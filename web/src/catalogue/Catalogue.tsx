@@ -13,6 +13,7 @@ import { dropping, useFileDrop } from "../ui/useFileDrop";
 import { counted, freeName } from "../ui/words";
 import { CharacterLooks } from "./CharacterLooks";
 import { LookEditor } from "./LookEditor";
+import { LookRow } from "./LookRow";
 import { ParentEditor } from "./ParentEditor";
 import { newSwatch } from "./newSwatch";
 import { SwatchEditor } from "./SwatchEditor";
@@ -319,23 +320,15 @@ function Entries({
           }
         >
           {looks.map((entry) => (
-            <Fold
+            <LookRow
               key={entry.look.id}
-              head={
-                <>
-                  <Name>
-                    {entry.look.name}
-                    <Values>
-                      {entry.look.family}, {entry.look.size}
-                    </Values>
-                    {usesWhat(entry.look.id)}
-                  </Name>
-                  <Quiet>{entry.uses === 0 ? "unused" : `${entry.uses} ×`}</Quiet>
-                </>
-              }
+              name={entry.look.name}
+              values={`${entry.look.family}, ${entry.look.size}`}
+              because={because.get(entry.look.id)}
+              uses={entry.uses}
             >
               <LookEditor publication={publication} entry={entry} />
-            </Fold>
+            </LookRow>
           ))}
         </Section>
       )}

@@ -2,10 +2,10 @@ import { Plus } from "lucide-react";
 import { useSteps } from "../api/queries";
 import type { CharacterLookEntry, Publication } from "../api/types";
 import { QuietButton } from "../ui/Button";
-import { Fold, Name, Quiet, Values } from "../ui/Fold";
 import { Section } from "../ui/Section";
 import { freeName } from "../ui/words";
 import { CharacterLookEditor, setInWords } from "./CharacterLookEditor";
+import { LookRow } from "./LookRow";
 
 /** The looks of characters, and a new one. */
 export function CharacterLooks({
@@ -49,23 +49,15 @@ export function CharacterLooks({
       }
     >
       {looks.map((entry) => (
-        <Fold
+        <LookRow
           key={entry.look.id}
-          head={
-            <>
-              <Name>
-                {entry.look.name}
-                <Values>{setInWords(entry.look)}</Values>
-                {because.has(entry.look.id) && (
-                  <Values>{`uses “${because.get(entry.look.id)}”`}</Values>
-                )}
-              </Name>
-              <Quiet>{entry.uses === 0 ? "unused" : `${entry.uses} ×`}</Quiet>
-            </>
-          }
+          name={entry.look.name}
+          values={setInWords(entry.look)}
+          because={because.get(entry.look.id)}
+          uses={entry.uses}
         >
           <CharacterLookEditor publication={publication} entry={entry} />
-        </Fold>
+        </LookRow>
       ))}
     </Section>
   );

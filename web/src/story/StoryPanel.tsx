@@ -5,7 +5,7 @@ import "prosemirror-view/style/prosemirror.css";
 import { useCallback, useEffect, useRef, useState } from "react";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
-import { caretAt, useFlow, useStory, type FlowPart } from "../api/story";
+import { useFlow, useStory } from "../api/story";
 import type { Publication, Story } from "../api/types";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
@@ -16,6 +16,7 @@ import { useCommands } from "../ui/commands";
 import { Failed } from "../ui/Notice";
 import { useStatus } from "../ui/Status";
 import { counted } from "../ui/words";
+import { chosenIn, ofLook } from "./chosen";
 import { MakeRoom } from "./MakeRoom";
 import { nextLook } from "./nextLook";
 import { cleaned, pasteParser, pasteReport } from "./paste";
@@ -37,7 +38,8 @@ import {
 import { give, pickedFrom } from "./picked";
 import { PickedLook, usePicked } from "./PickedLook";
 import { StorySync } from "./StorySync";
-import { asWritten, charactersOf, colorType, docOf, lookOf, schema } from "./text";
+import { asWritten, docOf, schema } from "./text";
+import { useCaret } from "./useCaret";
 
 const Panel = styled.section`
   flex: 1 1 0;
@@ -125,8 +127,6 @@ const Text = styled.div`
     user-select: none;
   }
 `;
-
-const ofLook = "look";
 
 /** Where a story is written, beside the page that it is read on. */
 export function StoryPanel({
@@ -469,47 +469,6 @@ function Writing({
   );
 }
 
-/** So long the caret rests before it is marked on the page, in milliseconds. */
-const RESTS = 150;
-
-/** Marks where one writes on the page, and turns to the page that it comes to. */
-function useCaret(
-  publication: Publication,
-  story: Story,
-  at: TextPlace | undefined,
-  parts: FlowPart[] | undefined,
-) {
-  const { markCaret, turnTo } = useBench();
-  const page = useRef<string>(undefined);
-  const { revision } = story;
-  useEffect(() => {
-    if (!at) {
-      return;
-    }
-    let current = true;
-    const timer = window.setTimeout(() => {
-      void caretAt(publication.id, story.id, at.paragraph, at.character)
-        .then((found) => {
-          if (!current) {
-            return;
-          }
-          markCaret(found ?? undefined);
-          const on = parts?.find(({ frame }) => frame === found?.frame)?.owner;
-          if (on?.type === "onPage" && page.current !== undefined && page.current !== on.id) {
-            turnTo(on.id);
-          }
-          page.current = on?.type === "onPage" ? on.id : page.current;
-        })
-        .catch(() => markCaret(undefined));
-    }, RESTS);
-    return () => {
-      current = false;
-      window.clearTimeout(timer);
-    };
-  }, [publication.id, story.id, revision, at, parts, markCaret, turnTo]);
-  useEffect(() => () => markCaret(undefined), [markCaret]);
-}
-
 function whereInWords(parts: { where: string }[]): string {
   const [first] = parts;
   const last = parts.at(-1);
@@ -519,31 +478,4 @@ function whereInWords(parts: { where: string }[]): string {
   return first.where === last.where
     ? `${parts.length === 1 ? "" : `${parts.length} frames `}on ${first.where}`
     : `${parts.length} frames, ${first.where} to ${last.where}`;
-}
-
-/** What the chosen text has, where all of it has the same. */
-function chosenIn(state: EditorState) {
-  const { from, to, empty, $head } = state.selection;
-  const looks = new Set<string>();
-  const swatches = new Set<string>();
-  const characters = new Set<string>();
-  state.doc.nodesBetween(from, to, (node) => {
-    if (node.isTextblock) {
-      looks.add(lookOf(node));
-    }
-    if (node.isInline) {
-      characters.add(charactersOf(node.marks) ?? ofLook);
-      const mark = node.marks.find((each) => each.type === colorType);
-      swatches.add(mark ? (mark.attrs["swatch"] as string) : ofLook);
-    }
-  });
-  if (empty) {
-    const mark = $head.marks().find((each) => each.type === colorType);
-    characters.clear();
-    characters.add(charactersOf(state.storedMarks ?? $head.marks()) ?? ofLook);
-    swatches.clear();
-    swatches.add(mark ? (mark.attrs["swatch"] as string) : ofLook);
-  }
-  const one = (set: Set<string>) => (set.size === 1 ? ([...set][0] ?? "") : "");
-  return { look: one(looks), characters: one(characters), swatch: one(swatches), empty };
 }
