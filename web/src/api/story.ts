@@ -13,6 +13,7 @@ export function storyWith(before: Story | undefined, read: Schemas["StoryView"])
     id: read.id,
     revision: read.revision,
     chain: read.chain,
+    ...(read.language === undefined ? {} : { language: read.language }),
     paragraphs: order.flatMap((id) => known.get(id) ?? []),
   };
 }
@@ -77,4 +78,36 @@ export function caretAt(publication: string, story: string, paragraph: string, c
       params: { path: { id: publication, story }, query: { paragraph, character } },
     }),
   );
+}
+
+/** The stories whose text holds something, those that wait to be placed first. */
+export function useStories(publication: Publication, find: string, wanted: boolean) {
+  return useQuery({
+    queryKey: ["stories", publication.id, find, publication.revision],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/stories", {
+          params: { path: { id: publication.id }, query: { find } },
+        }),
+      ),
+    enabled: wanted,
+    staleTime: Infinity,
+    placeholderData: (before) => before,
+  });
+}
+
+/** Paragraphs that links can lead to: headings, or all that hold something. */
+export function useParagraphs(publication: Publication, find: string, wanted: boolean) {
+  return useQuery({
+    queryKey: ["paragraphs", publication.id, find, publication.revision],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/paragraphs", {
+          params: { path: { id: publication.id }, query: { find } },
+        }),
+      ),
+    enabled: wanted,
+    staleTime: Infinity,
+    placeholderData: (before) => before,
+  });
 }

@@ -16,6 +16,7 @@ import { LookEditor } from "./LookEditor";
 import { LookRow } from "./LookRow";
 import { ParentEditor } from "./ParentEditor";
 import { newSwatch } from "./newSwatch";
+import { StorySection } from "./StorySection";
 import { SwatchEditor } from "./SwatchEditor";
 import { useBench } from "../bench/BenchState";
 import { searched } from "./search";
@@ -338,6 +339,7 @@ function Entries({
         searching={wanted !== ""}
         because={because}
       />
+      <StorySection publication={publication} page={page} search={wanted} />
       {onPages.length > 0 && (
         <Section title="Pages">
           <ul>

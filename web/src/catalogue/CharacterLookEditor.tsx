@@ -16,6 +16,7 @@ import { TintField } from "../ui/TintField";
 import { counted } from "../ui/words";
 import { BasisFields } from "./BasisFields";
 import { OutlineFields } from "./OutlineFields";
+import { capitals, figures, Lacking } from "./SettingFields";
 import { UsedIn } from "./UsedIn";
 
 /** What is not set is as the paragraph has it. */
@@ -38,12 +39,22 @@ const emphases = [
 ];
 
 /** What a look of characters sets, in a few words. */
-export function setInWords({ family, weight, italic, size, color }: CharacterLook): string {
+export function setInWords({
+  family,
+  weight,
+  italic,
+  size,
+  color,
+  capitals: shown,
+}: CharacterLook): string {
   const parts = [
     ...(family === undefined ? [] : [family]),
     ...(weight === undefined ? [] : [String(weight)]),
     ...(italic === undefined ? [] : [italic ? "italic" : "upright"]),
     ...(size === undefined ? [] : [`${size} %`]),
+    ...(shown === undefined
+      ? []
+      : [(capitals.find(({ id }) => id === shown)?.label ?? "").toLowerCase()]),
     ...(color === undefined ? [] : ["own colour"]),
   ];
   return parts.join(", ") || "nothing set yet";
@@ -159,6 +170,35 @@ export function CharacterLookEditor({
             value={look.tracking}
             onCommit={(tracking) => become(having(look, "tracking", tracking))}
           />
+          <Choice
+            label="Capitals"
+            value={look.capitals ?? unset}
+            options={[asParagraph, ...capitals]}
+            onChange={(id) =>
+              void become(
+                having(
+                  look,
+                  "capitals",
+                  id === unset ? undefined : (id as CharacterLook["capitals"]),
+                ),
+              )
+            }
+          />
+          <Choice
+            label="Figures"
+            value={look.figures ?? unset}
+            options={[asParagraph, ...figures]}
+            onChange={(id) =>
+              void become(
+                having(
+                  look,
+                  "figures",
+                  id === unset ? undefined : (id as CharacterLook["figures"]),
+                ),
+              )
+            }
+          />
+          <Lacking family={look.family} letters={look} />
           {look.color && (
             <TintField
               tint={look.color.tint}

@@ -14,8 +14,10 @@ import { TintField } from "../ui/TintField";
 import { RemoveDialog } from "../ui/RemoveDialog";
 import { Fold, Name } from "../ui/Fold";
 import { BasisFields } from "./BasisFields";
-import { OutlineFields, type Outline } from "./OutlineFields";
+import { ListFields } from "./ListFields";
+import { OutlineFields } from "./OutlineFields";
 import { SettingFields } from "./SettingFields";
+import { TabFields } from "./TabFields";
 import { UsedIn } from "./UsedIn";
 
 const alignments = [
@@ -23,6 +25,8 @@ const alignments = [
   { id: "CENTER", label: "Centred" },
   { id: "RIGHT", label: "Right" },
   { id: "JUSTIFIED", label: "Justified" },
+  { id: "TOWARD_SPINE", label: "Toward the spine" },
+  { id: "AWAY_FROM_SPINE", label: "Away from the spine" },
 ];
 
 const overprints = [
@@ -49,10 +53,16 @@ const roles: { id: Role | typeof noRole; label: string }[] = [
   { id: "CAPTION", label: "Caption" },
 ];
 
-function withOutline(look: Look, outline: Outline | undefined): Look {
+/** A look with a property that it may do without, or no longer. */
+function having<K extends "outline" | "list" | "basis" | "role">(
+  look: Look,
+  key: K,
+  value: Look[K] | undefined,
+): Look {
   const others = { ...look };
-  delete others.outline;
-  return outline ? { ...others, outline } : others;
+  // eslint-disable-next-line @typescript-eslint/no-dynamic-delete
+  delete others[key];
+  return value === undefined ? others : { ...others, [key]: value };
 }
 
 export function LookEditor({ publication, entry }: { publication: Publication; entry: LookEntry }) {
@@ -83,11 +93,7 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
         <BasisFields
           looks={publication.looks.map((each) => each.look)}
           look={look}
-          onChange={(basis) => {
-            const others = { ...look };
-            delete others.basis;
-            return become(basis ? { ...others, basis } : others);
-          }}
+          onChange={(basis) => become(having(look, "basis", basis))}
         />
         <SwatchChoice
           publication={publication}
@@ -134,6 +140,7 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
             label="Leading"
             unit="PT"
             of={look.size}
+            multiple
             value={look.leading}
             onCommit={(leading) => change({ leading })}
           />
@@ -180,14 +187,25 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
           label="Role for reading"
           value={look.role ?? noRole}
           options={roles}
-          onChange={(id) => {
-            const others = { ...look };
-            delete others.role;
-            void become(id === noRole ? others : { ...others, role: id as Role });
-          }}
+          onChange={(id) =>
+            void become(having(look, "role", id === noRole ? undefined : (id as Role)))
+          }
         />
         <Fold head={<Name>Lines and spaces</Name>}>
           <SettingFields look={look} onChange={(setting) => change({ setting })} />
+        </Fold>
+        <Fold head={<Name>Tab stops</Name>}>
+          <TabFields
+            look={look}
+            onChange={(tabs) => change({ setting: { ...look.setting, tabs } })}
+          />
+        </Fold>
+        <Fold head={<Name>List</Name>}>
+          <ListFields
+            publication={publication}
+            list={look.list}
+            onChange={(list) => become(having(look, "list", list))}
+          />
         </Fold>
         <Fold head={<Name>Outline</Name>}>
           <OutlineFields
@@ -195,7 +213,7 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
             naming={`look “${look.name}”`}
             outline={look.outline}
             size={look.size}
-            onChange={(outline) => become(withOutline(look, outline))}
+            onChange={(outline) => become(having(look, "outline", outline))}
             edit={(outline) => ({
               type: "changeLook",
               look: { ...look, outline },

@@ -2,11 +2,27 @@ import { useOptions } from "../api/queries";
 import type { Look } from "../api/types";
 import { Choice } from "../ui/Choice";
 import { Row, Wide } from "../ui/Field";
+import { Quiet } from "../ui/Fold";
 import { LengthField } from "../ui/LengthField";
 import { NumberField } from "../ui/NumberField";
 import { Tick } from "../ui/Tick";
 
 type Setting = Look["setting"];
+type Letters = Setting["letters"];
+
+export const capitals = [
+  { id: "AS_TYPED", label: "As typed" },
+  { id: "ALL", label: "All capitals" },
+  { id: "SMALL", label: "Small capitals" },
+];
+
+export const figures = [
+  { id: "AS_FACE", label: "As the font has them" },
+  { id: "LINING", label: "Lining" },
+  { id: "LINING_TABLE", label: "Lining, for tables" },
+  { id: "OLD_STYLE", label: "Old-style" },
+  { id: "OLD_STYLE_TABLE", label: "Old-style, for tables" },
+];
 
 const none = "NONE";
 
@@ -20,7 +36,7 @@ export function SettingFields({
 }) {
   const { setting } = look;
   const languages = useOptions().data?.languages ?? [];
-  const { hyphenation, ...others } = setting;
+  const { language, ...others } = setting;
   const { keeps } = setting;
   const change = (changed: Partial<Setting>) => onChange({ ...setting, ...changed });
   const length = (label: string, key: "after" | "first" | "left" | "right") => (
@@ -43,18 +59,40 @@ export function SettingFields({
         value={setting.tracking}
         onCommit={(tracking) => change({ tracking })}
       />
+      <Choice
+        label="Capitals"
+        value={setting.letters.capitals}
+        options={capitals}
+        onChange={(id) =>
+          change({ letters: { ...setting.letters, capitals: id as Letters["capitals"] } })
+        }
+      />
+      <Choice
+        label="Figures"
+        value={setting.letters.figures}
+        options={figures}
+        onChange={(id) =>
+          change({ letters: { ...setting.letters, figures: id as Letters["figures"] } })
+        }
+      />
+      <Lacking family={look.family} letters={setting.letters} />
+      <Choice
+        label="Language"
+        value={language ?? none}
+        options={[
+          { id: none, label: "As the story" },
+          ...languages.map(({ id, name }) => ({ id, label: name })),
+        ]}
+        onChange={(id) => {
+          const chosen = languages.find((each) => each.id === id)?.id;
+          void onChange(chosen ? { ...others, language: chosen } : others);
+        }}
+      />
       <Wide>
-        <Choice
-          label="Hyphenation"
-          value={hyphenation ?? none}
-          options={[
-            { id: none, label: "None" },
-            ...languages.map(({ id, name }) => ({ id, label: name })),
-          ]}
-          onChange={(id) => {
-            const language = languages.find((each) => each.id === id)?.id;
-            void onChange(language ? { ...others, hyphenation: language } : others);
-          }}
+        <Tick
+          label="Divide words at line ends"
+          checked={setting.hyphenated}
+          onChange={(hyphenated) => void change({ hyphenated })}
         />
       </Wide>
       <NumberField
@@ -94,5 +132,32 @@ export function SettingFields({
         </>
       )}
     </Row>
+  );
+}
+
+/** Says what a font does not have of what is asked for. */
+export function Lacking({
+  family,
+  letters,
+}: {
+  family: string | undefined;
+  letters: { capitals?: string | undefined; figures?: string | undefined };
+}) {
+  const font = useOptions().data?.families.find(({ name }) => name === family);
+  if (!font) {
+    return null;
+  }
+  const lacking = [
+    ...(letters.capitals === "SMALL" && !font.smallCapitals ? ["small capitals"] : []),
+    ...(letters.figures?.startsWith("OLD_STYLE") && !font.oldStyleFigures
+      ? ["old-style figures"]
+      : []),
+  ];
+  return lacking.length === 0 ? null : (
+    <Wide>
+      <Quiet>
+        {font.name} has no {lacking.join(" and no ")}; the letters stay as they are.
+      </Quiet>
+    </Wide>
   );
 }

@@ -22,9 +22,16 @@ const names: Record<string, string> = {
   "setting.left": "Indent left",
   "setting.right": "Indent right",
   "setting.tracking": "Tracking",
-  "setting.hyphenation": "Hyphenation",
+  "setting.hyphenated": "Hyphenation",
+  "setting.language": "Language",
   "setting.spaces": "Word spaces",
   "setting.keeps": "Kept together",
+  "setting.letters.capitals": "Capitals",
+  "setting.letters.figures": "Figures",
+  "setting.tabs": "Tab stops",
+  capitals: "Capitals",
+  figures: "Figures",
+  list: "List",
 };
 
 /** A property of a look by its way, for people. */

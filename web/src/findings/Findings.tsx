@@ -92,6 +92,7 @@ const titles: Record<string, string> = {
   "text-overflow": "Text does not fit its frame",
   "missing-characters": "Characters missing from every font",
   "other-font": "Characters set in another font",
+  "dead-link": "Link to what is gone",
   "loose-line": "Loose justified line",
   "stock-not-printed": "Only simulated",
   "too-much-ink": "Too much ink",

@@ -46,6 +46,24 @@ export function SetupDialog({
         value={publication.name}
         onCommit={(name) => steps.stored({ type: "renamePublication", name })}
       />
+      <Row $columns="minmax(0, 2fr) minmax(0, 1fr)">
+        <Field
+          label="Title of the document"
+          value={setup.title ?? publication.name}
+          onCommit={(title) => {
+            const others = { ...setup };
+            delete others.title;
+            const own = title.trim() !== "" && title.trim() !== publication.name;
+            return become(own ? { ...others, title } : others);
+          }}
+        />
+        <Choice
+          label="Language"
+          value={setup.language}
+          options={(options.data?.languages ?? []).map(({ id, name }) => ({ id, label: name }))}
+          onChange={(id) => change({ language: id as Setup["language"] })}
+        />
+      </Row>
       <Row $columns="minmax(0, 1fr) minmax(0, 2fr)">
         <Choice
           label="Destination"

@@ -1,14 +1,16 @@
-import { PaintBucket, Type } from "lucide-react";
+import { ArrowDown, ArrowUp, PaintBucket, Type } from "lucide-react";
+import styled from "styled-components";
 import { useSteps } from "../api/queries";
 import { textOf, useStory } from "../api/story";
 import type { CommonBackground, Owner, Publication, TextFrame } from "../api/types";
-import { Button } from "../ui/Button";
+import { theme } from "../theme";
+import { Button, QuietButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { ChoiceMenu } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
 import { Stack } from "../ui/Field";
 import { Fold, Name, Quiet } from "../ui/Fold";
-import { numbersInWords } from "../ui/words";
+import { numbersInWords, ordinal } from "../ui/words";
 import { newBackground } from "./newBackground";
 import { BackgroundEditor, inWords } from "./BackgroundEditor";
 import { FrameEditor } from "./FrameEditor";
@@ -26,6 +28,44 @@ function FrameName({ publication, frame }: { publication: Publication; frame: Te
     </Name>
   );
 }
+
+/** When a frame is read among those of its page. */
+function ReadingOrder({
+  place,
+  count,
+  onMove,
+}: {
+  /** From 0. */
+  place: number;
+  count: number;
+  /** Puts it behind so many others. */
+  onMove: (behind: number) => void;
+}) {
+  return (
+    <Order role="group" aria-label="Reading order">
+      <Quiet>
+        Read {ordinal(place + 1)} of {count}
+      </Quiet>
+      <QuietButton isDisabled={place === 0} onPress={() => onMove(place - 1)}>
+        <ArrowUp size={15} aria-hidden />
+        Earlier
+      </QuietButton>
+      <QuietButton isDisabled={place === count - 1} onPress={() => onMove(place + 1)}>
+        <ArrowDown size={15} aria-hidden />
+        Later
+      </QuietButton>
+    </Order>
+  );
+}
+
+const Order = styled.div`
+  display: flex;
+  align-items: center;
+  gap: ${theme.space.one};
+  & > span {
+    flex: 1;
+  }
+`;
 
 /** What lies on a parent or on some pages, and the two things that can be put there. */
 export function LayerEditor({
@@ -129,9 +169,26 @@ export function LayerEditor({
           Add a text frame
         </Button>
       )}
-      {frames.map((frame) => (
+      {frames.map((frame, i) => (
         <Fold key={frame.id} head={<FrameName publication={publication} frame={frame} />}>
           <FrameEditor publication={publication} owner={owner} frame={frame} />
+          {frames.length > 1 && (
+            <ReadingOrder
+              place={i}
+              count={frames.length}
+              onMove={(before) => {
+                const after = frames.filter((each) => each !== frame)[before - 1];
+                steps.make(
+                  {
+                    type: "orderFrame",
+                    frame: frame.id,
+                    ...(after ? { after: after.id } : {}),
+                  },
+                  "Reading order changed",
+                );
+              }}
+            />
+          )}
         </Fold>
       ))}
     </Stack>

@@ -5,6 +5,7 @@ const brief: Record<string, string> = {
   "text-overflow": "no room",
   "missing-characters": "no shape",
   "other-font": "other font",
+  "dead-link": "dead link",
   "loose-line": "loose line",
   "stock-not-printed": "not printed",
   "picture-too-coarse": "too coarse",

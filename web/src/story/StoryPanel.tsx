@@ -1,4 +1,4 @@
-import { Copy, X } from "lucide-react";
+import { Copy, Link, X } from "lucide-react";
 import { EditorState } from "prosemirror-state";
 import { EditorView } from "prosemirror-view";
 import "prosemirror-view/style/prosemirror.css";
@@ -27,9 +27,13 @@ import {
   endIn,
   endOfRoom,
   keys,
+  listMarks,
   lookNames,
+  mark,
+  number,
   paint,
   placeAt,
+  tab,
   tellEnd,
   uniqueIds,
   wear,
@@ -38,8 +42,19 @@ import {
 import { give, pickedFrom } from "./picked";
 import { PickedLook, usePicked } from "./PickedLook";
 import { StorySync } from "./StorySync";
-import { asWritten, docOf, schema } from "./text";
+import {
+  asWritten,
+  docOf,
+  idOf,
+  languageOf,
+  languageType,
+  linkOf,
+  linkType,
+  numberOf,
+  schema,
+} from "./text";
 import { useCaret } from "./useCaret";
+import { WordsDialog, type Given, type Words } from "./WordsDialog";
 
 const Panel = styled.section`
   flex: 1 1 0;
@@ -115,6 +130,19 @@ const Text = styled.div`
     font-weight: 400;
     line-height: 1.3;
     color: ${theme.color.quiet};
+  }
+  & .ProseMirror [data-link] {
+    text-decoration: underline;
+    text-decoration-thickness: 1px;
+    text-underline-offset: 3px;
+    color: ${theme.color.active};
+  }
+  & .ProseMirror [data-language] {
+    border-bottom: 1px dotted ${theme.color.quiet};
+  }
+  & .listMark {
+    color: ${theme.color.quiet};
+    user-select: none;
   }
   & .endOfRoom {
     display: block;
@@ -193,6 +221,7 @@ function Writing({
     empty: true,
   });
   const [busy, setBusy] = useState(false);
+  const [words, setWords] = useState<Words>();
   const act = useCallback((command: ReturnType<typeof wear>) => {
     const made = view.current;
     if (made) {
@@ -216,6 +245,7 @@ function Writing({
     write,
     status,
     rest: 0,
+    marks: {},
     pick,
     giveIt,
   });
@@ -231,6 +261,7 @@ function Writing({
       write,
       status,
       rest: rest?.words ?? 0,
+      marks: flow.data?.marks ?? {},
       pick,
       giveIt,
     };
@@ -289,6 +320,7 @@ function Writing({
               ),
           ),
           characterStyles(characters),
+          listMarks(() => latest.current.marks),
           colors(
             (swatch) => latest.current.publication.swatches.find(({ id }) => id === swatch)?.screen,
           ),
@@ -378,6 +410,14 @@ function Writing({
     }
   }, [restParagraph, restCharacter, rest?.words]);
 
+  const marksKnown = JSON.stringify(flow.data?.marks ?? {});
+  useEffect(() => {
+    const made = view.current;
+    if (made && !made.composing) {
+      made.dispatch(made.state.tr.setMeta("server", true));
+    }
+  }, [marksKnown]);
+
   const looks = publication.looks.map(({ look }) => ({ id: look.id, label: look.name }));
   const characterLooks = publication.characterLooks.map(({ look }) => ({
     id: look.id,
@@ -396,6 +436,7 @@ function Writing({
       ...(i < 9 ? { keys: `Shift + Alt + ${i + 1}` } : {}),
       run: () => act(wear(id)),
     })),
+    { label: "Put in a tab", keys: "Shift + Alt + T", run: () => act(tab) },
     { label: "Pick up the look of the text", keys: "Shift + Alt + P", run: pick },
     ...(picked
       ? [{ label: "Give the look that was picked up", keys: "Shift + Alt + G", run: giveIt }]
@@ -441,6 +482,15 @@ function Writing({
             onChange={(swatch) => act(paint(swatch === ofLook ? undefined : { swatch, tint: 100 }))}
           />
         </div>
+        <Button
+          onPress={() => {
+            void sync.current?.commit();
+            setWords(wordsIn(view.current?.state, flow.data?.marks ?? {}));
+          }}
+        >
+          <Link size={15} aria-hidden />
+          Link, language…
+        </Button>
         {picked ? (
           <PickedLook
             publication={publication}
@@ -465,8 +515,57 @@ function Writing({
         )}
       </Head>
       <Text ref={place} lang="en" />
+      {words && (
+        <WordsDialog
+          publication={publication}
+          words={words}
+          storyLanguage={story.language}
+          onGive={(given) => {
+            for (const command of commandsOf(given)) {
+              act(command);
+            }
+          }}
+          onStoryLanguage={(language) =>
+            steps.make(
+              { type: "setStoryLanguage", story: story.id, ...(language ? { language } : {}) },
+              "Language of the text set",
+            )
+          }
+          onClose={() => {
+            setWords(undefined);
+            requestAnimationFrame(() => view.current?.focus());
+          }}
+        />
+      )}
     </>
   );
+}
+
+/** What the chosen words, or those around the caret that share a link, have of their own. */
+function wordsIn(state: EditorState | undefined, marks: Record<string, string>): Words | undefined {
+  if (!state) {
+    return undefined;
+  }
+  const { from, to, $from } = state.selection;
+  const own = $from.nodeAfter?.marks ?? $from.marks();
+  const text = state.doc.textBetween(from, to, " ");
+  return {
+    chosen: text.length > 60 ? `${text.slice(0, 59)}…` : text,
+    link: linkOf(own),
+    language: languageOf(own),
+    number: $from.depth === 0 ? undefined : numberOf($from.node(1)),
+    mark: $from.depth === 0 ? undefined : marks[idOf($from.node(1))],
+  };
+}
+
+function commandsOf(given: Given) {
+  return [
+    ...("link" in given ? [mark(linkType, given.link && { to: given.link })] : []),
+    ...("language" in given
+      ? [mark(languageType, given.language && { language: given.language })]
+      : []),
+    ...("number" in given ? [number(given.number)] : []),
+  ];
 }
 
 function whereInWords(parts: { where: string }[]): string {

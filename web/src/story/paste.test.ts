@@ -86,6 +86,30 @@ describe("what is pasted from elsewhere", () => {
   });
 
   it("holds nothing that no text holds", () => {
-    expect(cleaned("a\tb\u0000c\u200bd\ud83ce 🌌\n")).toBe("a bc\u200bde 🌌\n");
+    expect(cleaned("a\tb\u0000c\u200bd\ud83ce 🌌\n")).toBe("a\tbc\u200bde 🌌\n");
+  });
+
+  it("keeps links that lead somewhere, and gives the items of lists the looks of lists", () => {
+    const lists = [
+      ...looks,
+      { id: "dots", name: "Dots", list: { mark: { type: "bullet", text: "•" }, level: 1 } },
+    ] as Look[];
+    const html =
+      "<p>See <a href='https://observatory.example/'>the page</a> or <a href='javascript:x()'>this</a>.</p><ul><li>One</li></ul><ol><li>Two</li></ol>";
+    const page = new window.DOMParser().parseFromString(html, "text/html");
+    const parser = pasteParser(
+      () => lists,
+      () => characters,
+    );
+    const written = allWritten(parser.parse(page.body));
+    expect(written[0]?.runs).toEqual([
+      { text: "See " },
+      { text: "the page", link: { type: "address", uri: "https://observatory.example/" } },
+      { text: " or this." },
+    ]);
+    expect(written.map(({ look }) => look)).toEqual(["", "dots", ""]);
+    expect(pasteReport(html, "", lists, characters)).toBe(
+      "Pasted. Left out: 1 link, 1 list marker.",
+    );
   });
 });

@@ -1,16 +1,16 @@
 import { DOMParser } from "prosemirror-model";
 import type { CharacterLook, Look } from "../api/types";
 import { counted } from "../ui/words";
-import { charactersType, paragraphType, schema } from "./text";
+import { charactersType, linkType, paragraphType, schema } from "./text";
 
 /** What no text holds: control characters, and halves of characters. */
 const unfit =
   // eslint-disable-next-line no-control-regex
   /[\u0000-\u0008\u000b-\u001f\u007f-\u0084\u0086-\u009f]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
 
-/** Without what no text holds; a tab becomes a space. */
+/** Without what no text holds. */
 export function cleaned(text: string): string {
-  return text.replaceAll("\t", " ").replaceAll(unfit, "");
+  return text.replaceAll(unfit, "");
 }
 
 const unfitIn = (text: string) => text.match(unfit)?.length ?? 0;
@@ -58,6 +58,12 @@ function contradicts(dom: HTMLElement, style: string, means: RegExp): boolean {
   return value !== "" && !means.test(value);
 }
 
+/** Links as text can have them. */
+const leads = /^\s*(https?:\/\/[^\s/]+|mailto:\S|tel:\S)/i;
+
+const listLook = (looks: Look[], ordered: boolean) =>
+  looks.find(({ list }) => list?.mark.type === (ordered ? "numbered" : "bullet"));
+
 /** Whether anything in a page stands out in a way. */
 function standsOut(page: Document, { tags, style, means }: Standing): boolean {
   const tagged = [...page.querySelectorAll<HTMLElement>(tags.join())];
@@ -98,6 +104,16 @@ export function pasteParser(looks: () => Look[], characters: () => CharacterLook
   return new DOMParser(schema, [
     ...emphases.flatMap(standing),
     ...[1, 2, 3, 4, 5, 6].map((level) => wearing(`h${level}`, () => headingLook(looks(), level))),
+    {
+      tag: "a[href]",
+      mark: linkType.name,
+      getAttrs: (dom: HTMLElement) => {
+        const uri = dom.getAttribute("href") ?? "";
+        return leads.test(uri) && { to: { type: "address", uri: uri.trim() } };
+      },
+    },
+    wearing("ul > li", () => listLook(looks(), false)),
+    wearing("ol > li", () => listLook(looks(), true)),
     wearing("blockquote", role("QUOTE")),
     wearing("figcaption", role("CAPTION")),
     wearing("caption", role("CAPTION")),
@@ -107,10 +123,8 @@ export function pasteParser(looks: () => Look[], characters: () => CharacterLook
 
 const dropped: [string, string, string][] = [
   ["u", "underlining", "underlining"],
-  ["a[href]", "link", "links"],
   ["img, svg, picture, video", "picture", "pictures"],
   ["table", "table (its text is kept)", "tables (their text is kept)"],
-  ["li", "list marker", "list markers"],
 ];
 
 /**
@@ -142,7 +156,17 @@ export function pasteReport(
     const count = page.querySelectorAll(selector).length;
     return count === 0 ? [] : one === many ? [one] : [counted(count, one, many)];
   });
-  left.unshift(...plain);
+  const links = [...page.querySelectorAll("a[href]")].filter(
+    (each) => !leads.test(each.getAttribute("href") ?? ""),
+  ).length;
+  const items =
+    (listLook(looks, false) ? 0 : page.querySelectorAll("ul > li").length) +
+    (listLook(looks, true) ? 0 : page.querySelectorAll("ol > li").length);
+  left.unshift(
+    ...plain,
+    ...(links === 0 ? [] : [counted(links, "link", "links")]),
+    ...(items === 0 ? [] : [counted(items, "list marker", "list markers")]),
+  );
   const unreadable = unfitIn(text);
   if (unreadable > 0) {
     left.push(counted(unreadable, "character that cannot be set", "characters that cannot be set"));

@@ -1,6 +1,6 @@
 import { baseKeymap, splitBlockAs } from "prosemirror-commands";
 import { keymap } from "prosemirror-keymap";
-import type { Node } from "prosemirror-model";
+import type { Attrs, MarkType, Node } from "prosemirror-model";
 import { Plugin, PluginKey, type Command, type EditorState } from "prosemirror-state";
 import { Decoration, DecorationSet } from "prosemirror-view";
 import type { CharacterLook } from "../api/types";
@@ -11,6 +11,7 @@ import {
   idOf,
   lineEndType,
   lookOf,
+  numberOf,
   paragraphType,
 } from "./text";
 
@@ -30,6 +31,8 @@ export function uniqueIds(newId: () => string, fallback: () => string): Plugin {
           change.setNodeMarkup(at, null, {
             id: missing ? newId() : idOf(node),
             look: lookOf(node) || look,
+            // what was divided off goes on with the next number
+            number: missing ? null : (numberOf(node) ?? null),
           });
         }
         seen.add(idOf(node));
@@ -203,13 +206,80 @@ export function tellEnd(state: EditorState, place: TextPlace | undefined) {
 const divide = (next: (look: string) => string): Command =>
   splitBlockAs((node, atEnd) => ({
     type: paragraphType,
-    attrs: { id: "", look: atEnd ? next(lookOf(node)) : lookOf(node) },
+    attrs: { id: "", look: atEnd ? next(lookOf(node)) : lookOf(node), number: null },
   }));
 
 const endLine: Command = (state, dispatch) => {
   dispatch?.(state.tr.replaceSelectionWith(lineEndType.create()).scrollIntoView());
   return true;
 };
+
+/** Puts in a tab; the key of that name goes on to the next field, as everywhere. */
+export const tab: Command = (state, dispatch) => {
+  dispatch?.(state.tr.insertText("\t").scrollIntoView());
+  return true;
+};
+
+/** Shows what stands before the paragraphs of lists, as it is on the page. */
+export function listMarks(marks: () => Record<string, string>): Plugin {
+  return new Plugin({
+    props: {
+      decorations: (state) => {
+        const all: Decoration[] = [];
+        const known = marks();
+        state.doc.forEach((node, at) => {
+          const mark = known[idOf(node)];
+          if (mark) {
+            all.push(
+              Decoration.widget(
+                at + 1,
+                () => {
+                  const sign = document.createElement("span");
+                  sign.className = "listMark";
+                  sign.contentEditable = "false";
+                  sign.textContent = `${mark}\u2002`;
+                  return sign;
+                },
+                { side: -1, key: mark, ignoreSelection: true },
+              ),
+            );
+          }
+        });
+        return DecorationSet.create(state.doc, all);
+      },
+    },
+  });
+}
+
+/** Gives the chosen words a mark of a kind, or takes theirs off. */
+export const mark =
+  (type: MarkType, attrs: Attrs | undefined): Command =>
+  (state, dispatch) => {
+    const { from, to, empty } = state.selection;
+    if (empty) {
+      return false;
+    }
+    const change = state.tr.removeMark(from, to, type);
+    dispatch?.(attrs ? change.addMark(from, to, type.create(attrs)) : change);
+    return true;
+  };
+
+/** Gives the paragraph of the caret a number in its list, or the next one. */
+export const number =
+  (value: number | undefined): Command =>
+  (state, dispatch) => {
+    const { $from } = state.selection;
+    if ($from.depth === 0) {
+      return false;
+    }
+    dispatch?.(
+      state.tr.setNodeMarkup($from.before(1), null, {
+        ...$from.node(1).attrs,
+        number: value ?? null,
+      }),
+    );
+    return true;
+  };
 
 /** Gives the chosen paragraphs a look. */
 export const wear =
@@ -228,17 +298,8 @@ export const wear =
   };
 
 /** Gives the chosen words a colour of their own, or that of their look. */
-export const paint =
-  (color: { swatch: string; tint: number } | undefined): Command =>
-  (state, dispatch) => {
-    const { from, to, empty } = state.selection;
-    if (empty) {
-      return false;
-    }
-    const change = state.tr.removeMark(from, to, colorType);
-    dispatch?.(color ? change.addMark(from, to, colorType.create(color)) : change);
-    return true;
-  };
+export const paint = (color: { swatch: string; tint: number } | undefined): Command =>
+  mark(colorType, color);
 
 /** Gives the chosen words, or those typed next, a look of their own, or that of their paragraph. */
 export const dress =
@@ -322,6 +383,7 @@ export function keys(
       "Alt-Shift-g": did(giveIt),
       Enter: divide(next),
       "Shift-Enter": endLine,
+      "Shift-Alt-t": tab,
     }),
     keymap(baseKeymap),
   ];

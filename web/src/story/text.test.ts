@@ -29,6 +29,15 @@ describe("a text as a document", () => {
           { text: ".", color, look: "strong" },
         ],
       },
+      {
+        paragraph: "d",
+        look: "list",
+        number: 7,
+        runs: [
+          { text: "Sterne", language: "GERMAN", link: { type: "toPage", page: "p" } },
+          { text: "\tand", link: { type: "address", uri: "https://observatory.example/" } },
+        ],
+      },
     ];
     expect(allWritten(docOf(story))).toEqual(story);
   });

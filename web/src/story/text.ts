@@ -1,5 +1,8 @@
-import { Fragment, Schema, type Mark, type Node } from "prosemirror-model";
+import { Fragment, Mark, Schema, type Node } from "prosemirror-model";
 import type { Paragraph, Schemas, Tinted } from "../api/types";
+
+export type LinkTo = Schemas["LinkTo"];
+export type Language = NonNullable<WrittenRun["language"]>;
 
 export type Written = Schemas["WrittenParagraph"];
 export type WrittenRun = Schemas["WrittenRun"];
@@ -13,7 +16,7 @@ export const schema = new Schema({
     doc: { content: "paragraph+" },
     paragraph: {
       content: "inline*",
-      attrs: { id: { default: "" }, look: { default: "" } },
+      attrs: { id: { default: "" }, look: { default: "" }, number: { default: null } },
       parseDOM: [
         {
           tag: "p[data-look]",
@@ -61,6 +64,29 @@ export const schema = new Schema({
         0,
       ],
     },
+    language: {
+      attrs: { language: {} },
+      parseDOM: [
+        {
+          tag: "span[data-language]",
+          getAttrs: (dom: HTMLElement) => ({ language: dom.dataset["language"] ?? "" }),
+        },
+      ],
+      toDOM: (mark) => ["span", { "data-language": mark.attrs["language"] as string }, 0],
+    },
+    link: {
+      attrs: { to: {} },
+      inclusive: false,
+      parseDOM: [
+        {
+          tag: "span[data-link]",
+          getAttrs: (dom: HTMLElement) => ({
+            to: JSON.parse(dom.dataset["link"] ?? "{}") as LinkTo,
+          }),
+        },
+      ],
+      toDOM: (mark) => ["span", { "data-link": JSON.stringify(mark.attrs["to"]) }, 0],
+    },
   },
 });
 
@@ -68,9 +94,14 @@ export const paragraphType = schema.nodes.paragraph;
 export const lineEndType = schema.nodes.lineEnd;
 export const colorType = schema.marks.color;
 export const charactersType = schema.marks.characters;
+export const languageType = schema.marks.language;
+export const linkType = schema.marks.link;
 
 export const idOf = (node: Node) => node.attrs["id"] as string;
 export const lookOf = (node: Node) => node.attrs["look"] as string;
+
+/** The number that a paragraph is given in its list. */
+export const numberOf = (node: Node) => (node.attrs["number"] as number | null) ?? undefined;
 
 /** The colour that characters have of their own. */
 export function colorOf(marks: readonly Mark[]): Tinted | undefined {
@@ -83,18 +114,46 @@ export function charactersOf(marks: readonly Mark[]): string | undefined {
   return marks.find((each) => each.type === charactersType)?.attrs["look"] as string | undefined;
 }
 
-/** A stretch of text with what it has of its own. */
-const runOf = (text: string, color: Tinted | undefined, look: string | undefined): WrittenRun => ({
-  text,
-  ...(color ? { color } : {}),
-  ...(look === undefined ? {} : { look }),
-});
+/** The language that characters are in, where it is not that around them. */
+export function languageOf(marks: readonly Mark[]): Language | undefined {
+  return marks.find((each) => each.type === languageType)?.attrs["language"] as
+    Language | undefined;
+}
+
+/** Where characters lead. */
+export function linkOf(marks: readonly Mark[]): LinkTo | undefined {
+  return marks.find((each) => each.type === linkType)?.attrs["to"] as LinkTo | undefined;
+}
+
+/** What characters have of their own. */
+type Own = Omit<WrittenRun, "text">;
+
+const marksOf = ({ color, look, language, link }: Own): Mark[] => [
+  ...(look === undefined ? [] : [charactersType.create({ look })]),
+  ...(color ? [colorType.create(color)] : []),
+  ...(language === undefined ? [] : [languageType.create({ language })]),
+  ...(link === undefined ? [] : [linkType.create({ to: link })]),
+];
+
+const ownOfMarks = (marks: readonly Mark[]): Own => {
+  const [color, look] = [colorOf(marks), charactersOf(marks)];
+  const [language, link] = [languageOf(marks), linkOf(marks)];
+  return {
+    ...(color ? { color } : {}),
+    ...(look === undefined ? {} : { look }),
+    ...(language === undefined ? {} : { language }),
+    ...(link === undefined ? {} : { link }),
+  };
+};
+
+const numbered = (number: number | undefined) => (number === undefined ? {} : { number });
 
 export function asWritten(paragraph: Paragraph): Written {
   return {
     paragraph: paragraph.id,
     look: paragraph.look,
-    runs: paragraph.runs.map(({ text, color, look }) => runOf(text, color, look)),
+    runs: paragraph.runs.map(({ text, ...own }) => ({ text, ...ownOfMarks(marksOf(own)) })),
+    ...numbered(paragraph.number),
   };
 }
 
@@ -102,7 +161,7 @@ export const textOfWritten = (written: Written) => written.runs.map(({ text }) =
 
 /** Whether both stretches share everything but their text. */
 const alike = (a: WrittenRun, b: WrittenRun | undefined) =>
-  a.color?.swatch === b?.color?.swatch && a.color?.tint === b?.color?.tint && a.look === b?.look;
+  b !== undefined && Mark.sameSet(marksOf(a), marksOf(b));
 
 /** With neighbours that share everything put together, and none that is empty. */
 function tidy(runs: WrittenRun[]): WrittenRun[] {
@@ -123,7 +182,7 @@ function tidy(runs: WrittenRun[]): WrittenRun[] {
 
 /** Whether both read, and look, the same. */
 export function sameWritten(a: Written | undefined, b: Written | undefined): boolean {
-  if (!a || !b || a.paragraph !== b.paragraph || a.look !== b.look) {
+  if (!a || !b || a.paragraph !== b.paragraph || a.look !== b.look || a.number !== b.number) {
     return a === b;
   }
   const some = tidy(a.runs);
@@ -135,11 +194,8 @@ export function sameWritten(a: Written | undefined, b: Written | undefined): boo
 }
 
 export function nodeOf(written: Written): Node {
-  const parts = written.runs.flatMap(({ text, color, look }) => {
-    const marks = [
-      ...(look === undefined ? [] : [charactersType.create({ look })]),
-      ...(color ? [colorType.create(color)] : []),
-    ];
+  const parts = written.runs.flatMap(({ text, ...own }) => {
+    const marks = marksOf(own);
     return text
       .split(LINE_END)
       .flatMap((line, i) => [
@@ -148,7 +204,7 @@ export function nodeOf(written: Written): Node {
       ]);
   });
   return paragraphType.create(
-    { id: written.paragraph, look: written.look },
+    { id: written.paragraph, look: written.look, number: written.number ?? null },
     Fragment.fromArray(parts),
   );
 }
@@ -159,9 +215,14 @@ export function writtenOf(node: Node): Written {
   const runs: WrittenRun[] = [];
   node.forEach((inline) => {
     const text = inline.isText ? (inline.text ?? "") : LINE_END;
-    runs.push(runOf(text, colorOf(inline.marks), charactersOf(inline.marks)));
+    runs.push({ text, ...ownOfMarks(inline.marks) });
   });
-  return { paragraph: idOf(node), look: lookOf(node), runs: tidy(runs) };
+  return {
+    paragraph: idOf(node),
+    look: lookOf(node),
+    runs: tidy(runs),
+    ...numbered(numberOf(node)),
+  };
 }
 
 export function allWritten(doc: Node): Written[] {

@@ -1,7 +1,14 @@
 import { readLength } from "../api/queries";
 import type { Setup } from "../api/types";
 import { Field } from "./Field";
-import { isCalculated, shownLength, steppedLength, typedLength } from "./length";
+import {
+  isCalculated,
+  isPercent,
+  shownLength,
+  steppedLength,
+  steppedPercent,
+  typedLength,
+} from "./length";
 import { useStatus } from "./Status";
 
 /**
@@ -14,6 +21,7 @@ export function LengthField({
   unit,
   of,
   way,
+  multiple,
   onCommit,
 }: {
   label: string;
@@ -22,6 +30,8 @@ export function LengthField({
   /** What percentages are of. */
   of?: string;
   way?: string;
+  /** Whether a percentage stays one, so that it follows what it is of. */
+  multiple?: boolean;
   onCommit: (value: string) => unknown;
 }) {
   const status = useStatus();
@@ -41,12 +51,17 @@ export function LengthField({
   return (
     <Field
       label={label}
-      value={shownLength(value, unit)}
-      step={steppedLength}
-      {...(way ? { way } : {})}
-      onCommit={(text) =>
-        isCalculated(text) ? calculated(text) : onCommit(typedLength(text, unit))
+      value={isPercent(value) ? value : shownLength(value, unit)}
+      step={(typed, by) =>
+        isPercent(typed) ? steppedPercent(typed, by) : steppedLength(typed, by)
       }
+      {...(way ? { way } : {})}
+      onCommit={(text) => {
+        if (multiple && isPercent(text)) {
+          return onCommit(text.trim().replace(",", "."));
+        }
+        return isCalculated(text) ? calculated(text) : onCommit(typedLength(text, unit));
+      }}
     />
   );
 }

@@ -63,3 +63,11 @@ export function steppedLength(text: string, by: number): string {
     ? `${Number((number + by).toFixed(3))} ${match[2] ?? ""}`.trim()
     : text;
 }
+
+/** Whether it is a percentage and nothing else. */
+export const isPercent = (text: string) => /^\s*\d+(?:[.,]\d+)?\s*%\s*$/.test(text);
+
+/** The percentage with this much more. */
+export function steppedPercent(text: string, by: number): string {
+  return `${Number((Number.parseFloat(text.replace(",", ".")) + by).toFixed(3))} %`;
+}

@@ -45,3 +45,12 @@ export function freeName(name: string, taken: { name: string }[]): string {
 export function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
+
+/** 1st, 2nd, 3rd, 4th. */
+export function ordinal(number: number): string {
+  const ending =
+    { one: "st", two: "nd", few: "rd" }[
+      new Intl.PluralRules("en", { type: "ordinal" }).select(number) as string
+    ] ?? "th";
+  return `${number}${ending}`;
+}

@@ -120,7 +120,8 @@ class ArchitectureTest {
                             "javax.xml.stream..",
                             "com.github.benmanes.caffeine.cache..",
                             "com.github.weisj.jsvg..",
-                            "com.ibm.icu..");
+                            "com.ibm.icu..",
+                            "org.apache.fontbox.ttf..");
 
     @ArchTest
     static final ArchRule OF_AWT_ONLY_FONTS_GEOMETRY_AND_COLOUR =

@@ -2,6 +2,7 @@ package yewberry.core;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +24,7 @@ import yewberry.core.publication.Box;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -156,7 +158,17 @@ public final class Sample {
                         .findFirst()
                         .orElseThrow();
             }
+
+            @Override
+            public Language language() {
+                return Language.ENGLISH_BRITISH;
+            }
         };
+    }
+
+    /** For each paragraph that nothing stands before it. */
+    public static List<String> noMarks(List<Paragraph> paragraphs) {
+        return Collections.nCopies(paragraphs.size(), "");
     }
 
     /** A frame of a story of its own, which {@link #withText} puts in. */

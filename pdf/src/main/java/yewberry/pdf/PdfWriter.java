@@ -15,19 +15,24 @@ import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDDocumentCatalog;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
+import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
 import yewberry.core.Progress;
 import yewberry.core.color.Color;
 import yewberry.core.color.Inks;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.Outline;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Setup;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
@@ -49,6 +54,7 @@ public final class PdfWriter {
     private final PDDocument document;
     private final InkSpaces spaces;
     private final PlacedFiles placed;
+    private final Links links = new Links();
     private final Map<Face, EmbeddedFont> fonts = new LinkedHashMap<>();
 
     private PdfWriter(Medium medium, PressCondition condition, PDDocument document) {
@@ -60,10 +66,19 @@ public final class PdfWriter {
     }
 
     /**
-     * @param created goes into the document's information
-     * @throws IOException if the file cannot be written; what was there may be gone then
-     * @throws java.util.concurrent.CancellationException if {@code progress} says so
+     * What a file says of itself.
+     *
+     * @param title as readers show it
+     * @param language of its text
      */
+    public record About(String title, Language language, Instant created) {
+        public static About of(Publication publication, Instant created) {
+            Setup setup = publication.setup();
+            return new About(setup.title().orElse(publication.name()), setup.language(), created);
+        }
+    }
+
+    /** A file of British text. */
     public static void write(
             String title,
             List<PageScene> scenes,
@@ -73,13 +88,31 @@ public final class PdfWriter {
             Path file,
             Progress progress)
             throws IOException {
+        About about = new About(title, Language.ENGLISH_BRITISH, created);
+        write(about, scenes, medium, condition, file, progress);
+    }
+
+    /**
+     * @param about goes into the document's information
+     * @throws IOException if the file cannot be written; what was there may be gone then
+     * @throws java.util.concurrent.CancellationException if {@code progress} says so
+     */
+    public static void write(
+            About about,
+            List<PageScene> scenes,
+            Medium medium,
+            PressCondition condition,
+            Path file,
+            Progress progress)
+            throws IOException {
         try (PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
             PdfWriter pdf = new PdfWriter(medium, condition, document);
-            pdf.describe(title, created);
+            pdf.describe(about);
             for (int i = 0; i < scenes.size(); i++) {
                 progress.at(i, scenes.size());
                 pdf.page(scenes.get(i));
             }
+            pdf.links.finish();
             for (EmbeddedFont font : pdf.fonts.values()) {
                 font.finish();
             }
@@ -88,13 +121,18 @@ public final class PdfWriter {
         }
     }
 
-    private void describe(String title, Instant created) throws IOException {
+    private void describe(About about) throws IOException {
         document.getDocument().setVersion(1.7f);
         var information = document.getDocumentInformation();
-        information.setTitle(title);
+        information.setTitle(about.title());
         information.setProducer("Yewberry");
-        information.setCreationDate(GregorianCalendar.from(created.atZone(ZoneOffset.UTC)));
-        document.getDocumentCatalog().addOutputIntent(new PDOutputIntent(outputIntent()));
+        information.setCreationDate(GregorianCalendar.from(about.created().atZone(ZoneOffset.UTC)));
+        PDDocumentCatalog catalog = document.getDocumentCatalog();
+        catalog.setLanguage(about.language().tag());
+        PDViewerPreferences shown = new PDViewerPreferences(new COSDictionary());
+        shown.setDisplayDocTitle(true);
+        catalog.setViewerPreferences(shown);
+        catalog.addOutputIntent(new PDOutputIntent(outputIntent()));
     }
 
     /** ISO 32000-1, 14.11.5; the profile byte for byte, which PDFBox's own way would not keep. */
@@ -161,6 +199,9 @@ public final class PdfWriter {
         }
         page.setContents(stream);
         document.addPage(page);
+        if (medium == Medium.SCREEN) {
+            links.page(page, all);
+        }
     }
 
     private void area(
@@ -325,7 +366,10 @@ public final class PdfWriter {
         for (Item.Line line : run.lines()) {
             double level = Double.NaN;
             double pen = 0;
-            for (Segment.Glyph glyph : line.glyphs()) {
+            List<Segment.Glyph> glyphs = line.glyphs();
+            boolean marked = false;
+            for (int i = 0; i < glyphs.size(); i++) {
+                Segment.Glyph glyph = glyphs.get(i);
                 if (glyph.y() != level) {
                     if (!Double.isNaN(level)) {
                         content.endGlyphs();
@@ -339,17 +383,21 @@ public final class PdfWriter {
                 if (Math.abs(behind) > 0.01) {
                     content.adjust(behind);
                 }
+                // those that say nothing belong to the one before them
+                boolean goesOn = i + 1 < glyphs.size() && glyphs.get(i + 1).text().isEmpty();
                 boolean reads = font.reads(glyph.id(), glyph.text());
-                if (!reads) {
+                if (!marked && (!reads || goesOn)) {
                     content.endGlyphs();
                     content.beginActualText(glyph.text());
                     content.beginGlyphs();
+                    marked = true;
                 }
                 content.glyph(font.encode(glyph.id()));
-                if (!reads) {
+                if (marked && !goesOn) {
                     content.endGlyphs();
                     content.endMarkedContent();
                     content.beginGlyphs();
+                    marked = false;
                 }
                 pen = glyph.x() + font.width(glyph.id()) * run.size() / Face.UNITS;
             }

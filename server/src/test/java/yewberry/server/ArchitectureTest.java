@@ -36,7 +36,16 @@ class ArchitectureTest {
                     .resideOutsideOfPackage("yewberry.pdf..")
                     .should()
                     .dependOnClassesThat()
-                    .resideInAnyPackage("org.apache.pdfbox..", "org.apache.fontbox..");
+                    .resideInAPackage("org.apache.pdfbox..");
+
+    @ArchTest
+    static final ArchRule ONLY_PDF_AND_TEXT_READ_FONT_PROGRAMS =
+            noClasses()
+                    .that()
+                    .resideOutsideOfPackages("yewberry.pdf..", "yewberry.core.text..")
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAPackage("org.apache.fontbox..");
 
     @ArchTest
     static final ArchRule ONLY_STORE_AND_JOBS_KNOW_THE_DATABASE =

@@ -2,6 +2,7 @@ package yewberry.core.edit;
 
 import java.util.UUID;
 import yewberry.core.publication.CharacterLook;
+import yewberry.core.publication.ListMark;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
@@ -43,15 +44,26 @@ final class CharacterLookEdits {
     }
 
     private static Publication takenOff(Publication on, UUID look) {
-        return on.withStories(
-                on.stories()
-                        .mapped(story -> {
-                            var paragraphs =
-                                    story.paragraphs().mapped(each -> takenOff(each, look));
-                            return paragraphs == story.paragraphs()
-                                    ? story
-                                    : story.withParagraphs(paragraphs);
-                        }));
+        return offLists(on, look)
+                .withStories(
+                        on.stories()
+                                .mapped(story -> {
+                                    var paragraphs =
+                                            story.paragraphs().mapped(each -> takenOff(each, look));
+                                    return paragraphs == story.paragraphs()
+                                            ? story
+                                            : story.withParagraphs(paragraphs);
+                                }));
+    }
+
+    /** With the marks of lists as their paragraphs are. */
+    private static Publication offLists(Publication on, UUID look) {
+        return on.withLooks(
+                on.looks()
+                        .mapped(each ->
+                                each.list().flatMap(ListMark::look).filter(look::equals).isPresent()
+                                        ? each.withList(each.list().map(ListMark::withoutLook))
+                                        : each));
     }
 
     private static Paragraph takenOff(Paragraph paragraph, UUID look) {

@@ -18,6 +18,19 @@ public sealed interface FrameEdit extends Edit {
     record ContinueFrame(UUID after, Owner owner, UUID frame, Sides sides, Box box)
             implements FrameEdit {}
 
+    /** Adds a frame that a story runs through last, or first if it waited to be placed. */
+    record PlaceStory(UUID story, Owner owner, UUID frame, Sides sides, Box box)
+            implements FrameEdit {}
+
+    /**
+     * Changes when a frame is read: in the order of the frames of its page or parent, in which they
+     * are painted, too.
+     *
+     * @param after the frame of the same page or parent that is read before it; nothing means that
+     *     it is read first
+     */
+    record OrderFrame(UUID frame, Optional<UUID> after) implements FrameEdit {}
+
     /**
      * Lets the story of a frame go on in another one. What that one begins is put behind the text
      * there is; frames that come after it come along.

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
@@ -27,6 +28,8 @@ final class FrameEdits {
         return switch (edit) {
             case FrameEdit.AddFrame add -> add(on, add);
             case FrameEdit.ContinueFrame more -> goOn(on, more);
+            case FrameEdit.PlaceStory place -> place(on, place);
+            case FrameEdit.OrderFrame(UUID frame, var after) -> order(on, frame, after);
             case FrameEdit.JoinFrames(UUID after, UUID frame) -> join(on, after, frame);
             case FrameEdit.PartFrames part -> part(on, part);
             case FrameEdit.PlaceFrame place -> {
@@ -74,6 +77,45 @@ final class FrameEdits {
                                 more.frame(), more.sides(), more.box(), before.setting(), story)),
                 story,
                 chain -> with(chain, more.after(), List.of(link)));
+    }
+
+    private static Publication place(Publication on, FrameEdit.PlaceStory place) {
+        Story story = on.story(place.story());
+        Link link = new Link(place.owner(), place.frame());
+        return changeChain(
+                lay(
+                        on,
+                        place.owner(),
+                        new TextFrame(place.frame(), place.sides(), place.box(), story.id())),
+                story.id(),
+                chain -> Lists.plus(chain, Link::frame, link));
+    }
+
+    private static Publication order(Publication on, UUID frame, Optional<UUID> after) {
+        return OwnerLookup.changeLayer(
+                on,
+                OwnerLookup.ownerOfFrame(on, frame),
+                layer -> {
+                    List<TextFrame> frames = new ArrayList<>(layer.frames());
+                    List<UUID> ids = frames.stream().map(TextFrame::id).toList();
+                    if (after.filter(each -> !ids.contains(each)).isPresent()) {
+                        throw new Refused("That frame is on another page by now; reload.");
+                    }
+                    if (after.equals(Optional.of(frame))) {
+                        return layer;
+                    }
+                    TextFrame moved = frames.remove(ids.indexOf(frame));
+                    int at =
+                            after.map(each ->
+                                            frames.stream()
+                                                            .map(TextFrame::id)
+                                                            .toList()
+                                                            .indexOf(each)
+                                                    + 1)
+                                    .orElse(0);
+                    frames.add(at, moved);
+                    return layer.withFrames(frames);
+                });
     }
 
     private static Publication lay(Publication on, Owner owner, TextFrame frame) {

@@ -11,6 +11,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import yewberry.core.publication.Leading;
 import yewberry.core.publication.Length;
 
 /**
@@ -27,7 +28,7 @@ final class Merging {
 
         private boolean areRecordsOfOneKind() {
             return made instanceof Record
-                    && !(made instanceof Length)
+                    && !(made instanceof Length || made instanceof Leading)
                     && was.getClass() == made.getClass()
                     && is.getClass() == made.getClass();
         }

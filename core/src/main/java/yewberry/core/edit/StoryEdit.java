@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import yewberry.core.publication.Language;
+import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Tinted;
@@ -25,9 +27,14 @@ public sealed interface StoryEdit extends Edit {
             implements StoryEdit {}
 
     /** A paragraph as typed. */
-    record WrittenParagraph(UUID paragraph, UUID look, List<WrittenRun> runs) {
+    record WrittenParagraph(
+            UUID paragraph, UUID look, List<WrittenRun> runs, Optional<Integer> number) {
         public WrittenParagraph {
             runs = List.copyOf(runs);
+        }
+
+        public WrittenParagraph(UUID paragraph, UUID look, List<WrittenRun> runs) {
+            this(paragraph, look, runs, Optional.empty());
         }
 
         /** One whose characters share everything. */
@@ -39,7 +46,8 @@ public sealed interface StoryEdit extends Edit {
             return new WrittenParagraph(
                     paragraph.id(),
                     paragraph.look(),
-                    paragraph.runs().stream().map(WrittenRun::of).toList());
+                    paragraph.runs().stream().map(WrittenRun::of).toList(),
+                    paragraph.number());
         }
 
         String text() {
@@ -48,20 +56,43 @@ public sealed interface StoryEdit extends Edit {
     }
 
     /** Characters as typed that share everything. */
-    record WrittenRun(String text, Optional<Tinted> color, Optional<UUID> look) {
+    record WrittenRun(
+            String text,
+            Optional<Tinted> color,
+            Optional<UUID> look,
+            Optional<Language> language,
+            Optional<LinkTo> link) {
+        /** Characters in the language around them, that lead nowhere. */
+        public WrittenRun(String text, Optional<Tinted> color, Optional<UUID> look) {
+            this(text, color, look, Optional.empty(), Optional.empty());
+        }
+
         /** Characters that look as their paragraph says. */
         public WrittenRun(String text, Optional<Tinted> color) {
             this(text, color, Optional.empty());
         }
 
         static WrittenRun of(Run run) {
-            return new WrittenRun(run.text(), run.color(), run.look());
+            return new WrittenRun(run.text(), run.color(), run.look(), run.language(), run.link());
         }
 
         Run as(UUID id) {
-            return new Run(id, text, color, look);
+            return new Run(id, text, color, look, language, link);
         }
     }
+
+    /** Adds a story that waits to be placed: one empty paragraph of this id in this look. */
+    record AddStory(UUID story, UUID paragraph, UUID look) implements StoryEdit {}
+
+    /** Removes a story that runs through no frame. */
+    record RemoveStory(UUID story) implements StoryEdit {}
+
+    /**
+     * Says the language of a story.
+     *
+     * @param language nothing means that of the publication
+     */
+    record SetStoryLanguage(UUID story, Optional<Language> language) implements StoryEdit {}
 
     /**
      * @param color nothing means the colour of its look again

@@ -1,6 +1,8 @@
 package yewberry.core.edit;
 
+import java.util.List;
 import java.util.UUID;
+import yewberry.core.Refused;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Story;
@@ -17,8 +19,31 @@ final class StoryEdits {
                                     .changed(
                                             on.story(write.story()).id(),
                                             story -> Writing.write(story, fitting(on, write))));
+            case StoryEdit.AddStory(UUID id, UUID paragraph, UUID look) ->
+                    on.withStories(
+                            on.stories()
+                                    .plus(
+                                            new Story(
+                                                    id,
+                                                    List.of(),
+                                                    List.of(Writing.empty(paragraph, look)))));
+            case StoryEdit.RemoveStory(UUID id) -> remove(on, on.story(id));
             case StoryEdit.ColorRun color -> colorRun(on, color);
+            case StoryEdit.SetStoryLanguage set ->
+                    on.withStories(
+                            on.stories()
+                                    .changed(
+                                            on.story(set.story()).id(),
+                                            story -> story.withLanguage(set.language())));
         };
+    }
+
+    private static Publication remove(Publication on, Story gone) {
+        if (!gone.chain().isEmpty()) {
+            throw new Refused(
+                    "This story runs through frames; remove those, and it goes with the last one.");
+        }
+        return on.withStories(on.stories().without(gone.id()));
     }
 
     /**
@@ -34,7 +59,8 @@ final class StoryEdits {
                                 new StoryEdit.WrittenParagraph(
                                         each.paragraph(),
                                         each.look(),
-                                        each.runs().stream().map(run -> fitting(on, run)).toList()))
+                                        each.runs().stream().map(run -> fitting(on, run)).toList(),
+                                        each.number()))
                         .toList(),
                 write.was());
     }
@@ -43,7 +69,9 @@ final class StoryEdits {
         return new StoryEdit.WrittenRun(
                 run.text(),
                 run.color().filter(color -> on.swatches().holds(color.swatch())),
-                run.look().filter(on.characterLooks()::holds));
+                run.look().filter(on.characterLooks()::holds),
+                run.language(),
+                run.link());
     }
 
     private static Publication colorRun(Publication on, StoryEdit.ColorRun color) {

@@ -153,9 +153,8 @@ final class Writing {
         return new Paragraph(
                 moved(paragraph.id()),
                 paragraph.look(),
-                paragraph.runs().stream()
-                        .map(run -> new Run(moved(run.id()), run.text(), run.color(), run.look()))
-                        .toList());
+                paragraph.runs().stream().map(run -> run.withId(moved(run.id()))).toList(),
+                paragraph.number());
     }
 
     private static UUID moved(UUID id) {
@@ -171,6 +170,7 @@ final class Writing {
     private static Paragraph rewritten(Paragraph old, WrittenParagraph written) {
         return WrittenParagraph.of(old).equals(written)
                 ? old
-                : new Paragraph(old.id(), written.look(), WrittenRuns.onto(old, written));
+                : new Paragraph(
+                        old.id(), written.look(), WrittenRuns.onto(old, written), written.number());
     }
 }

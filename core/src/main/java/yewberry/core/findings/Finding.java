@@ -8,6 +8,7 @@ import yewberry.core.color.Contrast;
 import yewberry.core.color.Lab;
 import yewberry.core.color.Numbers;
 import yewberry.core.legibility.RunContrast;
+import yewberry.core.publication.LinkTo;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.PageScene;
@@ -19,6 +20,7 @@ public sealed interface Finding
                 Finding.TextOverflow,
                 Finding.StockNotPrinted,
                 Finding.OfCharacters,
+                Finding.DeadLink,
                 LooseLine,
                 AreaFinding,
                 PressFinding {
@@ -132,6 +134,36 @@ public sealed interface Finding
         @Override
         public String rule() {
             return "All text is printed.";
+        }
+    }
+
+    /** Words that lead to what is not there. */
+    record DeadLink(UUID page, PageScene.Link link) implements Finding {
+        @Override
+        public Origin origin() {
+            return link.origin();
+        }
+
+        @Override
+        public Rect where() {
+            return link.around();
+        }
+
+        @Override
+        public String text() {
+            return link.text();
+        }
+
+        @Override
+        public String message() {
+            return "“%s” leads to a %s that is gone; choose where it leads, or take the link off."
+                    .formatted(
+                            link.text(), link.to() instanceof LinkTo.ToPage ? "page" : "paragraph");
+        }
+
+        @Override
+        public String rule() {
+            return "Every link leads somewhere.";
         }
     }
 

@@ -83,6 +83,10 @@ public final class Findings {
                     .map(face -> new Finding.OtherFont(scene.page(), run, face.family()))
                     .ifPresent(findings::add);
         }
+        scene.links().stream()
+                .filter(link -> !link.leads())
+                .map(link -> new Finding.DeadLink(scene.page(), link))
+                .forEach(findings::add);
         Press press = setup.press();
         if (destination.has(Medium.PAPER)
                 && simulated(press)

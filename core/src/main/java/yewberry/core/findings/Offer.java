@@ -57,6 +57,7 @@ public record Offer(String label, Edit edit) {
             case Finding.TextOverflow overflow -> List.of();
             case Finding.StockNotPrinted stock -> List.of();
             case Finding.OfCharacters characters -> List.of();
+            case Finding.DeadLink link -> List.of();
             case LooseLine loose -> List.of(ragged(loose.run().look()));
             case PictureFinding picture ->
                     PictureOffers.of(picture, background(publication, picture.fill().background()));

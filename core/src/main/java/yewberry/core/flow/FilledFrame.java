@@ -22,6 +22,7 @@ public final class FilledFrame {
     private final FrameSetting setting;
     private final int begin;
     private final List<Paragraph> seen;
+    private final List<String> marks;
     private final boolean isLast;
     private final boolean toTheEnd;
     private final UsedLooks looks;
@@ -30,6 +31,7 @@ public final class FilledFrame {
     /**
      * @param begin the character of the first paragraph that comes first
      * @param seen the paragraphs that its text comes from, and in the last frame all that follow
+     * @param marks what stands before each of those
      * @param toTheEnd whether the story ends with those
      * @param end counted from the first of those
      */
@@ -39,6 +41,7 @@ public final class FilledFrame {
             FrameSetting setting,
             int begin,
             List<Paragraph> seen,
+            List<String> marks,
             boolean isLast,
             boolean toTheEnd,
             UsedLooks looks,
@@ -48,6 +51,7 @@ public final class FilledFrame {
         this.setting = setting;
         this.begin = begin;
         this.seen = List.copyOf(seen);
+        this.marks = List.copyOf(marks);
         this.isLast = isLast;
         this.toTheEnd = toTheEnd;
         this.looks = looks;
@@ -61,11 +65,12 @@ public final class FilledFrame {
             FlowMemory memory,
             TextFrame frame,
             List<Paragraph> story,
+            List<String> marks,
             StoryPlace begin,
             boolean isLast,
             AllLooks all) {
         UsedLooks used = new UsedLooks(all);
-        SetFrame text = Typesetter.set(story, begin, frame.box(), frame.setting(), used);
+        SetFrame text = Typesetter.set(story, marks, begin, frame.box(), frame.setting(), used);
         int behind = isLast ? story.size() : Math.min(story.size(), text.end().paragraph() + 1);
         FilledFrame filled =
                 new FilledFrame(
@@ -74,6 +79,7 @@ public final class FilledFrame {
                         frame.setting(),
                         begin.character(),
                         story.subList(begin.paragraph(), behind),
+                        marks.subList(begin.paragraph(), behind),
                         isLast,
                         behind == story.size(),
                         used.sealed(),
@@ -85,7 +91,12 @@ public final class FilledFrame {
     }
 
     /** Whether all that it was set from is the very same still. */
-    boolean holds(List<Paragraph> story, StoryPlace start, boolean last, AllLooks now) {
+    boolean holds(
+            List<Paragraph> story,
+            List<String> counted,
+            StoryPlace start,
+            boolean last,
+            AllLooks now) {
         int from = start.paragraph();
         int to = from + seen.size();
         if (begin != start.character()
@@ -99,7 +110,7 @@ public final class FilledFrame {
                 return false;
             }
         }
-        return looks.unchangedIn(now);
+        return looks.unchangedIn(now) && counted.subList(from, to).equals(marks);
     }
 
     /** Where the next frame goes on, given where this one begins. */
@@ -113,7 +124,8 @@ public final class FilledFrame {
     }
 
     List<Segment> set() {
-        return Typesetter.set(seen, new StoryPlace(0, begin), box, setting, looks).segments();
+        return Typesetter.set(seen, marks, new StoryPlace(0, begin), box, setting, looks)
+                .segments();
     }
 
     /** What finds no room in the last frame, a paragraph a line; empty in the others. */

@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import yewberry.core.Cancellation;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Side;
 import yewberry.core.publication.Story;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.text.StoryPlace;
@@ -19,6 +21,7 @@ import yewberry.core.text.StoryPlace;
 final class Flow {
     private final Story story;
     private final AllLooks looks;
+    private final List<String> marks;
     private final List<TextFrame> frames;
     private final FlowMemory memory;
     private final Map<UUID, Integer> turns = new HashMap<>();
@@ -27,7 +30,8 @@ final class Flow {
 
     Flow(Story story, Publication in, FlowMemory memory) {
         this.story = story;
-        this.looks = AllLooks.of(in);
+        this.looks = AllLooks.of(in, story);
+        this.marks = looks.marks(story);
         this.frames = story.chain().stream().map(in::frame).toList();
         this.memory = memory;
         for (int i = 0; i < frames.size(); i++) {
@@ -59,7 +63,16 @@ final class Flow {
         }
     }
 
-    Optional<Flows.CharacterPlace> place(UUID paragraph, int character) {
+    /** What stands before each paragraph; empty for nothing. */
+    List<String> marks() {
+        return marks;
+    }
+
+    /**
+     * @param sides on which side each frame stands
+     */
+    Optional<Flows.CharacterPlace> place(
+            UUID paragraph, int character, Function<Story.Link, Side> sides) {
         int index = story.paragraphs().position(paragraph).orElse(-1);
         List<StoryPlace> begins = places();
         StoryPlace end = begins.getLast();
@@ -74,7 +87,9 @@ final class Flow {
             if (isIn) {
                 Story.Link frame = story.chain().get(i);
                 return TextPosition.of(
-                                at(i).segments(),
+                                at(i).segments().stream()
+                                        .map(each -> each.on(sides.apply(frame)))
+                                        .toList(),
                                 paragraph,
                                 story.paragraphs().get(index).text(),
                                 character)
@@ -86,8 +101,10 @@ final class Flow {
 
     private FilledFrame fill(TextFrame frame, StoryPlace begin) {
         boolean isLast = filled.size() == frames.size() - 1;
-        return memory.known(frame, each -> each.holds(story.paragraphs(), begin, isLast, looks))
+        return memory.known(
+                        frame, each -> each.holds(story.paragraphs(), marks, begin, isLast, looks))
                 .orElseGet(() ->
-                        FilledFrame.fill(memory, frame, story.paragraphs(), begin, isLast, looks));
+                        FilledFrame.fill(
+                                memory, frame, story.paragraphs(), marks, begin, isLast, looks));
     }
 }

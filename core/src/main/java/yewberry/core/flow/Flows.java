@@ -7,7 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Side;
 import yewberry.core.publication.Story;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.text.StoryPlace;
@@ -47,7 +49,19 @@ public final class Flows {
      */
     public Optional<CharacterPlace> place(
             UUID story, UUID paragraph, int character, Publication in) {
-        return flow(story, in).place(paragraph, character);
+        return flow(story, in).place(paragraph, character, frame -> side(frame, in));
+    }
+
+    /** What stands before each paragraph of a story, as its lists count; empty for nothing. */
+    public List<String> marks(UUID story, Publication in) {
+        return flow(story, in).marks();
+    }
+
+    /** Those of parents as they stand on the right. */
+    private static Side side(Story.Link frame, Publication in) {
+        return frame.owner() instanceof Owner.OnPage(UUID page)
+                ? in.setup().sideOf(in.pages().position(page).orElseThrow())
+                : Side.RIGHT;
     }
 
     /** The place of a character in a frame. */

@@ -40,7 +40,7 @@ public record TextPosition(double x, double top, double height) {
         double x = segment.width();
         int passed = 0;
         for (Segment.Glyph glyph : segment.glyphs()) {
-            if (passed >= shown) {
+            if (passed >= shown && !glyph.text().isEmpty()) {
                 x = glyph.x();
                 break;
             }

@@ -7,6 +7,7 @@ import java.util.function.Function;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Elements;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.Look;
 import yewberry.core.text.Looks;
 
@@ -18,18 +19,26 @@ final class UsedLooks implements Looks {
     /** Nothing when all are known. */
     private AllLooks source;
 
+    private final Language language;
+
     UsedLooks(AllLooks source) {
         this.source = source;
+        this.language = source.language();
+    }
+
+    @Override
+    public Language language() {
+        return language;
     }
 
     @Override
     public Look paragraphs(UUID look) {
-        return known(paragraphs, look, id -> source.paragraphs().find(id).orElseThrow());
+        return known(paragraphs, look, id -> source.paragraphs(id));
     }
 
     @Override
     public CharacterLook characters(UUID look) {
-        return known(characters, look, id -> source.characters().find(id).orElseThrow());
+        return known(characters, look, id -> source.characters(id));
     }
 
     private static <T> T known(Map<UUID, T> known, UUID look, Function<UUID, T> find) {
@@ -48,7 +57,9 @@ final class UsedLooks implements Looks {
     }
 
     boolean unchangedIn(AllLooks now) {
-        return unchanged(paragraphs, now.paragraphs()) && unchanged(characters, now.characters());
+        return language == now.language()
+                && unchanged(paragraphs, now.paragraphs())
+                && unchanged(characters, now.characters());
     }
 
     private static <T extends Element> boolean unchanged(Map<UUID, T> used, Elements<T> now) {

@@ -17,6 +17,8 @@ import yewberry.core.color.Numbers;
  * @param weight on the scale of OpenType's usWeightClass, 100 to 900
  * @param size in percent of the paragraph's
  * @param tracking between characters, in thousandths of the type size
+ * @param capitals which of its letters are drawn as capitals
+ * @param figures how its figures are drawn
  * @param emphasis what its characters are to whoever reads; nothing means no more than the rest
  * @param basis the look that it is based on
  * @throws Refused if the size is not within 10 to 400 %, the tracking not within -200 to 1000, or
@@ -32,12 +34,23 @@ public record CharacterLook(
         Optional<Double> tracking,
         Optional<Tinted> color,
         Optional<Outline> outline,
+        Optional<Letters.Capitals> capitals,
+        Optional<Letters.Figures> figures,
         Optional<Emphasis> emphasis,
         Optional<Basis> basis)
         implements Element {
     /** What one that is based on another may have from that. */
     public static final Set<String> INHERITED =
-            Set.of("family", "weight", "italic", "size", "tracking", "color", "outline");
+            Set.of(
+                    "family",
+                    "weight",
+                    "italic",
+                    "size",
+                    "tracking",
+                    "color",
+                    "outline",
+                    "capitals",
+                    "figures");
 
     /** What characters are to whoever reads, as in HTML. */
     public enum Emphasis {
@@ -77,45 +90,63 @@ public record CharacterLook(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
     public CharacterLook withWeight(Optional<Integer> changed) {
         return new CharacterLook(
-                id, name, family, changed, italic, size, tracking, color, outline, emphasis, basis);
+                id, name, family, changed, italic, size, tracking, color, outline, capitals,
+                figures, emphasis, basis);
     }
 
     public CharacterLook withItalic(Optional<Boolean> changed) {
         return new CharacterLook(
-                id, name, family, weight, changed, size, tracking, color, outline, emphasis, basis);
+                id, name, family, weight, changed, size, tracking, color, outline, capitals,
+                figures, emphasis, basis);
     }
 
     public CharacterLook withSize(Optional<Double> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, changed, tracking, color, outline, emphasis,
-                basis);
+                id, name, family, weight, italic, changed, tracking, color, outline, capitals,
+                figures, emphasis, basis);
     }
 
     public CharacterLook withColor(Optional<Tinted> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, changed, outline, emphasis,
-                basis);
+                id, name, family, weight, italic, size, tracking, changed, outline, capitals,
+                figures, emphasis, basis);
     }
 
     public CharacterLook withOutline(Optional<Outline> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, color, changed, emphasis, basis);
+                id, name, family, weight, italic, size, tracking, color, changed, capitals, figures,
+                emphasis, basis);
     }
 
     public CharacterLook withEmphasis(Optional<Emphasis> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, color, outline, changed, basis);
+                id, name, family, weight, italic, size, tracking, color, outline, capitals, figures,
+                changed, basis);
+    }
+
+    public CharacterLook withCapitals(Optional<Letters.Capitals> changed) {
+        return new CharacterLook(
+                id, name, family, weight, italic, size, tracking, color, outline, changed, figures,
+                emphasis, basis);
+    }
+
+    public CharacterLook withFigures(Optional<Letters.Figures> changed) {
+        return new CharacterLook(
+                id, name, family, weight, italic, size, tracking, color, outline, capitals, changed,
+                emphasis, basis);
     }
 
     public CharacterLook withBasis(Optional<Basis> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, color, outline, emphasis,
-                changed);
+                id, name, family, weight, italic, size, tracking, color, outline, capitals, figures,
+                emphasis, changed);
     }
 
     @Override

@@ -1,22 +1,29 @@
 package yewberry.core.publication;
 
-/** Languages that words can be divided in. */
+/** Languages of text, in each of which words can be divided. */
 public enum Language {
-    ENGLISH_BRITISH("English (British)"),
-    ENGLISH_AMERICAN("English (American)"),
-    GERMAN("German"),
-    FRENCH("French"),
-    SPANISH("Spanish"),
-    ITALIAN("Italian"),
-    DUTCH("Dutch");
+    ENGLISH_BRITISH("English (British)", "en-GB"),
+    ENGLISH_AMERICAN("English (American)", "en-US"),
+    GERMAN("German", "de"),
+    FRENCH("French", "fr"),
+    SPANISH("Spanish", "es"),
+    ITALIAN("Italian", "it"),
+    DUTCH("Dutch", "nl");
 
     private final String inWords;
+    private final String tag;
 
-    Language(String inWords) {
+    Language(String inWords, String tag) {
         this.inWords = inWords;
+        this.tag = tag;
     }
 
     public String inWords() {
         return inWords;
+    }
+
+    /** As BCP 47 has it. */
+    public String tag() {
+        return tag;
     }
 }

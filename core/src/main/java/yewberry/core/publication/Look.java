@@ -20,10 +20,10 @@ import yewberry.core.Refused;
  * @param setting how its lines are set
  * @param next the look of a paragraph begun after one of this; nothing means this look again
  * @param outline a line around its letters
+ * @param list what stands before each of its paragraphs
  * @param basis the look that it is based on
  * @param role what its paragraphs are to whoever reads; nothing means no more than text
- * @throws Refused if the size is not within 2 to 1000 pt, the leading not within 2 to 2000 pt, or
- *     the space above is negative
+ * @throws Refused if the size is not within 2 to 1000 pt, or the space above is negative
  */
 public record Look(
         UUID id,
@@ -32,7 +32,7 @@ public record Look(
         int weight,
         boolean italic,
         Length size,
-        Length leading,
+        Leading leading,
         Length before,
         Alignment alignment,
         Tinted color,
@@ -41,6 +41,7 @@ public record Look(
         Optional<UUID> next,
         Optional<Role> role,
         Optional<Outline> outline,
+        Optional<ListMark> list,
         Optional<Basis> basis)
         implements Element {
     /** What one that is based on another may have from that, each property by its way. */
@@ -60,10 +61,15 @@ public record Look(
                     "setting.left",
                     "setting.right",
                     "setting.tracking",
-                    "setting.hyphenation",
+                    "setting.hyphenated",
+                    "setting.language",
                     "setting.spaces",
                     "setting.keeps",
-                    "outline");
+                    "setting.letters.capitals",
+                    "setting.letters.figures",
+                    "setting.tabs",
+                    "outline",
+                    "list");
 
     /** Whether text prints over what is below it. Light text never does, whatever is set. */
     public enum Overprint {
@@ -77,7 +83,10 @@ public record Look(
         LEFT,
         CENTER,
         RIGHT,
-        JUSTIFIED
+        JUSTIFIED,
+        /** To the left on right-hand pages, to the right on left-hand ones. */
+        TOWARD_SPINE,
+        AWAY_FROM_SPINE
     }
 
     public Look {
@@ -86,11 +95,6 @@ public record Look(
             throw new Refused(
                     "Type of %s is not possible; choose a size from 2 pt to 1000 pt."
                             .formatted(size));
-        }
-        if (!(leading.points() >= 2 && leading.points() <= 2000)) {
-            throw new Refused(
-                    "Leading of %s is not possible; choose from 2 pt to 2000 pt."
-                            .formatted(leading));
         }
         if (before.value() < 0) {
             throw new Refused(
@@ -119,12 +123,13 @@ public record Look(
                 weight,
                 false,
                 size,
-                leading,
+                Leading.of(leading),
                 before,
                 alignment,
                 color,
                 overprint,
                 TextSetting.USUAL,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -134,61 +139,73 @@ public record Look(
     public Look withItalic(boolean changed) {
         return new Look(
                 id, name, family, weight, changed, size, leading, before, alignment, color,
-                overprint, setting, next, role, outline, basis);
+                overprint, setting, next, role, outline, list, basis);
     }
 
     public Look withColor(Tinted changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, changed,
-                overprint, setting, next, role, outline, basis);
+                overprint, setting, next, role, outline, list, basis);
     }
 
     public Look withSize(Length changed) {
         return new Look(
                 id, name, family, weight, italic, changed, leading, before, alignment, color,
-                overprint, setting, next, role, outline, basis);
+                overprint, setting, next, role, outline, list, basis);
     }
 
     public Look withAlignment(Alignment changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, changed, color, overprint,
-                setting, next, role, outline, basis);
+                setting, next, role, outline, list, basis);
     }
 
     public Look withOverprint(Overprint changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color, changed,
-                setting, next, role, outline, basis);
+                setting, next, role, outline, list, basis);
     }
 
     public Look withSetting(TextSetting changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, changed, next, role, outline, basis);
+                overprint, changed, next, role, outline, list, basis);
     }
 
     public Look withNext(Optional<UUID> changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, setting, changed, role, outline, basis);
+                overprint, setting, changed, role, outline, list, basis);
     }
 
     public Look withRole(Optional<Role> changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, setting, next, changed, outline, basis);
+                overprint, setting, next, changed, outline, list, basis);
     }
 
     public Look withOutline(Optional<Outline> changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, setting, next, role, changed, basis);
+                overprint, setting, next, role, changed, list, basis);
+    }
+
+    public Look withList(Optional<ListMark> changed) {
+        return new Look(
+                id, name, family, weight, italic, size, leading, before, alignment, color,
+                overprint, setting, next, role, outline, changed, basis);
+    }
+
+    public Look withLeading(Leading changed) {
+        return new Look(
+                id, name, family, weight, italic, size, changed, before, alignment, color,
+                overprint, setting, next, role, outline, list, basis);
     }
 
     public Look withBasis(Optional<Basis> changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, setting, next, role, outline, changed);
+                overprint, setting, next, role, outline, list, changed);
     }
 
     @Override
@@ -196,6 +213,8 @@ public record Look(
         List<Reference> references = new ArrayList<>();
         references.add(Reference.swatch(color.swatch()));
         outline.ifPresent(line -> references.add(Reference.swatch(line.color().swatch())));
+        list.flatMap(ListMark::look)
+                .ifPresent(look -> references.add(Reference.characterLook(look)));
         next.ifPresent(look -> references.add(Reference.look(look)));
         basis.ifPresent(each -> references.add(Reference.look(each.look())));
         return references;
@@ -209,6 +228,7 @@ public record Look(
         Look changed =
                 withColor(color.withReference(old, replacement))
                         .withOutline(outline.map(line -> line.withReference(old, replacement)))
+                        .withList(list.map(mark -> mark.withReference(old, replacement)))
                         .withBasis(basis.map(each -> each.withReference(old, replacement)));
         return next.equals(Optional.of(old)) ? changed.withNext(Optional.of(replacement)) : changed;
     }

@@ -2,13 +2,30 @@ package yewberry.core.publication;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import yewberry.core.Refused;
 
-/** A paragraph: its look and its runs, in order. */
-public record Paragraph(UUID id, UUID look, List<Run> runs) implements Element {
+/**
+ * A paragraph: its look and its runs, in order.
+ *
+ * @param number that it has in its list; nothing means the one that comes next
+ * @throws Refused if the number is not within 1 to 9999
+ */
+public record Paragraph(UUID id, UUID look, List<Run> runs, Optional<Integer> number)
+        implements Element {
+    private static final int MOST = 9999;
+
     public Paragraph {
         runs = List.copyOf(runs);
+        if (number.filter(each -> each < 1 || each > MOST).isPresent()) {
+            throw new Refused("Lists are numbered from 1 to %d.".formatted(MOST));
+        }
+    }
+
+    public Paragraph(UUID id, UUID look, List<Run> runs) {
+        this(id, look, runs, Optional.empty());
     }
 
     public String text() {
@@ -16,11 +33,11 @@ public record Paragraph(UUID id, UUID look, List<Run> runs) implements Element {
     }
 
     public Paragraph withLook(UUID changed) {
-        return new Paragraph(id, changed, runs);
+        return new Paragraph(id, changed, runs, number);
     }
 
     public Paragraph withRuns(List<Run> changed) {
-        return new Paragraph(id, look, changed);
+        return new Paragraph(id, look, changed, number);
     }
 
     @Override
@@ -42,6 +59,7 @@ public record Paragraph(UUID id, UUID look, List<Run> runs) implements Element {
         return new Paragraph(
                 id,
                 look.equals(old) ? replacement : look,
-                runs.stream().map(run -> run.withReference(old, replacement)).toList());
+                runs.stream().map(run -> run.withReference(old, replacement)).toList(),
+                number);
     }
 }

@@ -261,6 +261,16 @@ public record Publication(
         return findParent(parent).orElseThrow(() -> gone("parent"));
     }
 
+    /** Whether what a link leads to is there. */
+    public boolean holds(LinkTo link) {
+        return switch (link) {
+            case LinkTo.Address address -> true;
+            case LinkTo.ToPage(UUID page) -> pages.holds(page);
+            case LinkTo.ToParagraph(UUID story, UUID paragraph) ->
+                    findStory(story).filter(each -> each.paragraphs().holds(paragraph)).isPresent();
+        };
+    }
+
     public Optional<Story> findStory(UUID story) {
         return stories.find(story);
     }

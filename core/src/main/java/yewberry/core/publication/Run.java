@@ -9,11 +9,19 @@ import yewberry.core.Refused;
  *
  * @param color a swatch of its own instead of that of its looks
  * @param look of its characters
- * @throws Refused if the text holds a control character, a line break among them
+ * @param language of its words; nothing means that of its paragraph's look, or of its story
+ * @param link where it leads
+ * @throws Refused if the text holds a control character other than a tab, a line break among them
  */
-public record Run(UUID id, String text, Optional<Tinted> color, Optional<UUID> look) {
+public record Run(
+        UUID id,
+        String text,
+        Optional<Tinted> color,
+        Optional<UUID> look,
+        Optional<Language> language,
+        Optional<LinkTo> link) {
     public Run {
-        if (text.codePoints().anyMatch(Character::isISOControl)) {
+        if (text.codePoints().anyMatch(each -> Character.isISOControl(each) && each != '\t')) {
             throw new Refused(
                     "The text holds a control character; take it out, or begin a new paragraph.");
         }
@@ -28,16 +36,33 @@ public record Run(UUID id, String text, Optional<Tinted> color, Optional<UUID> l
         this(id, text, color, Optional.empty());
     }
 
+    /** One in the language around it, that leads nowhere. */
+    public Run(UUID id, String text, Optional<Tinted> color, Optional<UUID> look) {
+        this(id, text, color, look, Optional.empty(), Optional.empty());
+    }
+
+    public Run withId(UUID changed) {
+        return new Run(changed, text, color, look, language, link);
+    }
+
     public Run withText(String changed) {
-        return new Run(id, changed, color, look);
+        return new Run(id, changed, color, look, language, link);
     }
 
     public Run withColor(Optional<Tinted> changed) {
-        return new Run(id, text, changed, look);
+        return new Run(id, text, changed, look, language, link);
     }
 
     public Run withLook(Optional<UUID> changed) {
-        return new Run(id, text, color, changed);
+        return new Run(id, text, color, changed, language, link);
+    }
+
+    public Run withLanguage(Optional<Language> changed) {
+        return new Run(id, text, color, look, changed, link);
+    }
+
+    public Run withLink(Optional<LinkTo> changed) {
+        return new Run(id, text, color, look, language, changed);
     }
 
     Run withReference(UUID old, UUID replacement) {
@@ -45,6 +70,8 @@ public record Run(UUID id, String text, Optional<Tinted> color, Optional<UUID> l
                 id,
                 text,
                 color.map(each -> each.withReference(old, replacement)),
-                look.map(each -> each.equals(old) ? replacement : each));
+                look.map(each -> each.equals(old) ? replacement : each),
+                language,
+                link);
     }
 }

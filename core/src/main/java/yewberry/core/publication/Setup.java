@@ -1,5 +1,6 @@
 package yewberry.core.publication;
 
+import java.util.Optional;
 import java.util.stream.Stream;
 import yewberry.core.Refused;
 
@@ -10,6 +11,8 @@ import yewberry.core.Refused;
  * @param facing whether left and right pages face each other; page 1 is then a right-hand page
  * @param safe how far inside the trim text is to stay
  * @param level what text is held to
+ * @param language of all text that says no other
+ * @param title as readers show it; nothing means the publication's name
  * @throws Refused if a measure is negative or leaves no room on the page
  */
 public record Setup(
@@ -22,8 +25,17 @@ public record Setup(
         Unit unit,
         Level level,
         Press press,
-        PressChecks checks) {
+        PressChecks checks,
+        Language language,
+        Optional<String> title) {
+    private static final int LONGEST_TITLE = 500;
+
     public Setup {
+        title = title.map(String::strip).filter(each -> !each.isEmpty());
+        if (title.filter(Setup::isUnfit).isPresent()) {
+            throw new Refused(
+                    "A title has at most %d characters, all of one line.".formatted(LONGEST_TITLE));
+        }
         double shorter = Math.min(trim.width().millimetres(), trim.height().millimetres());
         atMost("Bleed at the top", bleed.top(), shorter / 2);
         atMost("Bleed at the bottom", bleed.bottom(), shorter / 2);
@@ -34,6 +46,41 @@ public record Setup(
                 .forEach(margin -> atMost("A margin", margin, Double.MAX_VALUE));
         room("width", trim.width(), margins.inside(), margins.outside());
         room("height", trim.height(), margins.top(), margins.bottom());
+    }
+
+    /** One of British text, with the publication's name as its title. */
+    public Setup(
+            Destination destination,
+            PageSize trim,
+            boolean facing,
+            Bleed bleed,
+            Length safe,
+            Margins margins,
+            Unit unit,
+            Level level,
+            Press press,
+            PressChecks checks) {
+        this(
+                destination,
+                trim,
+                facing,
+                bleed,
+                safe,
+                margins,
+                unit,
+                level,
+                press,
+                checks,
+                Language.ENGLISH_BRITISH,
+                Optional.empty());
+    }
+
+    private static boolean isUnfit(String title) {
+        return title.length() > LONGEST_TITLE
+                || title.codePoints()
+                        .anyMatch(each ->
+                                Character.isISOControl(each)
+                                        || Character.getType(each) == Character.SURROGATE);
     }
 
     private static void atMost(String what, Length length, double most) {
@@ -77,12 +124,34 @@ public record Setup(
 
     public Setup withPress(Press changed) {
         return new Setup(
-                destination, trim, facing, bleed, safe, margins, unit, level, changed, checks);
+                destination,
+                trim,
+                facing,
+                bleed,
+                safe,
+                margins,
+                unit,
+                level,
+                changed,
+                checks,
+                language,
+                title);
     }
 
     public Setup withChecks(PressChecks changed) {
         return new Setup(
-                destination, trim, facing, bleed, safe, margins, unit, level, press, changed);
+                destination,
+                trim,
+                facing,
+                bleed,
+                safe,
+                margins,
+                unit,
+                level,
+                press,
+                changed,
+                language,
+                title);
     }
 
     /**
@@ -101,11 +170,47 @@ public record Setup(
                         unit,
                         level,
                         press,
-                        checks);
+                        checks,
+                        language,
+                        title);
+    }
+
+    public Setup withLanguage(Language changed) {
+        return new Setup(
+                destination,
+                trim,
+                facing,
+                bleed,
+                safe,
+                margins,
+                unit,
+                level,
+                press,
+                checks,
+                changed,
+                title);
+    }
+
+    public Setup withTitle(Optional<String> changed) {
+        return new Setup(
+                destination,
+                trim,
+                facing,
+                bleed,
+                safe,
+                margins,
+                unit,
+                level,
+                press,
+                checks,
+                language,
+                changed);
     }
 
     public Setup withDestination(Destination changed) {
-        return new Setup(changed, trim, facing, bleed, safe, margins, unit, level, press, checks);
+        return new Setup(
+                changed, trim, facing, bleed, safe, margins, unit, level, press, checks, language,
+                title);
     }
 
     /** Which hand a page is on; without facing pages every page stands as a right-hand one. */

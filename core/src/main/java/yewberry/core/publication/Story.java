@@ -2,6 +2,7 @@ package yewberry.core.publication;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -10,25 +11,32 @@ import java.util.stream.Collectors;
  * Text that runs from frame to frame. Without a frame it waits to be placed.
  *
  * @param chain the frames it runs through, in order
+ * @param language of its words; nothing means that of the publication
  */
-public record Story(UUID id, List<Link> chain, Elements<Paragraph> paragraphs) implements Element {
+public record Story(
+        UUID id, List<Link> chain, Optional<Language> language, Elements<Paragraph> paragraphs)
+        implements Element {
     public Story {
         chain = List.copyOf(chain);
     }
 
     public Story(UUID id, List<Link> chain, Collection<Paragraph> paragraphs) {
-        this(id, chain, Elements.of(paragraphs));
+        this(id, chain, Optional.empty(), Elements.of(paragraphs));
     }
 
     /** One frame of a chain. */
     public record Link(Owner owner, UUID frame) {}
 
     public Story withChain(List<Link> changed) {
-        return new Story(id, changed, paragraphs);
+        return new Story(id, changed, language, paragraphs);
+    }
+
+    public Story withLanguage(Optional<Language> changed) {
+        return new Story(id, chain, changed, paragraphs);
     }
 
     public Story withParagraphs(Collection<Paragraph> changed) {
-        return new Story(id, chain, Elements.of(changed));
+        return new Story(id, chain, language, Elements.of(changed));
     }
 
     public Story withParagraph(UUID paragraph, UnaryOperator<Paragraph> change) {

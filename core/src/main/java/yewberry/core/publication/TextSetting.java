@@ -1,5 +1,6 @@
 package yewberry.core.publication;
 
+import java.util.List;
 import java.util.Optional;
 import yewberry.core.Refused;
 import yewberry.core.color.Numbers;
@@ -13,10 +14,12 @@ import yewberry.core.color.Numbers;
  * @param right how far all lines are indented at the right
  * @param tracking between characters, in thousandths of the type size; other than zero, there are
  *     no ligatures
- * @param hyphenation the language whose rules words are divided by; nothing divides none but at
- *     soft hyphens
+ * @param hyphenated whether words are divided other than at soft hyphens
+ * @param language of its words; nothing means that of their story
  * @param spaces how wide justified lines may make a space, in percent of the face's own
  * @param keeps what of it stays in one column
+ * @param letters which shapes of its face are drawn
+ * @param tabs in any order
  * @throws Refused if a measure is out of range
  */
 public record TextSetting(
@@ -25,19 +28,16 @@ public record TextSetting(
         Length left,
         Length right,
         double tracking,
-        Optional<Language> hyphenation,
+        boolean hyphenated,
+        Optional<Language> language,
         WordSpaces spaces,
-        Keeps keeps) {
+        Keeps keeps,
+        Letters letters,
+        List<TabStop> tabs) {
     public static final TextSetting USUAL =
-            new TextSetting(
-                    Length.ZERO,
-                    Length.ZERO,
-                    Length.ZERO,
-                    Length.ZERO,
-                    0,
-                    Optional.empty(),
-                    WordSpaces.USUAL,
-                    Keeps.USUAL);
+            new TextSetting(Length.ZERO, Length.ZERO, Length.ZERO, Length.ZERO, 0);
+
+    private static final int MOST_TABS = 20;
 
     /**
      * In percent of the face's own space.
@@ -63,6 +63,10 @@ public record TextSetting(
         notNegative("Space below a paragraph", after);
         notNegative("An indent at the left", left);
         notNegative("An indent at the right", right);
+        tabs = List.copyOf(tabs);
+        if (tabs.size() > MOST_TABS) {
+            throw new Refused("A look has at most %d tab stops.".formatted(MOST_TABS));
+        }
         if (left.points() + first.points() < 0) {
             throw new Refused(
                     "The first line would hang %s out of its frame; indent all lines by as much at the left."
@@ -75,12 +79,96 @@ public record TextSetting(
         }
     }
 
-    public TextSetting withHyphenation(Optional<Language> changed) {
-        return new TextSetting(after, first, left, right, tracking, changed, spaces, keeps);
+    /** One with these measures, and usual in all else. */
+    public TextSetting(Length after, Length first, Length left, Length right, double tracking) {
+        this(
+                after,
+                first,
+                left,
+                right,
+                tracking,
+                false,
+                Optional.empty(),
+                WordSpaces.USUAL,
+                Keeps.USUAL,
+                Letters.USUAL,
+                List.of());
+    }
+
+    /** With words divided, by the rules of a language. */
+    public TextSetting hyphenatedIn(Optional<Language> changed) {
+        return new TextSetting(
+                after,
+                first,
+                left,
+                right,
+                tracking,
+                changed.isPresent(),
+                changed,
+                spaces,
+                keeps,
+                letters,
+                tabs);
+    }
+
+    public TextSetting withIndents(Length changedFirst, Length changedLeft) {
+        return new TextSetting(
+                after,
+                changedFirst,
+                changedLeft,
+                right,
+                tracking,
+                hyphenated,
+                language,
+                spaces,
+                keeps,
+                letters,
+                tabs);
     }
 
     public TextSetting withKeeps(Keeps changed) {
-        return new TextSetting(after, first, left, right, tracking, hyphenation, spaces, changed);
+        return new TextSetting(
+                after,
+                first,
+                left,
+                right,
+                tracking,
+                hyphenated,
+                language,
+                spaces,
+                changed,
+                letters,
+                tabs);
+    }
+
+    public TextSetting withLetters(Letters changed) {
+        return new TextSetting(
+                after,
+                first,
+                left,
+                right,
+                tracking,
+                hyphenated,
+                language,
+                spaces,
+                keeps,
+                changed,
+                tabs);
+    }
+
+    public TextSetting withTabs(List<TabStop> changed) {
+        return new TextSetting(
+                after,
+                first,
+                left,
+                right,
+                tracking,
+                hyphenated,
+                language,
+                spaces,
+                keeps,
+                letters,
+                changed);
     }
 
     private static void notNegative(String what, Length length) {

@@ -1,5 +1,6 @@
 package yewberry.core.scene;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -7,6 +8,7 @@ import java.util.UUID;
 import yewberry.core.color.Color;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
@@ -17,6 +19,7 @@ import yewberry.core.publication.Tinted;
 final class Ingredients {
     private final Map<UUID, Swatch> swatches = new LinkedHashMap<>();
     private final Map<UUID, Asset> assets = new LinkedHashMap<>();
+    private final Map<LinkTo, Boolean> links = new HashMap<>();
     private Publication source;
 
     Ingredients(Publication source) {
@@ -58,6 +61,11 @@ final class Ingredients {
         return assets.computeIfAbsent(id, source::asset);
     }
 
+    /** Whether a link leads anywhere. */
+    boolean leads(LinkTo link) {
+        return links.computeIfAbsent(link, source::holds);
+    }
+
     /** Lets go of the publication, so that remembering a page does not keep an old one alive. */
     Ingredients sealed() {
         source = null;
@@ -68,6 +76,8 @@ final class Ingredients {
         return swatches.values().stream()
                         .allMatch(s -> publication.findSwatch(s.id()).orElse(null) == s)
                 && assets.values().stream()
-                        .allMatch(a -> publication.findAsset(a.id()).orElse(null) == a);
+                        .allMatch(a -> publication.findAsset(a.id()).orElse(null) == a)
+                && links.entrySet().stream()
+                        .allMatch(link -> publication.holds(link.getKey()) == link.getValue());
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
@@ -14,6 +15,7 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.Outline;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Parent;
@@ -43,6 +45,7 @@ final class PageComposition {
     private final List<Item> items = new ArrayList<>();
     private final List<PageScene.PlacedFrame> placed = new ArrayList<>();
     private final List<PageScene.Overset> overset = new ArrayList<>();
+    private final List<PageScene.Link> links = new ArrayList<>();
 
     /** A frame, and what runs through it. */
     record Filled(TextFrame frame, FilledFrame text) {
@@ -79,7 +82,7 @@ final class PageComposition {
         backgrounds(page.layer().backgrounds(), own);
         parents.forEach(parent -> frames(parent.layer().frames(), origin(parent)));
         frames(page.layer().frames(), own);
-        return new PageScene(key, page.id(), boxes, items, placed, overset, condition);
+        return new PageScene(key, page.id(), boxes, items, placed, overset, links, condition);
     }
 
     /** The frames that it set, in the order in which they are painted. */
@@ -186,13 +189,49 @@ final class PageComposition {
         FilledFrame text = flows.through(frame, publication);
         filled.add(new Filled(frame, text));
         placed.add(new PageScene.PlacedFrame(origin, frame.id(), frame.story(), box, turn));
-        letters(runs(text.segments(), frame, origin, box, turn));
+        List<Segment> segments =
+                text.segments().stream().map(each -> each.on(boxes.side())).toList();
+        letters(runs(segments, frame, origin, box, turn));
+        links(segments, origin, box, turn);
         String rest = text.overset();
         if (!rest.isEmpty()) {
             overset.add(
                     new PageScene.Overset(
                             origin, frame.id(), frame.story(), turn.around(box), rest));
         }
+    }
+
+    private void links(List<Segment> segments, Origin origin, Rect box, Turn turn) {
+        int from = 0;
+        for (int to = 1; to <= segments.size(); to++) {
+            if (to == segments.size() || segments.get(to).run() != segments.get(from).run()) {
+                List<Segment> run = segments.subList(from, to);
+                run.getFirst()
+                        .run()
+                        .link()
+                        .ifPresent(link -> links.add(link(link, run, origin, box, turn)));
+                from = to;
+            }
+        }
+    }
+
+    private PageScene.Link link(
+            LinkTo link, List<Segment> run, Origin origin, Rect box, Turn turn) {
+        return new PageScene.Link(
+                origin,
+                run.getFirst().run().id(),
+                link,
+                ingredients.leads(link),
+                run.stream().map(Segment::text).collect(Collectors.joining(" ")),
+                run.stream()
+                        .map(each ->
+                                new Rect(
+                                        box.x() + each.x(),
+                                        box.y() + each.baseline() - each.type().ascent(),
+                                        each.width(),
+                                        each.type().ascent() + each.type().descent()))
+                        .toList(),
+                turn);
     }
 
     /** What is on both sides of a parent stands mirrored about the spine on the left. */

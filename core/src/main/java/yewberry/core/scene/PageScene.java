@@ -7,6 +7,7 @@ import java.util.UUID;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
+import yewberry.core.publication.LinkTo;
 
 /**
  * What is painted on one page, in order from the lowest to the topmost, and where each thing came
@@ -23,6 +24,7 @@ public final class PageScene {
     private final List<Item> items;
     private final List<PlacedFrame> frames;
     private final List<Overset> overset;
+    private final List<Link> links;
     private final PressCondition condition;
     private final Map<Medium, OnMedium> on = new EnumMap<>(Medium.class);
 
@@ -33,6 +35,7 @@ public final class PageScene {
             List<Item> items,
             List<PlacedFrame> frames,
             List<Overset> overset,
+            List<Link> links,
             PressCondition condition) {
         this.key = key;
         this.page = page;
@@ -40,6 +43,7 @@ public final class PageScene {
         this.items = List.copyOf(items);
         this.frames = List.copyOf(frames);
         this.overset = List.copyOf(overset);
+        this.links = List.copyOf(links);
         this.condition = condition;
     }
 
@@ -49,6 +53,26 @@ public final class PageScene {
      * @param where it lies before it is rotated
      */
     public record PlacedFrame(Origin origin, UUID frame, UUID story, Rect where, Turn turn) {}
+
+    /**
+     * Words that lead somewhere.
+     *
+     * @param leads whether what they lead to is there
+     * @param where they stand, line by line, before their frame is rotated
+     */
+    public record Link(
+            Origin origin,
+            UUID run,
+            LinkTo to,
+            boolean leads,
+            String text,
+            List<Rect> where,
+            Turn turn) {
+        /** Around all of it, as it stands. */
+        public Rect around() {
+            return where.stream().map(turn::around).reduce(Rect::union).orElseThrow();
+        }
+    }
 
     /** Text of a frame that found no room in it. */
     public record Overset(Origin origin, UUID frame, UUID story, Rect where, String text) {}
@@ -141,6 +165,11 @@ public final class PageScene {
 
     public List<Overset> overset() {
         return overset;
+    }
+
+    /** The links, in reading order. */
+    public List<Link> links() {
+        return links;
     }
 
     /** What its ink is printed under. */

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.IntFunction;
 import yewberry.core.publication.Language;
 
 /** Where a paragraph's lines may end. */
@@ -27,10 +28,13 @@ final class Breaks {
     /**
      * Every place in order, the end of the text the last: where ICU finds that a line may end (UAX
      * #14), and where words may be divided.
+     *
+     * @param hyphenation for a character, the language that its word is divided in; nothing divides
+     *     it only at soft hyphens
      */
-    static List<Break> of(String text, Optional<Language> hyphenation) {
+    static List<Break> of(String text, IntFunction<Optional<Language>> hyphenation) {
         TreeMap<Integer, Break> breaks = new TreeMap<>();
-        hyphenation.ifPresent(language -> divide(text, Hyphenation.of(language), breaks));
+        divide(text, hyphenation, breaks);
         BreakIterator lines = LINES.clone();
         lines.setText(text);
         lines.next();
@@ -46,7 +50,10 @@ final class Breaks {
     }
 
     /** A word with a soft hyphen in it is divided nowhere else: common practice, no source. */
-    private static void divide(String text, Hyphenation by, TreeMap<Integer, Break> breaks) {
+    private static void divide(
+            String text,
+            IntFunction<Optional<Language>> hyphenation,
+            TreeMap<Integer, Break> breaks) {
         int from = 0;
         while (from < text.length()) {
             int to = from;
@@ -55,9 +62,14 @@ final class Breaks {
             }
             String word = text.substring(from, to);
             if (word.indexOf(Characters.SOFT_HYPHEN) < 0 && !isInAddress(text, from, to)) {
-                for (int point : by.points(word)) {
-                    breaks.put(from + point, new Break(from + point, true, false));
-                }
+                int begin = from;
+                hyphenation
+                        .apply(from)
+                        .ifPresent(language -> {
+                            for (int point : Hyphenation.of(language).points(word)) {
+                                breaks.put(begin + point, new Break(begin + point, true, false));
+                            }
+                        });
             }
             from = Math.max(to, from + 1);
         }

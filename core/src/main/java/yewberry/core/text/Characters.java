@@ -53,7 +53,7 @@ public final class Characters {
         StringBuilder shown = new StringBuilder(text.length());
         for (char c : text.toCharArray()) {
             if (!isIgnorable(c) && !isLineEnd(c)) {
-                shown.append(c == '\t' ? ' ' : c);
+                shown.append(c);
             }
         }
         return shown.toString();

@@ -12,8 +12,10 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.Collections;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import yewberry.core.publication.Letters;
 
 /**
  * One face of a shipped font: its program, its metrics and the outlines of its glyphs. All measures
@@ -33,6 +35,7 @@ public final class Face {
     private final boolean italic;
     private final String resource;
     private final Map<Integer, Outline> outlines = new ConcurrentHashMap<>();
+    private final Map<List<String>, Font> featured = new ConcurrentHashMap<>();
     private volatile Font font;
     private volatile LineMetrics metrics;
 
@@ -119,9 +122,31 @@ public final class Face {
     /**
      * The same for text that is tracked: without ligatures, which would stay closed within. What is
      * between characters is left to the caller.
+     *
+     * @param letters which of its shapes are drawn; that text is in capitals is left to the caller
      */
-    Glyphs shape(String text, double tracking) {
-        return shape(text, tracking == 0 ? font() : font().deriveFont(NO_LIGATURES));
+    Glyphs shape(String text, double tracking, Letters letters) {
+        Font font = font(letters);
+        return shape(text, tracking == 0 ? font : font.deriveFont(NO_LIGATURES));
+    }
+
+    /** Whether it has small capitals of its own. */
+    public boolean hasSmallCapitals() {
+        return Substitutions.has(program(), "smcp", "abcxyz");
+    }
+
+    /** Whether it has figures as high as lower-case letters. */
+    public boolean hasOldStyleFigures() {
+        return Substitutions.has(program(), "onum", "0123456789");
+    }
+
+    /** The same glyphs by the same ids, but other ones for some characters. */
+    private Font font(Letters letters) {
+        List<String> features = Substitutions.features(letters);
+        return features.isEmpty()
+                ? font()
+                : featured.computeIfAbsent(
+                        features, each -> load(Substitutions.in(program(), each)));
     }
 
     private static Glyphs shape(String text, Font font) {
@@ -149,7 +174,7 @@ public final class Face {
             synchronized (this) {
                 known = font;
                 if (known == null) {
-                    known = load();
+                    known = load(program());
                     metrics = known.getLineMetrics("Hx", EXACT);
                     font = known;
                 }
@@ -158,9 +183,9 @@ public final class Face {
         return known;
     }
 
-    private Font load() {
+    private Font load(byte[] program) {
         try {
-            return Font.createFont(Font.TRUETYPE_FONT, new ByteArrayInputStream(program()))
+            return Font.createFont(Font.TRUETYPE_FONT, new ByteArrayInputStream(program))
                     .deriveFont((float) UNITS)
                     .deriveFont(
                             Map.of(

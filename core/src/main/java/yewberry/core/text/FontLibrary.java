@@ -15,19 +15,35 @@ public final class FontLibrary {
 
     private FontLibrary() {}
 
-    /** A family with the weights it has, lightest first. */
-    public record Family(String name, List<Integer> weights) {}
+    /**
+     * A family.
+     *
+     * @param weights that it has, lightest first
+     * @param smallCapitals whether its upright faces have some of their own
+     * @param oldStyleFigures whether they have figures as high as lower-case letters
+     */
+    public record Family(
+            String name, List<Integer> weights, boolean smallCapitals, boolean oldStyleFigures) {}
+
+    /** What all families have, found out once. */
+    private static final class Known {
+        private static final List<Family> ALL =
+                FAMILIES.entrySet().stream()
+                        .map(entry -> family(entry.getKey(), entry.getValue()))
+                        .toList();
+    }
 
     public static List<Family> families() {
-        return FAMILIES.entrySet().stream()
-                .map(entry ->
-                        new Family(
-                                entry.getKey(),
-                                entry.getValue().stream()
-                                        .filter(face -> !face.italic())
-                                        .map(Face::weight)
-                                        .toList()))
-                .toList();
+        return Known.ALL;
+    }
+
+    private static Family family(String name, List<Face> faces) {
+        List<Face> upright = faces.stream().filter(face -> !face.italic()).toList();
+        return new Family(
+                name,
+                upright.stream().map(Face::weight).toList(),
+                upright.getFirst().hasSmallCapitals(),
+                upright.getFirst().hasOldStyleFigures());
     }
 
     /**

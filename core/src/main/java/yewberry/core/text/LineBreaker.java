@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.IntFunction;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
@@ -26,6 +28,9 @@ final class LineBreaker {
     private final Type[] types;
 
     private final int[] spaces;
+    private final int[] tabs;
+    private final Tabs stops;
+    private final IntFunction<Optional<Language>> languages;
     private final List<Line> lines = new ArrayList<>();
     private final Map<Type, Double> hyphens = new HashMap<>();
 
@@ -44,28 +49,68 @@ final class LineBreaker {
     record Broken(List<Line> lines, ShapedText shaped) {}
 
     /**
-     * How wide lines may be, in points.
+     * Where lines may lie, in points from the left of the column.
      *
-     * @param first of the paragraph
+     * @param first where the first one begins
+     * @param others where all others begin
      */
-    record Room(double first, double others) {
+    record Room(double first, double others, double end) {
+        /** How wide a line may be. */
         double of(boolean isFirst) {
+            return Math.max(0, end - begin(isFirst)) + TOLERANCE;
+        }
+
+        double begin(boolean isFirst) {
             return isFirst ? first : others;
         }
+
+        double narrowest() {
+            return Math.min(of(true), of(false));
+        }
     }
+
+    /** What rounding may cost before a line counts as too long, in points. */
+    private static final double TOLERANCE = 1e-6;
 
     /** Where the first line begins. */
     private final int begin;
 
     private LineBreaker(
-            Paragraph paragraph, int begin, Function<Run, Type> types, Look look, Room room) {
+            Paragraph paragraph,
+            int begin,
+            Function<Run, Type> types,
+            Look look,
+            Language language,
+            Room room) {
         this.text = paragraph.text();
         this.begin = begin;
         this.room = room;
         this.types = types(paragraph, types, look);
         this.shaped = new ShapedText(text, this.types);
         this.edges = shaped.edges();
-        this.spaces = spacesUpTo(text);
+        this.spaces = upTo(text, Characters::isWordSpace);
+        this.tabs = upTo(text, c -> c == '\t');
+        this.stops = new Tabs(look.setting().tabs(), room.end());
+        this.languages =
+                look.setting().hyphenated()
+                        ? at ->
+                                Optional.of(
+                                        runAt(paragraph, at)
+                                                .language()
+                                                .or(look.setting()::language)
+                                                .orElse(language))
+                        : at -> Optional.empty();
+    }
+
+    private static Run runAt(Paragraph paragraph, int character) {
+        int end = 0;
+        for (Run run : paragraph.runs()) {
+            end += run.text().length();
+            if (character < end) {
+                return run;
+            }
+        }
+        return paragraph.runs().getLast();
     }
 
     /**
@@ -74,13 +119,31 @@ final class LineBreaker {
      * @param begin where the first one begins, which is not the beginning where some were set
      *     before
      * @param types what each run is set in
-     * @param room that a line may have at most
+     * @param language of words that say no other
+     * @param room where lines may lie
      */
     static Broken lines(
-            Paragraph paragraph, int begin, Function<Run, Type> types, Look look, Room room) {
-        LineBreaker breaker = new LineBreaker(paragraph, begin, types, look, room);
+            Paragraph paragraph,
+            int begin,
+            Function<Run, Type> types,
+            Look look,
+            Language language,
+            Room room) {
+        LineBreaker breaker = new LineBreaker(paragraph, begin, types, look, language, room);
         breaker.run(look);
         return new Broken(breaker.lines, breaker.shaped);
+    }
+
+    /** All of a paragraph in one line. */
+    static List<ShapedLine.Piece> line(Paragraph paragraph, Function<Run, Type> types, Look look) {
+        Type[] of = types(paragraph, types, look);
+        int end = paragraph.text().length();
+        return ShapedLine.of(
+                        paragraph,
+                        new Line(0, end, end, false, true, 0),
+                        types,
+                        new ShapedText(paragraph.text(), of))
+                .pieces();
     }
 
     private static Type[] types(Paragraph paragraph, Function<Run, Type> types, Look look) {
@@ -104,7 +167,7 @@ final class LineBreaker {
         TextSetting setting = look.setting();
         List<Breaks.Break> breaks =
                 withEmergencies(
-                        Breaks.of(text, setting.hyphenation()).stream()
+                        Breaks.of(text, languages).stream()
                                 .filter(each -> each.at() > begin || text.isEmpty())
                                 .toList());
         int from = 0;
@@ -167,10 +230,40 @@ final class LineBreaker {
 
     private double width(int start, Breaks.Break end) {
         int last = trimmed(start, end.at());
+        double natural = natural(start, last, end);
+        return tabs[last] == tabs[start] ? natural : natural + tabbed(start, last);
+    }
+
+    /** Without what tabs add. */
+    private double natural(int start, int last, Breaks.Break end) {
         Type type = types[Math.max(0, last - 1)];
         double mark = end.hyphenated() ? hyphens.computeIfAbsent(type, LineBreaker::hyphen) : 0;
         // what follows the last character is not seen
         return edges[last] - edges[start] + mark - type.tracking() * type.scale();
+    }
+
+    /** What tabs add to a line. */
+    private double tabbed(int start, int last) {
+        Tabs.Row row =
+                new Tabs.Row() {
+                    @Override
+                    public int size() {
+                        return last - start;
+                    }
+
+                    @Override
+                    public double at(int cell) {
+                        return edges[start + cell];
+                    }
+
+                    @Override
+                    public String text(int cell) {
+                        return text.substring(start + cell, start + cell + 1);
+                    }
+                };
+        return stops.of(row, room.begin(start == begin)).stream()
+                .mapToDouble(Tabs.Reach::extra)
+                .sum();
     }
 
     private static double hyphen(Type type) {
@@ -178,16 +271,24 @@ final class LineBreaker {
                 * type.scale();
     }
 
+    /** Those that a justified line may make wider: behind its last tab. */
     private int spacesIn(int start, Breaks.Break end) {
-        return spaces[trimmed(start, end.at())] - spaces[start];
+        int last = trimmed(start, end.at());
+        int from = tabs[last] == tabs[start] ? start : text.lastIndexOf('\t', last - 1);
+        return spaces[last] - spaces[from];
     }
 
-    private static int[] spacesUpTo(String text) {
-        int[] spaces = new int[text.length() + 1];
+    private interface Test {
+        boolean of(char c);
+    }
+
+    /** How many characters before each one pass a test. */
+    private static int[] upTo(String text, Test test) {
+        int[] passing = new int[text.length() + 1];
         for (int i = 0; i < text.length(); i++) {
-            spaces[i + 1] = spaces[i] + (Characters.isWordSpace(text.charAt(i)) ? 1 : 0);
+            passing[i + 1] = passing[i] + (test.of(text.charAt(i)) ? 1 : 0);
         }
-        return spaces;
+        return passing;
     }
 
     private void add(int start, Breaks.Break end) {
@@ -209,11 +310,11 @@ final class LineBreaker {
 
     /** What is wider than a line between two places is broken where it must be. */
     private List<Breaks.Break> withEmergencies(List<Breaks.Break> breaks) {
-        double narrowest = Math.min(room.first(), room.others());
+        double narrowest = room.narrowest();
         List<Breaks.Break> all = new ArrayList<>(breaks.size());
         int start = begin;
         for (Breaks.Break each : breaks) {
-            while (width(start, each) > narrowest) {
+            while (natural(start, trimmed(start, each.at()), each) > narrowest) {
                 int forced = forced(start, trimmed(start, each.at()), narrowest);
                 if (forced >= each.at()) {
                     break;

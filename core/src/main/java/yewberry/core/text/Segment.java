@@ -6,6 +6,7 @@ import java.util.UUID;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Run;
+import yewberry.core.publication.Side;
 
 /**
  * A stretch of one run on one line, set and placed.
@@ -20,6 +21,7 @@ import yewberry.core.publication.Run;
  * @param x where it begins, in points from the left of the frame
  * @param baseline in points from the top of the frame
  * @param width advance width in points
+ * @param onLeft how far right it stands of that on left-hand pages, in points
  * @param glyphs in the order of the text
  */
 public record Segment(
@@ -33,6 +35,7 @@ public record Segment(
         double x,
         double baseline,
         double width,
+        double onLeft,
         List<Glyph> glyphs) {
     Segment movedBy(double dx, double dy) {
         return dx == 0 && dy == 0
@@ -48,14 +51,21 @@ public record Segment(
                         x + dx,
                         baseline + dy,
                         width,
+                        onLeft,
                         glyphs);
+    }
+
+    /** Where it stands on a page of one hand. */
+    public Segment on(Side side) {
+        return side == Side.LEFT ? movedBy(onLeft, 0) : this;
     }
 
     /**
      * One glyph.
      *
      * @param id in the font program
-     * @param text the characters it stands for
+     * @param text the characters it stands for; of several for the same ones the first says them,
+     *     the others none
      * @param x origin in points from the beginning of the segment
      * @param y in points below the baseline
      */

@@ -136,14 +136,15 @@ record ShapedLine(List<Piece> pieces) {
             double x = at(glyphs, glyph, type);
             while (glyph < count && glyphs.starts()[glyph] < end) {
                 int from = glyphs.starts()[glyph];
-                int to = glyph + 1 < count ? glyphs.starts()[glyph + 1] : all.length();
+                int to = end(glyphs, glyph, all.length());
+                boolean says = glyph == 0 || glyphs.starts()[glyph - 1] < from;
                 if (to > end && parts.size() > 1) {
                     return false;
                 }
                 own.add(
                         new Segment.Glyph(
                                 glyphs.ids()[glyph],
-                                read(parts.get(i), from - begin, to - begin),
+                                says ? read(parts.get(i), from - begin, to - begin) : "",
                                 at(glyphs, glyph, type) - x,
                                 glyphs.y()[glyph] * type.scale()));
                 glyph++;
@@ -164,6 +165,15 @@ record ShapedLine(List<Piece> pieces) {
         }
         pieces.addAll(made);
         return true;
+    }
+
+    /** Where the characters end that a glyph, maybe with others, stands for. */
+    private static int end(Glyphs glyphs, int glyph, int length) {
+        int next = glyph + 1;
+        while (next < glyphs.ids().length && glyphs.starts()[next] == glyphs.starts()[glyph]) {
+            next++;
+        }
+        return next < glyphs.ids().length ? glyphs.starts()[next] : length;
     }
 
     /** Where a glyph begins; behind the last one, where all end. */

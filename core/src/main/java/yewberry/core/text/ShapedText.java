@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import yewberry.core.publication.Letters;
 
 /**
  * A paragraph, shaped as one as far as it is set in one type. Lines are broken by its edges, and
@@ -24,7 +25,7 @@ final class ShapedText {
     private record Stretch(int from, int to, Type type, Glyphs glyphs, boolean plain) {}
 
     /** Some characters of a face with nothing beside them. */
-    private record Alone(Face face, String text, boolean ligatures) {}
+    private record Alone(Face face, String text, boolean ligatures, Letters letters) {}
 
     private static final int MOST_KNOWN = 20_000;
 
@@ -78,13 +79,19 @@ final class ShapedText {
         double[] edges = new double[length + 1];
         double tracking = type.tracking();
         int count = glyphs.ids().length;
+        int first = 0;
         for (int i = 0; i < count; i++) {
             int from = glyphs.starts()[i];
             int to = i + 1 < count ? glyphs.starts()[i + 1] : length;
-            for (int c = from; c < to; c++) {
-                double share = (double) (c - from) / (to - from);
-                double advance = glyphs.advance(i) + tracking;
-                edges[c] = (glyphs.x()[i] + i * tracking + share * advance) * type.scale();
+            if (to > from) {
+                // several glyphs may stand for the same characters
+                double begin = glyphs.x()[first] + first * tracking;
+                double advance = glyphs.x()[i + 1] + (i + 1) * tracking - begin;
+                for (int c = from; c < to; c++) {
+                    double share = (double) (c - from) / (to - from);
+                    edges[c] = (begin + share * advance) * type.scale();
+                }
+                first = i + 1;
             }
         }
         edges[length] = (glyphs.width() + count * tracking) * type.scale();
@@ -156,7 +163,11 @@ final class ShapedText {
     private double alone(Stretch stretch, int from, int to) {
         String of = text.substring(stretch.from() + from, stretch.from() + to);
         return ALONE.get(
-                new Alone(stretch.type().face(), of, stretch.type().tracking() == 0),
+                new Alone(
+                        stretch.type().face(),
+                        of,
+                        stretch.type().tracking() == 0,
+                        stretch.type().letters()),
                 key -> stretch.type().shape(of).width());
     }
 }

@@ -2,6 +2,7 @@ package yewberry.core.text;
 
 import java.util.Optional;
 import yewberry.core.publication.CharacterLook;
+import yewberry.core.publication.Letters;
 import yewberry.core.publication.Look;
 
 /**
@@ -9,14 +10,21 @@ import yewberry.core.publication.Look;
  *
  * @param size in points
  * @param tracking between characters, in thousandths of the size
+ * @param letters which shapes of the face are drawn
  */
-public record Type(Face face, double size, double tracking) {
+public record Type(Face face, double size, double tracking, Letters letters) {
+    /** One in the face's usual shapes. */
+    public Type(Face face, double size, double tracking) {
+        this(face, size, tracking, Letters.USUAL);
+    }
+
     /** That of a paragraph's look, with what a look of characters sets. */
     public static Type of(Look look, Optional<CharacterLook> characters) {
         String family = characters.flatMap(CharacterLook::family).orElse(look.family());
         int weight = characters.flatMap(CharacterLook::weight).orElse(look.weight());
         boolean italic = characters.flatMap(CharacterLook::italic).orElse(look.italic());
         double size = characters.flatMap(CharacterLook::size).orElse(100.0) / 100;
+        Letters letters = look.setting().letters();
         Face face =
                 characters.isPresent()
                         ? FontLibrary.nearest(family, weight, italic)
@@ -24,7 +32,10 @@ public record Type(Face face, double size, double tracking) {
         return new Type(
                 face,
                 look.size().points() * size,
-                characters.flatMap(CharacterLook::tracking).orElse(look.setting().tracking()));
+                characters.flatMap(CharacterLook::tracking).orElse(look.setting().tracking()),
+                new Letters(
+                        characters.flatMap(CharacterLook::capitals).orElse(letters.capitals()),
+                        characters.flatMap(CharacterLook::figures).orElse(letters.figures())));
     }
 
     /**
@@ -36,7 +47,7 @@ public record Type(Face face, double size, double tracking) {
             return this;
         }
         return FontLibrary.showing(codePoint, face)
-                .map(other -> new Type(other, size, tracking))
+                .map(other -> new Type(other, size, tracking, letters))
                 .orElse(this);
     }
 
@@ -60,7 +71,13 @@ public record Type(Face face, double size, double tracking) {
         return Math.max(1, face.space() + tracking) * scale();
     }
 
+    /** What stands in for a tab is as wide as a space. */
     Glyphs shape(String text) {
-        return face.shape(text, tracking);
+        String drawn = text.replace('\t', ' ');
+        if (letters.capitals() != Letters.Capitals.ALL) {
+            return face.shape(drawn, tracking, letters);
+        }
+        Capitals capitals = Capitals.of(drawn);
+        return capitals.of(face.shape(capitals.text(), tracking, letters));
     }
 }

@@ -10,6 +10,7 @@ import java.util.function.Function;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Keeps;
+import yewberry.core.publication.ListMark;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
@@ -22,10 +23,14 @@ import yewberry.core.publication.TextSetting;
  * the top.
  */
 public final class Typesetter {
-    /** What rounding may cost before a line counts as too long, in points. */
+    /** What rounding may cost before a line counts as too low, in points. */
     private static final double TOLERANCE = 1e-6;
 
+    /** Between the mark of a list and its text at least, in em: common practice, no source. */
+    private static final double BESIDE_MARK = 0.4;
+
     private final Looks looks;
+    private final List<String> marks;
     private final double width;
     private final double height;
     private final List<Segment> segments = new ArrayList<>();
@@ -45,7 +50,8 @@ public final class Typesetter {
      */
     private record Start(int segment, double bottom) {}
 
-    private Typesetter(double width, double height, Looks looks) {
+    private Typesetter(double width, double height, List<String> marks, Looks looks) {
+        this.marks = marks;
         this.looks = looks;
         this.width = width;
         this.height = height;
@@ -55,10 +61,12 @@ public final class Typesetter {
      * Sets as much text as a frame takes.
      *
      * @param paragraphs of the story
+     * @param marks what stands before each of them, as {@link ListMarks} counts
      * @param begin where in them
      */
     public static SetFrame set(
             List<Paragraph> paragraphs,
+            List<String> marks,
             StoryPlace begin,
             Box box,
             FrameSetting setting,
@@ -69,7 +77,7 @@ public final class Typesetter {
         List<Segment> segments = new ArrayList<>();
         StoryPlace next = begin;
         for (int column = 0; column < setting.columns(); column++) {
-            Typesetter setter = new Typesetter(width, height, looks);
+            Typesetter setter = new Typesetter(width, height, marks, looks);
             next = setter.set(paragraphs, next);
             double x = inset + column * (width + setting.gap().points());
             double y = inset + setter.down(setting.vertical());
@@ -93,7 +101,7 @@ public final class Typesetter {
         int from = begin.character();
         for (int i = begin.paragraph(); i < paragraphs.size(); i++) {
             int before = segments.size();
-            int set = setParagraph(paragraphs.get(i), from);
+            int set = setParagraph(paragraphs.get(i), marks.get(i), from);
             if (set < paragraphs.get(i).text().length()) {
                 return set == from && from == 0
                         ? keptBack(paragraphs, begin, i)
@@ -129,7 +137,7 @@ public final class Typesetter {
     }
 
     /** Up to which character of the paragraph there is room, from one of them on. */
-    private int setParagraph(Paragraph paragraph, int from) {
+    private int setParagraph(Paragraph paragraph, String mark, int from) {
         Look look = looks.paragraphs(paragraph.look());
         Type type = Type.of(look, Optional.empty());
         Map<Optional<UUID>, Type> known = new HashMap<>();
@@ -139,12 +147,13 @@ public final class Typesetter {
         TextSetting setting = look.setting();
         boolean isFirst = Double.isNaN(previousBaseline);
         double before = isFirst ? 0 : after + look.before().points();
-        double room = width - setting.left().points() - setting.right().points();
-        double indent = from == 0 ? setting.first().points() : 0;
-        LineBreaker.Room each =
-                new LineBreaker.Room(
-                        Math.max(0, room - indent) + TOLERANCE, Math.max(0, room) + TOLERANCE);
-        LineBreaker.Broken broken = LineBreaker.lines(paragraph, from, types, look, each);
+        double left = setting.left().points();
+        List<ShapedLine.Piece> signs =
+                from == 0 && !mark.isEmpty() ? mark(paragraph, look, mark) : List.of();
+        double first = from > 0 ? left : behind(signs, left + setting.first().points(), left, type);
+        LineBreaker.Room room = new LineBreaker.Room(first, left, width - setting.right().points());
+        LineBreaker.Broken broken =
+                LineBreaker.lines(paragraph, from, types, look, looks.language(), room);
         List<LineBreaker.Line> lines = broken.lines();
         List<Double> baselines = new ArrayList<>();
         double last = previousBaseline;
@@ -159,14 +168,18 @@ public final class Typesetter {
         }
         int count = kept(setting.keeps(), baselines.size(), lines.size(), from, isFirst);
         for (int i = 0; i < count; i++) {
+            double sign = left + setting.first().points() - first;
             place(
-                    paragraph,
-                    look,
-                    types,
-                    broken.shaped(),
-                    lines.get(i),
-                    baselines.get(i),
-                    i == 0 && from == 0);
+                    new Placed(
+                            paragraph.id(),
+                            look,
+                            ShapedLine.of(paragraph, lines.get(i), types, broken.shaped()),
+                            room.begin(i == 0),
+                            room.end(),
+                            baselines.get(i),
+                            lines.get(i).last()),
+                    i == 0 ? signs : List.of(),
+                    sign);
             previousBaseline = baselines.get(i);
             bottom = previousBaseline + type.descent() * larger(lines.get(i), type);
         }
@@ -204,70 +217,239 @@ public final class Typesetter {
             Type type, double larger, Look look, double last, double before) {
         return Double.isNaN(last)
                 ? type.ascent() * larger
-                : last + before + look.leading().points();
+                : last + before + look.leading().points(look.size());
     }
 
-    private void place(
-            Paragraph paragraph,
+    /** The mark of a list, set as its look says. */
+    private List<ShapedLine.Piece> mark(Paragraph paragraph, Look look, String mark) {
+        Run run =
+                new Run(
+                        paragraph.runs().getFirst().id(),
+                        mark,
+                        Optional.empty(),
+                        look.list().flatMap(ListMark::look));
+        Type type = looks.type(look, run);
+        Paragraph alone = new Paragraph(paragraph.id(), look.id(), List.of(run));
+        return LineBreaker.line(alone, each -> type, look);
+    }
+
+    /**
+     * Where text begins beside the mark of a list: at the indent of the other lines, or where the
+     * mark leaves room.
+     */
+    private static double behind(
+            List<ShapedLine.Piece> mark, double begin, double left, Type type) {
+        double width = mark.stream().mapToDouble(ShapedLine.Piece::width).sum();
+        return mark.isEmpty() ? begin : Math.max(left, begin + width + BESIDE_MARK * type.size());
+    }
+
+    /**
+     * A line with where it is to lie, in points from the left of the column.
+     *
+     * @param last whether it ends a paragraph
+     */
+    private record Placed(
+            UUID paragraph,
             Look look,
-            Function<Run, Type> types,
-            ShapedText shaped,
-            LineBreaker.Line line,
+            ShapedLine line,
+            double begin,
+            double end,
             double baseline,
-            boolean isFirst) {
-        TextSetting setting = look.setting();
-        double begin = setting.left().points() + (isFirst ? setting.first().points() : 0);
-        double end = width - setting.right().points();
-        ShapedLine whole = ShapedLine.of(paragraph, line, types, shaped);
-        List<ShapedLine.Piece> pieces = whole.pieces();
-        double room = end - begin - whole.width();
-        long spaces =
-                pieces.stream()
-                        .flatMap(piece -> piece.glyphs().stream())
-                        .filter(Segment.Glyph::isWordSpace)
-                        .count();
+            boolean last) {}
+
+    /**
+     * @param mark what stands before it
+     * @param sign where that begins, from the beginning of the line
+     */
+    private void place(Placed line, List<ShapedLine.Piece> mark, double sign) {
+        List<Cell> cells = cells(line);
+        double natural = line.line().width();
+        double added = cells.stream().mapToDouble(Cell::extra).sum();
+        double room = line.end() - line.begin() - natural - added;
+        int from = behindTabs(cells);
+        long spaces = cells.subList(from, cells.size()).stream().filter(Cell::isSpace).count();
         boolean stretched =
-                look.alignment() == Look.Alignment.JUSTIFIED
+                line.look().alignment() == Look.Alignment.JUSTIFIED
                         && (!line.last() || room < 0)
                         && spaces > 0;
         double perSpace = stretched ? room / spaces : 0;
+        for (Cell cell : cells.subList(from, cells.size())) {
+            cell.stretch(perSpace);
+        }
+        double right = line.begin() + room;
         double x =
-                switch (look.alignment()) {
-                    case LEFT, JUSTIFIED -> begin;
-                    case CENTER -> begin + room / 2;
-                    case RIGHT -> begin + room;
+                switch (line.look().alignment()) {
+                    case LEFT, JUSTIFIED, TOWARD_SPINE -> line.begin();
+                    case CENTER -> line.begin() + room / 2;
+                    case RIGHT, AWAY_FROM_SPINE -> right;
                 };
-        for (ShapedLine.Piece piece : pieces) {
-            Segment segment = segment(paragraph.id(), piece, look, x, baseline, perSpace);
-            segments.add(segment);
-            x += segment.width();
+        double onLeft =
+                switch (line.look().alignment()) {
+                    case LEFT, JUSTIFIED, CENTER, RIGHT -> 0;
+                    case TOWARD_SPINE -> room;
+                    case AWAY_FROM_SPINE -> -room;
+                };
+        double at = x + sign;
+        for (ShapedLine.Piece piece : mark) {
+            segments.add(segment(line, piece, piece.glyphs(), at, piece.width(), onLeft));
+            at += piece.width();
+        }
+        int next = 0;
+        for (ShapedLine.Piece piece : line.line().pieces()) {
+            List<Segment.Glyph> glyphs = new ArrayList<>();
+            double shift = 0;
+            for (Segment.Glyph glyph : piece.glyphs()) {
+                Cell cell = cells.get(next);
+                glyphs.add(
+                        new Segment.Glyph(glyph.id(), glyph.text(), glyph.x() + shift, glyph.y()));
+                leader(cell, x + glyph.x() + shift, x, piece.type(), glyphs);
+                shift += cell.extra();
+                next++;
+            }
+            segments.add(segment(line, piece, glyphs, x, piece.width() + shift, onLeft));
+            x += piece.width() + shift;
         }
     }
 
     private Segment segment(
-            UUID paragraph,
+            Placed line,
             ShapedLine.Piece piece,
-            Look look,
+            List<Segment.Glyph> glyphs,
             double x,
-            double baseline,
-            double perSpace) {
-        List<Segment.Glyph> placed = new ArrayList<>(piece.glyphs().size());
-        double stretch = 0;
-        for (Segment.Glyph glyph : piece.glyphs()) {
-            placed.add(new Segment.Glyph(glyph.id(), glyph.text(), glyph.x() + stretch, glyph.y()));
-            stretch += glyph.isWordSpace() ? perSpace : 0;
-        }
+            double width,
+            double onLeft) {
         return new Segment(
-                paragraph,
+                line.paragraph(),
                 piece.run(),
-                look,
+                line.look(),
                 piece.run().look().map(looks::characters),
                 piece.type(),
                 piece.begin(),
                 piece.text(),
                 x,
-                baseline,
-                piece.width() + stretch,
-                List.copyOf(placed));
+                line.baseline(),
+                width,
+                onLeft,
+                List.copyOf(glyphs));
+    }
+
+    /** A glyph of a line with the room that is added behind it. */
+    private static final class Cell {
+        private final Segment.Glyph glyph;
+        private final double begin;
+        private final double width;
+        private double extra;
+        private String leader = "";
+
+        Cell(Segment.Glyph glyph, double begin, double width) {
+            this.glyph = glyph;
+            this.begin = begin;
+            this.width = width;
+        }
+
+        boolean isSpace() {
+            return glyph.isWordSpace();
+        }
+
+        boolean isTab() {
+            return Tabs.isTab(glyph.text());
+        }
+
+        double extra() {
+            return extra;
+        }
+
+        void stretch(double by) {
+            extra += isSpace() ? by : 0;
+        }
+
+        void reach(Tabs.Reach reach) {
+            extra = reach.extra();
+            leader = reach.leader();
+        }
+    }
+
+    private List<Cell> cells(Placed line) {
+        List<Cell> cells = new ArrayList<>();
+        double x = 0;
+        boolean tabs = false;
+        for (ShapedLine.Piece piece : line.line().pieces()) {
+            List<Segment.Glyph> glyphs = piece.glyphs();
+            for (int i = 0; i < glyphs.size(); i++) {
+                double end = i + 1 < glyphs.size() ? glyphs.get(i + 1).x() : piece.width();
+                Cell cell = new Cell(glyphs.get(i), x + glyphs.get(i).x(), end - glyphs.get(i).x());
+                tabs |= cell.isTab();
+                cells.add(cell);
+            }
+            x += piece.width();
+        }
+        if (tabs) {
+            reach(line, cells);
+        }
+        return cells;
+    }
+
+    private static void reach(Placed line, List<Cell> cells) {
+        Tabs.Row row =
+                new Tabs.Row() {
+                    @Override
+                    public int size() {
+                        return cells.size();
+                    }
+
+                    @Override
+                    public double at(int cell) {
+                        // what follows the last character is not seen
+                        return cell < cells.size() ? cells.get(cell).begin : line.line().width();
+                    }
+
+                    @Override
+                    public String text(int cell) {
+                        return cells.get(cell).glyph.text();
+                    }
+                };
+        new Tabs(line.look().setting().tabs(), line.end())
+                .of(row, line.begin())
+                .forEach(reach -> cells.get(reach.cell()).reach(reach));
+    }
+
+    /** Where what a justified line stretches begins. */
+    private static int behindTabs(List<Cell> cells) {
+        for (int i = cells.size() - 1; i >= 0; i--) {
+            if (cells.get(i).isTab()) {
+                return i + 1;
+            }
+        }
+        return 0;
+    }
+
+    /**
+     * Fills the room of a tab: again and again from the left of the column, so that leaders of
+     * lines one below the other stand one below the other.
+     *
+     * @param x where the tab begins in the column
+     * @param origin of the glyphs there
+     */
+    private static void leader(
+            Cell cell, double x, double origin, Type type, List<Segment.Glyph> into) {
+        if (cell.leader.isEmpty()) {
+            return;
+        }
+        Glyphs glyphs = type.shape(cell.leader);
+        double width = (glyphs.width() + glyphs.ids().length * type.tracking()) * type.scale();
+        double end = x + cell.width + cell.extra;
+        if (width <= 0) {
+            return;
+        }
+        for (double at = Math.ceil(x / width) * width; at + width <= end; at += width) {
+            for (int i = 0; i < glyphs.ids().length; i++) {
+                into.add(
+                        new Segment.Glyph(
+                                glyphs.ids()[i],
+                                "",
+                                at + (glyphs.x()[i] + i * type.tracking()) * type.scale() - origin,
+                                glyphs.y()[i] * type.scale()));
+            }
+        }
     }
 }

@@ -277,7 +277,7 @@ class EditingTest {
                         "Wingtips",
                         400,
                         BODY.size(),
-                        BODY.leading(),
+                        BODY.leading().length().orElseThrow(),
                         BODY.before(),
                         BODY.alignment(),
                         BODY.color(),

@@ -70,14 +70,7 @@ class InheritanceTest {
                         .withItalic(true)
                         .withSetting(
                                 new TextSetting(
-                                        Length.mm(3),
-                                        Length.ZERO,
-                                        Length.ZERO,
-                                        Length.ZERO,
-                                        20,
-                                        Optional.empty(),
-                                        TextSetting.WordSpaces.USUAL,
-                                        BODY.setting().keeps()));
+                                        Length.mm(3), Length.ZERO, Length.ZERO, Length.ZERO, 20));
         Publication after = changed(before, BODY, made);
         assertThat(look(after, NOTE).color().swatch()).isEqualTo(SIGNAL.id());
         assertThat(look(after, NOTE).size()).as("set itself").isEqualTo(Length.pt(8));
@@ -125,10 +118,9 @@ class InheritanceTest {
         assertThat(own(kept, NOTE)).containsExactlyInAnyOrder("size", "setting.keeps");
         TextSetting hyphenated =
                 BODY.setting()
-                        .withHyphenation(
-                                Optional.of(yewberry.core.publication.Language.values()[0]));
+                        .hyphenatedIn(Optional.of(yewberry.core.publication.Language.values()[0]));
         Publication after = changed(kept, BODY, BODY.withSetting(hyphenated));
-        assertThat(look(after, NOTE).setting().hyphenation()).isPresent();
+        assertThat(look(after, NOTE).setting().language()).isPresent();
         assertThat(look(after, NOTE).setting().keeps().first()).isEqualTo(2);
     }
 

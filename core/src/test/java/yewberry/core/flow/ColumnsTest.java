@@ -65,6 +65,7 @@ class ColumnsTest {
         Look heading = kept(Sample.look("Heading", 700, 10, INK), 1, 1, false, true);
         return Typesetter.set(
                 text,
+                Sample.noMarks(text),
                 StoryPlace.BEGINNING,
                 box,
                 setting,

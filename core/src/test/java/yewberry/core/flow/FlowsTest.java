@@ -130,15 +130,7 @@ class FlowsTest {
     void a_paragraph_goes_on_in_the_next_frame_at_its_top_and_without_its_first_indent() {
         Look indented =
                 BODY.withSetting(
-                        new TextSetting(
-                                Length.ZERO,
-                                Length.mm(5),
-                                Length.ZERO,
-                                Length.ZERO,
-                                0,
-                                Optional.empty(),
-                                TextSetting.USUAL.spaces(),
-                                TextSetting.USUAL.keeps()));
+                        new TextSetting(Length.ZERO, Length.mm(5), Length.ZERO, Length.ZERO, 0));
         Publication plain = story(List.of(paragraph("long", BODY, (WORDS + " ").repeat(4))));
         Publication publication = after(plain, new LookEdit.ChangeLook(indented));
         List<Segment> first = filled(publication, 1).segments();

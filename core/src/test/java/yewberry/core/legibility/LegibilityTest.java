@@ -162,7 +162,7 @@ class LegibilityTest {
                         BODY.family(),
                         400,
                         new Length(0.25, yewberry.core.publication.Unit.IN),
-                        BODY.leading(),
+                        BODY.leading().length().orElseThrow(),
                         BODY.before(),
                         BODY.alignment(),
                         BODY.color(),

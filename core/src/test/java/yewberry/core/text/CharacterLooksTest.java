@@ -56,6 +56,7 @@ class CharacterLooksTest {
     private static List<Segment> set(Look look, double width, Paragraph paragraph) {
         return Typesetter.set(
                         List.of(paragraph),
+                        List.of(""),
                         StoryPlace.BEGINNING,
                         new Box(Length.ZERO, Length.ZERO, Length.pt(width), Length.pt(400)),
                         FrameSetting.USUAL,
@@ -151,6 +152,7 @@ class CharacterLooksTest {
         SetFrame none =
                 Typesetter.set(
                         List.of(paragraph(run("Come "), run("early", LARGE))),
+                        List.of(""),
                         StoryPlace.BEGINNING,
                         low,
                         FrameSetting.USUAL,

@@ -14,6 +14,7 @@ import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -22,6 +23,7 @@ import yewberry.core.publication.Box;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.Letters;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
@@ -59,7 +61,8 @@ class HarfBuzzTest {
                                                                 family.name(), weight, italic))));
     }
 
-    private static List<Shaped> harfBuzz(Face face, String text) throws IOException {
+    private static List<Shaped> harfBuzz(Face face, String text, String... features)
+            throws IOException {
         Path font = folder.resolve(face.key() + ".ttf");
         if (!Files.exists(font)) {
             Files.write(font, face.program());
@@ -70,6 +73,7 @@ class HarfBuzzTest {
                                 "--output-format=json",
                                 "--no-glyph-names",
                                 "--font-size=1000",
+                                "--features=" + String.join(",", features),
                                 "--font-file=" + font,
                                 "--text=" + text)
                         .redirectErrorStream(true)
@@ -116,6 +120,45 @@ class HarfBuzzTest {
         }
     }
 
+    private static List<Shaped> shaped(Glyphs glyphs) {
+        return IntStream.range(0, glyphs.ids().length)
+                .mapToObj(i -> new Shaped(glyphs.ids()[i], glyphs.advance(i)))
+                .toList();
+    }
+
+    /** Kerned as they are drawn: small capitals and old figures have kerning of their own. */
+    @ParameterizedTest
+    @MethodSource("faces")
+    void small_capitals_and_figures_are_those_of_the_font(Face face) throws IOException {
+        List<String> texts = new ArrayList<>(TEXTS);
+        texts.add("Tavern, 1704 to 1917; 11.5 m, Ave. Tahoma wavy affair 2,047");
+        for (String text : texts) {
+            for (Letters.Figures figures : Letters.Figures.values()) {
+                for (Letters.Capitals capitals : Letters.Capitals.values()) {
+                    Letters letters = new Letters(capitals, figures);
+                    List<String> features = Substitutions.features(letters);
+                    same(
+                            shaped(face.shape(text, 0, letters)),
+                            harfBuzz(face, text, features.toArray(String[]::new)),
+                            text + " " + letters);
+                }
+            }
+        }
+    }
+
+    @Test
+    void whether_a_face_has_small_capitals_and_old_figures_is_known() throws IOException {
+        int with = 0;
+        for (Face face : faces().toList()) {
+            boolean small = !harfBuzz(face, "abc", "smcp").equals(harfBuzz(face, "abc"));
+            boolean old = !harfBuzz(face, "0123", "onum").equals(harfBuzz(face, "0123"));
+            assertThat(face.hasSmallCapitals()).as(face.inWords()).isEqualTo(small);
+            assertThat(face.hasOldStyleFigures()).as(face.inWords()).isEqualTo(old);
+            with += small ? 1 : 0;
+        }
+        assertThat(with).isBetween(1, 17);
+    }
+
     /** Divided after every third character, none of which is within a ligature. */
     @ParameterizedTest
     @MethodSource("faces")
@@ -147,6 +190,7 @@ class HarfBuzzTest {
         List<Segment> set =
                 Typesetter.set(
                                 List.of(new Paragraph(Sample.id("p"), look.id(), runs)),
+                                List.of(""),
                                 StoryPlace.BEGINNING,
                                 new Box(Length.ZERO, Length.ZERO, Length.pt(9000), Length.pt(200)),
                                 FrameSetting.USUAL,

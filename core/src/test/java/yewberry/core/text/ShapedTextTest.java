@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import yewberry.core.publication.Letters;
 
 /**
  * Parts of a paragraph, cut out of it and shaped by themselves: the same glyphs at the same places.
@@ -48,7 +49,7 @@ class ShapedTextTest {
                     int to = begins.get(j) - 1;
                     String part = TEXT.substring(from, to);
                     Glyphs found = whole.part(from, to, part).orElseThrow();
-                    same(found, face.shape(part, tracking), part);
+                    same(found, face.shape(part, tracking, Letters.USUAL), part);
                     cut++;
                 }
             }

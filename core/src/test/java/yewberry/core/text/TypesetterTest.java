@@ -15,7 +15,6 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
-import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -36,7 +35,7 @@ class TypesetterTest {
                 BODY.family(),
                 BODY.weight(),
                 BODY.size(),
-                BODY.leading(),
+                BODY.leading().length().orElseThrow(),
                 BODY.before(),
                 alignment,
                 BODY.color(),
@@ -53,6 +52,7 @@ class TypesetterTest {
         SetFrame set =
                 Typesetter.set(
                         text,
+                        Sample.noMarks(text),
                         StoryPlace.BEGINNING,
                         frame.box(),
                         frame.setting(),
@@ -177,7 +177,7 @@ class TypesetterTest {
                         BODY.family(),
                         400,
                         BODY.size(),
-                        BODY.leading(),
+                        BODY.leading().length().orElseThrow(),
                         Length.pt(6),
                         Look.Alignment.LEFT,
                         BODY.color(),
@@ -331,14 +331,7 @@ class TypesetterTest {
     private static TextSetting setting(
             double after, double first, double left, double right, double tracking) {
         return new TextSetting(
-                Length.mm(after),
-                Length.mm(first),
-                Length.mm(left),
-                Length.mm(right),
-                tracking,
-                Optional.empty(),
-                TextSetting.WordSpaces.USUAL,
-                Keeps.USUAL);
+                Length.mm(after), Length.mm(first), Length.mm(left), Length.mm(right), tracking);
     }
 
     private static double end(Segment segment) {
@@ -398,7 +391,7 @@ class TypesetterTest {
     private static List<Segment> justified(Optional<Language> hyphenation) {
         Look look =
                 BODY.withAlignment(Look.Alignment.JUSTIFIED)
-                        .withSetting(TextSetting.USUAL.withHyphenation(hyphenation));
+                        .withSetting(TextSetting.USUAL.hyphenatedIn(hyphenation));
         return set(frame("f", 0, 0, 62, 100, BODY, LONG_WORDS), look).segments();
     }
 
@@ -455,8 +448,8 @@ class TypesetterTest {
         Optional<Language> british = Optional.of(Language.ENGLISH_BRITISH);
         String text =
                 "Write to observatory.example/telescopes or constellation@observatory.example.";
-        assertThat(Breaks.of(text, british)).noneMatch(Breaks.Break::hyphenated);
-        assertThat(Breaks.of("The observatory. Telescopes: magnificent.", british))
+        assertThat(Breaks.of(text, at -> british)).noneMatch(Breaks.Break::hyphenated);
+        assertThat(Breaks.of("The observatory. Telescopes: magnificent.", at -> british))
                 .filteredOn(Breaks.Break::hyphenated)
                 .hasSizeGreaterThan(4);
         Look look = look(Look.Alignment.JUSTIFIED);

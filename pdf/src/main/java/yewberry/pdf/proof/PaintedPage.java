@@ -148,11 +148,7 @@ final class PaintedPage extends PathEngine {
     protected void showGlyph(Matrix matrix, PDFont font, int code, Vector displacement)
             throws IOException {
         String read = font.toUnicode(code);
-        String text =
-                marked.stream()
-                        .flatMap(Optional::stream)
-                        .findFirst()
-                        .orElse(read == null ? "" : read);
+        String text = standsFor().orElse(read == null ? "" : read);
         AffineTransform place = matrix.createAffineTransform();
         place.concatenate(font.getFontMatrix().createAffineTransform());
         Shape outline =
@@ -168,6 +164,21 @@ final class PaintedPage extends PathEngine {
                         how(),
                         getGraphicsState().isNonStrokingOverprint()
                                 && getGraphicsState().getOverprintMode() == 1));
+    }
+
+    /** The text of the stretch around a glyph, for the first one in it; the others say nothing. */
+    private Optional<String> standsFor() {
+        List<Optional<String>> around = new ArrayList<>(marked);
+        for (int i = 0; i < around.size(); i++) {
+            if (around.get(i).isPresent()) {
+                marked.clear();
+                for (int j = 0; j < around.size(); j++) {
+                    marked.add(j == i ? Optional.of("") : around.get(j));
+                }
+                return around.get(i);
+            }
+        }
+        return Optional.empty();
     }
 
     private String how() {

@@ -164,6 +164,7 @@ public final class ReadBack implements AutoCloseable {
                         box("BleedBox", page.getBleedBox(), scene, bleed),
                         box("TrimBox", page.getTrimBox(), scene, scene.boxes().trim()));
         List<String> problems = setting(page, scene);
+        problems.addAll(new LinkCheck(document, scenes).check(page, scenes.get(index), medium));
         PaintedPage painted = PaintedPage.read(page);
         GlyphCheck.Found text = GlyphCheck.check(scene, painted.glyphs());
         problems.addAll(text.problems());
@@ -206,7 +207,7 @@ public final class ReadBack implements AutoCloseable {
                 rectangle.getHeight());
     }
 
-    /** How the page as such is set: turned, scaled, annotated, grouped, and with which fonts. */
+    /** How the page as such is set: turned, scaled, grouped, and with which fonts. */
     private List<String> setting(PDPage page, MediumScene scene) throws IOException {
         List<String> problems = new ArrayList<>();
         if (page.getRotation() != 0) {
@@ -214,9 +215,6 @@ public final class ReadBack implements AutoCloseable {
         }
         if (page.getUserUnit() != 1) {
             problems.add("The page is scaled by a UserUnit of %s.".formatted(page.getUserUnit()));
-        }
-        if (!page.getAnnotations().isEmpty()) {
-            problems.add("Annotations lie over the page.");
         }
         boolean mixes = scene.areas().stream().anyMatch(fill -> !fill.covers());
         COSDictionary group = page.getCOSObject().getCOSDictionary(COSName.GROUP);

@@ -13,6 +13,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import yewberry.core.publication.Leading;
 import yewberry.core.publication.Length;
 import yewberry.server.json.Kinds;
 
@@ -31,6 +32,10 @@ class Schemas implements ModelConverter {
         Class<?> raw = Json.mapper().constructType(type.getType()).getRawClass();
         if (raw == Length.class) {
             return new StringSchema().description("A number and its unit: 3 mm, 12 pt, 8.5 in");
+        }
+        if (raw == Leading.class) {
+            return new StringSchema()
+                    .description("A length, or percent of the type size: 14 pt, 120 %");
         }
         if (Kinds.ROOTS.contains(raw)) {
             return root(raw, context);

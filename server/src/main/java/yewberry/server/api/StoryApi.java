@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.findings.MakeRoom;
 import yewberry.core.findings.Offer;
+import yewberry.core.flow.Flows;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Story;
 import yewberry.server.publications.Missing;
@@ -77,7 +78,11 @@ class StoryApi {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
         Story there = publication.findStory(story).orElseThrow(() -> new Missing("text"));
+        Flows flows = open.composer(publication).flows();
         return FlowView.of(
-                there, open.composer(publication).flows().places(story, publication), publication);
+                there,
+                flows.places(story, publication),
+                flows.marks(story, publication),
+                publication);
     }
 }

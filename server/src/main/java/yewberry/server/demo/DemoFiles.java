@@ -66,11 +66,10 @@ public final class DemoFiles {
         List<PageScene> scenes = new Composer(press, pictures).composeAll(guide);
         Path pdf = folder.resolve("season-guide-press.pdf");
         PdfWriter.write(
-                guide.name(),
+                PdfWriter.About.of(guide, Clock.systemUTC().instant()),
                 scenes,
                 Medium.PAPER,
                 press,
-                Clock.systemUTC().instant(),
                 pdf,
                 Progress.NONE);
         Legibility legibility =
@@ -93,11 +92,10 @@ public final class DemoFiles {
         List<PageScene> leafletScenes = new Composer(press, pictures).composeAll(leaflet);
         Path leafletPdf = folder.resolve("gate-leaflet-press.pdf");
         PdfWriter.write(
-                leaflet.name(),
+                PdfWriter.About.of(leaflet, Clock.systemUTC().instant()),
                 leafletScenes,
                 Medium.PAPER,
                 press,
-                Clock.systemUTC().instant(),
                 leafletPdf,
                 Progress.NONE);
         System.out.println(

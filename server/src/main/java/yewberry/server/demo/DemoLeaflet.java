@@ -51,8 +51,7 @@ final class DemoLeaflet {
     private static final Look TEXT =
             look("Text", "Source Sans 3", 400, 11, 15)
                     .withSetting(
-                            TextSetting.USUAL.withHyphenation(
-                                    Optional.of(Language.ENGLISH_BRITISH)));
+                            TextSetting.USUAL.hyphenatedIn(Optional.of(Language.ENGLISH_BRITISH)));
 
     private static UUID id(String name) {
         return UUID.nameUUIDFromBytes(("gate leaflet: " + name).getBytes(StandardCharsets.UTF_8));

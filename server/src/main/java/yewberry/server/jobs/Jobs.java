@@ -171,11 +171,10 @@ public class Jobs implements DisposableBean {
             PressCondition press = open.press(publication);
             List<PageScene> scenes = open.composer(publication).composeAll(publication);
             PdfWriter.write(
-                    publication.name(),
+                    PdfWriter.About.of(publication, clock.instant()),
                     scenes,
                     medium,
                     press,
-                    clock.instant(),
                     part,
                     (done, all) -> at(id, job, "Writing", done, all));
             ReadBackReport report =

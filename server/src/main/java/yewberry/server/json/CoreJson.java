@@ -13,6 +13,7 @@ import tools.jackson.databind.jsontype.NamedType;
 import yewberry.core.edit.Change;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Elements;
+import yewberry.core.publication.Leading;
 import yewberry.core.publication.Length;
 
 /** How core's values look as JSON. Core itself knows nothing of it. */
@@ -33,6 +34,18 @@ public final class CoreJson {
         @JsonCreator
         static Length read(String text) {
             return Length.read(text);
+        }
+
+        @Override
+        @JsonValue
+        public abstract String toString();
+    }
+
+    /** A leading is text, too, {@code "14 pt"} or {@code "120 %"}. */
+    private abstract static class LeadingAsText {
+        @JsonCreator
+        static Leading read(String text) {
+            return Leading.read(text);
         }
 
         @Override
@@ -61,6 +74,7 @@ public final class CoreJson {
         return builder.addModule(Defaults.module())
                 .addMixIn(Change.Placed.class, KindOfElement.class)
                 .addMixIn(Length.class, LengthAsText.class)
+                .addMixIn(Leading.class, LeadingAsText.class)
                 .addMixIn(Elements.class, ElementsFromList.class)
                 .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)

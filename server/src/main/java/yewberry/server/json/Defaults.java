@@ -17,6 +17,8 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Keeps;
+import yewberry.core.publication.Language;
+import yewberry.core.publication.Letters;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Setup;
@@ -43,13 +45,18 @@ final class Defaults {
                             "overprint", JSON.stringNode(Look.Overprint.BLACK.name()),
                             "setting", setting(TextSetting.USUAL)),
                     TextSetting.class,
-                    Map.of("keeps", keeps(Keeps.USUAL)),
+                    Map.of(
+                            "hyphenated", JSON.booleanNode(false),
+                            "keeps", keeps(Keeps.USUAL),
+                            "letters", letters(Letters.USUAL),
+                            "tabs", JSON.arrayNode()),
                     FrameSetting.class,
                     Map.of("rotation", JSON.numberNode(0)),
                     TextFrame.class,
                     Map.of("setting", setting(FrameSetting.USUAL)),
                     Setup.class,
                     Map.of(
+                            "language", JSON.stringNode(Language.ENGLISH_BRITISH.name()),
                             "checks", checks(PressChecks.USUAL),
                             "destination", JSON.stringNode(Destination.PAPER.name())));
 
@@ -77,6 +84,12 @@ final class Defaults {
                         JSON.objectNode()
                                 .put("least", setting.spaces().least())
                                 .put("most", setting.spaces().most()));
+    }
+
+    private static JsonNode letters(Letters letters) {
+        return JSON.objectNode()
+                .put("capitals", letters.capitals().name())
+                .put("figures", letters.figures().name());
     }
 
     private static JsonNode keeps(Keeps keeps) {

@@ -9,6 +9,8 @@ import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Holder;
+import yewberry.core.publication.LinkTo;
+import yewberry.core.publication.ListMark;
 import yewberry.core.publication.Owner;
 import yewberry.core.scene.Origin;
 import yewberry.server.view.StratumView;
@@ -24,6 +26,8 @@ public final class Kinds {
                     Area.class,
                     Fill.class,
                     Asset.Content.class,
+                    LinkTo.class,
+                    ListMark.Mark.class,
                     Holder.class,
                     Owner.class,
                     Origin.class,

@@ -30,10 +30,11 @@ class AllRows {
     private final BackgroundRows backgrounds;
     private final FrameRows frames;
     private final StoryRows stories = new StoryRows();
-    private final ParagraphRows paragraphs = new ParagraphRows();
+    private final ParagraphRows paragraphs;
 
     AllRows(Columns columns) {
         this.columns = columns;
+        this.paragraphs = new ParagraphRows(columns);
         this.swatches = new SwatchRows(columns);
         this.looks = new LookRows(columns);
         this.characterLooks = new CharacterLookRows(columns);

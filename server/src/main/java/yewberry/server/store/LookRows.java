@@ -8,7 +8,9 @@ import java.util.UUID;
 import org.jooq.DSLContext;
 import yewberry.core.publication.Basis;
 import yewberry.core.publication.Holder;
+import yewberry.core.publication.Leading;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.ListMark;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
 import yewberry.core.publication.Publication;
@@ -47,6 +49,7 @@ final class LookRows extends Rows<Look, LookRecord> {
         row.setSetting(columns.write(look.setting(), TextSetting.class));
         row.setNext(look.next().orElse(null));
         row.setOutline(look.outline().map(line -> columns.write(line, Outline.class)).orElse(null));
+        row.setList(look.list().map(list -> columns.write(list, ListMark.class)).orElse(null));
         row.setBasis(look.basis().map(on -> columns.write(on, Basis.class)).orElse(null));
         row.setRole(look.role().map(Role::name).orElse(null));
     }
@@ -61,7 +64,7 @@ final class LookRows extends Rows<Look, LookRecord> {
                                 row.getWeight(),
                                 row.getItalic(),
                                 Length.parse(row.getSize()),
-                                Length.parse(row.getLeading()),
+                                Leading.read(row.getLeading()),
                                 Length.parse(row.getSpaceBefore()),
                                 Look.Alignment.valueOf(row.getAlignment()),
                                 new Tinted(row.getSwatch(), row.getTint()),
@@ -73,6 +76,8 @@ final class LookRows extends Rows<Look, LookRecord> {
                                 Optional.ofNullable(row.getRole()).map(Role::valueOf),
                                 Optional.ofNullable(row.getOutline())
                                         .map(line -> columns.read(line, Outline.class)),
+                                Optional.ofNullable(row.getList())
+                                        .map(list -> columns.read(list, ListMark.class)),
                                 Optional.ofNullable(row.getBasis())
                                         .map(on -> columns.read(on, Basis.class))))
                 .toList();

@@ -11,6 +11,8 @@ import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import yewberry.core.publication.Holder;
+import yewberry.core.publication.Language;
+import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
@@ -20,8 +22,11 @@ import yewberry.server.store.db.tables.records.RunRecord;
 
 /** Paragraphs with their runs as rows. */
 final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
-    ParagraphRows() {
+    private final Columns columns;
+
+    ParagraphRows(Columns columns) {
         super(Paragraph.class, PARAGRAPH, PARAGRAPH.PUBLICATION, PARAGRAPH.ID, PARAGRAPH.POSITION);
+        this.columns = columns;
     }
 
     @Override
@@ -33,6 +38,7 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
     void fill(ParagraphRecord row, Paragraph paragraph, Optional<Holder> story) {
         row.setStory(story.orElseThrow().id());
         row.setLook(paragraph.look());
+        row.setNumber(paragraph.number().orElse(null));
     }
 
     @Override
@@ -47,7 +53,7 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
         }
     }
 
-    private static RunRecord row(UUID in, UUID paragraph, int position, Run run) {
+    private RunRecord row(UUID in, UUID paragraph, int position, Run run) {
         RunRecord row = new RunRecord();
         row.setPublication(in);
         row.setId(run.id());
@@ -56,6 +62,8 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
         row.setText(run.text());
         row.setSwatch(run.color().map(Tinted::swatch).orElse(null));
         row.setLook(run.look().orElse(null));
+        row.setLanguage(run.language().map(Language::name).orElse(null));
+        row.setLink(run.link().map(link -> columns.write(link, LinkTo.class)).orElse(null));
         row.setTint(run.color().map(Tinted::tint).orElse(null));
         return row;
     }
@@ -69,8 +77,7 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
                         .collect(
                                 Collectors.groupingBy(
                                         RunRecord::getParagraph,
-                                        Collectors.mapping(
-                                                ParagraphRows::run, Collectors.toList())));
+                                        Collectors.mapping(this::run, Collectors.toList())));
         return fetch(db, in).stream()
                 .collect(
                         Collectors.groupingBy(
@@ -80,16 +87,19 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
                                                 new Paragraph(
                                                         row.getId(),
                                                         row.getLook(),
-                                                        runs.getOrDefault(row.getId(), List.of())),
+                                                        runs.getOrDefault(row.getId(), List.of()),
+                                                        Optional.ofNullable(row.getNumber())),
                                         Collectors.toList())));
     }
 
-    private static Run run(RunRecord row) {
+    private Run run(RunRecord row) {
         return new Run(
                 row.getId(),
                 row.getText(),
                 Optional.ofNullable(row.getSwatch())
                         .map(swatch -> new Tinted(swatch, row.getTint())),
-                Optional.ofNullable(row.getLook()));
+                Optional.ofNullable(row.getLook()),
+                Optional.ofNullable(row.getLanguage()).map(Language::valueOf),
+                Optional.ofNullable(row.getLink()).map(link -> columns.read(link, LinkTo.class)));
     }
 }

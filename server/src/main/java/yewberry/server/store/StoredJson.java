@@ -3,8 +3,11 @@ package yewberry.server.store;
 import java.util.List;
 import java.util.Set;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import yewberry.core.edit.Patch;
+import yewberry.core.publication.Basis;
+import yewberry.core.publication.TextSetting;
 
 /**
  * JSON as it is stored, with the version that it was written by. What an older version wrote is
@@ -12,7 +15,7 @@ import yewberry.core.edit.Patch;
  */
 final class StoredJson {
     /** What is written now. The first version was written without saying so. */
-    static final int VERSION = 3;
+    static final int VERSION = 4;
 
     private static final String VERSION_KEY = "version";
     private static final String VALUE = "value";
@@ -27,7 +30,7 @@ final class StoredJson {
     }
 
     private static final List<Upgrade> UPGRADES =
-            List.of(StoredJson::flatElements, StoredJson::stories);
+            List.of(StoredJson::flatElements, StoredJson::stories, StoredJson::languages);
 
     private StoredJson() {}
 
@@ -99,6 +102,52 @@ final class StoredJson {
     /** From 2 to 3: a frame had its paragraphs within; now they are in a story of their own. */
     private static JsonNode stories(JsonNode value, Class<?> as) {
         return as == Patch.class ? FramesToStories.in((ObjectNode) value.deepCopy()) : value;
+    }
+
+    /**
+     * From 3 to 4: that words are divided was said by the language they are divided in; now the two
+     * are said apart.
+     */
+    private static JsonNode languages(JsonNode value, Class<?> as) {
+        JsonNode changed = value.deepCopy();
+        if (as == TextSetting.class) {
+            language((ObjectNode) changed);
+        }
+        if (as == Patch.class) {
+            for (JsonNode change : changed.path("changes")) {
+                for (String side : List.of("before", "after")) {
+                    JsonNode element = change.path(side).path("element");
+                    if (element.path("setting") instanceof ObjectNode setting
+                            && element.path("type").asString().equals("look")) {
+                        language(setting);
+                    }
+                    own(element.path("basis"));
+                }
+            }
+        }
+        if (as == Basis.class) {
+            own(changed);
+        }
+        return changed;
+    }
+
+    private static void language(ObjectNode setting) {
+        JsonNode language = setting.remove("hyphenation");
+        setting.put("hyphenated", language != null);
+        if (language != null) {
+            setting.set("language", language);
+        }
+    }
+
+    private static void own(JsonNode basis) {
+        if (basis.path("own") instanceof ArrayNode own) {
+            for (int i = 0; i < own.size(); i++) {
+                if (own.get(i).asString().equals("setting.hyphenation")) {
+                    own.set(i, "setting.hyphenated");
+                    own.add("setting.language");
+                }
+            }
+        }
     }
 
     private static ObjectNode inner(ObjectNode wrapped, String name) {

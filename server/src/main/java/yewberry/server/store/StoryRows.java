@@ -12,7 +12,9 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
+import yewberry.core.publication.Elements;
 import yewberry.core.publication.Holder;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
@@ -32,7 +34,9 @@ final class StoryRows extends Rows<Story, StoryRecord> {
     }
 
     @Override
-    void fill(StoryRecord row, Story story, Optional<Holder> owner) {}
+    void fill(StoryRecord row, Story story, Optional<Holder> owner) {
+        row.setLanguage(story.language().map(Language::name).orElse(null));
+    }
 
     @Override
     void fillParts(RowBatch batch, UUID in, Story story, Optional<Story> before) {
@@ -81,7 +85,8 @@ final class StoryRows extends Rows<Story, StoryRecord> {
                         new Story(
                                 row.getId(),
                                 chains.getOrDefault(row.getId(), List.of()),
-                                text.getOrDefault(row.getId(), List.of())))
+                                Optional.ofNullable(row.getLanguage()).map(Language::valueOf),
+                                Elements.of(text.getOrDefault(row.getId(), List.of()))))
                 .toList();
     }
 }

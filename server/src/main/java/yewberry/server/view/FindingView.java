@@ -89,6 +89,7 @@ public record FindingView(
             case Finding.StockNotPrinted it -> "stock-not-printed";
             case Finding.MissingCharacters it -> "missing-characters";
             case Finding.OtherFont it -> "other-font";
+            case Finding.DeadLink it -> "dead-link";
             case LooseLine it -> "loose-line";
             case PictureFinding.Unreadable it -> "picture-unreadable";
             case PictureFinding.TooCoarse it -> "picture-too-coarse";
@@ -123,6 +124,7 @@ public record FindingView(
             case PressFinding.OfArea it -> Optional.empty();
             case PictureFinding it -> Optional.empty();
             case Finding.TextOverflow it -> Optional.empty();
+            case Finding.DeadLink it -> Optional.empty();
             case Finding.StockNotPrinted it -> Optional.empty();
         };
     }

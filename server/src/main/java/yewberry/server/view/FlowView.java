@@ -1,7 +1,9 @@
 package yewberry.server.view;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.StringJoiner;
 import java.util.UUID;
@@ -14,9 +16,10 @@ import yewberry.core.text.StoryPlace;
 /**
  * How a story runs.
  *
+ * @param marks what stands before paragraphs of lists, by their ids
  * @param rest where its text finds no more room; nothing where all of it has found some
  */
-public record FlowView(List<Part> parts, Optional<Rest> rest) {
+public record FlowView(List<Part> parts, Map<UUID, String> marks, Optional<Rest> rest) {
     /**
      * What stands in one frame.
      *
@@ -44,8 +47,10 @@ public record FlowView(List<Part> parts, Optional<Rest> rest) {
 
     /**
      * @param places where each frame begins, and last where the room ends
+     * @param marks what stands before each paragraph; empty for nothing
      */
-    public static FlowView of(Story story, List<StoryPlace> places, Publication in) {
+    public static FlowView of(
+            Story story, List<StoryPlace> places, List<String> marks, Publication in) {
         List<Part> parts = new ArrayList<>();
         for (int i = 0; i < story.chain().size(); i++) {
             Story.Link link = story.chain().get(i);
@@ -66,10 +71,17 @@ public record FlowView(List<Part> parts, Optional<Rest> rest) {
                             place(story, places.get(i)),
                             words(story, places.get(i), places.get(i + 1))));
         }
+        Map<UUID, String> byParagraph = new LinkedHashMap<>();
+        for (int i = 0; i < marks.size(); i++) {
+            if (!marks.get(i).isEmpty()) {
+                byParagraph.put(story.paragraphs().get(i).id(), marks.get(i));
+            }
+        }
         StoryPlace all = new StoryPlace(story.paragraphs().size(), 0);
         int rest = words(story, places.getLast(), all);
         return new FlowView(
                 parts,
+                byParagraph,
                 rest == 0
                         ? Optional.empty()
                         : Optional.of(new Rest(place(story, places.getLast()), rest)));

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.publication.Elements;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Story;
 
@@ -18,6 +19,7 @@ public record StoryView(
         UUID id,
         long revision,
         List<Story.Link> chain,
+        Optional<Language> language,
         Optional<List<UUID>> order,
         List<Paragraph> paragraphs) {
     /**
@@ -31,6 +33,7 @@ public record StoryView(
                 now.id(),
                 revision,
                 now.chain(),
+                now.language(),
                 order.equals(ids(were)) ? Optional.empty() : Optional.of(order),
                 now.paragraphs().stream()
                         .filter(each -> were.find(each.id()).orElse(null) != each)

@@ -42,7 +42,11 @@ import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Layer;
+import yewberry.core.publication.Leading;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.Letters;
+import yewberry.core.publication.LinkTo;
+import yewberry.core.publication.ListMark;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
 import yewberry.core.publication.Owner;
@@ -57,6 +61,7 @@ import yewberry.core.publication.SeeThrough;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
+import yewberry.core.publication.TabStop;
 import yewberry.core.publication.TextSetting;
 import yewberry.core.publication.Tinted;
 
@@ -77,6 +82,17 @@ final class EditMaker {
             List.of(
                     EditMaker::rename,
                     EditMaker::setup,
+                    EditMaker::storyLanguage,
+                    maker -> new StoryEdit.AddStory(maker.fresh(), maker.fresh(), maker.look()),
+                    maker -> new StoryEdit.RemoveStory(maker.story()),
+                    maker ->
+                            new FrameEdit.PlaceStory(
+                                    maker.story(),
+                                    maker.owner(),
+                                    maker.fresh(),
+                                    Sides.BOTH,
+                                    maker.box()),
+                    maker -> new FrameEdit.OrderFrame(maker.frame(), maker.maybe(maker.frame())),
                     EditMaker::addPages,
                     maker -> new PageEdit.SizePages(maker.pages(), maker.maybe(maker.size())),
                     maker -> new PageEdit.MovePages(maker.pages(), maker.maybe(maker.page())),
@@ -240,7 +256,8 @@ final class EditMaker {
     }
 
     private Edit setup() {
-        return new PublicationEdit.ChangeSetup(on.setup().withTrim(size()));
+        return new PublicationEdit.ChangeSetup(
+                on.setup().withTrim(size()).withLanguage(language()).withTitle(maybe(name())));
     }
 
     private Edit addPages() {
@@ -326,8 +343,46 @@ final class EditMaker {
                 new WrittenRun(
                         text.substring(0, first),
                         maybe(tinted()),
-                        on.characterLooks().isEmpty() ? Optional.empty() : maybe(characterLook())),
+                        on.characterLooks().isEmpty() ? Optional.empty() : maybe(characterLook()),
+                        maybe(language()),
+                        maybe(link())),
                 new WrittenRun(text.substring(first), Optional.empty()));
+    }
+
+    private Language language() {
+        return any(List.of(Language.values()));
+    }
+
+    private LinkTo link() {
+        return any(
+                List.of(
+                        new LinkTo.Address("https://observatory.example/" + upTo(9)),
+                        new LinkTo.ToPage(page()),
+                        new LinkTo.ToParagraph(fresh(), fresh())));
+    }
+
+    private Letters.Capitals capitals() {
+        return any(List.of(Letters.Capitals.values()));
+    }
+
+    private Letters.Figures figures() {
+        return any(List.of(Letters.Figures.values()));
+    }
+
+    private ListMark list() {
+        ListMark.Mark mark =
+                coin()
+                        ? new ListMark.Bullet("•")
+                        : new ListMark.Numbered(
+                                any(List.of(ListMark.NumberStyle.values())),
+                                "",
+                                ".",
+                                coin(),
+                                coin());
+        return new ListMark(
+                mark,
+                1 + upTo(3),
+                on.characterLooks().isEmpty() ? Optional.empty() : maybe(characterLook()));
     }
 
     private CharacterLook characterLook(UUID id) {
@@ -341,6 +396,8 @@ final class EditMaker {
                 maybe((double) upTo(50)),
                 maybe(tinted()),
                 maybe(new Outline(tinted(), Length.pt(1), Outline.Join.ROUND, coin())),
+                maybe(capitals()),
+                maybe(figures()),
                 maybe(any(List.of(CharacterLook.Emphasis.values()))),
                 coin() || on.characterLooks().isEmpty()
                         ? Optional.empty()
@@ -360,7 +417,7 @@ final class EditMaker {
                 coin() ? 400 : 700,
                 coin(),
                 Length.pt(8 + upTo(20)),
-                Length.pt(12 + upTo(20)),
+                coin() ? Leading.percent(100 + upTo(50)) : Leading.of(Length.pt(12 + upTo(20))),
                 Length.mm(upTo(4)),
                 any(List.of(Look.Alignment.values())),
                 tinted(),
@@ -371,9 +428,18 @@ final class EditMaker {
                         Length.mm(upTo(9)),
                         Length.pt(upTo(9)),
                         upTo(300) - 100,
-                        maybe(any(List.of(Language.values()))),
+                        coin(),
+                        maybe(language()),
                         new TextSetting.WordSpaces(50 + upTo(51), 100 + upTo(200)),
-                        new Keeps(1 + upTo(4), 1 + upTo(4), coin(), coin())),
+                        new Keeps(1 + upTo(4), 1 + upTo(4), coin(), coin()),
+                        new Letters(capitals(), figures()),
+                        coin()
+                                ? List.of()
+                                : List.of(
+                                        new TabStop(
+                                                maybe(Length.mm(upTo(90))),
+                                                any(List.of(TabStop.Side.values())),
+                                                coin() ? "" : ". "))),
                 maybe(look()),
                 maybe(any(List.of(Role.values()))),
                 maybe(
@@ -382,6 +448,7 @@ final class EditMaker {
                                 Length.pt(1 + upTo(5)),
                                 any(List.of(Outline.Join.values())),
                                 coin())),
+                maybe(list()),
                 coin() || on.looks().isEmpty()
                         ? Optional.empty()
                         : Optional.of(new Basis(look(), some(Look.INHERITED))));
@@ -473,6 +540,14 @@ final class EditMaker {
                 upTo(180));
     }
 
+    private Edit storyLanguage() {
+        return new StoryEdit.SetStoryLanguage(story(), maybe(language()));
+    }
+
+    private UUID story() {
+        return on.stories().isEmpty() ? fresh() : any(on.stories()).id();
+    }
+
     /** Some paragraphs stay, some are written anew, some come in. */
     private Edit write() {
         if (on.stories().isEmpty()) {
@@ -489,7 +564,8 @@ final class EditMaker {
                                 new WrittenParagraph(
                                         each.id(),
                                         coin() ? each.look() : look(),
-                                        runs(coin() ? each.text() : "Words " + upTo(100))));
+                                        runs(coin() ? each.text() : "Words\t" + upTo(100)),
+                                        maybe(1 + upTo(20))));
         Stream<WrittenParagraph> more =
                 Stream.of(new WrittenParagraph(fresh(), look(), "More " + upTo(100)));
         return new StoryEdit.WriteText(

@@ -10,14 +10,17 @@ import org.jooq.JSON;
 import org.junit.jupiter.api.Test;
 import yewberry.core.edit.Edited;
 import yewberry.core.edit.Patch;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Story;
+import yewberry.core.publication.TextSetting;
 import yewberry.server.json.CoreJson;
 import yewberry.server.publications.Beginning;
 
@@ -62,6 +65,52 @@ class OlderValuesTest {
                 Setup.of(new PageSize(Length.mm(100), Length.mm(100)), false)
                         .withChecks(new PressChecks(Length.pt(7), 2, 4, 10));
         assertThat(columns.read(columns.write(setup, Setup.class), Setup.class)).isEqualTo(setup);
+    }
+
+    /** As version 3 wrote them. */
+    @Test
+    void that_words_are_divided_and_in_which_language_is_said_apart() {
+        String setting =
+                """
+                {"after":"0 mm","first":"0 mm","left":"0 mm","right":"0 mm","tracking":0,%s
+                 "spaces":{"least":80,"most":150},
+                 "keeps":{"first":1,"last":1,"together":false,"withNext":false}}
+                """;
+        TextSetting german =
+                columns.read(
+                        JSON.json(
+                                "{\"version\":3,\"value\":%s}"
+                                        .formatted(
+                                                setting.formatted("\"hyphenation\":\"GERMAN\","))),
+                        TextSetting.class);
+        assertThat(german.hyphenated()).isTrue();
+        assertThat(german.language()).contains(Language.GERMAN);
+        TextSetting none =
+                columns.read(
+                        JSON.json("{\"version\":3,\"value\":%s}".formatted(setting.formatted(""))),
+                        TextSetting.class);
+        assertThat(none).isEqualTo(TextSetting.USUAL);
+        Patch patch =
+                columns.read(
+                        JSON.json(
+                                """
+                                {"version":3,"value":{"changes":[{"after":{"element":
+                                  {"type":"look","id":"4f3c2d10-0000-4000-8000-000000000001","name":"Body",
+                                   "family":"Source Serif 4","weight":400,"italic":false,"size":"10 pt",
+                                   "leading":"14 pt","before":"0 pt","alignment":"LEFT","overprint":"BLACK",
+                                   "color":{"swatch":"4f3c2d10-0000-4000-8000-000000000002","tint":100},
+                                   "setting":%s,
+                                   "basis":{"look":"4f3c2d10-0000-4000-8000-000000000003","own":["setting.hyphenation","size"]}},
+                                  "index":0},"placed":true}]}}
+                                """
+                                        .formatted(
+                                                setting.formatted("\"hyphenation\":\"DUTCH\","))),
+                        Patch.class);
+        Look look = (Look) patch.changes().getFirst().element();
+        assertThat(look.setting().language()).contains(Language.DUTCH);
+        assertThat(look.basis().orElseThrow().own())
+                .containsExactlyInAnyOrder("setting.hyphenated", "setting.language", "size");
+        assertThat(look.leading().length()).contains(Length.pt(14));
     }
 
     private static final UUID PAGE = UUID.fromString("4f3c2d10-0000-4000-8000-000000000010");
