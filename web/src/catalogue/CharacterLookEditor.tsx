@@ -170,35 +170,37 @@ export function CharacterLookEditor({
             value={look.tracking}
             onCommit={(tracking) => become(having(look, "tracking", tracking))}
           />
-          <Choice
-            label="Capitals"
-            value={look.capitals ?? unset}
-            options={[asParagraph, ...capitals]}
-            onChange={(id) =>
-              void become(
-                having(
-                  look,
-                  "capitals",
-                  id === unset ? undefined : (id as CharacterLook["capitals"]),
-                ),
-              )
-            }
-          />
-          <Choice
-            label="Figures"
-            value={look.figures ?? unset}
-            options={[asParagraph, ...figures]}
-            onChange={(id) =>
-              void become(
-                having(
-                  look,
-                  "figures",
-                  id === unset ? undefined : (id as CharacterLook["figures"]),
-                ),
-              )
-            }
-          />
-          <Lacking family={look.family} letters={look} />
+          <Wide>
+            <Choice
+              label="Capitals"
+              value={look.capitals ?? unset}
+              options={[asParagraph, ...capitals]}
+              onChange={(id) =>
+                void become(
+                  having(
+                    look,
+                    "capitals",
+                    id === unset ? undefined : (id as CharacterLook["capitals"]),
+                  ),
+                )
+              }
+            />
+            <Choice
+              label="Figures"
+              value={look.figures ?? unset}
+              options={[asParagraph, ...figures]}
+              onChange={(id) =>
+                void become(
+                  having(
+                    look,
+                    "figures",
+                    id === unset ? undefined : (id as CharacterLook["figures"]),
+                  ),
+                )
+              }
+            />
+            <Lacking family={look.family} letters={look} />
+          </Wide>
           {look.color && (
             <TintField
               tint={look.color.tint}

@@ -10,6 +10,12 @@ import { Tick } from "../ui/Tick";
 type Setting = Look["setting"];
 type Letters = Setting["letters"];
 
+const begins = [
+  { id: "ANYWHERE", label: "After the paragraph before" },
+  { id: "COLUMN", label: "In the next column" },
+  { id: "FRAME", label: "In the next frame" },
+];
+
 export const capitals = [
   { id: "AS_TYPED", label: "As typed" },
   { id: "ALL", label: "All capitals" },
@@ -59,35 +65,37 @@ export function SettingFields({
         value={setting.tracking}
         onCommit={(tracking) => change({ tracking })}
       />
-      <Choice
-        label="Capitals"
-        value={setting.letters.capitals}
-        options={capitals}
-        onChange={(id) =>
-          change({ letters: { ...setting.letters, capitals: id as Letters["capitals"] } })
-        }
-      />
-      <Choice
-        label="Figures"
-        value={setting.letters.figures}
-        options={figures}
-        onChange={(id) =>
-          change({ letters: { ...setting.letters, figures: id as Letters["figures"] } })
-        }
-      />
-      <Lacking family={look.family} letters={setting.letters} />
-      <Choice
-        label="Language"
-        value={language ?? none}
-        options={[
-          { id: none, label: "As the story" },
-          ...languages.map(({ id, name }) => ({ id, label: name })),
-        ]}
-        onChange={(id) => {
-          const chosen = languages.find((each) => each.id === id)?.id;
-          void onChange(chosen ? { ...others, language: chosen } : others);
-        }}
-      />
+      <Wide>
+        <Choice
+          label="Capitals"
+          value={setting.letters.capitals}
+          options={capitals}
+          onChange={(id) =>
+            change({ letters: { ...setting.letters, capitals: id as Letters["capitals"] } })
+          }
+        />
+        <Choice
+          label="Figures"
+          value={setting.letters.figures}
+          options={figures}
+          onChange={(id) =>
+            change({ letters: { ...setting.letters, figures: id as Letters["figures"] } })
+          }
+        />
+        <Lacking family={look.family} letters={setting.letters} />
+        <Choice
+          label="Language"
+          value={language ?? none}
+          options={[
+            { id: none, label: "As the story" },
+            ...languages.map(({ id, name }) => ({ id, label: name })),
+          ]}
+          onChange={(id) => {
+            const chosen = languages.find((each) => each.id === id)?.id;
+            void onChange(chosen ? { ...others, language: chosen } : others);
+          }}
+        />
+      </Wide>
       <Wide>
         <Tick
           label="Divide words at line ends"
@@ -106,6 +114,12 @@ export function SettingFields({
         onCommit={(last) => change({ keeps: { ...keeps, last } })}
       />
       <Wide>
+        <Choice
+          label="Begins"
+          value={keeps.begin}
+          options={begins}
+          onChange={(id) => change({ keeps: { ...keeps, begin: id as Setting["keeps"]["begin"] } })}
+        />
         <Tick
           label="Keep in one piece"
           checked={keeps.together}
@@ -154,10 +168,8 @@ export function Lacking({
       : []),
   ];
   return lacking.length === 0 ? null : (
-    <Wide>
-      <Quiet>
-        {font.name} has no {lacking.join(" and no ")}; the letters stay as they are.
-      </Quiet>
-    </Wide>
+    <Quiet>
+      {font.name} has no {lacking.join(" and no ")}; the letters stay as they are.
+    </Quiet>
   );
 }

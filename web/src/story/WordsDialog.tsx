@@ -18,7 +18,7 @@ const kinds = [
   { id: nowhere, label: "Nowhere" },
   { id: "address", label: "An address" },
   { id: "toPage", label: "A page" },
-  { id: "toParagraph", label: "A heading or paragraph" },
+  { id: "toParagraph", label: "A heading" },
 ];
 
 /** What words have besides their look, as it stands. */

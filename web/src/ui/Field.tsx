@@ -162,6 +162,9 @@ export function DraftField({
 
 /** All of a row. */
 export const Wide = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.one};
   grid-column: 1 / -1;
 `;
 

@@ -37,6 +37,9 @@ public final class Typesetter {
     private final List<Start> starts = new ArrayList<>();
     private double previousBaseline = Double.NaN;
 
+    /** Whether what comes next begins in another frame, though there may be columns left. */
+    private boolean leavesFrame;
+
     /** Of the last line that is set. */
     private double bottom;
 
@@ -78,10 +81,13 @@ public final class Typesetter {
         StoryPlace next = begin;
         for (int column = 0; column < setting.columns(); column++) {
             Typesetter setter = new Typesetter(width, height, marks, looks);
-            next = setter.set(paragraphs, next);
+            next = setter.set(paragraphs, next, !segments.isEmpty());
             double x = inset + column * (width + setting.gap().points());
             double y = inset + setter.down(setting.vertical());
             setter.segments.forEach(segment -> segments.add(segment.movedBy(x, y)));
+            if (setter.leavesFrame) {
+                break;
+            }
         }
         return new SetFrame(List.copyOf(segments), next);
     }
@@ -96,10 +102,20 @@ public final class Typesetter {
         };
     }
 
-    /** Up to where there is room. */
-    private StoryPlace set(List<Paragraph> paragraphs, StoryPlace begin) {
+    /**
+     * Up to where there is room, or where a paragraph begins elsewhere.
+     *
+     * @param inFrame whether something stands in a column before
+     */
+    private StoryPlace set(List<Paragraph> paragraphs, StoryPlace begin, boolean inFrame) {
         int from = begin.character();
         for (int i = begin.paragraph(); i < paragraphs.size(); i++) {
+            Keeps.Begin wanted = keeps(paragraphs.get(i)).begin();
+            boolean inColumn = i > begin.paragraph();
+            leavesFrame = wanted == Keeps.Begin.FRAME && from == 0 && (inColumn || inFrame);
+            if (leavesFrame || wanted == Keeps.Begin.COLUMN && from == 0 && inColumn) {
+                return new StoryPlace(i, 0);
+            }
             int before = segments.size();
             int set = setParagraph(paragraphs.get(i), marks.get(i), from);
             if (set < paragraphs.get(i).text().length()) {
@@ -133,7 +149,11 @@ public final class Typesetter {
     }
 
     private boolean staysWithNext(Paragraph paragraph) {
-        return looks.paragraphs(paragraph.look()).setting().keeps().withNext();
+        return keeps(paragraph).withNext();
+    }
+
+    private Keeps keeps(Paragraph paragraph) {
+        return looks.paragraphs(paragraph.look()).setting().keeps();
     }
 
     /** Up to which character of the paragraph there is room, from one of them on. */

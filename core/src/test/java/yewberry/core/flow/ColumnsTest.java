@@ -62,7 +62,16 @@ class ColumnsTest {
     }
 
     private static SetFrame set(List<Paragraph> text, Box box, FrameSetting setting, Look body) {
-        Look heading = kept(Sample.look("Heading", 700, 10, INK), 1, 1, false, true);
+        return set(
+                text,
+                box,
+                setting,
+                body,
+                kept(Sample.look("Heading", 700, 10, INK), 1, 1, false, true));
+    }
+
+    private static SetFrame set(
+            List<Paragraph> text, Box box, FrameSetting setting, Look body, Look heading) {
         return Typesetter.set(
                 text,
                 Sample.noMarks(text),
@@ -143,6 +152,30 @@ class ColumnsTest {
         assertThat(counted(BODY, alone, 5))
                 .as("where nothing stands above, it stays")
                 .containsExactly("5 0", "0 3");
+    }
+
+    /** The second of three paragraphs begins in the next column, or in the next frame. */
+    @Test
+    void a_paragraph_begins_in_the_next_column_or_frame() {
+        Look plain = Sample.look("Heading", 700, 10, INK);
+        Look column =
+                plain.withSetting(
+                        plain.setting().withKeeps(Keeps.USUAL.withBegin(Keeps.Begin.COLUMN)));
+        Look frame =
+                plain.withSetting(
+                        plain.setting().withKeeps(Keeps.USUAL.withBegin(Keeps.Begin.FRAME)));
+        List<Paragraph> text =
+                List.of(lines("a", BODY, 2), lines("h", HEADING, 1), lines("b", BODY, 2));
+        assertThat(counted(set(text, box(2, 6), columns(2, Vertical.TOP), BODY, column), text, 2))
+                .containsExactly("2 0 0", "0 1 2");
+        SetFrame first = set(text, box(2, 6), columns(2, Vertical.TOP), BODY, frame);
+        assertThat(counted(first, text, 2)).containsExactly("2 0 0", "0 0 0");
+        assertThat(first.end()).isEqualTo(new StoryPlace(1, 0));
+        // where it comes first it is there already
+        List<Paragraph> rest = text.subList(1, 3);
+        SetFrame next = set(rest, box(2, 6), columns(2, Vertical.TOP), BODY, frame);
+        assertThat(counted(next, rest, 2)).containsExactly("1 2", "0 0");
+        assertThat(next.end()).isEqualTo(new StoryPlace(2, 0));
     }
 
     @Test

@@ -21,9 +21,13 @@ import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.Letters;
 import yewberry.core.publication.Level;
+import yewberry.core.publication.LinkTo;
+import yewberry.core.publication.ListMark;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Margins;
 import yewberry.core.publication.Outline;
@@ -42,7 +46,9 @@ import yewberry.core.publication.RunOut;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
+import yewberry.core.publication.TabStop;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.TextSetting;
 import yewberry.core.publication.Tinted;
 import yewberry.core.publication.Unit;
 import yewberry.server.publications.Beginning;
@@ -55,6 +61,9 @@ import yewberry.server.publications.Beginning;
 public final class DemoPublication {
     private static final double WIDTH = 148;
     private static final double HEIGHT = 210;
+
+    /** The page on which the story of the nights begins. */
+    private static final int NIGHTS = 6;
 
     private final Swatch black = swatch("Black", new Cmyk(0, 0, 0, 100));
     private final Swatch white = swatch("White", new Cmyk(0, 0, 0, 0));
@@ -82,7 +91,9 @@ public final class DemoPublication {
     private final Look nightHeading =
             followed("Night heading", 600, 23, 27, moonlight, "Night body")
                     .withRole(Optional.of(Role.HEADING_1))
-                    .withBasis(Optional.of(new Basis(heading.id(), Set.of("color"))));
+                    .withBasis(
+                            Optional.of(new Basis(heading.id(), Set.of("color", "setting.keeps"))))
+                    .withSetting(beginning());
     private final Look nightBody =
             look("Night body", "Source Serif 4", 400, 9.5, 13.5, 6, moonlight)
                     .withRole(Optional.of(Role.BODY))
@@ -106,6 +117,42 @@ public final class DemoPublication {
                                             Length.pt(1.2),
                                             Outline.Join.ROUND,
                                             false)));
+
+    /** Of an article that goes on from the page before. */
+    private final Look nextArticle =
+            followed("Next article", 600, 23, 27, black, "Body")
+                    .withRole(Optional.of(Role.HEADING_1))
+                    .withBasis(Optional.of(new Basis(heading.id(), Set.of("setting.keeps"))))
+                    .withSetting(beginning());
+
+    private final Look contents =
+            look("Contents", "Source Serif 4", 400, 9.5, 13.5, 0, black)
+                    .withBasis(
+                            Optional.of(
+                                    new Basis(
+                                            body.id(),
+                                            Set.of(
+                                                    "before",
+                                                    "setting.tabs",
+                                                    "setting.letters.figures"))))
+                    .withSetting(
+                            TextSetting.USUAL
+                                    .withLetters(
+                                            new Letters(
+                                                    Letters.Capitals.AS_TYPED,
+                                                    Letters.Figures.OLD_STYLE_TABLE))
+                                    .withTabs(
+                                            List.of(
+                                                    new TabStop(
+                                                            Optional.empty(),
+                                                            TabStop.Side.RIGHT,
+                                                            ". "))));
+
+    private final Look list = listed("List", new ListMark.Bullet("–"));
+    private final Look steps =
+            listed(
+                    "Steps",
+                    new ListMark.Numbered(ListMark.NumberStyle.FIGURES, "", ".", false, false));
 
     private final CharacterLook emphasis = Beginning.emphasis(id("character look Emphasis"));
     private final CharacterLook strong = Beginning.strong(id("character look Strong"));
@@ -163,6 +210,27 @@ public final class DemoPublication {
                 Look.Overprint.BLACK);
     }
 
+    /** That an article begins in the next frame. */
+    private static TextSetting beginning() {
+        return TextSetting.USUAL.withKeeps(Keeps.USUAL.withBegin(Keeps.Begin.FRAME));
+    }
+
+    /** The looks of lists are body text with a mark that hangs before it. */
+    private Look listed(String name, ListMark.Mark mark) {
+        return look(name, "Source Serif 4", 400, 9.5, 13.5, 3, black)
+                .withList(Optional.of(new ListMark(mark, 1, Optional.empty())))
+                .withSetting(TextSetting.USUAL.withIndents(Length.mm(-5), Length.mm(5)))
+                .withBasis(
+                        Optional.of(
+                                new Basis(
+                                        body.id(),
+                                        Set.of(
+                                                "before",
+                                                "list",
+                                                "setting.first",
+                                                "setting.left"))));
+    }
+
     /**
      * A look of headings.
      *
@@ -206,7 +274,11 @@ public final class DemoPublication {
                                         caption,
                                         nightCaption,
                                         smallPrint,
-                                        call),
+                                        call,
+                                        nextArticle,
+                                        contents,
+                                        list,
+                                        steps),
                                 List.of(milkyWay),
                                 List.of(darkHours()),
                                 List.of(daylight, night),
@@ -300,18 +372,90 @@ public final class DemoPublication {
     private List<Page> pages() {
         List<Page> pages = new ArrayList<>();
         pages.add(cover());
-        pages.add(article(2, daylight, DemoText.WELCOME, heading, body));
+        pages.add(welcome());
         pages.add(article(3, daylight, DemoText.GETTING_HERE, heading, body));
         pages.add(calendar());
-        pages.add(article(5, daylight, DemoText.TELESCOPES, heading, body));
-        pages.add(article(6, night, DemoText.DARK_HOURS, nightHeading, nightBody));
-        pages.add(article(7, night, DemoText.AUTUMN, nightHeading, body));
-        pages.add(underOneSky(article(8, night, DemoText.WINTER, heading, body)));
-        pages.add(underOneSky(article(9, night, DemoText.COMETS, nightHeading, nightBody)));
+        pages.add(
+                ending(
+                        article(5, daylight, DemoText.TELESCOPES, heading, body),
+                        list,
+                        DemoText.TERRACE));
+        pages.addAll(nights());
         pages.add(schools());
         pages.add(access());
         pages.add(backCover());
         return pages;
+    }
+
+    /** The first article, and below it where to find the others. */
+    private Page welcome() {
+        Page plain = article(2, daylight, DemoText.WELCOME, heading, body);
+        UUID story = plain.layer().frames().getFirst().story();
+        List<Paragraph> paragraphs = new ArrayList<>(stories.text(story));
+        paragraphs.add(paragraph("contents gap", contents, ""));
+        entry(paragraphs, DemoText.GETTING_HERE, 3, 3);
+        entry(paragraphs, DemoText.CALENDAR, 4, 4);
+        entry(paragraphs, DemoText.TELESCOPES, 5, 5);
+        entry(paragraphs, DemoText.DARK_HOURS, 6, NIGHTS);
+        entry(paragraphs, DemoText.AUTUMN, 7, NIGHTS);
+        entry(paragraphs, DemoText.WINTER, 8, NIGHTS);
+        entry(paragraphs, DemoText.COMETS, 9, NIGHTS);
+        entry(paragraphs, DemoText.SCHOOLS, 10, 10);
+        entry(paragraphs, DemoText.ACCESS, 11, 11);
+        stories.write(story, paragraphs);
+        return plain;
+    }
+
+    /**
+     * A line of the contents, which leads to its heading.
+     *
+     * @param first the page that its story begins on
+     */
+    private void entry(
+            List<Paragraph> contentsList, DemoText.Article article, int page, int first) {
+        Paragraph line = paragraph("contents " + page, contents, article.heading() + "\t" + page);
+        contentsList.add(
+                leading(
+                        new LinkTo.ToParagraph(
+                                id("story article " + first), id("paragraph heading " + page)),
+                        line));
+    }
+
+    /** With all of it a link. */
+    private static Paragraph leading(LinkTo link, Paragraph paragraph) {
+        return paragraph.withRuns(
+                paragraph.runs().stream().map(run -> run.withLink(Optional.of(link))).toList());
+    }
+
+    /** With a list below its text. */
+    private Page ending(Page plain, Look look, List<String> items) {
+        UUID story = plain.layer().frames().getFirst().story();
+        List<Paragraph> paragraphs = new ArrayList<>(stories.text(story));
+        for (String item : items) {
+            paragraphs.add(paragraph(look.name() + " " + items.indexOf(item), look, item));
+        }
+        stories.write(story, paragraphs);
+        return plain;
+    }
+
+    /** Four articles of one story, each in a frame of its own. */
+    private List<Page> nights() {
+        List<Page> pages =
+                List.of(
+                        article(6, night, DemoText.DARK_HOURS, nightHeading, nightBody),
+                        article(7, night, DemoText.AUTUMN, nightHeading, body),
+                        underOneSky(article(8, night, DemoText.WINTER, nextArticle, body)),
+                        underOneSky(article(9, night, DemoText.COMETS, nightHeading, nightBody)));
+        List<Paragraph> all = new ArrayList<>();
+        List<Page> joined = new ArrayList<>();
+        UUID story = id("story article " + NIGHTS);
+        for (Page page : pages) {
+            TextFrame frame = page.layer().frames().getFirst();
+            all.addAll(stories.take(frame.story()));
+            joined.add(page.withLayer(page.layer().withFrames(List.of(frame.withStory(story)))));
+        }
+        stories.write(story, all);
+        return joined;
     }
 
     /** One sky across both pages: midnight overhead, a little lighter towards the sea. */
@@ -476,7 +620,11 @@ public final class DemoPublication {
 
     /** A lighter ground of its own on top of its parent's. */
     private Page access() {
-        Page plain = article(11, daylight, DemoText.ACCESS, heading, body);
+        Page plain =
+                ending(
+                        article(11, daylight, DemoText.ACCESS, heading, body),
+                        steps,
+                        DemoText.BEFORE_YOU_COME);
         return plain.withLayer(
                 plain.layer()
                         .withBackgrounds(
@@ -513,10 +661,12 @@ public final class DemoPublication {
                                                 "back 2",
                                                 nightBody,
                                                 "Saltmarsh Observatory, at the end of the sea wall. The dome opens at dusk and closes when the last visitor has seen enough."),
-                                        paragraph(
-                                                "back 3",
-                                                smallPrint,
-                                                "Times may change with the weather. Please ring before a long journey."))));
+                                        leading(
+                                                new LinkTo.Address("tel:+441632960000"),
+                                                paragraph(
+                                                        "back 3",
+                                                        smallPrint,
+                                                        "Times may change with the weather. Please ring before a long journey.")))));
         return new Page(id("page 12"), Optional.empty(), true, layer);
     }
 

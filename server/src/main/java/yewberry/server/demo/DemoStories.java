@@ -27,6 +27,11 @@ final class DemoStories {
         written.put(story, text);
     }
 
+    /** What was written into a story that is no more, because its frame goes on from another. */
+    List<Paragraph> take(UUID story) {
+        return written.remove(story);
+    }
+
     List<Paragraph> text(UUID story) {
         return written.get(story);
     }

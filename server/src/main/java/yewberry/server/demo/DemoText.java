@@ -91,5 +91,17 @@ final class DemoText {
                             "The path from the car park to the terrace is level and one and a half yards wide. The dome has a lift. A hearing loop works in the lecture room, and talks are interpreted into sign language on the first Saturday of each month.",
                             "Assistance dogs know the marsh better than most of us and are welcome everywhere, except in the lift when the dome is turning."));
 
+    static final List<String> TERRACE =
+            List.of(
+                    "The Long Glass: the Moon, the planets and double stars.",
+                    "The six reflectors: clusters, nebulae and the brighter galaxies.",
+                    "The pair of binoculars: the Milky Way, from end to end.");
+
+    static final List<String> BEFORE_YOU_COME =
+            List.of(
+                    "Look up the time of high water, and add an hour on either side.",
+                    "Fill a flask, and put the hat on before you are cold.",
+                    "Let your eyes adjust for twenty minutes; look at nothing bright meanwhile.");
+
     private DemoText() {}
 }

@@ -50,6 +50,8 @@ final class Defaults {
                             "keeps", keeps(Keeps.USUAL),
                             "letters", letters(Letters.USUAL),
                             "tabs", JSON.arrayNode()),
+                    Keeps.class,
+                    Map.of("begin", JSON.stringNode(Keeps.Begin.ANYWHERE.name())),
                     FrameSetting.class,
                     Map.of("rotation", JSON.numberNode(0)),
                     TextFrame.class,

@@ -431,7 +431,12 @@ final class EditMaker {
                         coin(),
                         maybe(language()),
                         new TextSetting.WordSpaces(50 + upTo(51), 100 + upTo(200)),
-                        new Keeps(1 + upTo(4), 1 + upTo(4), coin(), coin()),
+                        new Keeps(
+                                1 + upTo(4),
+                                1 + upTo(4),
+                                coin(),
+                                coin(),
+                                any(List.of(Keeps.Begin.values()))),
                         new Letters(capitals(), figures()),
                         coin()
                                 ? List.of()
