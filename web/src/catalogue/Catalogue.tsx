@@ -22,6 +22,7 @@ import { useBench } from "../bench/BenchState";
 import { searched } from "./search";
 import { PageLinks } from "./UsedIn";
 import { TypedSwatch } from "./TypedSwatch";
+import { TypefacesDialog } from "./TypefacesDialog";
 import { useReorder } from "./useReorder";
 import { PaletteDialog } from "../color/PaletteDialog";
 import { PictureSection } from "../pictures/PictureSection";
@@ -104,6 +105,7 @@ function Entries({
   const { reveal } = useBench();
   const [search, setSearch] = useState("");
   const [palette, setPalette] = useState(false);
+  const [fonts, setFonts] = useState(false);
   const [openSwatches, setOpenSwatches] = useState<ReadonlySet<string>>(new Set());
   const fold = (id: string, open: boolean) =>
     setOpenSwatches((last) => {
@@ -136,6 +138,7 @@ function Entries({
   useCommands([
     { label: "New parent", run: () => shown(addParent) },
     { label: "New swatch", run: () => shown(addSwatch) },
+    { label: "Fonts: import your own…", run: () => setFonts(true) },
     { label: "Palette: import and export swatches…", run: () => setPalette(true) },
   ]);
   const rowOf = useReorder(
@@ -292,32 +295,35 @@ function Entries({
           title="Looks"
           note={String(publication.looks.length)}
           action={
-            <QuietButton
-              aria-label="New look"
-              onPress={() => {
-                const model = publication.looks[0]?.look;
-                if (model) {
-                  steps.make(
-                    {
-                      type: "addLook",
-                      look: {
-                        ...model,
-                        id: crypto.randomUUID(),
-                        // all of it as in the first, until something is set
-                        basis: { look: model.id, own: [] },
-                        name: freeName(
-                          "New look",
-                          publication.looks.map((entry) => entry.look),
-                        ),
+            <>
+              <QuietButton onPress={() => setFonts(true)}>Fonts…</QuietButton>
+              <QuietButton
+                aria-label="New look"
+                onPress={() => {
+                  const model = publication.looks[0]?.look;
+                  if (model) {
+                    steps.make(
+                      {
+                        type: "addLook",
+                        look: {
+                          ...model,
+                          id: crypto.randomUUID(),
+                          // all of it as in the first, until something is set
+                          basis: { look: model.id, own: [] },
+                          name: freeName(
+                            "New look",
+                            publication.looks.map((entry) => entry.look),
+                          ),
+                        },
                       },
-                    },
-                    "Look added; open it to change it",
-                  );
-                }
-              }}
-            >
-              <Plus size={16} aria-hidden />
-            </QuietButton>
+                      "Look added; open it to change it",
+                    );
+                  }
+                }}
+              >
+                <Plus size={16} aria-hidden />
+              </QuietButton>
+            </>
           }
         >
           {looks.map((entry) => (
@@ -351,6 +357,7 @@ function Entries({
           </ul>
         </Section>
       )}
+      {fonts && <TypefacesDialog onClose={() => setFonts(false)} />}
       {palette && <PaletteDialog publication={publication} onClose={() => setPalette(false)} />}
     </Column>
   );

@@ -327,7 +327,12 @@ function Writing({
           endOfRoom(() => `No room from here: ${counted(latest.current.rest, "word", "words")}`),
         ],
       }),
-      attributes: { "aria-label": "Text of the story", role: "textbox", "aria-multiline": "true" },
+      attributes: {
+        "aria-label": "Text of the story",
+        role: "textbox",
+        "aria-multiline": "true",
+        tabindex: "0",
+      },
       dispatchTransaction: (change) => {
         made.updateState(made.state.apply(change));
         if (change.docChanged && !change.getMeta("server")) {

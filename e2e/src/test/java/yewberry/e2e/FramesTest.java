@@ -157,15 +157,15 @@ class FramesTest {
         page.getByRole(AriaRole.APPLICATION).focus();
         page.keyboard().press("PageDown");
         button(page, "Go on here").first().click();
-        assertThat(page.getByText("From page 5, ends here")).not().isVisible();
-        button(page, "Text: The telescopes, 2 of 2").click();
-        assertThat(page.getByText("From page 5, ends here")).isVisible();
+        assertThat(page.getByText("From page 5, on to page 7")).not().isVisible();
+        button(page, "Text: The telescopes, 2 of 5").click();
+        assertThat(page.getByText("From page 5, on to page 7")).isVisible();
         button(page, "Write").click();
         assertThat(Browser.story(page)).containsText("relay of mirrors");
-        assertThat(page.getByText("2 frames, page 5 to page 6")).isVisible();
+        assertThat(page.getByText("5 frames, page 5 to page 9")).isVisible();
         page.keyboard().press("Escape");
         button(page, "Part from before").click();
-        assertThat(button(page, "Text: empty")).isVisible();
+        assertThat(button(page, "Text: empty, 1 of 4")).isVisible();
         Browser.undoAll(page);
     }
 }

@@ -17,8 +17,8 @@ import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import yewberry.core.text.Face;
 
 /**
- * A shipped face in a document: glyphs are written by id, the program is cut down to those used,
- * and each maps back to the characters it stands for, ligatures too (ISO 32000-1, 9.10.3).
+ * A face in a document: glyphs are written by id, the program is cut down to those used if it may
+ * be, and each maps back to the characters it stands for, ligatures too (ISO 32000-1, 9.10.3).
  */
 final class EmbeddedFont {
     /** The most entries that one block of a ToUnicode CMap may have (Adobe Technical Note 5014). */
@@ -28,6 +28,7 @@ final class EmbeddedFont {
     private final PDDocument document;
     private final TrueTypeFont program;
     private final PDType0Font font;
+    private final boolean whole;
     private final double unitsPerEm;
     private final Map<Integer, String> used = new TreeMap<>();
 
@@ -36,7 +37,8 @@ final class EmbeddedFont {
         this.document = document;
         this.program = new TTFParser().parse(new RandomAccessReadBuffer(face.program()));
         program.setEnableGsub(false);
-        this.font = PDType0Font.load(document, program, true);
+        this.whole = face.rights().whole();
+        this.font = PDType0Font.load(document, program, !whole);
         this.unitsPerEm = program.getUnitsPerEm();
     }
 
@@ -71,10 +73,15 @@ final class EmbeddedFont {
         return Math.round(program.getAdvanceWidth(glyph) * 1000 / unitsPerEm);
     }
 
-    /** Cuts the program down to the glyphs used; nothing can be written in this font after it. */
+    /**
+     * Cuts the program down to the glyphs used, if it may be; nothing can be written in this font
+     * after it.
+     */
     void finish() throws IOException {
-        font.addGlyphsToSubset(new HashSet<>(used.keySet()));
-        font.subset();
+        if (!whole) {
+            font.addGlyphsToSubset(new HashSet<>(used.keySet()));
+            font.subset();
+        }
         COSStream toUnicode = document.getDocument().createCOSStream();
         try (OutputStream out = toUnicode.createOutputStream(COSName.FLATE_DECODE)) {
             out.write(toUnicode().getBytes(StandardCharsets.US_ASCII));

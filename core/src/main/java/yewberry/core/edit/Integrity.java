@@ -29,7 +29,6 @@ import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Uses;
 import yewberry.core.text.FontLibrary;
-import yewberry.core.text.Type;
 
 /** Holds what an edit changed against the rest: nothing may refer to what is not there. */
 final class Integrity {
@@ -90,11 +89,11 @@ final class Integrity {
         switch (placed.element()) {
             case Swatch swatch -> check(swatch);
             case Look look -> {
-                Type.of(look, Optional.empty());
+                FontLibrary.check(look.family(), look.weight());
                 Inheritance.OF_PARAGRAPHS.refuseCircle(after.looks(), look);
             }
             case CharacterLook look -> {
-                look.family().ifPresent(family -> FontLibrary.face(family, 400, false));
+                look.family().ifPresent(FontLibrary::check);
                 Inheritance.OF_CHARACTERS.refuseCircle(after.characterLooks(), look);
             }
             case Asset asset -> placings(asset);

@@ -15,11 +15,12 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import yewberry.core.publication.Letters;
 
 /**
- * One face of a shipped font: its program, its metrics and the outlines of its glyphs. All measures
- * are thousandths of the type size ("units"), y down, from the baseline. Thread-safe.
+ * One face of a font: its program, its metrics and the outlines of its glyphs. All measures are
+ * thousandths of the type size ("units"), y down, from the baseline. Thread-safe.
  */
 public final class Face {
     /** Units of outlines and advances to the em. */
@@ -33,17 +34,55 @@ public final class Face {
     private final String family;
     private final int weight;
     private final boolean italic;
-    private final String resource;
+    private final Supplier<byte[]> source;
+    private final FontFile.Rights rights;
     private final Map<Integer, Outline> outlines = new ConcurrentHashMap<>();
     private final Map<List<String>, Font> featured = new ConcurrentHashMap<>();
+    private final Map<String, Boolean> known = new ConcurrentHashMap<>();
     private volatile Font font;
     private volatile LineMetrics metrics;
 
-    Face(String family, int weight, boolean italic, String resource) {
+    /**
+     * @param source of its program
+     */
+    private Face(
+            String family,
+            int weight,
+            boolean italic,
+            FontFile.Rights rights,
+            Supplier<byte[]> source) {
         this.family = family;
         this.weight = weight;
         this.italic = italic;
-        this.resource = resource;
+        this.rights = rights;
+        this.source = source;
+    }
+
+    /** One that ships. */
+    static Face shipped(String family, int weight, boolean italic, String resource) {
+        return new Face(family, weight, italic, FontFile.Rights.ALL, () -> resource(resource));
+    }
+
+    /**
+     * One that somebody brought along.
+     *
+     * @param source of its program, which is asked for it whenever that is needed
+     */
+    public static Face imported(FontFile file, Supplier<byte[]> source) {
+        return new Face(file.family(), file.weight(), file.italic(), file.rights(), source);
+    }
+
+    private static byte[] resource(String name) {
+        try (InputStream in = Face.class.getResourceAsStream("/yewberry/fonts/" + name)) {
+            return in.readAllBytes();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** What its maker allows. */
+    public FontFile.Rights rights() {
+        return rights;
     }
 
     /** The shape of a glyph and the box around its ink; empty for a space. */
@@ -74,11 +113,7 @@ public final class Face {
 
     /** The TrueType program. */
     public byte[] program() {
-        try (InputStream in = Face.class.getResourceAsStream("/yewberry/fonts/" + resource)) {
-            return in.readAllBytes();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return source.get();
     }
 
     /** How wide a space is. */
@@ -132,12 +167,16 @@ public final class Face {
 
     /** Whether it has small capitals of its own. */
     public boolean hasSmallCapitals() {
-        return Substitutions.has(program(), "smcp", "abcxyz");
+        return has("smcp", "abcxyz");
     }
 
     /** Whether it has figures as high as lower-case letters. */
     public boolean hasOldStyleFigures() {
-        return Substitutions.has(program(), "onum", "0123456789");
+        return has("onum", "0123456789");
+    }
+
+    private boolean has(String feature, String sample) {
+        return known.computeIfAbsent(feature, each -> Substitutions.has(program(), each, sample));
     }
 
     /** The same glyphs by the same ids, but other ones for some characters. */
@@ -169,18 +208,18 @@ public final class Face {
     }
 
     private Font font() {
-        Font known = font;
-        if (known == null) {
+        Font loaded = font;
+        if (loaded == null) {
             synchronized (this) {
-                known = font;
-                if (known == null) {
-                    known = load(program());
-                    metrics = known.getLineMetrics("Hx", EXACT);
-                    font = known;
+                loaded = font;
+                if (loaded == null) {
+                    loaded = load(program());
+                    metrics = loaded.getLineMetrics("Hx", EXACT);
+                    font = loaded;
                 }
             }
         }
-        return known;
+        return loaded;
     }
 
     private Font load(byte[] program) {
@@ -192,7 +231,7 @@ public final class Face {
                                     TextAttribute.KERNING, TextAttribute.KERNING_ON,
                                     TextAttribute.LIGATURES, TextAttribute.LIGATURES_ON));
         } catch (FontFormatException | IOException e) {
-            throw new IllegalStateException("The shipped font " + resource + " is damaged", e);
+            throw new IllegalStateException("The font " + inWords() + " is damaged", e);
         }
     }
 }

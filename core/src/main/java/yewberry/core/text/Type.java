@@ -25,10 +25,7 @@ public record Type(Face face, double size, double tracking, Letters letters) {
         boolean italic = characters.flatMap(CharacterLook::italic).orElse(look.italic());
         double size = characters.flatMap(CharacterLook::size).orElse(100.0) / 100;
         Letters letters = look.setting().letters();
-        Face face =
-                characters.isPresent()
-                        ? FontLibrary.nearest(family, weight, italic)
-                        : FontLibrary.face(family, weight, italic);
+        Face face = FontLibrary.nearest(family, weight, italic);
         return new Type(
                 face,
                 look.size().points() * size,

@@ -18,6 +18,7 @@ import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
+import yewberry.core.text.FontFile;
 import yewberry.pdf.PdfDocuments;
 import yewberry.server.json.CoreJson;
 
@@ -31,6 +32,7 @@ public final class FileWorker {
     static final int PIXELS = 2;
     static final int DRAWING = 3;
     static final int PAGE = 4;
+    static final int FONT = 5;
 
     static final int DONE = 0;
     static final int REFUSED = 1;
@@ -80,6 +82,11 @@ public final class FileWorker {
                     Medium medium = Medium.valueOf(in.readUTF());
                     PressCondition condition = condition(in);
                     write(out, reader.page(bytes(in), number, width, height, condition, medium));
+                }
+                case FONT -> {
+                    FontFile file = FontFile.read(bytes(in));
+                    out.writeInt(DONE);
+                    write(out, json.writeValueAsBytes(file));
                 }
                 default -> throw new EOFException();
             }

@@ -22,6 +22,7 @@ import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
+import yewberry.core.text.FontFile;
 
 /**
  * Has files from outside parsed and drawn by processes of their own, each with a heap of its own.
@@ -237,6 +238,21 @@ public class FileWorkers implements FileReader, DisposableBean {
                     FileWorker.write(out, file);
                 },
                 FileWorker::image);
+    }
+
+    /**
+     * What a font file holds; all of it is read and drawn.
+     *
+     * @throws Refused if it cannot be used, with the reason
+     */
+    public FontFile font(byte[] file) {
+        return ask(
+                DEADLINE,
+                out -> {
+                    out.writeInt(FileWorker.FONT);
+                    FileWorker.write(out, file);
+                },
+                in -> json.readValue(FileWorker.bytes(in), FontFile.class));
     }
 
     @Override

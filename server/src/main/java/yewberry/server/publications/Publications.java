@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.context.annotation.DependsOn;
 import org.springframework.stereotype.Component;
 import yewberry.core.findings.CheckedPages;
 import yewberry.core.publication.Publication;
@@ -14,6 +15,7 @@ import yewberry.server.store.PublicationStore;
 
 /** All publications; those worked on lately are kept open. */
 @Component
+@DependsOn("typefaces")
 public class Publications {
     private static final int OPEN = 16;
 

@@ -78,6 +78,7 @@ class Computing extends OncePerRequestFilter implements DisposableBean {
                 || path.startsWith("/api/jobs/")
                 || !reading && (path.endsWith("/pictures") || path.endsWith("/imports"))
                 || !reading && path.equals("/api/press-conditions")
+                || !reading && path.equals("/api/typefaces")
                 || path.contains("/recipes/") && path.endsWith("/file");
     }
 

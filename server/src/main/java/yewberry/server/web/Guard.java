@@ -91,7 +91,7 @@ class Guard extends OncePerRequestFilter {
     }
 
     private static long limit(String path) {
-        if (path.equals("/api/press-conditions")) {
+        if (path.equals("/api/press-conditions") || path.equals("/api/typefaces")) {
             return PROFILE_LIMIT;
         }
         if (!path.startsWith("/api/")) {
