@@ -14,6 +14,7 @@ import { counted, freeName } from "../ui/words";
 import { CharacterLooks } from "./CharacterLooks";
 import { LookEditor } from "./LookEditor";
 import { LookRow } from "./LookRow";
+import { LookSheet } from "./LookSheet";
 import { ParentEditor } from "./ParentEditor";
 import { newSwatch } from "./newSwatch";
 import { StorySection } from "./StorySection";
@@ -106,6 +107,7 @@ function Entries({
   const [search, setSearch] = useState("");
   const [palette, setPalette] = useState(false);
   const [fonts, setFonts] = useState(false);
+  const [sheet, setSheet] = useState(false);
   const [openSwatches, setOpenSwatches] = useState<ReadonlySet<string>>(new Set());
   const fold = (id: string, open: boolean) =>
     setOpenSwatches((last) => {
@@ -138,6 +140,7 @@ function Entries({
   useCommands([
     { label: "New parent", run: () => shown(addParent) },
     { label: "New swatch", run: () => shown(addSwatch) },
+    { label: "All looks with samples…", run: () => setSheet(true) },
     { label: "Fonts: import your own…", run: () => setFonts(true) },
     { label: "Palette: import and export swatches…", run: () => setPalette(true) },
   ]);
@@ -296,6 +299,7 @@ function Entries({
           note={String(publication.looks.length)}
           action={
             <>
+              <QuietButton onPress={() => setSheet(true)}>Sheet…</QuietButton>
               <QuietButton onPress={() => setFonts(true)}>Fonts…</QuietButton>
               <QuietButton
                 aria-label="New look"
@@ -357,6 +361,7 @@ function Entries({
           </ul>
         </Section>
       )}
+      {sheet && <LookSheet publication={publication} onClose={() => setSheet(false)} />}
       {fonts && <TypefacesDialog onClose={() => setFonts(false)} />}
       {palette && <PaletteDialog publication={publication} onClose={() => setPalette(false)} />}
     </Column>

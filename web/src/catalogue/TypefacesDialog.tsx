@@ -5,11 +5,11 @@ import styled from "styled-components";
 import { answered, client } from "../api/client";
 import { useOptions } from "../api/queries";
 import { theme } from "../theme";
-import { Button, QuietButton } from "../ui/Button";
+import { Button, MainButton, QuietButton } from "../ui/Button";
 import { Stack } from "../ui/Field";
 import { FileButton } from "../ui/FileButton";
 import { Name, Quiet, Values } from "../ui/Fold";
-import { Modal } from "../ui/Modal";
+import { Actions, Modal } from "../ui/Modal";
 import { useStatus } from "../ui/Status";
 
 const Row = styled.li`
@@ -85,7 +85,10 @@ export function TypefacesDialog({ onClose }: { onClose: () => void }) {
                 {face.inWords}
                 <Values>{face.rights}</Values>
               </Name>
-              <QuietButton aria-label={`Remove ${face.inWords}`} onPress={() => void remove(face.id)}>
+              <QuietButton
+                aria-label={`Remove ${face.inWords}`}
+                onPress={() => void remove(face.id)}
+              >
                 <X size={15} aria-hidden />
               </QuietButton>
             </Row>
@@ -120,6 +123,9 @@ export function TypefacesDialog({ onClose }: { onClose: () => void }) {
           </p>
         ))}
       </Stack>
+      <Actions>
+        <MainButton onPress={onClose}>Done</MainButton>
+      </Actions>
     </Modal>
   );
 }

@@ -1,4 +1,4 @@
-import { Copy, Link, X } from "lucide-react";
+import { Copy, CornerLeftUp, Link, X } from "lucide-react";
 import { EditorState } from "prosemirror-state";
 import { EditorView } from "prosemirror-view";
 import "prosemirror-view/style/prosemirror.css";
@@ -423,6 +423,35 @@ function Writing({
     }
   }, [marksKnown]);
 
+  // the look that the colour of the chosen words could become that of: of their characters, or paragraph
+  const worn = chosen.characters === ofLook ? undefined : chosen.characters;
+  const taking =
+    chosen.empty || chosen.swatch === ofLook || chosen.swatch === "" || chosen.characters === ""
+      ? undefined
+      : worn === undefined
+        ? publication.looks.find((each) => each.look.id === chosen.look)?.look
+        : publication.characterLooks.find((each) => each.look.id === worn)?.look;
+  const takeIn = async () => {
+    await sync.current?.commit();
+    const color = { swatch: chosen.swatch, tint: 100 };
+    const stored = await steps.stored(() => {
+      const look = publication.looks.find((each) => each.look.id === taking?.id)?.look;
+      if (look) {
+        return { type: "changeLook", look: { ...look, color }, was: look };
+      }
+      const characters = publication.characterLooks.find(
+        (each) => each.look.id === taking?.id,
+      )?.look;
+      if (!characters) {
+        throw new Error("That look is gone; choose another.");
+      }
+      return { type: "changeCharacterLook", look: { ...characters, color }, was: characters };
+    }, "The look has this colour now, wherever it is worn");
+    if (stored) {
+      act(paint(undefined));
+    }
+  };
+
   const looks = publication.looks.map(({ look }) => ({ id: look.id, label: look.name }));
   const characterLooks = publication.characterLooks.map(({ look }) => ({
     id: look.id,
@@ -487,6 +516,12 @@ function Writing({
             onChange={(swatch) => act(paint(swatch === ofLook ? undefined : { swatch, tint: 100 }))}
           />
         </div>
+        {taking && (
+          <Button onPress={() => void takeIn()}>
+            <CornerLeftUp size={15} aria-hidden />
+            Take the colour into “{taking.name}”
+          </Button>
+        )}
         <Button
           onPress={() => {
             void sync.current?.commit();

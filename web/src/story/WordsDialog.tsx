@@ -9,7 +9,7 @@ import { DraftField, Row, Stack } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
 import { theme } from "../theme";
-import type { Language, LinkTo } from "./text";
+import { leadsOut, type Language, type LinkTo } from "./text";
 
 const nowhere = "NONE";
 const around = "AROUND";
@@ -97,7 +97,7 @@ export function WordsDialog({
   const target = (): LinkTo | undefined | string => {
     switch (kind) {
       case "address":
-        return /^(https?:\/\/[^\s/]+|mailto:\S|tel:\S)/i.test(address.trim())
+        return leadsOut.test(address)
           ? { type: "address", uri: address.trim() }
           : "Write an address that begins with https://, http://, mailto: or tel:.";
       case "toPage": {

@@ -112,4 +112,17 @@ describe("what is pasted from elsewhere", () => {
       "Pasted. Left out: 1 link, 1 list marker.",
     );
   });
+
+  it("takes nothing that only looks as if it came from here", () => {
+    const html =
+      "<p data-look='x'><span data-link='{\"type\"'>a</span><span data-link='{\"type\":\"address\",\"uri\":\"javascript:x\"}'>b</span><span data-language='KLINGON'>c</span><span data-swatch='red'>d</span><span data-characters='bold'>e</span></p>";
+    const page = new window.DOMParser().parseFromString(html, "text/html");
+    const parser = pasteParser(
+      () => looks,
+      () => characters,
+    );
+    expect(allWritten(parser.parse(page.body))).toEqual([
+      { paragraph: "", look: "", runs: [{ text: "abcde" }] },
+    ]);
+  });
 });

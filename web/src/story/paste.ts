@@ -1,7 +1,7 @@
 import { DOMParser } from "prosemirror-model";
 import type { CharacterLook, Look } from "../api/types";
 import { counted } from "../ui/words";
-import { charactersType, linkType, paragraphType, schema } from "./text";
+import { charactersType, leadsOut, linkType, paragraphType, schema } from "./text";
 
 /** What no text holds: control characters, and halves of characters. */
 const unfit =
@@ -58,9 +58,6 @@ function contradicts(dom: HTMLElement, style: string, means: RegExp): boolean {
   return value !== "" && !means.test(value);
 }
 
-/** Links as text can have them. */
-const leads = /^\s*(https?:\/\/[^\s/]+|mailto:\S|tel:\S)/i;
-
 const listLook = (looks: Look[], ordered: boolean) =>
   looks.find(({ list }) => list?.mark.type === (ordered ? "numbered" : "bullet"));
 
@@ -109,7 +106,7 @@ export function pasteParser(looks: () => Look[], characters: () => CharacterLook
       mark: linkType.name,
       getAttrs: (dom: HTMLElement) => {
         const uri = dom.getAttribute("href") ?? "";
-        return leads.test(uri) && { to: { type: "address", uri: uri.trim() } };
+        return leadsOut.test(uri) && { to: { type: "address", uri: uri.trim() } };
       },
     },
     wearing("ul > li", () => listLook(looks(), false)),
@@ -157,7 +154,7 @@ export function pasteReport(
     return count === 0 ? [] : one === many ? [one] : [counted(count, one, many)];
   });
   const links = [...page.querySelectorAll("a[href]")].filter(
-    (each) => !leads.test(each.getAttribute("href") ?? ""),
+    (each) => !leadsOut.test(each.getAttribute("href") ?? ""),
   ).length;
   const items =
     (listLook(looks, false) ? 0 : page.querySelectorAll("ul > li").length) +

@@ -10,6 +10,45 @@ export type WrittenRun = Schemas["WrittenRun"];
 /** Ends a line within its paragraph (Unicode, line separator). */
 export const LINE_END = "\u2028";
 
+/** Links that lead out, as text can have them. */
+export const leadsOut = /^\s*(https?:\/\/[^\s/]+|mailto:\S|tel:\S)/i;
+
+const languages: Record<Language, true> = {
+  ENGLISH_BRITISH: true,
+  ENGLISH_AMERICAN: true,
+  GERMAN: true,
+  FRENCH: true,
+  SPANISH: true,
+  ITALIAN: true,
+  DUTCH: true,
+};
+
+// what is pasted may come from anywhere, and say anything
+
+const isId = (text: unknown) =>
+  typeof text === "string" && /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i.test(text);
+
+const isLanguage = (text: string | undefined) => text !== undefined && text in languages;
+
+/** A link as it stands in a page; nothing where it is none. */
+function linkIn(text: string): LinkTo | undefined {
+  try {
+    const link = JSON.parse(text) as Record<string, unknown>;
+    const { type, uri, page, story, paragraph } = link;
+    if (type === "address" && typeof uri === "string" && leadsOut.test(uri)) {
+      return { type, uri };
+    }
+    if (type === "toPage" && isId(page)) {
+      return { type, page: page as string };
+    }
+    return type === "toParagraph" && isId(story) && isId(paragraph)
+      ? { type, story: story as string, paragraph: paragraph as string }
+      : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
 /** What an editor of a story holds: paragraphs that know their id and their look. */
 export const schema = new Schema({
   nodes: {
@@ -20,7 +59,9 @@ export const schema = new Schema({
       parseDOM: [
         {
           tag: "p[data-look]",
-          getAttrs: (dom: HTMLElement) => ({ look: dom.dataset["look"] ?? "" }),
+          getAttrs: (dom: HTMLElement) => ({
+            look: isId(dom.dataset["look"]) ? dom.dataset["look"] : "",
+          }),
         },
         { tag: "p" },
       ],
@@ -42,7 +83,8 @@ export const schema = new Schema({
       parseDOM: [
         {
           tag: "span[data-characters]",
-          getAttrs: (dom: HTMLElement) => ({ look: dom.dataset["characters"] ?? "" }),
+          getAttrs: (dom: HTMLElement) =>
+            isId(dom.dataset["characters"]) && { look: dom.dataset["characters"] },
         },
       ],
       toDOM: (mark) => ["span", { "data-characters": mark.attrs["look"] as string }, 0],
@@ -52,10 +94,14 @@ export const schema = new Schema({
       parseDOM: [
         {
           tag: "span[data-swatch]",
-          getAttrs: (dom: HTMLElement) => ({
-            swatch: dom.dataset["swatch"] ?? "",
-            tint: Number(dom.dataset["tint"] ?? 100),
-          }),
+          getAttrs: (dom: HTMLElement) => {
+            const tint = Number(dom.dataset["tint"] ?? 100);
+            return (
+              isId(dom.dataset["swatch"]) &&
+              tint >= 0 &&
+              tint <= 100 && { swatch: dom.dataset["swatch"], tint }
+            );
+          },
         },
       ],
       toDOM: (mark) => [
@@ -69,7 +115,8 @@ export const schema = new Schema({
       parseDOM: [
         {
           tag: "span[data-language]",
-          getAttrs: (dom: HTMLElement) => ({ language: dom.dataset["language"] ?? "" }),
+          getAttrs: (dom: HTMLElement) =>
+            isLanguage(dom.dataset["language"]) && { language: dom.dataset["language"] },
         },
       ],
       toDOM: (mark) => ["span", { "data-language": mark.attrs["language"] as string }, 0],
@@ -80,9 +127,10 @@ export const schema = new Schema({
       parseDOM: [
         {
           tag: "span[data-link]",
-          getAttrs: (dom: HTMLElement) => ({
-            to: JSON.parse(dom.dataset["link"] ?? "{}") as LinkTo,
-          }),
+          getAttrs: (dom: HTMLElement) => {
+            const to = linkIn(dom.dataset["link"] ?? "");
+            return to !== undefined && { to };
+          },
         },
       ],
       toDOM: (mark) => ["span", { "data-link": JSON.stringify(mark.attrs["to"]) }, 0],

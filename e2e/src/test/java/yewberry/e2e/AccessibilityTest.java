@@ -74,6 +74,48 @@ class AccessibilityTest {
     }
 
     @Test
+    void looks_fonts_stories_and_links_pass_axe(Browser.Window window) {
+        Page page = window.openDemo("?page=2");
+        for (String dialog : List.of("Sheet…", "Fonts…")) {
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(dialog)).click();
+            page.getByRole(AriaRole.DIALOG).waitFor();
+            passesAxe(page);
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Done")).click();
+        }
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show all stories"))
+                .click();
+        page.getByText("Open on every clear").first().waitFor();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Steps")))
+                .click();
+        for (String fold : List.of("Lines and spaces", "Tab stops", "List")) {
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName(fold).setExact(true))
+                    .click();
+        }
+        page.getByText("At the line end").click();
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Tab stop 1")).waitFor();
+        passesAxe(page);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Text: Welcome"))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Write").setExact(true))
+                .click();
+        Browser.story(page).waitFor();
+        page.keyboard().press("Shift+End");
+        page.waitForTimeout(100);
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Link, language…"))
+                .click();
+        page.getByLabel("They lead to").click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("A heading")).click();
+        page.getByLabel("The telescopes").waitFor();
+        passesAxe(page);
+        page.keyboard().press("Escape");
+        Browser.undoAll(page);
+    }
+
+    @Test
     void open_editors_and_dialogs_pass_axe(Browser.Window window) {
         Page page = window.openDemo("?page=7&x=60&y=50");
         page.keyboard().press("Alt+c");

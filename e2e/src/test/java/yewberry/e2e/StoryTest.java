@@ -132,6 +132,34 @@ class StoryTest {
         Browser.undoAll(page);
     }
 
+    /** All that wears the look follows, and the words have no colour of their own any more. */
+    @Test
+    void a_colour_that_words_have_of_their_own_is_taken_into_their_look(Browser.Window window) {
+        Page page = open(window);
+        atTheEndOf(page, 0);
+        page.keyboard().press("Control+Shift+ArrowLeft");
+        page.waitForTimeout(SETTLED);
+        page.getByLabel("Colour of the words").click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Beacon")).click();
+        Locator colored = Browser.story(page).locator("span[data-swatch]");
+        assertThat(colored).hasText("telescopes");
+        button(page, "Take the colour into “Heading”").click();
+        assertThat(colored).hasCount(0);
+        page.waitForCondition(() ->
+                (Boolean)
+                        page.evaluate(
+                                """
+                                async address => {
+                                  const all = await (await fetch(address)).json();
+                                  const beacon = all.swatches.find(each => each.name === "Beacon");
+                                  const look = all.looks.find(each => each.look.name === "Heading");
+                                  return look.look.color.swatch === beacon.id;
+                                }
+                                """,
+                                "/api/publications/" + Browser.DEMO));
+        Browser.undoAll(page);
+    }
+
     @Test
     void words_stand_out_by_keys_and_by_name(Browser.Window window) {
         Page page = open(window);

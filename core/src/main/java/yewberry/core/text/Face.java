@@ -26,6 +26,9 @@ public final class Face {
     /** Units of outlines and advances to the em. */
     public static final double UNITS = 1000;
 
+    /** So many digits of a file tell it apart. */
+    private static final int MARK = 16;
+
     private static final FontRenderContext EXACT = new FontRenderContext(null, true, true);
 
     private static final Map<TextAttribute, Object> NO_LIGATURES =
@@ -36,6 +39,10 @@ public final class Face {
     private final boolean italic;
     private final Supplier<byte[]> source;
     private final FontFile.Rights rights;
+
+    /** What tells files of the same name apart. */
+    private final String mark;
+
     private final Map<Integer, Outline> outlines = new ConcurrentHashMap<>();
     private final Map<List<String>, Font> featured = new ConcurrentHashMap<>();
     private final Map<String, Boolean> known = new ConcurrentHashMap<>();
@@ -50,8 +57,10 @@ public final class Face {
             int weight,
             boolean italic,
             FontFile.Rights rights,
+            String mark,
             Supplier<byte[]> source) {
         this.family = family;
+        this.mark = mark;
         this.weight = weight;
         this.italic = italic;
         this.rights = rights;
@@ -60,7 +69,7 @@ public final class Face {
 
     /** One that ships. */
     static Face shipped(String family, int weight, boolean italic, String resource) {
-        return new Face(family, weight, italic, FontFile.Rights.ALL, () -> resource(resource));
+        return new Face(family, weight, italic, FontFile.Rights.ALL, "", () -> resource(resource));
     }
 
     /**
@@ -69,7 +78,13 @@ public final class Face {
      * @param source of its program, which is asked for it whenever that is needed
      */
     public static Face imported(FontFile file, Supplier<byte[]> source) {
-        return new Face(file.family(), file.weight(), file.italic(), file.rights(), source);
+        return new Face(
+                file.family(),
+                file.weight(),
+                file.italic(),
+                file.rights(),
+                "-" + file.digest().substring(0, MARK),
+                source);
     }
 
     private static byte[] resource(String name) {
@@ -108,7 +123,7 @@ public final class Face {
 
     /** A name for use inside a file: letters, digits and hyphens only. */
     public String key() {
-        return family.replaceAll("[^A-Za-z0-9]", "") + "-" + weight + (italic ? "i" : "");
+        return family.replaceAll("[^A-Za-z0-9]", "") + "-" + weight + (italic ? "i" : "") + mark;
     }
 
     /** The TrueType program. */

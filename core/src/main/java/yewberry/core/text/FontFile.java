@@ -3,8 +3,13 @@ package yewberry.core.text;
 import java.awt.Font;
 import java.awt.FontFormatException;
 import java.awt.font.FontRenderContext;
+import java.awt.font.TextAttribute;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
 import org.apache.fontbox.ttf.NameRecord;
@@ -22,8 +27,9 @@ import yewberry.core.Refused;
  *
  * @param weight on the scale of OpenType's usWeightClass, 100 to 900
  * @param rights what may be done with it
+ * @param digest of the file, SHA-256 in hexadecimal
  */
-public record FontFile(String family, int weight, boolean italic, Rights rights) {
+public record FontFile(String family, int weight, boolean italic, Rights rights, String digest) {
     /** Of a file, in bytes. */
     public static final int LARGEST = 16 * 1024 * 1024;
 
@@ -94,7 +100,7 @@ public record FontFile(String family, int weight, boolean italic, Rights rights)
         if (program.length < HEADER) {
             throw damaged();
         }
-        String tag = new String(program, 0, 4, java.nio.charset.StandardCharsets.ISO_8859_1);
+        String tag = new String(program, 0, 4, StandardCharsets.ISO_8859_1);
         switch (tag) {
             case "\0\1\0\0", "true" -> {}
             case "OTTO" ->
@@ -141,7 +147,16 @@ public record FontFile(String family, int weight, boolean italic, Rights rights)
                 Names.checked("font", family),
                 Math.clamp(metrics.getWeightClass(), 100, 900),
                 (metrics.getFsSelection() & ITALIC) != 0,
-                rights(metrics.getFsType()));
+                rights(metrics.getFsType()),
+                digest(program));
+    }
+
+    private static String digest(byte[] program) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(program));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static Rights rights(int type) {
@@ -181,10 +196,10 @@ public record FontFile(String family, int weight, boolean italic, Rights rights)
                         .deriveFont((float) Face.UNITS)
                         .deriveFont(
                                 Map.of(
-                                        java.awt.font.TextAttribute.KERNING,
-                                        java.awt.font.TextAttribute.KERNING_ON,
-                                        java.awt.font.TextAttribute.LIGATURES,
-                                        java.awt.font.TextAttribute.LIGATURES_ON));
+                                        TextAttribute.KERNING,
+                                        TextAttribute.KERNING_ON,
+                                        TextAttribute.LIGATURES,
+                                        TextAttribute.LIGATURES_ON));
         var cmap = characters.getUnicodeCmapLookup();
         StringBuilder text = new StringBuilder("The quick brown fox; AVA ffi 0123456789 ");
         for (int codePoint = 0x20; codePoint <= Character.MAX_VALUE; codePoint++) {

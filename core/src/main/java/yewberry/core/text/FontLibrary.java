@@ -152,9 +152,9 @@ public final class FontLibrary {
                 .orElseThrow();
     }
 
-    /** A face of another family that has a shape for a character, as near as there is. */
+    /** A face of another family that ships and has a shape for a character, as near as there is. */
     static Optional<Face> showing(int codePoint, Face instead) {
-        return families.keySet().stream()
+        return SHIPPED.keySet().stream()
                 .map(family -> nearest(family, instead.weight(), instead.italic()))
                 .filter(face -> face.shows(codePoint))
                 .findFirst();

@@ -26,6 +26,9 @@ public final class Typesetter {
     /** What rounding may cost before a line counts as too low, in points. */
     private static final double TOLERANCE = 1e-6;
 
+    /** What fills a tab stands in it so often at most. */
+    private static final int MOST_LEADERS = 2_000;
+
     /** Between the mark of a list and its text at least, in em: common practice, no source. */
     private static final double BESIDE_MARK = 0.4;
 
@@ -461,7 +464,10 @@ public final class Typesetter {
         if (width <= 0) {
             return;
         }
-        for (double at = Math.ceil(x / width) * width; at + width <= end; at += width) {
+        double first = Math.ceil(x / width) * width;
+        int count = (int) Math.min(MOST_LEADERS, Math.floor((end - first) / width));
+        for (int k = 0; k < count; k++) {
+            double at = first + k * width;
             for (int i = 0; i < glyphs.ids().length; i++) {
                 into.add(
                         new Segment.Glyph(

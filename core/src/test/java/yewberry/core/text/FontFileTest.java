@@ -120,6 +120,10 @@ class FontFileTest {
             assertThatThrownBy(() -> FontLibrary.check("Lampglow", 700))
                     .isInstanceOf(Refused.class)
                     .hasMessageContaining("choose one of 400");
+            Face other =
+                    Face.imported(
+                            FontFile.read(TestFont.named("Lampglow", 400, 8)), () -> new byte[0]);
+            assertThat(face.key()).isNotEqualTo(other.key()).startsWith("Lampglow-400-");
             assertThat(face.shape("AV office").ids())
                     .isEqualTo(FontLibrary.face("Fraunces", 400, false).shape("AV office").ids());
         } finally {
