@@ -53,6 +53,19 @@ const roles: { id: Role | typeof noRole; label: string }[] = [
   { id: "CAPTION", label: "Caption" },
 ];
 
+/** Of the weights that a family has, the one that comes nearest. */
+function nearestWeight(
+  families: { name: string; weights: number[] }[],
+  family: string,
+  weight: number,
+): number {
+  const weights = families.find(({ name }) => name === family)?.weights ?? [];
+  return weights.reduce(
+    (best, each) => (Math.abs(each - weight) < Math.abs(best - weight) ? each : best),
+    weights[0] ?? weight,
+  );
+}
+
 /** A look with a property that it may do without, or no longer. */
 function having<K extends "outline" | "list" | "basis" | "role">(
   look: Look,
@@ -112,7 +125,9 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
             label="Font"
             value={look.family}
             options={families.map(({ name }) => ({ id: name, label: name }))}
-            onChange={(family) => change({ family })}
+            onChange={(family) =>
+              change({ family, weight: nearestWeight(families, family, look.weight) })
+            }
           />
           <Choice
             label="Weight"

@@ -99,7 +99,10 @@ export function TypefacesDialog({ onClose }: { onClose: () => void }) {
               <Row key={family.name}>
                 <Name>
                   {family.name}
-                  <Values>{family.weights.join(", ")}, upright and italic</Values>
+                  <Values>
+                    {family.weights.join(", ")}
+                    {family.italic ? ", upright and italic" : ", upright"}
+                  </Values>
                 </Name>
                 <Quiet>comes with Yewberry</Quiet>
               </Row>

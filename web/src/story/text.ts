@@ -21,6 +21,8 @@ const languages: Record<Language, true> = {
   SPANISH: true,
   ITALIAN: true,
   DUTCH: true,
+  HEBREW: true,
+  ARABIC: true,
 };
 
 // what is pasted may come from anywhere, and say anything
@@ -65,7 +67,8 @@ export const schema = new Schema({
         },
         { tag: "p" },
       ],
-      toDOM: (node) => ["p", { "data-look": node.attrs["look"] as string }, 0],
+      // each runs as its first letters do
+      toDOM: (node) => ["p", { "data-look": node.attrs["look"] as string, dir: "auto" }, 0],
     },
     lineEnd: {
       inline: true,

@@ -54,7 +54,7 @@ public record LooseLine(
         double widest = 0;
         for (int i = 0; i + 1 < line.glyphs().size(); i++) {
             Segment.Glyph glyph = line.glyphs().get(i);
-            if (glyph.isWordSpace()) {
+            if (glyph.isWordSpace() && line.glyphs().get(i + 1).x() > glyph.x()) {
                 widest = Math.max(widest, line.glyphs().get(i + 1).x() - glyph.x());
             }
         }

@@ -37,13 +37,17 @@ public record TextPosition(double x, double top, double height) {
     }
 
     private static TextPosition at(Segment segment, int shown) {
-        double x = segment.width();
+        // where it runs leftward a character begins at its right
+        boolean leftward = segment.type().leftward();
+        double x = leftward ? 0 : segment.width();
+        double right = segment.width();
         int passed = 0;
         for (Segment.Glyph glyph : segment.glyphs()) {
             if (passed >= shown && !glyph.text().isEmpty()) {
-                x = glyph.x();
+                x = leftward ? right : glyph.x();
                 break;
             }
+            right = glyph.x();
             passed += glyph.text().length();
         }
         double ascent = segment.type().ascent();

@@ -1,6 +1,6 @@
 package yewberry.core.publication;
 
-/** Languages of text, in each of which words can be divided. */
+/** Languages of text. */
 public enum Language {
     ENGLISH_BRITISH("English (British)", "en-GB"),
     ENGLISH_AMERICAN("English (American)", "en-US"),
@@ -8,7 +8,9 @@ public enum Language {
     FRENCH("French", "fr"),
     SPANISH("Spanish", "es"),
     ITALIAN("Italian", "it"),
-    DUTCH("Dutch", "nl");
+    DUTCH("Dutch", "nl"),
+    HEBREW("Hebrew", "he"),
+    ARABIC("Arabic", "ar");
 
     private final String inWords;
     private final String tag;

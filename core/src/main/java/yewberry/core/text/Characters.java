@@ -23,7 +23,7 @@ public final class Characters {
 
     /** Whether it needs no shape of a face: it is not drawn, or as a space. */
     static boolean isDrawnByAll(int codePoint) {
-        return codePoint < 0x7f
+        return Character.isISOControl(codePoint)
                 || Character.isBmpCodePoint(codePoint)
                         && (isIgnorable((char) codePoint)
                                 || isLineEnd((char) codePoint)

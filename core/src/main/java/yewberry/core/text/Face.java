@@ -26,6 +26,9 @@ public final class Face {
     /** Units of outlines and advances to the em. */
     public static final double UNITS = 1000;
 
+    private static final String ASCII =
+            "!\"#$%&'()*+,-./0123456789:;<=>?@ABCDEFGHIJKLMNOPQRSTUVWXYZ[\\]^_`abcdefghijklmnopqrstuvwxyz{|}~";
+
     /** So many digits of a file tell it apart. */
     private static final int MARK = 16;
 
@@ -166,7 +169,7 @@ public final class Face {
 
     /** Lays out one stretch of text with kerning and ligatures, from the origin to the right. */
     Glyphs shape(String text) {
-        return shape(text, font());
+        return shape(text, font(), false);
     }
 
     /**
@@ -174,10 +177,15 @@ public final class Face {
      * between characters is left to the caller.
      *
      * @param letters which of its shapes are drawn; that text is in capitals is left to the caller
+     * @param leftward whether it runs from the right to the left
      */
-    Glyphs shape(String text, double tracking, Letters letters) {
+    Glyphs shape(String text, double tracking, Letters letters, boolean leftward) {
         Font font = font(letters);
-        return shape(text, tracking == 0 ? font : font.deriveFont(NO_LIGATURES));
+        return shape(text, tracking == 0 ? font : font.deriveFont(NO_LIGATURES), leftward);
+    }
+
+    Glyphs shape(String text, double tracking, Letters letters) {
+        return shape(text, tracking, letters, false);
     }
 
     /** Whether it has small capitals of its own. */
@@ -203,10 +211,15 @@ public final class Face {
                         features, each -> load(Substitutions.in(program(), each)));
     }
 
-    private static Glyphs shape(String text, Font font) {
+    private static Glyphs shape(String text, Font font, boolean leftward) {
         char[] chars = text.toCharArray();
         var vector =
-                font.layoutGlyphVector(EXACT, chars, 0, chars.length, Font.LAYOUT_LEFT_TO_RIGHT);
+                font.layoutGlyphVector(
+                        EXACT,
+                        chars,
+                        0,
+                        chars.length,
+                        leftward ? Font.LAYOUT_RIGHT_TO_LEFT : Font.LAYOUT_LEFT_TO_RIGHT);
         int count = vector.getNumGlyphs();
         int[] ids = vector.getGlyphCodes(0, count, null);
         int[] starts = vector.getGlyphCharIndices(0, count, null);
@@ -219,7 +232,14 @@ public final class Face {
                 y[i] = positions[2 * i + 1];
             }
         }
-        return Glyphs.compact(ids, starts, x, y);
+        return leftward
+                ? Glyphs.compact(ids, starts, x, y).reversed()
+                : Glyphs.compact(ids, starts, x, y).ascending();
+    }
+
+    /** Whether it has shapes for all of ASCII, which need not be asked for one by one then. */
+    boolean showsAscii() {
+        return known.computeIfAbsent("ASCII", each -> font().canDisplayUpTo(ASCII) < 0);
     }
 
     private Font font() {

@@ -27,6 +27,7 @@ public final class FontLibrary {
      * A family.
      *
      * @param weights that it has, lightest first
+     * @param italic whether it has faces that slant
      * @param smallCapitals whether it has some of its own
      * @param oldStyleFigures whether it has figures as high as lower-case letters
      * @param shipped whether it comes with the application
@@ -34,6 +35,7 @@ public final class FontLibrary {
     public record Family(
             String name,
             List<Integer> weights,
+            boolean italic,
             boolean smallCapitals,
             boolean oldStyleFigures,
             boolean shipped) {}
@@ -50,6 +52,7 @@ public final class FontLibrary {
         return new Family(
                 name,
                 faces.stream().map(Face::weight).distinct().sorted().toList(),
+                faces.stream().anyMatch(Face::italic),
                 first.hasSmallCapitals(),
                 first.hasOldStyleFigures(),
                 SHIPPED.containsKey(name));
@@ -173,7 +176,18 @@ public final class FontLibrary {
         add(families, FIRST, "source-serif-4/SourceSerif4");
         add(families, "Source Sans 3", "source-sans-3/SourceSans3");
         add(families, "Fraunces", "fraunces/Fraunces");
+        upright(families, "Noto Sans Hebrew", "noto-sans-hebrew/NotoSansHebrew");
+        upright(families, "Noto Naskh Arabic", "noto-naskh-arabic/NotoNaskhArabic");
         return families;
+    }
+
+    /** One of a script that does not slant. */
+    private static void upright(Map<String, List<Face>> families, String name, String path) {
+        families.put(
+                name,
+                List.of(
+                        Face.shipped(name, 400, false, path + "-Regular.ttf"),
+                        Face.shipped(name, 700, false, path + "-Bold.ttf")));
     }
 
     private static void add(Map<String, List<Face>> families, String name, String path) {

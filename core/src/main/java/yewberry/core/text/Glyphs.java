@@ -19,8 +19,7 @@ record Glyphs(int[] ids, int[] starts, double[] x, double[] y) {
         for (int i = 0; i < ids.length; i++) {
             if (ids[i] < FIRST_INVISIBLE) {
                 ids[kept] = ids[i];
-                // a mark that was set out of order counts to the cluster before it
-                starts[kept] = kept == 0 ? starts[i] : Math.max(starts[i], starts[kept - 1]);
+                starts[kept] = starts[i];
                 x[kept] = x[i];
                 y[kept] = y[i];
                 kept++;
@@ -35,8 +34,37 @@ record Glyphs(int[] ids, int[] starts, double[] x, double[] y) {
                 Arrays.copyOf(y, kept));
     }
 
+    /**
+     * Those of text that runs leftward, in the order of the text, each as far from the right as it
+     * would stand from the left.
+     */
+    Glyphs reversed() {
+        int count = ids.length;
+        int[] inOrder = new int[count];
+        int[] begin = new int[count];
+        double[] from = new double[count + 1];
+        double[] level = new double[count];
+        for (int i = 0; i < count; i++) {
+            int there = count - 1 - i;
+            inOrder[i] = ids[there];
+            begin[i] = i == 0 ? starts[there] : Math.max(starts[there], begin[i - 1]);
+            from[i] = x[count] - x[there + 1];
+            level[i] = y[there];
+        }
+        from[count] = x[count];
+        return new Glyphs(inOrder, begin, from, level);
+    }
+
     double width() {
         return x[ids.length];
+    }
+
+    /** With a mark that was set out of order counted to the cluster before it. */
+    Glyphs ascending() {
+        for (int i = 1; i < starts.length; i++) {
+            starts[i] = Math.max(starts[i], starts[i - 1]);
+        }
+        return this;
     }
 
     double advance(int glyph) {

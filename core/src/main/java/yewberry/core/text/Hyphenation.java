@@ -122,6 +122,8 @@ final class Hyphenation {
             case SPANISH -> read("es", 2, 2);
             case ITALIAN -> read("it", 2, 2);
             case DUTCH -> read("nl", 2, 2);
+            // in which no word is divided
+            case HEBREW, ARABIC -> new Hyphenation("", 2, 2);
         };
     }
 

@@ -141,20 +141,24 @@ final class LineBreaker {
         return ShapedLine.of(
                         paragraph,
                         new Line(0, end, end, false, true, 0),
-                        types,
                         new ShapedText(paragraph.text(), of))
                 .pieces();
     }
 
     private static Type[] types(Paragraph paragraph, Function<Run, Type> types, Look look) {
         Type[] of = new Type[paragraph.text().length() + 1];
+        Directions directions = Directions.of(paragraph.text());
         int at = 0;
         for (Run run : paragraph.runs()) {
             Type type = types.apply(run);
             for (int i = 0; i < run.text().length(); ) {
                 int codePoint = run.text().codePointAt(i);
                 int next = i + Character.charCount(codePoint);
-                Arrays.fill(of, at + i, at + next, type.showing(codePoint));
+                Arrays.fill(
+                        of,
+                        at + i,
+                        at + next,
+                        type.showing(codePoint).at(directions.level(at + i)));
                 i = next;
             }
             at += run.text().length();

@@ -2,7 +2,6 @@ package yewberry.core.text;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
 
@@ -10,14 +9,15 @@ import yewberry.core.publication.Run;
  * A line, shaped as a whole as far as it is set in one type, and cut into the pieces of its runs. A
  * ligature would have two colours where a run ends within it; there both are shaped by themselves.
  *
- * @param pieces from left to right, those without a glyph left out
+ * @param pieces in the order of the text, those without a glyph left out
  */
 record ShapedLine(List<Piece> pieces) {
     /**
      * @param begin the character of the paragraph that it begins with
      * @param text as it reads; a soft hyphen stands only where it breaks the line
      * @param width in points
-     * @param glyphs relative to the beginning of the piece, in points
+     * @param glyphs relative to the beginning of the piece, in points: to its right end where it
+     *     runs leftward
      */
     record Piece(
             Run run, Type type, int begin, String text, double width, List<Segment.Glyph> glyphs) {}
@@ -28,12 +28,8 @@ record ShapedLine(List<Piece> pieces) {
     /**
      * @param shaped the paragraph as a whole, which lines are cut out of
      */
-    static ShapedLine of(
-            Paragraph paragraph,
-            LineBreaker.Line line,
-            Function<Run, Type> types,
-            ShapedText shaped) {
-        List<Part> parts = parts(paragraph, line, types);
+    static ShapedLine of(Paragraph paragraph, LineBreaker.Line line, ShapedText shaped) {
+        List<Part> parts = parts(paragraph, line, shaped);
         List<Piece> pieces = new ArrayList<>();
         int from = 0;
         while (from < parts.size()) {
@@ -58,21 +54,19 @@ record ShapedLine(List<Piece> pieces) {
         return pieces.stream().mapToDouble(Piece::width).sum() - trailing;
     }
 
-    private static List<Part> parts(
-            Paragraph paragraph, LineBreaker.Line line, Function<Run, Type> types) {
+    private static List<Part> parts(Paragraph paragraph, LineBreaker.Line line, ShapedText shaped) {
         List<Part> parts = new ArrayList<>();
         int start = 0;
         for (Run run : paragraph.runs()) {
             int end = start + run.text().length();
             int from = Math.clamp(line.start(), start, end);
             int to = Math.clamp(line.end(), start, end);
-            Type type = types.apply(run);
             while (from < to) {
-                int next = oneType(run.text(), from - start, to - start, type) + start;
+                int next = oneType(from, to, shaped);
                 boolean broken = line.hyphenated() && next == line.end();
                 add(
                         run,
-                        type.showing(run.text().codePointAt(from - start)),
+                        shaped.type(from),
                         from,
                         run.text().substring(from - start, next - start),
                         broken,
@@ -85,13 +79,12 @@ record ShapedLine(List<Piece> pieces) {
     }
 
     /** Up to where text is set in the type that it begins in. */
-    private static int oneType(String text, int from, int to, Type type) {
-        Type first = type.showing(text.codePointAt(from));
-        int at = from;
-        while (at < to && type.showing(text.codePointAt(at)).equals(first)) {
-            at += Character.charCount(text.codePointAt(at));
+    private static int oneType(int from, int to, ShapedText shaped) {
+        int at = from + 1;
+        while (at < to && shaped.type(at).equals(shaped.type(from))) {
+            at++;
         }
-        return Math.min(at, to);
+        return at;
     }
 
     private static void add(

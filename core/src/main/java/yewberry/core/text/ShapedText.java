@@ -14,6 +14,7 @@ import yewberry.core.publication.Letters;
  */
 final class ShapedText {
     private final String text;
+    private final Type[] types;
     private final List<Stretch> stretches = new ArrayList<>();
 
     /** Where each character begins, in points, and where all end. */
@@ -25,7 +26,8 @@ final class ShapedText {
     private record Stretch(int from, int to, Type type, Glyphs glyphs, boolean plain) {}
 
     /** Some characters of a face with nothing beside them. */
-    private record Alone(Face face, String text, boolean ligatures, Letters letters) {}
+    private record Alone(
+            Face face, String text, boolean ligatures, Letters letters, boolean leftward) {}
 
     private static final int MOST_KNOWN = 20_000;
 
@@ -38,6 +40,7 @@ final class ShapedText {
      */
     ShapedText(String text, Type[] types) {
         this.text = text;
+        this.types = types;
         this.edges = new double[text.length() + 1];
         double x = 0;
         int from = 0;
@@ -50,6 +53,11 @@ final class ShapedText {
             from = to;
         }
         edges[text.length()] = x;
+    }
+
+    /** What a character is set in. */
+    Type type(int character) {
+        return types[character];
     }
 
     double[] edges() {
@@ -167,7 +175,8 @@ final class ShapedText {
                         stretch.type().face(),
                         of,
                         stretch.type().tracking() == 0,
-                        stretch.type().letters()),
+                        stretch.type().letters(),
+                        stretch.type().leftward()),
                 key -> stretch.type().shape(of).width());
     }
 }

@@ -11,11 +11,12 @@ import yewberry.core.publication.Look;
  * @param size in points
  * @param tracking between characters, in thousandths of the size
  * @param letters which shapes of the face are drawn
+ * @param level of embedding as UAX #9 has it; at odd ones text runs leftward
  */
-public record Type(Face face, double size, double tracking, Letters letters) {
+public record Type(Face face, double size, double tracking, Letters letters, int level) {
     /** One in the face's usual shapes. */
     public Type(Face face, double size, double tracking) {
-        this(face, size, tracking, Letters.USUAL);
+        this(face, size, tracking, Letters.USUAL, 0);
     }
 
     /** That of a paragraph's look, with what a look of characters sets. */
@@ -32,7 +33,8 @@ public record Type(Face face, double size, double tracking, Letters letters) {
                 characters.flatMap(CharacterLook::tracking).orElse(look.setting().tracking()),
                 new Letters(
                         characters.flatMap(CharacterLook::capitals).orElse(letters.capitals()),
-                        characters.flatMap(CharacterLook::figures).orElse(letters.figures())));
+                        characters.flatMap(CharacterLook::figures).orElse(letters.figures())),
+                0);
     }
 
     /**
@@ -40,12 +42,25 @@ public record Type(Face face, double size, double tracking, Letters letters) {
      * another shipped family that has.
      */
     Type showing(int codePoint) {
-        if (Characters.isDrawnByAll(codePoint) || face.shows(codePoint)) {
+        boolean shown =
+                codePoint < 0x7f && face.showsAscii()
+                        || Characters.isDrawnByAll(codePoint)
+                        || face.shows(codePoint);
+        if (shown) {
             return this;
         }
         return FontLibrary.showing(codePoint, face)
-                .map(other -> new Type(other, size, tracking, letters))
+                .map(other -> new Type(other, size, tracking, letters, level))
                 .orElse(this);
+    }
+
+    Type at(int embedding) {
+        return embedding == level ? this : new Type(face, size, tracking, letters, embedding);
+    }
+
+    /** Whether text runs from the right to the left in it. */
+    public boolean leftward() {
+        return level % 2 == 1;
     }
 
     /** Thousandths of the size to points. */
@@ -72,9 +87,9 @@ public record Type(Face face, double size, double tracking, Letters letters) {
     Glyphs shape(String text) {
         String drawn = text.replace('\t', ' ');
         if (letters.capitals() != Letters.Capitals.ALL) {
-            return face.shape(drawn, tracking, letters);
+            return face.shape(drawn, tracking, letters, leftward());
         }
         Capitals capitals = Capitals.of(drawn);
-        return capitals.of(face.shape(capitals.text(), tracking, letters));
+        return capitals.of(face.shape(capitals.text(), tracking, letters, leftward()));
     }
 }

@@ -170,11 +170,14 @@ public final class Typesetter {
         TextSetting setting = look.setting();
         boolean isFirst = Double.isNaN(previousBaseline);
         double before = isFirst ? 0 : after + look.before().points();
-        double left = setting.left().points();
+        boolean leftward = Directions.of(text).leftward();
+        // of what runs leftward all is measured from the right
+        double left = (leftward ? setting.right() : setting.left()).points();
+        double right = (leftward ? setting.left() : setting.right()).points();
         List<ShapedLine.Piece> signs =
                 from == 0 && !mark.isEmpty() ? mark(paragraph, look, mark) : List.of();
         double first = from > 0 ? left : behind(signs, left + setting.first().points(), left, type);
-        LineBreaker.Room room = new LineBreaker.Room(first, left, width - setting.right().points());
+        LineBreaker.Room room = new LineBreaker.Room(first, left, width - right);
         LineBreaker.Broken broken =
                 LineBreaker.lines(paragraph, from, types, look, looks.language(), room);
         List<LineBreaker.Line> lines = broken.lines();
@@ -196,11 +199,12 @@ public final class Typesetter {
                     new Placed(
                             paragraph.id(),
                             look,
-                            ShapedLine.of(paragraph, lines.get(i), types, broken.shaped()),
+                            ShapedLine.of(paragraph, lines.get(i), broken.shaped()),
                             room.begin(i == 0),
                             room.end(),
                             baselines.get(i),
-                            lines.get(i).last()),
+                            lines.get(i).last(),
+                            leftward),
                     i == 0 ? signs : List.of(),
                     sign);
             previousBaseline = baselines.get(i);
@@ -270,6 +274,7 @@ public final class Typesetter {
      * A line with where it is to lie, in points from the left of the column.
      *
      * @param last whether it ends a paragraph
+     * @param leftward whether its paragraph runs leftward: then all is measured from the right
      */
     private record Placed(
             UUID paragraph,
@@ -278,7 +283,38 @@ public final class Typesetter {
             double begin,
             double end,
             double baseline,
-            boolean last) {}
+            boolean last,
+            boolean leftward) {
+        /** Where its text stands, as it is seen. */
+        Look.Alignment alignment() {
+            Look.Alignment wanted = look.alignment();
+            if (!leftward) {
+                return wanted;
+            }
+            return switch (wanted) {
+                case LEFT, TOWARD_SPINE -> Look.Alignment.RIGHT;
+                case RIGHT, AWAY_FROM_SPINE -> Look.Alignment.LEFT;
+                case CENTER, JUSTIFIED -> wanted;
+            };
+        }
+    }
+
+    /** A piece with the room that is added in it. */
+    private record Laid(ShapedLine.Piece piece, List<Segment.Glyph> glyphs, double width) {
+        /** Its glyphs from its left end. */
+        List<Segment.Glyph> seen() {
+            if (!piece.type().leftward()) {
+                return glyphs;
+            }
+            List<Segment.Glyph> seen = new ArrayList<>(glyphs.size());
+            for (int i = 0; i < glyphs.size(); i++) {
+                Segment.Glyph glyph = glyphs.get(i);
+                double end = i + 1 < glyphs.size() ? glyphs.get(i + 1).x() : width;
+                seen.add(new Segment.Glyph(glyph.id(), glyph.text(), width - end, glyph.y()));
+            }
+            return seen;
+        }
+    }
 
     /**
      * @param mark what stands before it
@@ -301,7 +337,7 @@ public final class Typesetter {
         }
         double right = line.begin() + room;
         double x =
-                switch (line.look().alignment()) {
+                switch (line.alignment()) {
                     case LEFT, JUSTIFIED, TOWARD_SPINE -> line.begin();
                     case CENTER -> line.begin() + room / 2;
                     case RIGHT, AWAY_FROM_SPINE -> right;
@@ -314,10 +350,21 @@ public final class Typesetter {
                 };
         double at = x + sign;
         for (ShapedLine.Piece piece : mark) {
-            segments.add(segment(line, piece, piece.glyphs(), at, piece.width(), onLeft));
+            Laid laid = new Laid(piece, piece.glyphs(), piece.width());
+            double seen = line.leftward() ? width - at - piece.width() : at;
+            segments.add(segment(line, laid, seen, onLeft));
             at += piece.width();
         }
+        lay(line, laid(line, cells, x), x, onLeft);
+    }
+
+    /**
+     * @param x where the line begins
+     */
+    private List<Laid> laid(Placed line, List<Cell> cells, double x) {
+        List<Laid> laid = new ArrayList<>();
         int next = 0;
+        double begin = x;
         for (ShapedLine.Piece piece : line.line().pieces()) {
             List<Segment.Glyph> glyphs = new ArrayList<>();
             double shift = 0;
@@ -325,22 +372,33 @@ public final class Typesetter {
                 Cell cell = cells.get(next);
                 glyphs.add(
                         new Segment.Glyph(glyph.id(), glyph.text(), glyph.x() + shift, glyph.y()));
-                leader(cell, x + glyph.x() + shift, x, piece.type(), glyphs);
+                leader(cell, begin + glyph.x() + shift, begin, piece.type(), glyphs);
                 shift += cell.extra();
                 next++;
             }
-            segments.add(segment(line, piece, glyphs, x, piece.width() + shift, onLeft));
-            x += piece.width() + shift;
+            laid.add(new Laid(piece, glyphs, piece.width() + shift));
+            begin += piece.width() + shift;
+        }
+        return laid;
+    }
+
+    /** Puts the pieces of a line where they are seen; they stay in the order in which they read. */
+    private void lay(Placed line, List<Laid> laid, double x, double onLeft) {
+        double all = laid.stream().mapToDouble(Laid::width).sum();
+        double[] places = new double[laid.size()];
+        double place = line.leftward() ? width - x - all : x;
+        List<Integer> levels = laid.stream().map(each -> each.piece().type().level()).toList();
+        for (int index : Directions.visual(levels)) {
+            places[index] = place;
+            place += laid.get(index).width();
+        }
+        for (int i = 0; i < laid.size(); i++) {
+            segments.add(segment(line, laid.get(i), places[i], onLeft));
         }
     }
 
-    private Segment segment(
-            Placed line,
-            ShapedLine.Piece piece,
-            List<Segment.Glyph> glyphs,
-            double x,
-            double width,
-            double onLeft) {
+    private Segment segment(Placed line, Laid laid, double x, double onLeft) {
+        ShapedLine.Piece piece = laid.piece();
         return new Segment(
                 line.paragraph(),
                 piece.run(),
@@ -351,9 +409,9 @@ public final class Typesetter {
                 piece.text(),
                 x,
                 line.baseline(),
-                width,
+                laid.width(),
                 onLeft,
-                List.copyOf(glyphs));
+                List.copyOf(laid.seen()));
     }
 
     /** A glyph of a line with the room that is added behind it. */

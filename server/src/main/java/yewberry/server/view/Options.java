@@ -10,7 +10,7 @@ import yewberry.core.text.FontLibrary;
 public record Options(
         List<PageSize.Named> sizes, List<FontLibrary.Family> families, List<Spoken> languages) {
     /**
-     * A language that words can be divided in.
+     * A language of text.
      *
      * @param name for people
      */
