@@ -161,10 +161,41 @@ final class LineBreaker {
                         type.showing(codePoint).at(directions.level(at + i)));
                 i = next;
             }
+            joinWords(run.text(), at, type, of);
             at += run.text().length();
         }
         of[at] = at == 0 ? Type.of(look, Optional.empty()) : of[at - 1];
         return of;
+    }
+
+    /**
+     * Spaces between words that another face stands in for are of that, too: one stretch of text.
+     *
+     * @param text of a run
+     * @param from where it begins in the paragraph
+     * @param own what the run is set in
+     */
+    private static void joinWords(String text, int from, Type own, Type[] of) {
+        int word = 0;
+        while (word < text.length()) {
+            int end = word;
+            while (end < text.length() && !Characters.isWordSpace(text.charAt(end))) {
+                end++;
+            }
+            int next = end;
+            while (next < text.length() && Characters.isWordSpace(text.charAt(next))) {
+                next++;
+            }
+            if (end > word && next < text.length()) {
+                Type before = of[from + end - 1];
+                boolean joined =
+                        !before.face().equals(own.face()) && before.equals(of[from + next]);
+                if (joined) {
+                    Arrays.fill(of, from + end, from + next, before);
+                }
+            }
+            word = next;
+        }
     }
 
     private void run(Look look) {

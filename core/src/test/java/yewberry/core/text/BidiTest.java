@@ -182,6 +182,14 @@ class BidiTest {
                 .isEqualTo("Noto Sans Hebrew");
     }
 
+    /** So that it is one finding that another font stands in. */
+    @Test
+    void words_that_another_face_stands_in_for_are_one_stretch() {
+        List<Segment> line = set(BODY, PEACE + " " + WORLD + " " + PEACE);
+        assertThat(line).hasSize(1);
+        assertThat(set(BODY, "See " + PEACE + " " + WORLD + " here")).hasSize(3);
+    }
+
     @Test
     void a_paragraph_that_begins_leftward_has_its_beginning_at_the_right() {
         Look right = BODY.withAlignment(Look.Alignment.JUSTIFIED);
