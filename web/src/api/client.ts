@@ -40,6 +40,20 @@ export async function answered<T>(request: Promise<Answer<T>>): Promise<T> {
   return answer.data as T;
 }
 
+/** Sends a file as it is. */
+export function sendFile<T>(address: string, file: File | undefined): Promise<T> {
+  const sent = async (): Promise<Answer<T>> => {
+    const response = await fetch(address, {
+      method: "POST",
+      headers: { "Content-Type": "application/octet-stream" },
+      body: file ?? "",
+    });
+    const body: unknown = await response.json().catch(() => undefined);
+    return response.ok ? { data: body as T, response } : { error: body, response };
+  };
+  return answered(sent());
+}
+
 /** A name that this browser gives itself, so that undo takes back its own steps. */
 export function author(): string {
   const key = "yewberry-author";

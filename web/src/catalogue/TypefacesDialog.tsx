@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { FileUp, X } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
-import { answered, client } from "../api/client";
+import { answered, client, sendFile } from "../api/client";
 import { useOptions } from "../api/queries";
 import { theme } from "../theme";
 import { Button, MainButton, QuietButton } from "../ui/Button";
@@ -26,9 +26,6 @@ const List = styled.ul`
   padding: 0;
 `;
 
-const bodyOf = async (response: Response) =>
-  (await response.json()) as { id: string; inWords: string };
-
 /** The fonts there are, and those of one's own. */
 export function TypefacesDialog({ onClose }: { onClose: () => void }) {
   const queries = useQueryClient();
@@ -49,14 +46,9 @@ export function TypefacesDialog({ onClose }: { onClose: () => void }) {
     for (const file of files) {
       setBusy(`Reading ${file.name}…`);
       try {
-        const response = await fetch(`/api/typefaces?name=${encodeURIComponent(file.name)}`, {
-          method: "POST",
-          headers: { "Content-Type": "application/octet-stream" },
-          body: file,
-        });
-        const body = await bodyOf(response);
-        const added = await answered(
-          Promise.resolve(response.ok ? { data: body, response } : { error: body, response }),
+        const added = await sendFile<{ inWords: string }>(
+          `/api/typefaces?name=${encodeURIComponent(file.name)}`,
+          file,
         );
         status.say(`${added.inWords} can be chosen now`);
       } catch (error) {

@@ -1,4 +1,4 @@
-import { answered } from "../api/client";
+import { sendFile } from "../api/client";
 import type { Asset, Fill, Placing, Publication } from "../api/types";
 
 /** It fills its area, its middle in the middle. */
@@ -54,14 +54,10 @@ export function thumbnail(publication: Publication, asset: Asset, width: number,
 }
 
 /** Sends a file; what comes back can be added to the publication or take the place of another. */
-export async function bring(publication: Publication, file: File): Promise<Asset> {
-  const response = await fetch(
+export function bring(publication: Publication, file: File): Promise<Asset> {
+  return sendFile(
     `/api/publications/${publication.id}/pictures?name=${encodeURIComponent(file.name)}`,
-    { method: "POST", headers: { "Content-Type": "application/octet-stream" }, body: file },
-  );
-  const body = (await response.json()) as Asset;
-  return answered(
-    Promise.resolve(response.ok ? { data: body, response } : { error: body, response }),
+    file,
   );
 }
 

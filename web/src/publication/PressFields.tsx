@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { FileUp } from "lucide-react";
-import { answered } from "../api/client";
+import { sendFile } from "../api/client";
 import { readColor, usePressConditions } from "../api/queries";
 import type { Publication, Setup } from "../api/types";
 import { Button } from "../ui/Button";
@@ -30,16 +30,11 @@ export function PressFields({
   const change = (changed: Partial<Press>) => onChange({ ...press, ...changed });
 
   const bring = useMutation({
-    mutationFn: async (file: File) => {
-      const response = await fetch(
+    mutationFn: (file: File) =>
+      sendFile<{ id: string; name: string }>(
         `/api/press-conditions?name=${encodeURIComponent(file.name.replace(/\.icc$|\.icm$/i, ""))}`,
-        { method: "POST", headers: { "Content-Type": "application/octet-stream" }, body: file },
-      );
-      const body = (await response.json()) as { id: string; name: string };
-      return answered(
-        Promise.resolve(response.ok ? { data: body, response } : { error: body, response }),
-      );
-    },
+        file,
+      ),
     onSuccess: async (added) => {
       await queries.invalidateQueries({ queryKey: ["press-conditions"] });
       status.say(`“${added.name}” can be chosen now`);

@@ -1,4 +1,4 @@
-import { answered, client } from "../api/client";
+import { answered, client, sendFile } from "../api/client";
 import type { Brought, Publication } from "../api/types";
 
 /** The recipes of all other publications. */
@@ -18,17 +18,9 @@ export function broughtFromThere(publication: Publication, from: string, recipe:
   );
 }
 
-export async function broughtFromFile(
+export function broughtFromFile(
   publication: Publication,
   file: File | undefined,
 ): Promise<Brought> {
-  const response = await fetch(`/api/publications/${publication.id}/recipes/imports`, {
-    method: "POST",
-    headers: { "Content-Type": "application/octet-stream" },
-    body: file ?? "",
-  });
-  const body = (await response.json()) as Brought;
-  return answered(
-    Promise.resolve(response.ok ? { data: body, response } : { error: body, response }),
-  );
+  return sendFile(`/api/publications/${publication.id}/recipes/imports`, file);
 }
