@@ -321,7 +321,7 @@ public final class Typesetter {
      * @param sign where that begins, from the beginning of the line
      */
     private void place(Placed line, List<ShapedLine.Piece> mark, double sign) {
-        List<Cell> cells = cells(line);
+        List<Cell> cells = changes(line) ? cells(line) : List.of();
         double natural = line.line().width();
         double added = cells.stream().mapToDouble(Cell::extra).sum();
         double room = line.end() - line.begin() - natural - added;
@@ -358,11 +358,24 @@ public final class Typesetter {
         lay(line, laid(line, cells, x), x, onLeft);
     }
 
+    /** Whether room is added anywhere in a line. */
+    private static boolean changes(Placed line) {
+        return line.look().alignment() == Look.Alignment.JUSTIFIED
+                || line.line().pieces().stream().anyMatch(piece -> piece.text().indexOf('\t') >= 0);
+    }
+
     /**
+     * @param cells of the line; none where no room is added
      * @param x where the line begins
      */
     private List<Laid> laid(Placed line, List<Cell> cells, double x) {
         List<Laid> laid = new ArrayList<>();
+        if (cells.isEmpty()) {
+            for (ShapedLine.Piece piece : line.line().pieces()) {
+                laid.add(new Laid(piece, piece.glyphs(), piece.width()));
+            }
+            return laid;
+        }
         int next = 0;
         double begin = x;
         for (ShapedLine.Piece piece : line.line().pieces()) {
@@ -387,6 +400,13 @@ public final class Typesetter {
         double all = laid.stream().mapToDouble(Laid::width).sum();
         double[] places = new double[laid.size()];
         double place = line.leftward() ? width - x - all : x;
+        if (laid.stream().allMatch(each -> each.piece().type().level() == 0)) {
+            for (Laid each : laid) {
+                segments.add(segment(line, each, place, onLeft));
+                place += each.width();
+            }
+            return;
+        }
         List<Integer> levels = laid.stream().map(each -> each.piece().type().level()).toList();
         for (int index : Directions.visual(levels)) {
             places[index] = place;
