@@ -29,8 +29,6 @@ import {
   keys,
   listMarks,
   lookNames,
-  mark,
-  number,
   paint,
   placeAt,
   tab,
@@ -42,19 +40,11 @@ import {
 import { give, pickedFrom } from "./picked";
 import { PickedLook, usePicked } from "./PickedLook";
 import { StorySync } from "./StorySync";
-import {
-  asWritten,
-  docOf,
-  idOf,
-  languageOf,
-  languageType,
-  linkOf,
-  linkType,
-  numberOf,
-  schema,
-} from "./text";
+import { asWritten, docOf, schema } from "./text";
 import { useCaret } from "./useCaret";
-import { WordsDialog, type Given, type Words } from "./WordsDialog";
+import { useTaking } from "./useTaking";
+import { commandsOf, wordsIn } from "./words";
+import { WordsDialog, type Words } from "./WordsDialog";
 
 const Panel = styled.section`
   flex: 1 1 0;
@@ -423,34 +413,12 @@ function Writing({
     }
   }, [marksKnown]);
 
-  // the look that the colour of the chosen words could become that of: of their characters, or paragraph
-  const worn = chosen.characters === ofLook ? undefined : chosen.characters;
-  const taking =
-    chosen.empty || chosen.swatch === ofLook || chosen.swatch === "" || chosen.characters === ""
-      ? undefined
-      : worn === undefined
-        ? publication.looks.find((each) => each.look.id === chosen.look)?.look
-        : publication.characterLooks.find((each) => each.look.id === worn)?.look;
-  const takeIn = async () => {
-    await sync.current?.commit();
-    const color = { swatch: chosen.swatch, tint: 100 };
-    const stored = await steps.stored(() => {
-      const look = publication.looks.find((each) => each.look.id === taking?.id)?.look;
-      if (look) {
-        return { type: "changeLook", look: { ...look, color }, was: look };
-      }
-      const characters = publication.characterLooks.find(
-        (each) => each.look.id === taking?.id,
-      )?.look;
-      if (!characters) {
-        throw new Error("That look is gone; choose another.");
-      }
-      return { type: "changeCharacterLook", look: { ...characters, color }, was: characters };
-    }, "The look has this colour now, wherever it is worn");
-    if (stored) {
-      act(paint(undefined));
-    }
-  };
+  const { taking, takeIn } = useTaking(
+    publication,
+    chosen,
+    () => sync.current?.commit(),
+    () => act(paint(undefined)),
+  );
 
   const looks = publication.looks.map(({ look }) => ({ id: look.id, label: look.name }));
   const characterLooks = publication.characterLooks.map(({ look }) => ({
@@ -579,33 +547,6 @@ function Writing({
       )}
     </>
   );
-}
-
-/** What the chosen words, or those around the caret that share a link, have of their own. */
-function wordsIn(state: EditorState | undefined, marks: Record<string, string>): Words | undefined {
-  if (!state) {
-    return undefined;
-  }
-  const { from, to, $from } = state.selection;
-  const own = $from.nodeAfter?.marks ?? $from.marks();
-  const text = state.doc.textBetween(from, to, " ");
-  return {
-    chosen: text.length > 60 ? `${text.slice(0, 59)}…` : text,
-    link: linkOf(own),
-    language: languageOf(own),
-    number: $from.depth === 0 ? undefined : numberOf($from.node(1)),
-    mark: $from.depth === 0 ? undefined : marks[idOf($from.node(1))],
-  };
-}
-
-function commandsOf(given: Given) {
-  return [
-    ...("link" in given ? [mark(linkType, given.link && { to: given.link })] : []),
-    ...("language" in given
-      ? [mark(languageType, given.language && { language: given.language })]
-      : []),
-    ...("number" in given ? [number(given.number)] : []),
-  ];
 }
 
 function whereInWords(parts: { where: string }[]): string {

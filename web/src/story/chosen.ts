@@ -30,3 +30,5 @@ export function chosenIn(state: EditorState) {
   const one = (set: Set<string>) => (set.size === 1 ? ([...set][0] ?? "") : "");
   return { look: one(looks), characters: one(characters), swatch: one(swatches), empty };
 }
+
+export type Chosen = ReturnType<typeof chosenIn>;

@@ -84,7 +84,8 @@ public record StoriesView(int all, int waiting, List<StoryEntry> stories) {
         return switch (link.owner()) {
             case Owner.OnPage(UUID page) -> "page " + (in.indexOf(page) + 1);
             case Owner.OnParent(UUID parent) -> "parent “%s”".formatted(in.parent(parent).name());
-            default -> "";
+            case Owner.OnRecipe recipe ->
+                    throw new IllegalStateException("text of a recipe: " + recipe.id());
         };
     }
 
