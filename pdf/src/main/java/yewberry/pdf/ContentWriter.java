@@ -144,6 +144,11 @@ final class ContentWriter {
 
     /** Draws a line along a path of lines and of curves of the third degree. */
     void stroke(Path2D shape) {
+        path(shape);
+        raw("S\n");
+    }
+
+    private void path(Path2D shape) {
         double[] at = new double[6];
         for (PathIterator path = shape.getPathIterator(null); !path.isDone(); path.next()) {
             switch (path.currentSegment(at)) {
@@ -154,7 +159,26 @@ final class ContentWriter {
                 default -> throw new IllegalArgumentException("PDF has no such curves");
             }
         }
-        raw("S\n");
+    }
+
+    /** Fills a path of lines and of curves of the third degree, by the even and the odd. */
+    void fill(Path2D shape) {
+        path(shape);
+        raw("f*\n");
+    }
+
+    /** Limits what follows to such a path. */
+    void clip(Path2D shape) {
+        path(shape);
+        raw("W* n\n");
+    }
+
+    /** What follows is drawn in a space that is rotated, exactly to the far end of the page. */
+    void rotate(double... matrix) {
+        for (int i = 0; i < matrix.length; i++) {
+            number(matrix[i], i < 4 ? 8 : 5);
+        }
+        raw("cm\n");
     }
 
     private void operator(String name, double[] operands, int count) {

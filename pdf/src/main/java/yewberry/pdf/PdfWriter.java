@@ -34,12 +34,14 @@ import yewberry.core.publication.Outline;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
 import yewberry.core.scene.AreaPaint;
+import yewberry.core.scene.Cubics;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageBoxes;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 import yewberry.core.scene.Rect;
+import yewberry.core.scene.Turn;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
 
@@ -162,7 +164,7 @@ public final class PdfWriter {
         page.setResources(resources);
         ContentWriter content = new ContentWriter();
         Shadings shadings = new Shadings(document, spaces, resources, bleed);
-        if (scene.areas().stream().anyMatch(Shadings::mixes)) {
+        if (scene.fills().stream().anyMatch(Shadings::mixes)) {
             page.getCOSObject().setItem(COSName.GROUP, transparencyGroup(medium));
         }
         boolean overprinting = false;
@@ -178,6 +180,11 @@ public final class PdfWriter {
                 case Item.AreaFill fill -> {
                     content.beginBackgroundArtifact();
                     area(content, resources, shadings, fill, bleed);
+                    content.endMarkedContent();
+                }
+                case Item.TextFill fill -> {
+                    content.beginArtifact();
+                    behindText(content, resources, shadings, fill, bleed);
                     content.endMarkedContent();
                 }
                 case Item.GlyphStroke line -> {
@@ -237,6 +244,47 @@ public final class PdfWriter {
         if (own) {
             content.restore();
         }
+    }
+
+    /** A shading, a border or a highlight, as a path. */
+    private void behindText(
+            ContentWriter content,
+            PDResources resources,
+            Shadings shadings,
+            Item.TextFill fill,
+            Rect bleed)
+            throws IOException {
+        Path2D path = Cubics.of(fill.shape().orElse(fill.bounds().shape()));
+        path.transform(new AffineTransform(1, 0, 0, -1, -bleed.x(), bleed.bottom()));
+        switch (fill.paint()) {
+            case AreaPaint.Solid(Paint paint) -> {
+                fillColor(content, resources, paint.color());
+                content.fill(path);
+            }
+            case AreaPaint.Gradient gradient -> {
+                content.save();
+                content.clip(path);
+                if (!fill.turn().isNone()) {
+                    AffineTransform turned = turned(fill.turn(), bleed);
+                    double[] matrix = new double[6];
+                    turned.getMatrix(matrix);
+                    content.rotate(matrix);
+                }
+                if (Shadings.mixes(fill)) {
+                    content.graphicsState(shadings.state(fill));
+                }
+                content.shading(shadings.shading(gradient, fill.frame()));
+                content.restore();
+            }
+            case AreaPaint.Picture picture ->
+                    throw new IllegalArgumentException("A picture behind text");
+        }
+    }
+
+    /** A rotation in the space of the file, where y goes up. */
+    private static AffineTransform turned(Turn turn, Rect bleed) {
+        return AffineTransform.getRotateInstance(
+                Math.toRadians(-turn.degrees()), turn.x() - bleed.x(), bleed.bottom() - turn.y());
     }
 
     /** ISO 32000-1, 11.6.6: what is painted is mixed in process ink, or in light. */

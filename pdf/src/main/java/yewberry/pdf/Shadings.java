@@ -52,7 +52,7 @@ final class Shadings {
     }
 
     /** Whether what is below an area has a part in its colour. */
-    static boolean mixes(Item.AreaFill fill) {
+    static boolean mixes(Item.Filled fill) {
         return !fill.covers();
     }
 
@@ -137,7 +137,7 @@ final class Shadings {
     }
 
     /** The name of the graphics state of an area. */
-    String state(Item.AreaFill fill) throws IOException {
+    String state(Item.Filled fill) throws IOException {
         boolean masked = fill.paint() instanceof AreaPaint.Gradient gradient && !gradient.covers();
         List<Object> key =
                 masked

@@ -6,6 +6,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.LinkTo;
+import yewberry.core.publication.Panel;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Tinted;
@@ -93,6 +94,17 @@ public sealed interface StoryEdit extends Edit {
      * @param language nothing means that of the publication
      */
     record SetStoryLanguage(UUID story, Optional<Language> language) implements StoryEdit {}
+
+    /**
+     * Says what lies behind paragraphs of a story and around them.
+     *
+     * @param panel nothing means what their looks say again
+     */
+    record SetPanel(UUID story, List<UUID> paragraphs, Optional<Panel> panel) implements StoryEdit {
+        public SetPanel {
+            paragraphs = List.copyOf(paragraphs);
+        }
+    }
 
     /**
      * @param color nothing means the colour of its look again

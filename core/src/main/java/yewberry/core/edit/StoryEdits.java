@@ -29,6 +29,7 @@ final class StoryEdits {
                                                     List.of(Writing.empty(paragraph, look)))));
             case StoryEdit.RemoveStory(UUID id) -> remove(on, on.story(id));
             case StoryEdit.ColorRun color -> colorRun(on, color);
+            case StoryEdit.SetPanel set -> panelled(on, set);
             case StoryEdit.SetStoryLanguage set ->
                     on.withStories(
                             on.stories()
@@ -36,6 +37,28 @@ final class StoryEdits {
                                             on.story(set.story()).id(),
                                             story -> story.withLanguage(set.language())));
         };
+    }
+
+    private static Publication panelled(Publication on, StoryEdit.SetPanel set) {
+        Story story = on.story(set.story());
+        for (UUID each : set.paragraphs()) {
+            if (!story.paragraphs().holds(each)) {
+                throw new Refused("This paragraph is not there any more; reload to see what is.");
+            }
+        }
+        return on.withStories(
+                on.stories()
+                        .changed(
+                                story.id(),
+                                each -> {
+                                    Story changed = each;
+                                    for (UUID id : set.paragraphs()) {
+                                        changed =
+                                                changed.withParagraph(
+                                                        id, one -> one.withPanel(set.panel()));
+                                    }
+                                    return changed;
+                                }));
     }
 
     private static Publication remove(Publication on, Story gone) {

@@ -154,7 +154,8 @@ final class Writing {
                 moved(paragraph.id()),
                 paragraph.look(),
                 paragraph.runs().stream().map(run -> run.withId(moved(run.id()))).toList(),
-                paragraph.number());
+                paragraph.number(),
+                paragraph.panel());
     }
 
     private static UUID moved(UUID id) {
@@ -171,6 +172,10 @@ final class Writing {
         return WrittenParagraph.of(old).equals(written)
                 ? old
                 : new Paragraph(
-                        old.id(), written.look(), WrittenRuns.onto(old, written), written.number());
+                        old.id(),
+                        written.look(),
+                        WrittenRuns.onto(old, written),
+                        written.number(),
+                        old.panel());
     }
 }

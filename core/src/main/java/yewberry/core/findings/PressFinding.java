@@ -238,6 +238,7 @@ public sealed interface PressFinding extends Finding {
     private static String words(Item item) {
         return switch (item) {
             case Item.AreaFill fill -> "Background in " + fill.inWords();
+            case Item.TextFill fill -> "%s in %s".formatted(fill.kind().inWords(), fill.inWords());
             case Item.GlyphStroke line -> "Outline of “%s”".formatted(line.letters().text());
             case Item.GlyphRun run -> run.text();
         };
@@ -245,7 +246,7 @@ public sealed interface PressFinding extends Finding {
 
     private static String named(Item item) {
         return switch (item) {
-            case Item.AreaFill fill -> fill.inWords();
+            case Item.Filled fill -> fill.inWords();
             case Item.Lettering text -> text.paint().inWords();
         };
     }

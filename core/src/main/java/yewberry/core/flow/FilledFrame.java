@@ -8,6 +8,7 @@ import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.text.Segment;
 import yewberry.core.text.SetFrame;
+import yewberry.core.text.SetPanel;
 import yewberry.core.text.StoryPlace;
 import yewberry.core.text.Typesetter;
 
@@ -86,7 +87,7 @@ public final class FilledFrame {
                         new StoryPlace(
                                 text.end().paragraph() - begin.paragraph(),
                                 text.end().character()));
-        memory.keep(frame, filled, text.segments());
+        memory.keep(frame, filled, text);
         return filled;
     }
 
@@ -120,12 +121,16 @@ public final class FilledFrame {
 
     /** The text, in reading order. */
     public List<Segment> segments() {
-        return memory.segments(this);
+        return memory.text(this).segments();
     }
 
-    List<Segment> set() {
-        return Typesetter.set(seen, marks, new StoryPlace(0, begin), box, setting, looks)
-                .segments();
+    /** What lies behind its paragraphs and around them, from the lowest up. */
+    public List<SetPanel> panels() {
+        return memory.text(this).panels();
+    }
+
+    SetFrame set() {
+        return Typesetter.set(seen, marks, new StoryPlace(0, begin), box, setting, looks);
     }
 
     /** What finds no room in the last frame, a paragraph a line; empty in the others. */

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.text.Segment;
+import yewberry.core.text.SetFrame;
 
 /**
  * What frames were filled with last, and their text, as much as a number of bytes holds.
@@ -28,7 +29,7 @@ public final class FlowMemory {
 
     private final Cache<TextFrame, List<FilledFrame>> filled =
             Caffeine.newBuilder().weakKeys().executor(Runnable::run).build();
-    private final Cache<FilledFrame, List<Segment>> texts;
+    private final Cache<FilledFrame, SetFrame> texts;
 
     /**
      * @param bytes of text beyond which the least used is forgotten
@@ -38,7 +39,7 @@ public final class FlowMemory {
                 Caffeine.newBuilder()
                         .weakKeys()
                         .maximumWeight(bytes)
-                        .weigher((FilledFrame frame, List<Segment> text) -> weight(text))
+                        .weigher((FilledFrame frame, SetFrame text) -> weight(text.segments()))
                         .executor(Runnable::run)
                         .build();
     }
@@ -53,7 +54,7 @@ public final class FlowMemory {
         return known == null ? Optional.empty() : known.stream().filter(holds).findFirst();
     }
 
-    void keep(TextFrame frame, FilledFrame with, List<Segment> text) {
+    void keep(TextFrame frame, FilledFrame with, SetFrame text) {
         texts.put(with, text);
         filled.asMap()
                 .merge(
@@ -66,7 +67,7 @@ public final class FlowMemory {
                         });
     }
 
-    List<Segment> segments(FilledFrame frame) {
+    SetFrame text(FilledFrame frame) {
         return texts.get(frame, FilledFrame::set);
     }
 

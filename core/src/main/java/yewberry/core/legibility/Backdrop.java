@@ -32,8 +32,11 @@ final class Backdrop {
     private final MediumScene scene;
     private final View view;
     private final Rect bleed;
-    private final List<Item.AreaFill> areas;
-    private final List<Item.Lettering> text;
+    private final List<Item.Filled> areas;
+
+    private final List<Item> below;
+    private final List<OtherText> text = new ArrayList<>();
+
     private final Painted painted;
     private final SequencedSet<Optional<Paint>> found = new LinkedHashSet<>();
 
@@ -42,13 +45,27 @@ final class Backdrop {
         this.view = view;
         this.run = run;
         this.bleed = scene.boxes().bleed();
-        List<Item> below = scene.below(run);
-        this.areas = only(below, Item.AreaFill.class);
-        this.text =
-                only(below, Item.Lettering.class).stream()
-                        .filter(other -> !other.letters().frame().equals(run.frame()))
-                        .toList();
+        this.below = scene.below(run);
+        this.areas = only(below, Item.Filled.class);
+        for (int i = 0; i < below.size(); i++) {
+            if (below.get(i) instanceof Item.Lettering other && isOther(other)) {
+                text.add(
+                        new OtherText(
+                                other, only(below.subList(i, below.size()), Item.Filled.class)));
+            }
+        }
         this.painted = new Painted(scene, areas);
+    }
+
+    /**
+     * Text of another frame below.
+     *
+     * @param above what is filled between it and the run
+     */
+    private record OtherText(Item.Lettering letters, List<Item.Filled> above) {}
+
+    private boolean isOther(Item.Lettering text) {
+        return !text.letters().frame().equals(run.frame());
     }
 
     private static <T extends Item> List<T> only(List<Item> items, Class<T> kind) {
@@ -104,16 +121,22 @@ final class Backdrop {
 
     /** The common case: the first thing met below is a fill that lies under the whole line. */
     private boolean oneBackground(Rect line) {
-        if (text.stream().anyMatch(each -> !each.inkBounds().intersection(line).isEmpty())) {
-            return false;
-        }
-        for (Item.AreaFill fill : areas.reversed()) {
-            if (fill.solid().isPresent() && fill.rect().contains(line)) {
-                found.add(fill.solid());
-                return true;
-            }
-            if (!fill.rect().intersection(line).isEmpty()) {
-                return false;
+        for (Item item : below.reversed()) {
+            switch (item) {
+                case Item.Filled fill -> {
+                    if (fill.solid().isPresent() && fill.holds(line)) {
+                        found.add(fill.solid());
+                        return true;
+                    }
+                    if (fill.touches(line)) {
+                        return false;
+                    }
+                }
+                case Item.Lettering other -> {
+                    if (isOther(other) && !other.inkBounds().intersection(line).isEmpty()) {
+                        return false;
+                    }
+                }
             }
         }
         if (bleed.contains(line)) {
@@ -124,13 +147,16 @@ final class Backdrop {
     }
 
     private void glyph(GlyphInk ink, BackdropPixels pixels) {
-        text.forEach(other -> text(other, ink));
+        text.forEach(other -> text(other.letters(), other.above(), ink));
         Rect box = ink.box().intersection(bleed);
-        List<Item.AreaFill> here =
-                areas.stream().filter(fill -> !fill.rect().intersection(box).isEmpty()).toList();
+        List<Item.Filled> here = areas.stream().filter(fill -> fill.touches(box)).toList();
         List<Rect> open = new ArrayList<>();
         for (Rect cell : cells(box, here)) {
-            List<Item.AreaFill> stack = visible(here, cell);
+            if (here.stream().anyMatch(fill -> fill.touches(cell) && !fill.holds(cell))) {
+                open.add(cell); // the edge of something that is not a rectangle goes through it
+                continue;
+            }
+            List<Item.Filled> stack = visible(here, cell);
             if (stack.isEmpty() || stack.stream().allMatch(Backdrop::isPlain)) {
                 if (ink.touches(cell)) {
                     found.add(plain(stack, cell));
@@ -142,12 +168,12 @@ final class Backdrop {
             }
         }
         if (!open.isEmpty()) {
-            found.addAll(pixels.behind(ink, open, cell -> topmost(visible(here, cell))));
+            found.addAll(pixels.behind(ink, open, cell -> named(here, cell)));
         }
     }
 
     /** The parts of a box that no edge of an area goes through. */
-    private static List<Rect> cells(Rect box, List<Item.AreaFill> areas) {
+    private static List<Rect> cells(Rect box, List<Item.Filled> areas) {
         List<Double> across = cuts(box.x(), box.right(), areas, Rect::x, Rect::right);
         List<Double> down = cuts(box.y(), box.bottom(), areas, Rect::y, Rect::bottom);
         List<Rect> cells = new ArrayList<>();
@@ -167,24 +193,24 @@ final class Backdrop {
     private static List<Double> cuts(
             double from,
             double to,
-            List<Item.AreaFill> areas,
+            List<Item.Filled> areas,
             Function<Rect, Double> start,
             Function<Rect, Double> end) {
         TreeSet<Double> cuts = new TreeSet<>(List.of(from, to));
-        for (Item.AreaFill fill : areas) {
-            cuts.add(Math.clamp(start.apply(fill.rect()), from, to));
-            cuts.add(Math.clamp(end.apply(fill.rect()), from, to));
+        for (Item.Filled fill : areas) {
+            cuts.add(Math.clamp(start.apply(fill.bounds()), from, to));
+            cuts.add(Math.clamp(end.apply(fill.bounds()), from, to));
         }
         return List.copyOf(cuts);
     }
 
     /** The areas of a cell from the lowest that shows up. */
-    private static List<Item.AreaFill> visible(List<Item.AreaFill> areas, Rect cell) {
+    private static List<Item.Filled> visible(List<Item.Filled> areas, Rect cell) {
         double x = cell.x() + cell.width() / 2;
         double y = cell.y() + cell.height() / 2;
-        List<Item.AreaFill> stack = new ArrayList<>();
-        for (Item.AreaFill fill : areas) {
-            if (fill.rect().contains(x, y)) {
+        List<Item.Filled> stack = new ArrayList<>();
+        for (Item.Filled fill : areas) {
+            if (fill.holds(x, y)) {
                 if (fill.covers()) {
                     stack.clear();
                 }
@@ -194,24 +220,33 @@ final class Backdrop {
         return stack;
     }
 
-    private static boolean isPlain(Item.AreaFill fill) {
+    private static boolean isPlain(Item.Filled fill) {
         return fill.paint() instanceof AreaPaint.Solid;
     }
 
-    private static boolean oneGradient(List<Item.AreaFill> stack) {
+    private static boolean oneGradient(List<Item.Filled> stack) {
         return stack.stream().filter(fill -> !isPlain(fill)).count() == 1
                 && stack.stream().noneMatch(fill -> fill.paint() instanceof AreaPaint.Picture);
     }
 
-    private static Item.AreaFill topmost(List<Item.AreaFill> stack) {
+    /** What gives the colours of a cell their name. */
+    private static Item.Filled named(List<Item.Filled> areas, Rect cell) {
+        List<Item.Filled> there = areas.stream().filter(fill -> fill.touches(cell)).toList();
+        return there.reversed().stream()
+                .filter(fill -> !isPlain(fill))
+                .findFirst()
+                .orElse(there.getLast());
+    }
+
+    private static Item.Filled topmost(List<Item.Filled> stack) {
         return stack.reversed().stream().filter(fill -> !isPlain(fill)).findFirst().orElseThrow();
     }
 
-    private Optional<Paint> plain(List<Item.AreaFill> stack, Rect cell) {
+    private Optional<Paint> plain(List<Item.Filled> stack, Rect cell) {
         if (stack.isEmpty()) {
             return Optional.empty();
         }
-        Item.AreaFill top = stack.getLast();
+        Item.Filled top = stack.getLast();
         return top.solid()
                 .or(() ->
                         Optional.of(
@@ -224,9 +259,9 @@ final class Backdrop {
     }
 
     /** All colours that the one gradient of a stack goes through below the ink. */
-    private void gradient(List<Item.AreaFill> stack, Area ink) {
-        Item.AreaFill fill = topmost(stack);
-        GradientReach.of((AreaPaint.Gradient) fill.paint(), fill.frame(), ink).stream()
+    private void gradient(List<Item.Filled> stack, Area ink) {
+        Item.Filled fill = topmost(stack);
+        GradientReach.of((AreaPaint.Gradient) fill.paint(), fill.frame(), fill.turn(), ink).stream()
                 .map(point -> painted.of(stack, point.getX(), point.getY()))
                 .distinct()
                 .map(color -> Optional.of(Paint.sampled(color, fill)))
@@ -251,7 +286,10 @@ final class Backdrop {
         }
     }
 
-    private void text(Item.Lettering other, GlyphInk ink) {
+    /**
+     * @param above what is filled between it and the run
+     */
+    private void text(Item.Lettering other, List<Item.Filled> above, GlyphInk ink) {
         if (ink.box().intersection(other.inkBounds()).isEmpty()) {
             return;
         }
@@ -261,6 +299,11 @@ final class Backdrop {
                 if (!ink.box().intersection(Rect.around(lower)).isEmpty()) {
                     Area shared = ink.shape();
                     shared.intersect(new Area(lower));
+                    for (Item.Filled fill : above) {
+                        if (fill.covers() && fill.touches(ink.box())) {
+                            shared.subtract(new Area(fill.shape().orElse(fill.bounds().shape())));
+                        }
+                    }
                     if (!shared.isEmpty()) {
                         addText(other);
                         return;

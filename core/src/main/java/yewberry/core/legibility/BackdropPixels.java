@@ -76,7 +76,7 @@ final class BackdropPixels {
      * @param named the area that a cell's colours are named by
      */
     List<Optional<Paint>> behind(
-            Backdrop.GlyphInk ink, List<Rect> cells, Function<Rect, Item.AreaFill> named) {
+            Backdrop.GlyphInk ink, List<Rect> cells, Function<Rect, Item.Filled> named) {
         if (areas == null) {
             paint();
         }
@@ -101,7 +101,16 @@ final class BackdropPixels {
         for (int at = inked.nextSetBit(0); at >= 0; at = inked.nextSetBit(at + 1)) {
             numbers[at] = number++;
         }
-        areas = PageRaster.areas(scene, region, PPI, ChosenPixels.of(width, height, inked));
+        areas =
+                PageRaster.fills(
+                        scene,
+                        scene.below(run).stream()
+                                .filter(Item.Filled.class::isInstance)
+                                .map(Item.Filled.class::cast)
+                                .toList(),
+                        region,
+                        PPI,
+                        ChosenPixels.of(width, height, inked));
         seen = areas.seen(view);
         int[] text =
                 run.paint().overprints() ? areas.overprinted(run.paint()).seen(view) : new int[0];
@@ -227,7 +236,7 @@ final class BackdropPixels {
         return packed >> 9 & 0x7c00 | packed >> 6 & 0x3e0 | packed >> 3 & 0x1f;
     }
 
-    private List<Optional<Paint>> kept(InkPixels pixels, Function<Rect, Item.AreaFill> named) {
+    private List<Optional<Paint>> kept(InkPixels pixels, Function<Rect, Item.Filled> named) {
         List<Optional<Paint>> inOrder = new ArrayList<>();
         for (int i : pixels.worstOfEach()) {
             Rect cell = pixels.cell(pixels.at[i]).orElseThrow();

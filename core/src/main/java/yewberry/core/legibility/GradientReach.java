@@ -1,5 +1,6 @@
 package yewberry.core.legibility;
 
+import java.awt.geom.AffineTransform;
 import java.awt.geom.Area;
 import java.awt.geom.Line2D;
 import java.awt.geom.PathIterator;
@@ -9,6 +10,7 @@ import java.util.List;
 import java.util.TreeSet;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Rect;
+import yewberry.core.scene.Turn;
 
 /**
  * How far a gradient goes below some ink: points that have its colour at both ends of that reach,
@@ -29,9 +31,22 @@ final class GradientReach {
 
     /**
      * @param frame that the gradient is spread over
+     * @param turn how that is rotated
      * @param ink that is looked at; where it is empty there are no points
      */
-    static List<Point2D> of(AreaPaint.Gradient gradient, Rect frame, Area ink) {
+    static List<Point2D> of(AreaPaint.Gradient gradient, Rect frame, Turn turn, Area ink) {
+        if (turn.isNone()) {
+            return of(gradient, frame, ink);
+        }
+        AffineTransform back =
+                AffineTransform.getRotateInstance(
+                        Math.toRadians(-turn.degrees()), turn.x(), turn.y());
+        return of(gradient, frame, ink.createTransformedArea(back)).stream()
+                .map(point -> turn.transform().transform(point, null))
+                .toList();
+    }
+
+    private static List<Point2D> of(AreaPaint.Gradient gradient, Rect frame, Area ink) {
         if (ink.isEmpty()) {
             return List.of();
         }

@@ -56,7 +56,7 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> backdrops, List<
             View view) {
         Collected collected = new Collected();
         for (PageScene scene : scenes) {
-            scene.on(view).areas().stream()
+            scene.on(view).fills().stream()
                     .flatMap(fill -> fill.solid().stream())
                     .forEach(paint -> collected.backdrop(Optional.of(paint)));
             for (RunContrast contrast : legibility.judge(scene, view)) {

@@ -2,7 +2,10 @@ package yewberry.core.picture;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.awt.Shape;
+import java.awt.geom.PathIterator;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import yewberry.core.Sha256;
 import yewberry.core.color.View;
 import yewberry.core.scene.AreaPaint;
@@ -60,6 +63,11 @@ public final class SceneStamp {
                     add(fill.rect(), fill.frame(), fill.opacity(), fill.blend(), fill.goesTo());
                     add(fill.paint());
                 }
+                case Item.TextFill fill -> {
+                    add(fill.frame(), fill.turn());
+                    add(fill.form().path());
+                    add(fill.paint());
+                }
                 case Item.GlyphRun run -> add(run);
                 case Item.GlyphStroke line -> {
                     add(line.paint().color(), line.width(), line.join());
@@ -87,6 +95,14 @@ public final class SceneStamp {
                             picture.tiled(),
                             picture.runOut(),
                             picture.seeThrough());
+        }
+    }
+
+    private void add(Shape path) {
+        double[] at = new double[6];
+        for (PathIterator each = path.getPathIterator(null); !each.isDone(); each.next()) {
+            add(each.currentSegment(at));
+            add(Arrays.toString(at));
         }
     }
 

@@ -25,6 +25,7 @@ import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 import yewberry.core.scene.PicturePlace;
 import yewberry.core.scene.Rect;
+import yewberry.core.scene.Turn;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
 
@@ -144,7 +145,13 @@ public final class SvgPicture {
         rect(visible, view.bare());
         areas(scene, visible);
         MediumScene shown = scene.on(view);
-        shown.letters().forEach(text -> letters(shown, text));
+        for (Item item : shown.items()) {
+            switch (item) {
+                case Item.AreaFill fill -> {} // all of them lie below
+                case Item.TextFill fill -> fill(shown, fill);
+                case Item.Lettering text -> letters(shown, text);
+            }
+        }
         body.append("</g>");
         if (guides) {
             guide("bleed", visible, "1 3");
@@ -164,7 +171,10 @@ public final class SvgPicture {
         if (shown.areas().stream().allMatch(fill -> isPlain(fill) || link(fill).isPresent())) {
             for (Item.AreaFill fill : shown.areas()) {
                 switch (fill.paint()) {
-                    case AreaPaint.Gradient gradient -> gradient(shown, fill, gradient);
+                    case AreaPaint.Gradient gradient ->
+                            filled(
+                                    fill.rect(),
+                                    "url(#%s)".formatted(gradient(shown, fill.frame(), gradient)));
                     case AreaPaint.Solid(Paint paint) -> rect(fill.rect(), view.see(paint.color()));
                     case AreaPaint.Picture picture ->
                             placed(fill.rect(), picture.place(), link(fill).orElseThrow());
@@ -227,9 +237,54 @@ public final class SvgPicture {
         return fill.covers() && !(fill.paint() instanceof AreaPaint.Picture);
     }
 
-    private void gradient(MediumScene scene, Item.AreaFill fill, AreaPaint.Gradient gradient) {
+    /** What is behind text or around it; where it lets through what is below, as it comes to. */
+    private void fill(MediumScene scene, Item.TextFill fill) {
+        if (!fill.covers()) {
+            Rect region = fill.bounds().intersection(scene.boxes().bleed());
+            if (region.isEmpty()) {
+                return;
+            }
+            String id = "over-" + ++parts;
+            clips.append("<clipPath id=\"").append(id).append("\">");
+            path(clips, fill, "");
+            clips.append("</clipPath>");
+            body.append("<g clip-path=\"url(#").append(id).append(")\">");
+            image(
+                    PaintedAreas.picture(
+                            PageRaster.of(scene, scene.upTo(fill), region, ppi).image(view)),
+                    region);
+            body.append("</g>");
+            return;
+        }
+        String color =
+                switch (fill.paint()) {
+                    case AreaPaint.Gradient gradient ->
+                            "url(#%s)".formatted(gradient(scene, fill.frame(), gradient));
+                    case AreaPaint.Solid(Paint paint) -> view.see(paint.color()).hex();
+                    case AreaPaint.Picture picture ->
+                            throw new IllegalArgumentException("A picture behind text");
+                };
+        path(body, fill, " fill=\"%s\"".formatted(color));
+    }
+
+    private static void path(StringBuilder to, Item.TextFill fill, String attributes) {
+        if (fill.form().rectangle().isPresent()) {
+            to.append("<rect");
+            box(to, fill.form().bounds());
+        } else {
+            to.append("<path fill-rule=\"evenodd\" clip-rule=\"evenodd\" d=\"");
+            path(to, fill.form().path());
+            to.append('"');
+        }
+        fill.turn()
+                .ifAny()
+                .ifPresent(turn -> to.append(" transform=\"").append(rotate(turn)).append('"'));
+        to.append(attributes).append("/>");
+    }
+
+    /** Defines a gradient, whose name it gives. */
+    private String gradient(MediumScene scene, Rect frame, AreaPaint.Gradient gradient) {
         String id = "gradient-" + ++gradients;
-        Rect frame = fill.frame();
         double x = frame.x() + frame.width() / 2;
         double y = frame.y() + frame.height() / 2;
         String element =
@@ -261,9 +316,7 @@ public final class SvgPicture {
             clips.append("\" stop-color=\"").append(stop.color().hex()).append("\"/>");
         }
         clips.append("</").append(element).append('>');
-        body.append("<rect");
-        box(body, fill.rect());
-        body.append(" fill=\"url(#").append(id).append(")\"/>");
+        return id;
     }
 
     private void attribute(String name, double value) {
@@ -271,9 +324,13 @@ public final class SvgPicture {
     }
 
     private void rect(Rect rect, Rgb color) {
+        filled(rect, color.hex());
+    }
+
+    private void filled(Rect rect, String with) {
         body.append("<rect");
         box(body, rect);
-        body.append(" fill=\"").append(color.hex()).append("\"/>");
+        body.append(" fill=\"").append(with).append("\"/>");
     }
 
     private static void box(StringBuilder to, Rect rect) {
@@ -317,12 +374,15 @@ public final class SvgPicture {
     /** Whether it lies on a ground that is not one colour. */
     private static boolean liesOnMixedInk(MediumScene scene, Item.GlyphRun run) {
         Rect bounds = run.bounds();
-        for (Item.AreaFill fill : scene.areas().reversed()) {
-            if (!fill.rect().intersection(bounds).isEmpty() && fill.solid().isEmpty()) {
-                return true;
+        for (Item item : scene.below(run).reversed()) {
+            if (!(item instanceof Item.Filled fill) || !fill.touches(bounds)) {
+                continue;
             }
-            if (fill.solid().isPresent() && fill.rect().contains(bounds)) {
+            if (fill.solid().isPresent() && fill.holds(bounds)) {
                 return false;
+            }
+            if (fill.solid().isEmpty() || fill.shape().isPresent()) {
+                return true;
             }
         }
         return false;
@@ -339,7 +399,9 @@ public final class SvgPicture {
         body.append("<g clip-path=\"url(#").append(id).append(")\">");
         image(
                 PaintedAreas.picture(
-                        PageRaster.areas(scene, region, ppi).overprinted(run.paint()).image(view)),
+                        PageRaster.of(scene, scene.below(run), region, ppi)
+                                .overprinted(run.paint())
+                                .image(view)),
                 region);
         body.append("</g>");
     }
@@ -426,13 +488,12 @@ public final class SvgPicture {
 
     /** How its lines are rotated, as the first of their transforms. */
     private static String turned(Item.GlyphRun run) {
-        return run.turn()
-                .ifAny()
-                .map(turn ->
-                        "rotate(%s %s %s) "
-                                .formatted(
-                                        number(turn.degrees()), number(turn.x()), number(turn.y())))
-                .orElse("");
+        return run.turn().ifAny().map(turn -> rotate(turn) + " ").orElse("");
+    }
+
+    private static String rotate(Turn turn) {
+        return "rotate(%s %s %s)"
+                .formatted(number(turn.degrees()), number(turn.x()), number(turn.y()));
     }
 
     /** The key of a glyph's shared shape. */

@@ -60,7 +60,7 @@ public record InkPlace(
         List<InkPlace> places = new ArrayList<>();
         for (Item item : scene.items()) {
             switch (item) {
-                case Item.AreaFill fill -> {
+                case Item.Filled fill -> {
                     List<Rect> visible = visible(scene, fill);
                     if (!visible.isEmpty()) {
                         Color color = heaviest(scene, fill, visible, condition);
@@ -94,7 +94,7 @@ public record InkPlace(
 
     /** The colour of an area; where it is not one, that with the most ink of a grid of points. */
     private static Color heaviest(
-            MediumScene scene, Item.AreaFill fill, List<Rect> visible, PressCondition condition) {
+            MediumScene scene, Item.Filled fill, List<Rect> visible, PressCondition condition) {
         if (fill.solid().isPresent()) {
             return fill.solid().get().color();
         }
@@ -135,13 +135,13 @@ public record InkPlace(
                 .toList();
     }
 
-    /** What of a fill no later fill covers, within the bleed. */
-    private static List<Rect> visible(MediumScene scene, Item.AreaFill fill) {
-        List<Rect> open = List.of(fill.rect().intersection(scene.boxes().bleed()));
+    /** What of a fill no later rectangle covers, within the bleed. */
+    private static List<Rect> visible(MediumScene scene, Item.Filled fill) {
+        List<Rect> open = List.of(fill.bounds().intersection(scene.boxes().bleed()));
         int above = scene.upTo(fill).size();
         for (Item item : scene.items().subList(above, scene.items().size())) {
-            if (item instanceof Item.AreaFill upper && upper.covers()) {
-                open = open.stream().flatMap(part -> part.minus(upper.rect()).stream()).toList();
+            if (item instanceof Item.Filled upper && upper.covers() && upper.shape().isEmpty()) {
+                open = open.stream().flatMap(part -> part.minus(upper.bounds()).stream()).toList();
             }
         }
         return open.stream().filter(part -> !part.isEmpty()).toList();

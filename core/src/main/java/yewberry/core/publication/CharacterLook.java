@@ -17,6 +17,7 @@ import yewberry.core.color.Numbers;
  * @param weight on the scale of OpenType's usWeightClass, 100 to 900
  * @param size in percent of the paragraph's
  * @param tracking between characters, in thousandths of the type size
+ * @param highlight colour behind them
  * @param capitals which of its letters are drawn as capitals
  * @param figures how its figures are drawn
  * @param emphasis what its characters are to whoever reads; nothing means no more than the rest
@@ -34,6 +35,7 @@ public record CharacterLook(
         Optional<Double> tracking,
         Optional<Tinted> color,
         Optional<Outline> outline,
+        Optional<Highlight> highlight,
         Optional<Letters.Capitals> capitals,
         Optional<Letters.Figures> figures,
         Optional<Emphasis> emphasis,
@@ -49,6 +51,7 @@ public record CharacterLook(
                     "tracking",
                     "color",
                     "outline",
+                    "highlight",
                     "capitals",
                     "figures");
 
@@ -92,61 +95,68 @@ public record CharacterLook(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
     public CharacterLook withWeight(Optional<Integer> changed) {
         return new CharacterLook(
-                id, name, family, changed, italic, size, tracking, color, outline, capitals,
-                figures, emphasis, basis);
+                id, name, family, changed, italic, size, tracking, color, outline, highlight,
+                capitals, figures, emphasis, basis);
     }
 
     public CharacterLook withItalic(Optional<Boolean> changed) {
         return new CharacterLook(
-                id, name, family, weight, changed, size, tracking, color, outline, capitals,
-                figures, emphasis, basis);
+                id, name, family, weight, changed, size, tracking, color, outline, highlight,
+                capitals, figures, emphasis, basis);
     }
 
     public CharacterLook withSize(Optional<Double> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, changed, tracking, color, outline, capitals,
-                figures, emphasis, basis);
+                id, name, family, weight, italic, changed, tracking, color, outline, highlight,
+                capitals, figures, emphasis, basis);
     }
 
     public CharacterLook withColor(Optional<Tinted> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, changed, outline, capitals,
-                figures, emphasis, basis);
+                id, name, family, weight, italic, size, tracking, changed, outline, highlight,
+                capitals, figures, emphasis, basis);
     }
 
     public CharacterLook withOutline(Optional<Outline> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, color, changed, capitals, figures,
-                emphasis, basis);
+                id, name, family, weight, italic, size, tracking, color, changed, highlight,
+                capitals, figures, emphasis, basis);
+    }
+
+    public CharacterLook withHighlight(Optional<Highlight> changed) {
+        return new CharacterLook(
+                id, name, family, weight, italic, size, tracking, color, outline, changed, capitals,
+                figures, emphasis, basis);
     }
 
     public CharacterLook withEmphasis(Optional<Emphasis> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, color, outline, capitals, figures,
-                changed, basis);
+                id, name, family, weight, italic, size, tracking, color, outline, highlight,
+                capitals, figures, changed, basis);
     }
 
     public CharacterLook withCapitals(Optional<Letters.Capitals> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, color, outline, changed, figures,
-                emphasis, basis);
+                id, name, family, weight, italic, size, tracking, color, outline, highlight,
+                changed, figures, emphasis, basis);
     }
 
     public CharacterLook withFigures(Optional<Letters.Figures> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, color, outline, capitals, changed,
-                emphasis, basis);
+                id, name, family, weight, italic, size, tracking, color, outline, highlight,
+                capitals, changed, emphasis, basis);
     }
 
     public CharacterLook withBasis(Optional<Basis> changed) {
         return new CharacterLook(
-                id, name, family, weight, italic, size, tracking, color, outline, capitals, figures,
-                emphasis, changed);
+                id, name, family, weight, italic, size, tracking, color, outline, highlight,
+                capitals, figures, emphasis, changed);
     }
 
     @Override
@@ -154,6 +164,7 @@ public record CharacterLook(
         List<Reference> references = new ArrayList<>();
         color.ifPresent(each -> references.add(Reference.swatch(each.swatch())));
         outline.ifPresent(line -> references.add(Reference.swatch(line.color().swatch())));
+        highlight.ifPresent(each -> references.add(Reference.swatch(each.color().swatch())));
         basis.ifPresent(each -> references.add(Reference.characterLook(each.look())));
         return references;
     }
@@ -165,6 +176,7 @@ public record CharacterLook(
         }
         return withColor(color.map(each -> each.withReference(old, replacement)))
                 .withOutline(outline.map(line -> line.withReference(old, replacement)))
+                .withHighlight(highlight.map(each -> each.withReference(old, replacement)))
                 .withBasis(basis.map(each -> each.withReference(old, replacement)));
     }
 }

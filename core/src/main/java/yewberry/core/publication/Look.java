@@ -21,6 +21,7 @@ import yewberry.core.Refused;
  * @param next the look of a paragraph begun after one of this; nothing means this look again
  * @param outline a line around its letters
  * @param list what stands before each of its paragraphs
+ * @param panel what lies behind its paragraphs and around them
  * @param basis the look that it is based on
  * @param role what its paragraphs are to whoever reads; nothing means no more than text
  * @throws Refused if the size is not within 2 to 1000 pt, or the space above is negative
@@ -42,6 +43,7 @@ public record Look(
         Optional<Role> role,
         Optional<Outline> outline,
         Optional<ListMark> list,
+        Optional<Panel> panel,
         Optional<Basis> basis)
         implements Element {
     /** What one that is based on another may have from that, each property by its way. */
@@ -69,7 +71,8 @@ public record Look(
                     "setting.letters.figures",
                     "setting.tabs",
                     "outline",
-                    "list");
+                    "list",
+                    "panel");
 
     /** Whether text prints over what is below it. Light text never does, whatever is set. */
     public enum Overprint {
@@ -133,79 +136,86 @@ public record Look(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
     public Look withItalic(boolean changed) {
         return new Look(
                 id, name, family, weight, changed, size, leading, before, alignment, color,
-                overprint, setting, next, role, outline, list, basis);
+                overprint, setting, next, role, outline, list, panel, basis);
     }
 
     public Look withColor(Tinted changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, changed,
-                overprint, setting, next, role, outline, list, basis);
+                overprint, setting, next, role, outline, list, panel, basis);
     }
 
     public Look withSize(Length changed) {
         return new Look(
                 id, name, family, weight, italic, changed, leading, before, alignment, color,
-                overprint, setting, next, role, outline, list, basis);
+                overprint, setting, next, role, outline, list, panel, basis);
     }
 
     public Look withAlignment(Alignment changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, changed, color, overprint,
-                setting, next, role, outline, list, basis);
+                setting, next, role, outline, list, panel, basis);
     }
 
     public Look withOverprint(Overprint changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color, changed,
-                setting, next, role, outline, list, basis);
+                setting, next, role, outline, list, panel, basis);
     }
 
     public Look withSetting(TextSetting changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, changed, next, role, outline, list, basis);
+                overprint, changed, next, role, outline, list, panel, basis);
     }
 
     public Look withNext(Optional<UUID> changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, setting, changed, role, outline, list, basis);
+                overprint, setting, changed, role, outline, list, panel, basis);
     }
 
     public Look withRole(Optional<Role> changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, setting, next, changed, outline, list, basis);
+                overprint, setting, next, changed, outline, list, panel, basis);
     }
 
     public Look withOutline(Optional<Outline> changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, setting, next, role, changed, list, basis);
+                overprint, setting, next, role, changed, list, panel, basis);
     }
 
     public Look withList(Optional<ListMark> changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, setting, next, role, outline, changed, basis);
+                overprint, setting, next, role, outline, changed, panel, basis);
     }
 
     public Look withLeading(Leading changed) {
         return new Look(
                 id, name, family, weight, italic, size, changed, before, alignment, color,
-                overprint, setting, next, role, outline, list, basis);
+                overprint, setting, next, role, outline, list, panel, basis);
+    }
+
+    public Look withPanel(Optional<Panel> changed) {
+        return new Look(
+                id, name, family, weight, italic, size, leading, before, alignment, color,
+                overprint, setting, next, role, outline, list, changed, basis);
     }
 
     public Look withBasis(Optional<Basis> changed) {
         return new Look(
                 id, name, family, weight, italic, size, leading, before, alignment, color,
-                overprint, setting, next, role, outline, list, changed);
+                overprint, setting, next, role, outline, list, panel, changed);
     }
 
     @Override
@@ -215,6 +225,7 @@ public record Look(
         outline.ifPresent(line -> references.add(Reference.swatch(line.color().swatch())));
         list.flatMap(ListMark::look)
                 .ifPresent(look -> references.add(Reference.characterLook(look)));
+        panel.ifPresent(each -> references.addAll(each.references()));
         next.ifPresent(look -> references.add(Reference.look(look)));
         basis.ifPresent(each -> references.add(Reference.look(each.look())));
         return references;
@@ -229,6 +240,7 @@ public record Look(
                 withColor(color.withReference(old, replacement))
                         .withOutline(outline.map(line -> line.withReference(old, replacement)))
                         .withList(list.map(mark -> mark.withReference(old, replacement)))
+                        .withPanel(panel.map(each -> each.withReference(old, replacement)))
                         .withBasis(basis.map(each -> each.withReference(old, replacement)));
         return next.equals(Optional.of(old)) ? changed.withNext(Optional.of(replacement)) : changed;
     }

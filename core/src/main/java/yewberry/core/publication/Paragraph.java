@@ -11,9 +11,11 @@ import yewberry.core.Refused;
  * A paragraph: its look and its runs, in order.
  *
  * @param number that it has in its list; nothing means the one that comes next
+ * @param panel what lies behind it and around it; nothing means what its look says
  * @throws Refused if the number is not within 1 to 9999
  */
-public record Paragraph(UUID id, UUID look, List<Run> runs, Optional<Integer> number)
+public record Paragraph(
+        UUID id, UUID look, List<Run> runs, Optional<Integer> number, Optional<Panel> panel)
         implements Element {
     private static final int MOST = 9999;
 
@@ -25,7 +27,7 @@ public record Paragraph(UUID id, UUID look, List<Run> runs, Optional<Integer> nu
     }
 
     public Paragraph(UUID id, UUID look, List<Run> runs) {
-        this(id, look, runs, Optional.empty());
+        this(id, look, runs, Optional.empty(), Optional.empty());
     }
 
     public String text() {
@@ -33,17 +35,27 @@ public record Paragraph(UUID id, UUID look, List<Run> runs, Optional<Integer> nu
     }
 
     public Paragraph withLook(UUID changed) {
-        return new Paragraph(id, changed, runs, number);
+        return new Paragraph(id, changed, runs, number, panel);
     }
 
     public Paragraph withRuns(List<Run> changed) {
-        return new Paragraph(id, look, changed, number);
+        return new Paragraph(id, look, changed, number, panel);
+    }
+
+    public Paragraph withPanel(Optional<Panel> changed) {
+        return new Paragraph(id, look, runs, number, changed);
+    }
+
+    /** What lies behind it and around it. */
+    public Panel panel(Look in) {
+        return panel.or(in::panel).orElse(Panel.NONE);
     }
 
     @Override
     public List<Reference> references() {
         List<Reference> references = new ArrayList<>();
         references.add(Reference.look(look));
+        panel.ifPresent(each -> references.addAll(each.references()));
         for (Run run : runs) {
             run.color().ifPresent(color -> references.add(Reference.swatch(color.swatch())));
             run.look().ifPresent(each -> references.add(Reference.characterLook(each)));
@@ -60,6 +72,7 @@ public record Paragraph(UUID id, UUID look, List<Run> runs, Optional<Integer> nu
                 id,
                 look.equals(old) ? replacement : look,
                 runs.stream().map(run -> run.withReference(old, replacement)).toList(),
-                number);
+                number,
+                panel.map(each -> each.withReference(old, replacement)));
     }
 }

@@ -1,7 +1,10 @@
 package yewberry.core.raster;
 
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
 import java.util.BitSet;
+import java.util.List;
 import yewberry.core.Cancellation;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.View;
@@ -19,6 +22,9 @@ import yewberry.core.text.Segment;
  * modes, gradients and overprint as the press or the screen will have them.
  */
 public final class PageRaster {
+    /** Stands for a shape that is a rectangle. */
+    private static final byte[] WHOLE = {};
+
     private final MediumScene scene;
     private final Rect region;
     private final double scale;
@@ -74,7 +80,7 @@ public final class PageRaster {
         return of(scene.on(view), region, ppi).image(view);
     }
 
-    /** The same without text. */
+    /** Its backgrounds alone. */
     public static BufferedImage areas(PageScene scene, View view, Rect region, double ppi) {
         return areas(scene.on(view), region, ppi).image(view);
     }
@@ -93,37 +99,54 @@ public final class PageRaster {
      */
     public static PageRaster of(MediumScene scene, Rect region, double ppi, Sources pictures) {
         PageRaster page = whole(scene, region, ppi);
-        for (Item.AreaFill fill : scene.areas()) {
-            page.area(
-                    fill,
-                    fill.paint() instanceof AreaPaint.Picture picture
-                            ? pictures.of(fill, picture)
-                            : Painted.source(fill, scene.planes(), ppi));
+        for (Item item : scene.items()) {
+            if (item instanceof Item.AreaFill fill
+                    && fill.paint() instanceof AreaPaint.Picture picture) {
+                page.fill(fill, pictures.of(fill, picture));
+            } else {
+                page.item(item, ppi);
+            }
         }
-        scene.letters().forEach(page::text);
         return page;
     }
 
-    /** A part of a page, areas and text. */
+    /** A part of a page, all that is on it. */
     public static PageRaster of(MediumScene scene, Rect region, double ppi) {
-        PageRaster page = areas(scene, region, ppi);
-        scene.letters().forEach(page::text);
-        return page;
-    }
-
-    /** The same without text. */
-    public static PageRaster areas(MediumScene scene, Rect region, double ppi) {
-        return whole(scene, region, ppi).painted(ppi);
+        return of(scene, scene.items(), region, ppi);
     }
 
     /**
-     * Some pixels of a part of a page, without text; its raster is one row of them.
+     * Some of what is on a part of a page.
      *
+     * @param items of the scene, from the lowest up
+     */
+    public static PageRaster of(
+            MediumScene scene, List<? extends Item> items, Rect region, double ppi) {
+        PageRaster page = whole(scene, region, ppi);
+        items.forEach(item -> page.item(item, ppi));
+        return page;
+    }
+
+    /** Its backgrounds alone. */
+    public static PageRaster areas(MediumScene scene, Rect region, double ppi) {
+        return of(scene, scene.areas(), region, ppi);
+    }
+
+    /**
+     * Some pixels of a part of a page with some of its fills; its raster is one row of them.
+     *
+     * @param fills of the scene, from the lowest up
      * @param pixels of the region, from its top left
      */
-    public static PageRaster areas(
-            MediumScene scene, Rect region, double ppi, ChosenPixels pixels) {
-        return new PageRaster(scene, region, ppi, pixels).painted(ppi);
+    public static PageRaster fills(
+            MediumScene scene,
+            List<? extends Item.Filled> fills,
+            Rect region,
+            double ppi,
+            ChosenPixels pixels) {
+        PageRaster page = new PageRaster(scene, region, ppi, pixels);
+        fills.forEach(fill -> page.item(fill, ppi));
+        return page;
     }
 
     private static PageRaster whole(MediumScene scene, Rect region, double ppi) {
@@ -134,9 +157,11 @@ public final class PageRaster {
                 ChosenPixels.all(pixels(region.width(), ppi), pixels(region.height(), ppi)));
     }
 
-    private PageRaster painted(double ppi) {
-        scene.areas().forEach(fill -> area(fill, Painted.source(fill, scene.planes(), ppi)));
-        return this;
+    private void item(Item item, double ppi) {
+        switch (item) {
+            case Item.Filled fill -> fill(fill, Painted.source(fill, scene.planes(), ppi));
+            case Item.Lettering text -> text(text);
+        }
     }
 
     /**
@@ -172,8 +197,12 @@ public final class PageRaster {
         return new ScreenPixels(scene.planes(), view).seen(raster, pictured);
     }
 
-    private void area(Item.AreaFill fill, Painted.Source source) {
-        Rect rect = fill.rect().intersection(scene.boxes().bleed());
+    private void fill(Item.Filled fill, Painted.Source source) {
+        Rect rect = fill.bounds().intersection(scene.boxes().bleed());
+        if (rect.intersection(region).isEmpty()) {
+            return;
+        }
+        byte[] within = fill.shape().map(this::within).orElse(WHOLE);
         double[] columns = coverage(rect.x() - region.x(), rect.width(), pixels.width());
         double[] rows = coverage(rect.y() - region.y(), rect.height(), pixels.height());
         boolean picture = fill.paint() instanceof AreaPaint.Picture;
@@ -187,7 +216,14 @@ public final class PageRaster {
                 int column = pixels.column(at, row);
                 if (columns[column] > 0) {
                     double x = region.x() + (column + 0.5) / scale;
-                    double covered = columns[column] * rows[row] * source.alpha(x, y);
+                    double inside =
+                            within.length == 0
+                                    ? columns[column] * rows[row]
+                                    : (within[row * pixels.width() + column] & 0xff) / 255.0;
+                    if (inside == 0) {
+                        continue;
+                    }
+                    double covered = inside * source.alpha(x, y);
                     raster.paint(at, source.ink(x, y), covered, fill.blend());
                     if (picture) {
                         pictured.set(at, covered > 0 || pictured.get(at));
@@ -197,6 +233,15 @@ public final class PageRaster {
                 }
             }
         }
+    }
+
+    /** How much of each pixel of the region a shape covers, row by row. */
+    private byte[] within(Shape shape) {
+        AffineTransform place = AffineTransform.getScaleInstance(scale, scale);
+        place.translate(-region.x(), -region.y());
+        int height = pixels(region.height(), scale * 72);
+        return Coverage.of(place.createTransformedShape(shape), pixels.width(), height)
+                .whole(pixels.width() * height);
     }
 
     /** How much of each pixel in one direction lies within a stretch given in points. */

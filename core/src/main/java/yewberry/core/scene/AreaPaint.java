@@ -1,5 +1,6 @@
 package yewberry.core.scene;
 
+import java.awt.geom.Point2D;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -40,6 +41,18 @@ public sealed interface AreaPaint {
         public interface Way {
             /** 0 to 1. */
             double at(double x, double y);
+        }
+
+        /** The same of a frame that is rotated. */
+        public Way within(Rect frame, Turn turn) {
+            Way way = within(frame);
+            if (turn.isNone()) {
+                return way;
+            }
+            return (x, y) -> {
+                Point2D back = turn.back(x, y);
+                return way.at(back.getX(), back.getY());
+            };
         }
 
         /** Where it fills a frame. */

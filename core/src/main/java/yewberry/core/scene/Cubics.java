@@ -5,11 +5,11 @@ import java.awt.geom.Path2D;
 import java.awt.geom.PathIterator;
 
 /** Shapes as PDF knows them: their curves are of the third degree. */
-final class Cubics {
+public final class Cubics {
     private Cubics() {}
 
     /** The same shape; a curve of the second degree is exactly one of the third. */
-    static Path2D of(Shape shape) {
+    public static Path2D of(Shape shape) {
         Path2D path = new Path2D.Double();
         double[] at = new double[6];
         double x = 0;

@@ -36,6 +36,56 @@ public sealed interface Item {
     /** As it is on a medium: in the colours that its own become there. */
     Item on(Medium medium, PressCondition condition);
 
+    /** What is filled: a background, or something behind text or around it. */
+    sealed interface Filled extends Item permits AreaFill, TextFill {
+        AreaPaint paint();
+
+        /** That its fill is spread over, before it is rotated. */
+        Rect frame();
+
+        /** How it is rotated. */
+        Turn turn();
+
+        /** 0 to 1. */
+        double opacity();
+
+        BlendMode blend();
+
+        /** Whether nothing below it shows where it is. */
+        boolean covers();
+
+        /** Whether a point lies within it. */
+        boolean holds(double x, double y);
+
+        /** Whether all of a rectangle lies within it. */
+        boolean holds(Rect rect);
+
+        /** Whether a rectangle has a part in it; where it is not known, it may. */
+        boolean touches(Rect rect);
+
+        /** What it fills where that is not just the rectangle of its bounds. */
+        Optional<Shape> shape();
+
+        /** Its one colour, where it covers with one. */
+        default Optional<Paint> solid() {
+            return covers() && paint() instanceof AreaPaint.Solid(Paint paint)
+                    ? Optional.of(paint)
+                    : Optional.empty();
+        }
+
+        @Override
+        default List<Paint> paints() {
+            return paint().paints();
+        }
+
+        /** What it is painted with, for people. */
+        default String inWords() {
+            return opacity() == 1
+                    ? paint().inWords()
+                    : "%s at %s %%".formatted(paint().inWords(), Numbers.plain(opacity() * 100));
+        }
+    }
+
     /**
      * A background: a rectangle with a colour or a gradient.
      *
@@ -52,8 +102,8 @@ public sealed interface Item {
             double opacity,
             BlendMode blend,
             Background.GoesTo goesTo)
-            implements Item {
-        /** Whether nothing below it shows. */
+            implements Filled {
+        @Override
         public boolean covers() {
             return opacity == 1
                     && blend == BlendMode.NORMAL
@@ -78,23 +128,29 @@ public sealed interface Item {
                     : rect;
         }
 
-        /** Its one colour, where it covers with one. */
-        public Optional<Paint> solid() {
-            return covers() && paint instanceof AreaPaint.Solid(Paint paint)
-                    ? Optional.of(paint)
-                    : Optional.empty();
+        @Override
+        public Turn turn() {
+            return Turn.NONE;
         }
 
         @Override
-        public List<Paint> paints() {
-            return paint.paints();
+        public boolean holds(double x, double y) {
+            return rect.contains(x, y);
         }
 
-        /** What it is painted with, for people. */
-        public String inWords() {
-            return opacity == 1
-                    ? paint.inWords()
-                    : "%s at %s %%".formatted(paint.inWords(), Numbers.plain(opacity * 100));
+        @Override
+        public boolean holds(Rect other) {
+            return rect.contains(other);
+        }
+
+        @Override
+        public boolean touches(Rect other) {
+            return !rect.intersection(other).isEmpty();
+        }
+
+        @Override
+        public Optional<Shape> shape() {
+            return Optional.empty();
         }
 
         @Override
@@ -118,6 +174,126 @@ public sealed interface Item {
                     opacity,
                     blend,
                     goesTo);
+        }
+    }
+
+    /**
+     * Something behind text or around it.
+     *
+     * @param paragraph that it belongs to, or the first of several that share it
+     * @param run whose highlight it is
+     * @param look that says it
+     * @param form what it fills, before it is rotated
+     * @param frame that its fill is spread over, before it is rotated
+     */
+    record TextFill(
+            Origin origin,
+            Kind kind,
+            UUID textFrame,
+            UUID paragraph,
+            Optional<UUID> run,
+            UUID look,
+            String lookName,
+            AreaPaint paint,
+            Form form,
+            Rect frame,
+            Turn turn)
+            implements Filled {
+        /** What it is to the text. */
+        public enum Kind {
+            SHADING("Shading"),
+            BORDER("Border"),
+            HIGHLIGHT("Highlight");
+
+            private final String words;
+
+            Kind(String words) {
+                this.words = words;
+            }
+
+            public String inWords() {
+                return words;
+            }
+        }
+
+        @Override
+        public double opacity() {
+            return 1;
+        }
+
+        @Override
+        public BlendMode blend() {
+            return BlendMode.NORMAL;
+        }
+
+        @Override
+        public boolean covers() {
+            return !(paint instanceof AreaPaint.Gradient gradient) || gradient.covers();
+        }
+
+        @Override
+        public boolean holds(double x, double y) {
+            return form.rectangle()
+                    .filter(rect -> turn.isNone())
+                    .map(rect -> rect.contains(x, y))
+                    .orElseGet(() -> bounds().contains(x, y) && turned().contains(x, y));
+        }
+
+        @Override
+        public boolean holds(Rect other) {
+            return bounds().contains(other)
+                    && shape().map(each ->
+                                    each.contains(
+                                            other.x(), other.y(), other.width(), other.height()))
+                            .orElse(true);
+        }
+
+        @Override
+        public boolean touches(Rect other) {
+            return !bounds().intersection(other).isEmpty()
+                    && shape().map(each ->
+                                    each.intersects(
+                                            other.x(), other.y(), other.width(), other.height()))
+                            .orElse(true);
+        }
+
+        @Override
+        public Optional<Shape> shape() {
+            return form.rectangle().isPresent() && turn.isNone()
+                    ? Optional.empty()
+                    : Optional.of(turned());
+        }
+
+        private Shape turned() {
+            return turn.isNone()
+                    ? form.path()
+                    : turn.transform().createTransformedShape(form.path());
+        }
+
+        @Override
+        public Rect bounds() {
+            return turn.around(form.bounds());
+        }
+
+        @Override
+        public TextFill withoutGlyphs() {
+            return this;
+        }
+
+        @Override
+        public TextFill on(Medium medium, PressCondition condition) {
+            return new TextFill(
+                    origin,
+                    kind,
+                    textFrame,
+                    paragraph,
+                    run,
+                    look,
+                    lookName,
+                    paint.on(medium, condition),
+                    form,
+                    frame,
+                    turn);
         }
     }
 

@@ -16,6 +16,7 @@ public final class MediumScene {
     private final PageScene scene;
     private final List<Item> items;
     private final List<Item.AreaFill> areas;
+    private final List<Item.Filled> fills;
     private final List<Item.Lettering> letters;
     private final List<Item.GlyphRun> text;
     private final Planes planes;
@@ -24,6 +25,7 @@ public final class MediumScene {
         this.scene = scene;
         this.items = items.toList();
         this.areas = only(Item.AreaFill.class);
+        this.fills = only(Item.Filled.class);
         this.letters = only(Item.Lettering.class);
         this.text = only(Item.GlyphRun.class);
         this.planes = planes;
@@ -54,9 +56,14 @@ public final class MediumScene {
         return items;
     }
 
-    /** The areas, from the lowest to the topmost; they lie below all text. */
+    /** The backgrounds, from the lowest to the topmost; they lie below all else. */
     public List<Item.AreaFill> areas() {
         return areas;
+    }
+
+    /** All that is filled, from the lowest to the topmost; text may lie between. */
+    public List<Item.Filled> fills() {
+        return fills;
     }
 
     /** The text runs, from the lowest to the topmost. */

@@ -9,7 +9,7 @@ import yewberry.core.color.PressCondition;
 /**
  * What a run of text that overprints comes to, part by part: one part for each backdrop it lies on,
  * and one for each run of other text that it prints over. Runs of one frame never lie on each
- * other.
+ * other. What is not a rectangle counts as the one around it.
  */
 public final class Overlay {
     private final MediumScene scene;
@@ -41,15 +41,15 @@ public final class Overlay {
         List<Item> below = scene.below(run).reversed();
         for (Item item : below) {
             switch (item) {
-                case Item.AreaFill fill -> {
+                case Item.Filled fill -> {
                     List<Rect> rest = new ArrayList<>();
                     for (Rect part : open) {
-                        Rect covered = part.intersection(fill.rect());
-                        if (covered.isEmpty()) {
+                        Rect covered = part.intersection(fill.bounds());
+                        if (!fill.touches(part)) {
                             rest.add(part);
                         } else {
                             backdrops.add(part(run, covered, item, color(fill, covered)));
-                            rest.addAll(part.minus(fill.rect()));
+                            rest.addAll(part.minus(fill.bounds()));
                         }
                     }
                     open = rest;
@@ -72,7 +72,7 @@ public final class Overlay {
     }
 
     /** Where it is not the same everywhere, that of the middle. */
-    private Color color(Item.AreaFill fill, Rect covered) {
+    private Color color(Item.Filled fill, Rect covered) {
         return fill.solid()
                 .map(Paint::color)
                 .orElseGet(() ->

@@ -132,6 +132,19 @@ final class PageComposition {
         };
     }
 
+    /** Behind text there are colours and gradients only. */
+    private AreaPaint behind(Fill fill) {
+        return switch (fill) {
+            case Fill.Solid(Tinted color) ->
+                    new AreaPaint.Solid(ingredients.paint(color, condition));
+            case Fill.Gradient gradient -> paint(gradient);
+            case Fill.None none -> throw new IllegalArgumentException("Nothing behind text");
+            case Fill.Picture picture ->
+                    throw new IllegalArgumentException("A picture behind text");
+            case Fill.PdfPage page -> throw new IllegalArgumentException("A page behind text");
+        };
+    }
+
     private AreaPaint paint(Fill.Picture picture, Area area) {
         return placed(
                 ingredients.asset(picture.asset()),
@@ -191,6 +204,10 @@ final class PageComposition {
         placed.add(new PageScene.PlacedFrame(origin, frame.id(), frame.story(), box, turn));
         List<Segment> segments =
                 text.segments().stream().map(each -> each.on(boxes.side())).toList();
+        BehindText behind =
+                new BehindText(origin, frame.id(), box, turn, boxes.side(), this::behind);
+        items.addAll(behind.panels(text.panels()));
+        items.addAll(behind.highlights(segments));
         letters(runs(segments, frame, origin, box, turn));
         links(segments, origin, box, turn);
         String rest = text.overset();

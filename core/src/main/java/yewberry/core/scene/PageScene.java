@@ -80,7 +80,7 @@ public final class PageScene {
     /**
      * @param all in its colours, whether it goes there or not
      * @param shown what goes there
-     * @param text of that without backgrounds
+     * @param text of that without backgrounds; what is behind text stays
      */
     private record OnMedium(List<Item> all, MediumScene shown, MediumScene text) {
         static OnMedium of(PageScene scene, Medium medium) {
@@ -92,13 +92,16 @@ public final class PageScene {
                     new MediumScene(
                             scene, planes, all.stream().filter(item -> goesTo(item, medium))),
                     new MediumScene(
-                            scene, planes, all.stream().filter(Item.Lettering.class::isInstance)));
+                            scene,
+                            planes,
+                            all.stream().filter(item -> !(item instanceof Item.AreaFill))));
         }
     }
 
     private static boolean goesTo(Item item, Medium medium) {
         return switch (item) {
             case Item.Lettering letters -> true;
+            case Item.TextFill fill -> true;
             case Item.AreaFill fill ->
                     switch (medium) {
                         case SCREEN -> fill.goesTo().screen();
@@ -133,7 +136,7 @@ public final class PageScene {
         return prepared(medium).all();
     }
 
-    /** The areas, from the lowest to the topmost; they lie below all text. */
+    /** The backgrounds, from the lowest to the topmost; they lie below all else. */
     public List<Item.AreaFill> areas() {
         return items.stream()
                 .filter(Item.AreaFill.class::isInstance)

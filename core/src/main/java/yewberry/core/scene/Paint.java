@@ -72,7 +72,7 @@ public record Paint(
     /**
      * One of the colours that an area comes to; it has the area's first swatch, if there is any.
      */
-    public static Paint sampled(Color color, Item.AreaFill fill) {
+    public static Paint sampled(Color color, Item.Filled fill) {
         Optional<UUID> first = fill.paints().stream().findFirst().flatMap(Paint::swatch);
         return new Paint(color, color, first, fill.inWords(), 100, false, true);
     }

@@ -31,9 +31,9 @@ public final class Painted {
 
     /** The colour that all areas come to at a point; bare stock is no ink, or white light. */
     public Color at(double x, double y) {
-        List<Item.AreaFill> there = new ArrayList<>();
+        List<Item.Filled> there = new ArrayList<>();
         for (Item item : items) {
-            if (item instanceof Item.AreaFill fill && fill.rect().contains(x, y)) {
+            if (item instanceof Item.Filled fill && fill.holds(x, y)) {
                 there.add(fill);
             }
         }
@@ -46,11 +46,11 @@ public final class Painted {
      *
      * @param areas from the lowest up
      */
-    public Color of(List<Item.AreaFill> areas, double x, double y) {
+    public Color of(List<Item.Filled> areas, double x, double y) {
         double[] ink = new double[planes.count()];
         double alpha = 0;
         Optional<Color> alone = Optional.empty();
-        for (Item.AreaFill fill : areas) {
+        for (Item.Filled fill : areas) {
             alone = fill.solid().map(Paint::color);
             Source source = sources.computeIfAbsent(fill, each -> source(fill, planes, POINTS_PPI));
             alpha = Blend.ink(ink, alpha, source.ink(x, y), source.alpha(x, y), fill.blend());
@@ -76,7 +76,7 @@ public final class Painted {
     /**
      * @param ppi how fine a picture is wanted
      */
-    public static Source source(Item.AreaFill fill, Planes planes, double ppi) {
+    public static Source source(Item.Filled fill, Planes planes, double ppi) {
         return switch (fill.paint()) {
             case AreaPaint.Solid(Paint paint) -> {
                 double[] ink = planes.of(paint.color());
@@ -106,12 +106,12 @@ public final class Painted {
      * @param image of the picture, in whatever fineness
      */
     public static Source picture(
-            Item.AreaFill fill, AreaPaint.Picture picture, PlaneImage image, Planes planes) {
+            Item.Filled fill, AreaPaint.Picture picture, PlaneImage image, Planes planes) {
         return new PictureSource(fill, picture, image, planes.count());
     }
 
     private static final class GradientSource implements Source {
-        private final Item.AreaFill fill;
+        private final Item.Filled fill;
         private final AreaPaint.Gradient gradient;
         private final double[][] inks;
         private final double[] mixed;
@@ -121,7 +121,7 @@ public final class Painted {
         private int next;
         private double part;
 
-        GradientSource(Item.AreaFill fill, AreaPaint.Gradient gradient, Planes planes) {
+        GradientSource(Item.Filled fill, AreaPaint.Gradient gradient, Planes planes) {
             this.fill = fill;
             this.gradient = gradient;
             this.inks =
@@ -129,7 +129,7 @@ public final class Painted {
                             .map(stop -> planes.of(stop.paint().color()))
                             .toArray(double[][]::new);
             this.mixed = new double[planes.count()];
-            this.way = gradient.within(fill.frame());
+            this.way = gradient.within(fill.frame(), fill.turn());
         }
 
         @Override

@@ -27,7 +27,7 @@ final class PictureSource implements Painted.Source {
      * @param image of the picture, as fine as it is wanted
      * @param count of the planes that are mixed in
      */
-    PictureSource(Item.AreaFill fill, AreaPaint.Picture picture, PlaneImage image, int count) {
+    PictureSource(Item.Filled fill, AreaPaint.Picture picture, PlaneImage image, int count) {
         this.picture = picture;
         AffineTransform toPicture = picture.place().toPicture();
         this.acrossX = toPicture.getScaleX();

@@ -19,6 +19,11 @@ public record Rect(double x, double y, double width, double height) {
         return new Rect(bounds.getX(), bounds.getY(), bounds.getWidth(), bounds.getHeight());
     }
 
+    /** As a shape, of points in the same space. */
+    public Rectangle2D shape() {
+        return new Rectangle2D.Double(x, y, width, height);
+    }
+
     public double right() {
         return x + width;
     }

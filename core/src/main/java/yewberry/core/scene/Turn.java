@@ -2,7 +2,7 @@ package yewberry.core.scene;
 
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
-import java.awt.geom.Rectangle2D;
+import java.awt.geom.Point2D;
 import java.util.Optional;
 
 /**
@@ -31,6 +31,16 @@ public record Turn(double degrees, double x, double y) {
         return AffineTransform.getRotateInstance(Math.toRadians(degrees), x, y);
     }
 
+    /** A point as it was before it was rotated. */
+    public Point2D back(double px, double py) {
+        double radians = Math.toRadians(-degrees);
+        double dx = px - x;
+        double dy = py - y;
+        return new Point2D.Double(
+                x + dx * Math.cos(radians) - dy * Math.sin(radians),
+                y + dx * Math.sin(radians) + dy * Math.cos(radians));
+    }
+
     /** A rectangle around one that is rotated. */
     public Rect around(Rect rect) {
         return isNone() ? rect : Rect.around(rotated(rect));
@@ -42,9 +52,7 @@ public record Turn(double degrees, double x, double y) {
     }
 
     private Shape rotated(Rect rect) {
-        return transform()
-                .createTransformedShape(
-                        new Rectangle2D.Double(rect.x(), rect.y(), rect.width(), rect.height()));
+        return transform().createTransformedShape(rect.shape());
     }
 
     /** This; nothing where it rotates nothing. */

@@ -54,6 +54,14 @@ public final class Strata {
                                         here));
                     }
                 }
+                case Item.TextFill fill -> {
+                    if (fill.holds(x, y)) {
+                        areas.add(fill);
+                        Color result = new Painted(shown, areas).at(x, y);
+                        painted = Optional.of(result);
+                        up.add(new Stratum.BehindText(fill, result, view.see(result)));
+                    }
+                }
                 case Item.GlyphStroke stroke -> {
                     if (stroke.isAt(x, y)) {
                         Color color = stroke.paint().color();

@@ -30,6 +30,9 @@ public sealed interface Stratum {
     record Fill(Item.AreaFill fill, Color result, Rgb screen, Set<Edge> bleeds, boolean shown)
             implements Stratum {}
 
+    /** A shading, a border or a highlight. */
+    record BehindText(Item.TextFill fill, Color result, Rgb screen) implements Stratum {}
+
     /** The line around letters. */
     record Stroke(Item.GlyphStroke stroke, Color result, Rgb screen) implements Stratum {}
 
@@ -41,6 +44,7 @@ public sealed interface Stratum {
         return switch (this) {
             case Text text -> Optional.of(text.result());
             case Fill fill -> Optional.of(fill.result());
+            case BehindText behind -> Optional.of(behind.result());
             case Stroke stroke -> Optional.of(stroke.result());
             case Stock stock -> Optional.empty();
         };

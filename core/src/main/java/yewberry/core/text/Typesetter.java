@@ -12,6 +12,7 @@ import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Keeps;
 import yewberry.core.publication.ListMark;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Panel;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.TextSetting;
@@ -38,6 +39,7 @@ public final class Typesetter {
     private final double height;
     private final List<Segment> segments = new ArrayList<>();
     private final List<Start> starts = new ArrayList<>();
+    private final Panels panels;
     private double previousBaseline = Double.NaN;
 
     /** Whether what comes next begins in another frame, though there may be columns left. */
@@ -48,15 +50,23 @@ public final class Typesetter {
 
     private double after;
 
+    /** From the last line that is set down to the outer edge of its panel. */
+    private double beneath;
+
+    private boolean lastHasPanel;
+
     /**
      * Of a paragraph that is set as a whole.
      *
      * @param segment its first
+     * @param panel the number of its own
      * @param bottom of its last line
      */
-    private record Start(int segment, double bottom) {}
+    private record Start(int segment, int panel, double bottom) {}
 
-    private Typesetter(double width, double height, List<String> marks, Looks looks) {
+    private Typesetter(
+            double width, double height, List<String> marks, Looks looks, Panels panels) {
+        this.panels = panels;
         this.marks = marks;
         this.looks = looks;
         this.width = width;
@@ -80,19 +90,27 @@ public final class Typesetter {
         double width = setting.columnWidth(box);
         double height = setting.columnHeight(box);
         double inset = setting.inset().points();
+        double gap = setting.gap().points();
         List<Segment> segments = new ArrayList<>();
+        List<SetPanel> panels = new ArrayList<>();
         StoryPlace next = begin;
         for (int column = 0; column < setting.columns(); column++) {
-            Typesetter setter = new Typesetter(width, height, marks, looks);
+            Panels own =
+                    new Panels(
+                            width,
+                            column == 0 ? inset : gap / 2,
+                            column == setting.columns() - 1 ? inset : gap / 2);
+            Typesetter setter = new Typesetter(width, height, marks, looks, own);
             next = setter.set(paragraphs, next, !segments.isEmpty());
-            double x = inset + column * (width + setting.gap().points());
+            double x = inset + column * (width + gap);
             double y = inset + setter.down(setting.vertical());
             setter.segments.forEach(segment -> segments.add(segment.movedBy(x, y)));
+            own.set().forEach(panel -> panels.add(panel.movedBy(x, y)));
             if (setter.leavesFrame) {
                 break;
             }
         }
-        return new SetFrame(List.copyOf(segments), next);
+        return new SetFrame(List.copyOf(segments), List.copyOf(panels), next);
     }
 
     /** How far text that does not fill the column stands from its top. */
@@ -120,13 +138,14 @@ public final class Typesetter {
                 return new StoryPlace(i, 0);
             }
             int before = segments.size();
+            int panel = panels.count();
             int set = setParagraph(paragraphs.get(i), marks.get(i), from);
             if (set < paragraphs.get(i).text().length()) {
                 return set == from && from == 0
                         ? keptBack(paragraphs, begin, i)
                         : new StoryPlace(i, set);
             }
-            starts.add(new Start(before, bottom));
+            starts.add(new Start(before, panel, bottom));
             from = 0;
         }
         return new StoryPlace(paragraphs.size(), 0);
@@ -147,6 +166,7 @@ public final class Typesetter {
         }
         Start start = starts.get(keep - begin.paragraph());
         segments.subList(start.segment(), segments.size()).clear();
+        panels.keep(start.panel());
         bottom = starts.get(keep - begin.paragraph() - 1).bottom();
         return new StoryPlace(keep, 0);
     }
@@ -172,8 +192,13 @@ public final class Typesetter {
         double before = isFirst ? 0 : after + look.before().points();
         boolean leftward = Directions.of(text).leftward();
         // of what runs leftward all is measured from the right
-        double left = (leftward ? setting.right() : setting.left()).points();
-        double right = (leftward ? setting.left() : setting.right()).points();
+        Panel panel = paragraph.panel(look);
+        boolean joins = panels.joins(look.id(), panel);
+        PanelRoom around = PanelRoom.of(panel, look, type, from, joins);
+        double ownLeft = panels.leftIndent(around, setting.left().points());
+        double ownRight = panels.rightIndent(around, setting.right().points());
+        double left = leftward ? ownRight : ownLeft;
+        double right = leftward ? ownLeft : ownRight;
         List<ShapedLine.Piece> signs =
                 from == 0 && !mark.isEmpty() ? mark(paragraph, look, mark) : List.of();
         double first = from > 0 ? left : behind(signs, left + setting.first().points(), left, type);
@@ -185,15 +210,22 @@ public final class Typesetter {
         double last = previousBaseline;
         for (int i = 0; i < lines.size(); i++) {
             double larger = larger(lines.get(i), type);
-            double baseline = nextBaseline(type, larger, look, last, i == 0 ? before : 0);
-            if (baseline + type.descent() * larger > height + TOLERANCE && !text.isBlank()) {
+            double baseline =
+                    i == 0
+                            ? firstBaseline(around, larger, look, before, joins)
+                            : last + look.leading().points(look.size());
+            double below = around.below(i == lines.size() - 1);
+            if (baseline + type.descent() * larger + below > height + TOLERANCE
+                    && !text.isBlank()) {
                 break;
             }
             baselines.add(baseline);
             last = baseline;
         }
         int count = kept(setting.keeps(), baselines.size(), lines.size(), from, isFirst);
+        List<SetPanel.Row> rows = new ArrayList<>();
         for (int i = 0; i < count; i++) {
+            int behind = segments.size();
             double sign = left + setting.first().points() - first;
             place(
                     new Placed(
@@ -208,7 +240,27 @@ public final class Typesetter {
                     i == 0 ? signs : List.of(),
                     sign);
             previousBaseline = baselines.get(i);
-            bottom = previousBaseline + type.descent() * larger(lines.get(i), type);
+            bottom =
+                    previousBaseline
+                            + type.descent() * larger(lines.get(i), type)
+                            + around.below(i == lines.size() - 1);
+            rows.add(row(around, baselines.get(i), segments.subList(behind, segments.size())));
+        }
+        boolean ends = count == lines.size();
+        beneath = around.beneath(ends);
+        lastHasPanel = panel.paints();
+        if (count > 0) {
+            double begin = Math.min(ownLeft, ownLeft + setting.first().points());
+            panels.add(
+                    paragraph.id(),
+                    look,
+                    around,
+                    leftward ? ownLeft : begin,
+                    leftward ? ownRight + Math.min(0, setting.first().points()) : ownRight,
+                    joins,
+                    from == 0,
+                    ends,
+                    rows);
         }
         if (count < lines.size()) {
             return lines.get(count).start();
@@ -240,11 +292,26 @@ public final class Typesetter {
         return Math.max(1, line.largest() / type.size());
     }
 
-    private static double nextBaseline(
-            Type type, double larger, Look look, double last, double before) {
-        return Double.isNaN(last)
-                ? type.ascent() * larger
-                : last + before + look.leading().points(look.size());
+    /** A line from its top to its bottom, as far as its text goes. */
+    private static SetPanel.Row row(PanelRoom around, double baseline, List<Segment> line) {
+        double left = line.stream().mapToDouble(Segment::x).min().orElse(0);
+        double right = line.stream().mapToDouble(each -> each.x() + each.width()).max().orElse(0);
+        double top = baseline - around.type().ascent() - around.half();
+        double onLeft = line.isEmpty() ? 0 : line.getFirst().onLeft();
+        double height = around.type().ascent() + around.type().descent() + 2 * around.half();
+        return new SetPanel.Row(left, top, right - left, height, onLeft);
+    }
+
+    /** What has a panel, or follows what has, is stacked as CSS stacks boxes. */
+    private double firstBaseline(
+            PanelRoom around, double larger, Look look, double before, boolean joins) {
+        if (Double.isNaN(previousBaseline)) {
+            return around.type().ascent() * larger + around.down();
+        }
+        if (!joins && (lastHasPanel || around.panel().paints())) {
+            return previousBaseline + beneath + before + around.above();
+        }
+        return previousBaseline + before + look.leading().points(look.size());
     }
 
     /** The mark of a list, set as its look says. */

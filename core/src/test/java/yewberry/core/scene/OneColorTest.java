@@ -87,8 +87,9 @@ class OneColorTest {
         BitSet some = new BitSet();
         new Random(5).ints(count / 7, 0, count).forEach(some::set);
         int[] seen =
-                PageRaster.areas(
+                PageRaster.fills(
                                 scene,
+                                scene.fills(),
                                 region,
                                 31,
                                 ChosenPixels.of(whole.getWidth(), whole.getHeight(), some))

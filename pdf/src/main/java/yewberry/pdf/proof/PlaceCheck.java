@@ -5,6 +5,7 @@ import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import yewberry.core.publication.RunOut;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
@@ -28,26 +29,33 @@ final class PlaceCheck {
      */
     static List<String> check(MediumScene scene, Rect shown, PaintedPage painted) {
         List<String> problems = new ArrayList<>();
-        for (Item.AreaFill fill : scene.areas()) {
+        for (Item.Filled fill : scene.fills()) {
             if (fill.paint() instanceof AreaPaint.Picture picture) {
                 AffineTransform place = place(picture.place(), scene.boxes().bleed());
-                if (fill.rect().intersection(shown).isEmpty()) {
+                if (fill.bounds().intersection(shown).isEmpty()) {
                     continue;
                 }
                 if (painted.files().stream().noneMatch(file -> isAt(file, place, picture))) {
                     problems.add("“%s” is not at its place.".formatted(picture.inWords()));
                 }
             } else {
-                Rect visible = fill.rect().intersection(shown);
+                Rect visible = fill.bounds().intersection(shown);
                 if (!visible.isEmpty()
                         && painted.areas().stream().noneMatch(area -> isAt(area, visible, scene))) {
                     problems.add(
-                            "The background in %s does not have its edges."
-                                    .formatted(fill.inWords()));
+                            "The %s in %s does not have its edges."
+                                    .formatted(kind(fill), fill.inWords()));
                 }
             }
         }
         return problems;
+    }
+
+    private static String kind(Item.Filled fill) {
+        return switch (fill) {
+            case Item.AreaFill background -> "background";
+            case Item.TextFill behind -> behind.kind().inWords().toLowerCase(Locale.ROOT);
+        };
     }
 
     private static boolean isAt(Rectangle2D area, Rect wanted, MediumScene scene) {

@@ -216,7 +216,7 @@ public final class ReadBack implements AutoCloseable {
         if (page.getUserUnit() != 1) {
             problems.add("The page is scaled by a UserUnit of %s.".formatted(page.getUserUnit()));
         }
-        boolean mixes = scene.areas().stream().anyMatch(fill -> !fill.covers());
+        boolean mixes = scene.fills().stream().anyMatch(fill -> !fill.covers());
         COSDictionary group = page.getCOSObject().getCOSDictionary(COSName.GROUP);
         if (mixes && !isMixedIn(group)) {
             problems.add(

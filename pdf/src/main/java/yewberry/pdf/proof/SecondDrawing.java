@@ -52,7 +52,7 @@ final class SecondDrawing {
     /** Whether all of a page is drawn by it as it would be printed. */
     static boolean isOfUse(MediumScene scene) {
         return scene.planes().spots().isEmpty()
-                && scene.areas().stream().allMatch(fill -> fill.solid().isPresent())
+                && scene.fills().stream().allMatch(fill -> fill.solid().isPresent())
                 && scene.text().stream().noneMatch(run -> run.paint().overprints());
     }
 

@@ -13,6 +13,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import yewberry.core.publication.Distance;
 import yewberry.core.publication.Leading;
 import yewberry.core.publication.Length;
 import yewberry.server.json.Kinds;
@@ -36,6 +37,10 @@ class Schemas implements ModelConverter {
         if (raw == Leading.class) {
             return new StringSchema()
                     .description("A length, or percent of the type size: 14 pt, 120 %");
+        }
+        if (raw == Distance.class) {
+            return new StringSchema()
+                    .description("A length, or so many times the type size: 3 mm, 0.5 em");
         }
         if (Kinds.ROOTS.contains(raw)) {
             return root(raw, context);

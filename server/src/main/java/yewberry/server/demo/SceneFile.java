@@ -1,6 +1,7 @@
 package yewberry.server.demo;
 
 import java.awt.geom.AffineTransform;
+import java.awt.geom.PathIterator;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -90,6 +91,19 @@ final class SceneFile {
                             fill.paint() instanceof AreaPaint.Picture picture
                                     ? Optional.of(picture.inWords())
                                     : Optional.empty());
+            case Item.TextFill fill ->
+                    new ItemOf(
+                            fill.kind().inWords().toLowerCase(Locale.ROOT),
+                            fill.origin().inWords(),
+                            corners(fill),
+                            colors(fill, scene),
+                            1,
+                            "Normal",
+                            false,
+                            "screen and paper",
+                            Optional.empty(),
+                            Optional.empty(),
+                            Optional.empty());
             case Item.GlyphStroke line ->
                     new ItemOf(
                             "outline of text",
@@ -148,6 +162,23 @@ final class SceneFile {
         Plate.of(color, scene.condition())
                 .forEach((name, percent) -> plates.put(name, rounded(percent)));
         return plates;
+    }
+
+    /** The corners of what is behind text, flattened to a thousandth of a point. */
+    private static List<Double> corners(Item.TextFill fill) {
+        if (fill.shape().isEmpty()) {
+            return corners(fill.bounds());
+        }
+        List<Double> corners = new ArrayList<>();
+        double[] at = new double[6];
+        PathIterator path = fill.shape().get().getPathIterator(null, 0.001);
+        for (; !path.isDone(); path.next()) {
+            if (path.currentSegment(at) != PathIterator.SEG_CLOSE) {
+                corners.add(rounded(at[0]));
+                corners.add(rounded(at[1]));
+            }
+        }
+        return corners;
     }
 
     private static List<Double> corners(Rect rect) {

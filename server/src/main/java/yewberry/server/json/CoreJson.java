@@ -11,6 +11,7 @@ import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.jsontype.NamedType;
 import yewberry.core.edit.Change;
+import yewberry.core.publication.Distance;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Elements;
 import yewberry.core.publication.Leading;
@@ -53,6 +54,18 @@ public final class CoreJson {
         public abstract String toString();
     }
 
+    /** A distance as well, {@code "3 mm"} or {@code "0.5 em"}. */
+    private abstract static class DistanceAsText {
+        @JsonCreator
+        static Distance read(String text) {
+            return Distance.read(text);
+        }
+
+        @Override
+        @JsonValue
+        public abstract String toString();
+    }
+
     private abstract static class ElementsFromList {
         @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
         static <T extends Element> Elements<T> of(Collection<T> elements) {
@@ -75,6 +88,7 @@ public final class CoreJson {
                 .addMixIn(Change.Placed.class, KindOfElement.class)
                 .addMixIn(Length.class, LengthAsText.class)
                 .addMixIn(Leading.class, LeadingAsText.class)
+                .addMixIn(Distance.class, DistanceAsText.class)
                 .addMixIn(Elements.class, ElementsFromList.class)
                 .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)

@@ -13,6 +13,7 @@ import yewberry.core.publication.Length;
 import yewberry.core.publication.ListMark;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
+import yewberry.core.publication.Panel;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Role;
 import yewberry.core.publication.TextSetting;
@@ -50,6 +51,7 @@ final class LookRows extends Rows<Look, LookRecord> {
         row.setNext(look.next().orElse(null));
         row.setOutline(look.outline().map(line -> columns.write(line, Outline.class)).orElse(null));
         row.setList(look.list().map(list -> columns.write(list, ListMark.class)).orElse(null));
+        row.setPanel(look.panel().map(panel -> columns.write(panel, Panel.class)).orElse(null));
         row.setBasis(look.basis().map(on -> columns.write(on, Basis.class)).orElse(null));
         row.setRole(look.role().map(Role::name).orElse(null));
     }
@@ -78,6 +80,8 @@ final class LookRows extends Rows<Look, LookRecord> {
                                         .map(line -> columns.read(line, Outline.class)),
                                 Optional.ofNullable(row.getList())
                                         .map(list -> columns.read(list, ListMark.class)),
+                                Optional.ofNullable(row.getPanel())
+                                        .map(panel -> columns.read(panel, Panel.class)),
                                 Optional.ofNullable(row.getBasis())
                                         .map(on -> columns.read(on, Basis.class))))
                 .toList();

@@ -13,6 +13,7 @@ import org.jooq.impl.DSL;
 import yewberry.core.publication.Holder;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.LinkTo;
+import yewberry.core.publication.Panel;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
@@ -39,6 +40,8 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
         row.setStory(story.orElseThrow().id());
         row.setLook(paragraph.look());
         row.setNumber(paragraph.number().orElse(null));
+        row.setPanel(
+                paragraph.panel().map(panel -> columns.write(panel, Panel.class)).orElse(null));
     }
 
     @Override
@@ -88,7 +91,12 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
                                                         row.getId(),
                                                         row.getLook(),
                                                         runs.getOrDefault(row.getId(), List.of()),
-                                                        Optional.ofNullable(row.getNumber())),
+                                                        Optional.ofNullable(row.getNumber()),
+                                                        Optional.ofNullable(row.getPanel())
+                                                                .map(panel ->
+                                                                        columns.read(
+                                                                                panel,
+                                                                                Panel.class))),
                                         Collectors.toList())));
     }
 

@@ -87,6 +87,29 @@ public sealed interface StratumView {
             double tint)
             implements StratumView {}
 
+    /**
+     * A shading, a border or a highlight.
+     *
+     * @param look that says it
+     * @param mixed the exact colour here, where it is not one swatch that covers
+     */
+    record BehindTextStratum(
+            Item.TextFill.Kind behind,
+            String words,
+            UUID paragraph,
+            UUID look,
+            String lookName,
+            Optional<UUID> swatch,
+            String swatchName,
+            String values,
+            String screen,
+            String origin,
+            Owner owner,
+            int changesPages,
+            double tint,
+            Optional<Color> mixed)
+            implements StratumView {}
+
     record StockStratum(String screen, String note) implements StratumView {}
 
     /**
@@ -127,6 +150,7 @@ public sealed interface StratumView {
         return switch (stratum) {
             case Stratum.Text text -> text(text, publication);
             case Stratum.Fill fill -> fill(fill, publication);
+            case Stratum.BehindText behind -> behind(behind, publication);
             case Stratum.Stroke stroke -> stroke(stroke, publication);
             case Stratum.Stock stock ->
                     new StockStratum(
@@ -162,6 +186,28 @@ public sealed interface StratumView {
                 picture.map(placed -> placed.asset().id()),
                 picture.filter(placed -> placed.ppi().isPresent())
                         .map(placed -> Math.rint(placed.ppi().getAsDouble())));
+    }
+
+    private static StratumView behind(Stratum.BehindText stratum, Publication publication) {
+        Item.TextFill fill = stratum.fill();
+        Optional<Paint> first = fill.paints().stream().findFirst();
+        return new BehindTextStratum(
+                fill.kind(),
+                fill.kind().inWords(),
+                fill.paragraph(),
+                fill.look(),
+                fill.lookName(),
+                first.flatMap(Paint::swatch),
+                fill.inWords(),
+                fill.solid()
+                        .map(paint -> paint.defined().toString())
+                        .orElseGet(() -> "%s here".formatted(tenths(stratum.result()))),
+                stratum.screen().hex(),
+                fill.origin().inWords(),
+                fill.origin().owner(),
+                pages(fill.origin(), publication),
+                first.map(Paint::tint).orElse(100.0),
+                fill.solid().isPresent() ? Optional.empty() : Optional.of(stratum.result()));
     }
 
     private static Color tenths(Color color) {

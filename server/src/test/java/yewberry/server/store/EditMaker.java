@@ -32,13 +32,16 @@ import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Basis;
+import yewberry.core.publication.Border;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Carrier;
 import yewberry.core.publication.CharacterLook;
+import yewberry.core.publication.Distance;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Highlight;
 import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Layer;
@@ -50,7 +53,9 @@ import yewberry.core.publication.ListMark;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.Padding;
 import yewberry.core.publication.PageSize;
+import yewberry.core.publication.Panel;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
@@ -83,6 +88,7 @@ final class EditMaker {
                     EditMaker::rename,
                     EditMaker::setup,
                     EditMaker::storyLanguage,
+                    EditMaker::panels,
                     maker -> new StoryEdit.AddStory(maker.fresh(), maker.fresh(), maker.look()),
                     maker -> new StoryEdit.RemoveStory(maker.story()),
                     maker ->
@@ -396,6 +402,7 @@ final class EditMaker {
                 maybe((double) upTo(50)),
                 maybe(tinted()),
                 maybe(new Outline(tinted(), Length.pt(1), Outline.Join.ROUND, coin())),
+                maybe(new Highlight(tinted(), upTo(9) / 10.0 - 0.4, 0, 0.1, 0, coin())),
                 maybe(capitals()),
                 maybe(figures()),
                 maybe(any(List.of(CharacterLook.Emphasis.values()))),
@@ -454,9 +461,40 @@ final class EditMaker {
                                 any(List.of(Outline.Join.values())),
                                 coin())),
                 maybe(list()),
+                maybe(panel()),
                 coin() || on.looks().isEmpty()
                         ? Optional.empty()
                         : Optional.of(new Basis(look(), some(Look.INHERITED))));
+    }
+
+    private Panel panel() {
+        return new Panel(
+                maybe(
+                        coin()
+                                ? new Fill.Solid(tinted())
+                                : new Fill.Gradient(
+                                        Fill.Gradient.Kind.LINEAR,
+                                        upTo(90),
+                                        coin(),
+                                        List.of(
+                                                new Fill.Gradient.Stop(0, tinted(), 100),
+                                                new Fill.Gradient.Stop(100, tinted(), 50)))),
+                maybe(
+                        new Border(
+                                List.of(any(Border.ALL)),
+                                Length.pt(1 + upTo(5)),
+                                tinted(),
+                                any(List.of(Border.Style.values())))),
+                any(List.of(Panel.Reach.values())),
+                new Padding(
+                        Distance.em(upTo(20) / 10.0),
+                        Distance.NONE,
+                        Distance.of(Length.mm(upTo(4))),
+                        Distance.NONE),
+                Distance.of(Length.pt(upTo(9))),
+                coin(),
+                coin(),
+                coin());
     }
 
     private Set<String> some(Set<String> of) {
@@ -547,6 +585,15 @@ final class EditMaker {
 
     private Edit storyLanguage() {
         return new StoryEdit.SetStoryLanguage(story(), maybe(language()));
+    }
+
+    private Edit panels() {
+        if (on.stories().isEmpty()) {
+            return new StoryEdit.SetPanel(fresh(), List.of(), Optional.empty());
+        }
+        Story story = any(on.stories());
+        return new StoryEdit.SetPanel(
+                story.id(), List.of(any(story.paragraphs()).id()), maybe(panel()));
     }
 
     private UUID story() {
