@@ -272,7 +272,7 @@ public sealed interface Item {
 
         @Override
         public Rect bounds() {
-            return turn.around(form.bounds());
+            return turn.isNone() ? form.bounds() : Rect.around(turned());
         }
 
         @Override

@@ -76,7 +76,10 @@ public final class PagePlates extends PathEngine {
     private Area clipOf;
     private byte[] clip;
 
-    private record SoftMaskUse(COSDictionary mask, AffineTransform place) {}
+    /**
+     * @param clip that it is used in; the same only if it is the same object
+     */
+    private record SoftMaskUse(COSDictionary mask, AffineTransform place, Area clip) {}
 
     private PagePlates(
             PDPage page,
@@ -278,7 +281,8 @@ public final class PagePlates extends PathEngine {
         SoftMaskUse use =
                 new SoftMaskUse(
                         mask.getCOSObject(),
-                        place == null ? new AffineTransform() : place.createAffineTransform());
+                        place == null ? new AffineTransform() : place.createAffineTransform(),
+                        getGraphicsState().getCurrentClippingPath());
         float[] known = softMasks.get(use);
         if (known == null) {
             known = softMask(mask);
@@ -297,13 +301,14 @@ public final class PagePlates extends PathEngine {
         double behind = byLight ? backdrop(mask, light) : 0;
         surfaces.push(masking);
         Area outerText = textClip;
+        byte[] clipped = clip();
         processSoftMask(mask.getGroup());
         textClip = outerText;
         surfaces.pop();
         PDFunction transfer = mask.getTransferFunction();
         float[] values = new float[width * height];
         for (int at = 0; at < values.length; at++) {
-            double value = raster.alpha(at);
+            double value = unclipped(raster.alpha(at), clipped, at);
             if (byLight) {
                 double there =
                         luminosity(
@@ -318,6 +323,13 @@ public final class PagePlates extends PathEngine {
                             : transfer.eval(new float[] {(float) value})[0];
         }
         return values;
+    }
+
+    /** What clips the paint does not clip its mask as well (11.6.5.3), which PDFBox has it do. */
+    private static double unclipped(double alpha, byte[] clipped, int at) {
+        return clipped == null || clipped[at] == 0
+                ? alpha
+                : Math.min(1, alpha * 255 / (clipped[at] & 0xff));
     }
 
     private static double backdrop(PDSoftMask mask, DeviceColors light) throws IOException {
