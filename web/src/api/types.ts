@@ -53,6 +53,10 @@ export type Stratum = Schemas["StratumView"];
 export type SwatchEntry = Schemas["SwatchView"];
 /** A story with all its paragraphs. */
 export type Story = Omit<Schemas["StoryView"], "order">;
+export type Panel = NonNullable<Look["panel"]>;
+export type Border = NonNullable<Panel["border"]>;
+export type Highlight = NonNullable<CharacterLook["highlight"]>;
+export type BehindTextStratum = Schemas["BehindTextStratum"];
 export type Paragraph = Schemas["Paragraph"];
 export type TextFrame = Schemas["TextFrame"];
 export type Tinted = Schemas["Tinted"];

@@ -15,6 +15,7 @@ import { useStatus } from "../ui/Status";
 import { TintField } from "../ui/TintField";
 import { counted } from "../ui/words";
 import { BasisFields } from "./BasisFields";
+import { HighlightFields } from "./HighlightFields";
 import { OutlineFields } from "./OutlineFields";
 import { capitals, figures, Lacking } from "./SettingFields";
 import { UsedIn } from "./UsedIn";
@@ -45,6 +46,7 @@ export function setInWords({
   italic,
   size,
   color,
+  highlight,
   capitals: shown,
 }: CharacterLook): string {
   const parts = [
@@ -56,6 +58,7 @@ export function setInWords({
       ? []
       : [(capitals.find(({ id }) => id === shown)?.label ?? "").toLowerCase()]),
     ...(color === undefined ? [] : ["own colour"]),
+    ...(highlight === undefined ? [] : ["highlight"]),
   ];
   return parts.join(", ") || "nothing set yet";
 }
@@ -224,6 +227,15 @@ export function CharacterLookEditor({
             />
           </Wide>
         </Row>
+        <Fold head={<Name>Highlight</Name>}>
+          <HighlightFields
+            publication={publication}
+            naming={naming}
+            highlight={look.highlight}
+            onChange={(highlight) => become(having(look, "highlight", highlight))}
+            edit={(highlight) => edit({ ...look, highlight })}
+          />
+        </Fold>
         <Fold head={<Name>Outline</Name>}>
           <OutlineFields
             publication={publication}

@@ -16,6 +16,7 @@ import { Fold, Name } from "../ui/Fold";
 import { BasisFields } from "./BasisFields";
 import { ListFields } from "./ListFields";
 import { OutlineFields } from "./OutlineFields";
+import { PanelFields } from "./PanelFields";
 import { SettingFields } from "./SettingFields";
 import { TabFields } from "./TabFields";
 import { UsedIn } from "./UsedIn";
@@ -67,7 +68,7 @@ function nearestWeight(
 }
 
 /** A look with a property that it may do without, or no longer. */
-function having<K extends "outline" | "list" | "basis" | "role">(
+export function having<K extends "outline" | "list" | "panel" | "basis" | "role">(
   look: Look,
   key: K,
   value: Look[K] | undefined,
@@ -220,6 +221,16 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
             publication={publication}
             list={look.list}
             onChange={(list) => become(having(look, "list", list))}
+          />
+        </Fold>
+        <Fold head={<Name>Shading and border</Name>}>
+          <PanelFields
+            publication={publication}
+            naming={`look “${look.name}”`}
+            panel={look.panel}
+            size={look.size}
+            onChange={(panel) => become(having(look, "panel", panel))}
+            edit={(panel) => ({ type: "changeLook", look: { ...look, panel }, was: look })}
           />
         </Fold>
         <Fold head={<Name>Outline</Name>}>

@@ -2,7 +2,7 @@ import { useMemo, useRef } from "react";
 import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
 import { useSteps } from "../api/queries";
 import { useChanges } from "../api/useChanges";
-import type { Background, CommonBackground, Edit, Fill, Owner, Publication } from "../api/types";
+import type { Background, CommonBackground, Edit, Owner, Publication } from "../api/types";
 import { Button } from "../ui/Button";
 import { DifferingProvider } from "../ui/differing";
 import { Choice } from "../ui/Choice";
@@ -12,9 +12,9 @@ import { Tick } from "../ui/Tick";
 import { trimOf } from "../publication/sizes";
 import { AreaFields, areaInWords } from "./AreaFields";
 import { GradientFields } from "./GradientFields";
+import { filledAs } from "./newBackground";
 import { SwatchChoice } from "./SwatchChoice";
 import { PictureFields } from "../pictures/PictureFields";
-import { fillOf } from "../pictures/pictures";
 import { TintField } from "../ui/TintField";
 
 export const sideOptions = [
@@ -49,54 +49,6 @@ const kinds = [
   { id: "picture", label: "Picture" },
   { id: "pdfPage", label: "Page of a PDF" },
 ];
-
-function newColor(publication: Publication) {
-  return { swatch: publication.swatches[0]?.id ?? "", tint: 100 };
-}
-
-/** The first colour of a fill; that of a new one where it has none. */
-function firstColor(fill: Fill, publication: Publication) {
-  switch (fill.type) {
-    case "none":
-      return newColor(publication);
-    case "solid":
-      return fill.color;
-    case "gradient":
-      return fill.stops[0]?.color ?? newColor(publication);
-    case "picture":
-    case "pdfPage":
-      return newColor(publication);
-  }
-}
-
-/** What a fill becomes as another kind: as near to what it was as can be. */
-function filledAs(kind: string, fill: Fill, publication: Publication): Fill {
-  const color = firstColor(fill, publication);
-  switch (kind) {
-    case "solid":
-      return { type: "solid", color };
-    case "gradient":
-      return {
-        type: "gradient",
-        kind: "LINEAR",
-        angle: 90,
-        reversed: false,
-        stops: [
-          { position: 0, color, opacity: 100 },
-          { position: 100, color: { ...color, tint: 40 }, opacity: 100 },
-        ],
-      };
-    case "picture":
-    case "pdfPage": {
-      const asset = publication.assets.find(
-        (entry) => (entry.asset.content.type === "document") === (kind === "pdfPage"),
-      );
-      return asset ? fillOf(asset.asset) : fill;
-    }
-    default:
-      return { type: "none" };
-  }
-}
 
 /** A background in words, for lists. */
 export function inWords(

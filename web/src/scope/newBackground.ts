@@ -1,4 +1,5 @@
-import type { Background, Fill } from "../api/types";
+import { fillOf } from "../pictures/pictures";
+import type { Background, Fill, Publication } from "../api/types";
 
 /** A background of the whole page that covers and goes everywhere. */
 export function backgroundOf(id: string, fill: Fill): Background {
@@ -16,4 +17,52 @@ export function backgroundOf(id: string, fill: Fill): Background {
 /** One in a swatch. */
 export function newBackground(id: string, swatch: string): Background {
   return backgroundOf(id, { type: "solid", color: { swatch, tint: 100 } });
+}
+
+function newColor(publication: Publication) {
+  return { swatch: publication.swatches[0]?.id ?? "", tint: 100 };
+}
+
+/** The first colour of a fill; that of a new one where it has none. */
+function firstColor(fill: Fill, publication: Publication) {
+  switch (fill.type) {
+    case "none":
+      return newColor(publication);
+    case "solid":
+      return fill.color;
+    case "gradient":
+      return fill.stops[0]?.color ?? newColor(publication);
+    case "picture":
+    case "pdfPage":
+      return newColor(publication);
+  }
+}
+
+/** What a fill becomes as another kind: as near to what it was as can be. */
+export function filledAs(kind: string, fill: Fill, publication: Publication): Fill {
+  const color = firstColor(fill, publication);
+  switch (kind) {
+    case "solid":
+      return { type: "solid", color };
+    case "gradient":
+      return {
+        type: "gradient",
+        kind: "LINEAR",
+        angle: 90,
+        reversed: false,
+        stops: [
+          { position: 0, color, opacity: 100 },
+          { position: 100, color: { ...color, tint: 40 }, opacity: 100 },
+        ],
+      };
+    case "picture":
+    case "pdfPage": {
+      const asset = publication.assets.find(
+        (entry) => (entry.asset.content.type === "document") === (kind === "pdfPage"),
+      );
+      return asset ? fillOf(asset.asset) : fill;
+    }
+    default:
+      return { type: "none" };
+  }
 }

@@ -1,7 +1,10 @@
 import styled from "styled-components";
 import { useStory } from "../api/story";
 import { useCommonLayer, usePageDetail, useStrata, type Point } from "../api/queries";
+import { CharacterLookEditor } from "../catalogue/CharacterLookEditor";
+import { LookPanel } from "../catalogue/LookPanel";
 import type {
+  BehindTextStratum,
   CommonBackground,
   FillStratum,
   StrokeStratum,
@@ -91,7 +94,7 @@ const Below = styled.div`
 `;
 
 /** What is painted, but for the stock. */
-type Painted = TextStratum | StrokeStratum | FillStratum;
+type Painted = TextStratum | BehindTextStratum | StrokeStratum | FillStratum;
 
 /** Everything painted through one point, from the top text down to the stock. */
 export function StrataPanel({
@@ -205,6 +208,8 @@ function keyOf(stratum: Stratum, index: number): string {
       return `${stratum.run} ${index}`;
     case "strokeStratum":
       return `${stratum.look} ${index}`;
+    case "behindTextStratum":
+      return `${stratum.look} ${index}`;
     case "fillStratum":
       return stratum.background;
     case "stockStratum":
@@ -243,6 +248,8 @@ function One({
           </div>
         </>
       );
+    case "behindTextStratum":
+      return <BehindText publication={publication} stratum={stratum} />;
     case "fillStratum":
       return <AreaStratum publication={publication} page={page} stratum={stratum} />;
     case "stockStratum":
@@ -320,6 +327,46 @@ function Text({
         {frame && (
           <Fold head={<Name>Change the text and its frame…</Name>}>
             <FrameEditor publication={publication} owner={stratum.owner} frame={frame} />
+          </Fold>
+        )}
+      </Below>
+    </>
+  );
+}
+
+/** A shading, a border or a highlight, which is changed in the look that says it. */
+function BehindText({
+  publication,
+  stratum,
+}: {
+  publication: Publication;
+  stratum: BehindTextStratum;
+}) {
+  const paragraphs = publication.looks.find(({ look }) => look.id === stratum.look);
+  const characters = publication.characterLooks.find(({ look }) => look.id === stratum.look);
+  return (
+    <>
+      <Chip $color={stratum.screen} $size={28} />
+      <div>
+        <Head>
+          <strong>{stratum.swatchName}</strong>
+          <span>{stratum.words.toLowerCase()}</span>
+        </Head>
+        <Small>
+          {stratum.values}
+          <br />
+          Look {stratum.lookName}. {onOrigin(stratum)}
+        </Small>
+      </div>
+      <Below>
+        {paragraphs && (
+          <Fold head={<Name>Change it in look “{paragraphs.look.name}”…</Name>}>
+            <LookPanel publication={publication} entry={paragraphs} />
+          </Fold>
+        )}
+        {characters && (
+          <Fold head={<Name>Change it in look “{characters.look.name}”…</Name>}>
+            <CharacterLookEditor publication={publication} entry={characters} />
           </Fold>
         )}
       </Below>

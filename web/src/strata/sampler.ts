@@ -1,4 +1,5 @@
 import type {
+  BehindTextStratum,
   Color,
   Definition,
   FillStratum,
@@ -14,10 +15,12 @@ export interface Taken {
   mixed?: Color;
 }
 
-export function takenFrom(stratum: FillStratum | StrokeStratum | TextStratum): Taken {
+export function takenFrom(
+  stratum: BehindTextStratum | FillStratum | StrokeStratum | TextStratum,
+): Taken {
   // a picture has no swatch, and always a colour that is mixed
   const { swatch = "", tint } = stratum;
-  return stratum.type === "fillStratum" && stratum.mixed
+  return "mixed" in stratum && stratum.mixed
     ? { swatch, tint, mixed: stratum.mixed }
     : { swatch, tint };
 }

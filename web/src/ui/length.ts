@@ -64,6 +64,17 @@ export function steppedLength(text: string, by: number): string {
     : text;
 }
 
+/** Whether it is a number of em, so many times the type size. */
+export const isEm = (text: string) => /^\s*[+-]?\d*[.,]?\d+\s*em\s*$/i.test(text);
+
+/** A number of em as the server gives it. */
+export const typedEm = (text: string) => `${Number.parseFloat(text.trim().replace(",", "."))} em`;
+
+/** The number of em with a tenth of this much more. */
+export function steppedEm(text: string, by: number): string {
+  return `${Number((Number.parseFloat(text.replace(",", ".")) + by / 10).toFixed(3))} em`;
+}
+
 /** Whether it is a percentage and nothing else. */
 export const isPercent = (text: string) => /^\s*\d+(?:[.,]\d+)?\s*%\s*$/.test(text);
 

@@ -1,0 +1,304 @@
+import styled from "styled-components";
+import type { Border, Edit, Panel, Publication } from "../api/types";
+import { GradientFields } from "../scope/GradientFields";
+import { filledAs } from "../scope/newBackground";
+import { SwatchChoice } from "../scope/SwatchChoice";
+import { theme } from "../theme";
+import { Choice } from "../ui/Choice";
+import { DistanceField } from "../ui/DistanceField";
+import { Field, Row, Stack } from "../ui/Field";
+import { LengthField } from "../ui/LengthField";
+import { useStatus } from "../ui/Status";
+import { Tick } from "../ui/Tick";
+import { TintField } from "../ui/TintField";
+import { typedPadding, writtenPadding } from "./padding";
+
+const none = "NONE";
+
+const shadings = [
+  { id: none, label: "None" },
+  { id: "solid", label: "One colour" },
+  { id: "gradient", label: "Gradient" },
+];
+
+const reaches: { id: Panel["reach"]; label: string }[] = [
+  { id: "MEASURE", label: "As wide as the column" },
+  { id: "FRAME", label: "From edge to edge of the frame" },
+  { id: "LINES", label: "Each line as far as it goes" },
+];
+
+const styles: { id: Border["style"] | typeof none; label: string }[] = [
+  { id: none, label: "None" },
+  { id: "SOLID", label: "Solid" },
+  { id: "DASHED", label: "Dashed" },
+  { id: "DOTTED", label: "Dotted" },
+  { id: "DOUBLE", label: "Double" },
+  { id: "TRIPLE", label: "Triple" },
+];
+
+const sides = [
+  { id: "TOP", label: "Top" },
+  { id: "RIGHT", label: "Right" },
+  { id: "BOTTOM", label: "Bottom" },
+  { id: "LEFT", label: "Left" },
+] as const;
+
+type Sided = (typeof sides)[number]["id"];
+
+export const noPanel: Panel = {
+  reach: "MEASURE",
+  padding: { top: "0.4 em", right: "0.6 em", bottom: "0.4 em", left: "0.6 em" },
+  radius: "0 mm",
+  joined: true,
+  closed: false,
+  held: true,
+};
+
+/** Where the four sides are. */
+const Around = styled.div`
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: ${theme.space.half} ${theme.space.one};
+  align-items: end;
+  & > :nth-child(1) {
+    grid-column: 2;
+  }
+  & > :nth-child(2) {
+    grid-column: 1;
+    grid-row: 2;
+  }
+  & > :nth-child(3) {
+    grid-column: 2;
+    grid-row: 2;
+    align-self: stretch;
+  }
+  & > :nth-child(4) {
+    grid-column: 3;
+    grid-row: 2;
+  }
+  & > :nth-child(5) {
+    grid-column: 2;
+    grid-row: 3;
+  }
+`;
+
+/** The text in the middle of its padding, in lines of grey. */
+const TextLines = styled.div`
+  border: 1px solid ${theme.color.rule};
+  background: repeating-linear-gradient(${theme.color.rule} 0 2px, ${theme.color.paper} 2px 7px);
+`;
+
+/** What lies behind paragraphs and around them. */
+export function PanelFields({
+  publication,
+  naming,
+  panel: given,
+  size,
+  onChange,
+  edit,
+}: {
+  publication: Publication;
+  /** Whose it is, for people. */
+  naming: string;
+  panel: Panel | undefined;
+  /** Of the type, which percentages are of. */
+  size: string;
+  onChange: (panel: Panel | undefined) => unknown;
+  edit: (panel: Panel) => Edit;
+}) {
+  const status = useStatus();
+  const { unit } = publication.setup;
+  const panel = given ?? noPanel;
+  const { shading, border, padding } = panel;
+  const change = (changed: Partial<Panel>) => onChange({ ...panel, ...changed });
+  const color = { swatch: publication.swatches[0]?.id ?? "", tint: 100 };
+  const without = (key: "shading" | "border") => {
+    const others = { ...panel };
+    // eslint-disable-next-line @typescript-eslint/no-dynamic-delete
+    delete others[key];
+    return onChange((others.shading ?? others.border) ? others : undefined);
+  };
+  const lined = (changed: Partial<Border>) =>
+    border && change({ border: { ...border, ...changed } });
+
+  return (
+    <Stack>
+      <Choice
+        label="Shading"
+        value={shading?.type ?? none}
+        options={shadings}
+        onChange={(kind) =>
+          kind === none
+            ? void without("shading")
+            : void change({ shading: filledAs(kind, shading ?? { type: "none" }, publication) })
+        }
+      />
+      {shading?.type === "solid" && (
+        <>
+          <SwatchChoice
+            publication={publication}
+            label="Colour of the shading"
+            naming={`shading of ${naming}`}
+            value={shading.color.swatch}
+            begin={shading.color.swatch}
+            giving={(swatch, tint) =>
+              edit({
+                ...panel,
+                shading: { type: "solid", color: { swatch, tint: tint ?? shading.color.tint } },
+              })
+            }
+          />
+          <TintField
+            tint={shading.color.tint}
+            onChange={(tint) =>
+              change({ shading: { type: "solid", color: { ...shading.color, tint } } })
+            }
+          />
+        </>
+      )}
+      {shading?.type === "gradient" && (
+        <GradientFields
+          publication={publication}
+          gradient={shading}
+          giving={(gradient) => edit({ ...panel, shading: gradient })}
+          onChange={(gradient) => change({ shading: gradient })}
+        />
+      )}
+      <Choice
+        label="Border"
+        value={border?.style ?? none}
+        options={styles}
+        onChange={(id) =>
+          id === none
+            ? void without("border")
+            : void change({
+                border: {
+                  sides: ["TOP", "RIGHT", "BOTTOM", "LEFT"],
+                  width: "1 pt",
+                  color,
+                  ...border,
+                  style: id as Border["style"],
+                },
+              })
+        }
+      />
+      {border && (
+        <>
+          <SwatchChoice
+            publication={publication}
+            label="Colour of the border"
+            naming={`border of ${naming}`}
+            value={border.color.swatch}
+            begin={border.color.swatch}
+            giving={(swatch, tint) =>
+              edit({
+                ...panel,
+                border: { ...border, color: { swatch, tint: tint ?? border.color.tint } },
+              })
+            }
+          />
+          <Row>
+            <LengthField
+              label="Width of the border"
+              unit="PT"
+              of={size}
+              value={border.width}
+              onCommit={(width) => lined({ width })}
+            />
+            <TintField
+              tint={border.color.tint}
+              onChange={(tint) => lined({ color: { ...border.color, tint } })}
+            />
+          </Row>
+          <Row $columns="repeat(4, auto)" role="group" aria-label="Sides with a border">
+            {sides.map(({ id, label }) => (
+              <Tick
+                key={id}
+                label={label}
+                checked={border.sides.includes(id)}
+                onChange={(on) => {
+                  const made: Sided[] = sides
+                    .map((each) => each.id)
+                    .filter((each) => (each === id ? on : border.sides.includes(each)));
+                  return made.length === 0 ? without("border") : lined({ sides: made });
+                }}
+              />
+            ))}
+          </Row>
+        </>
+      )}
+      {given && (
+        <>
+          <Choice
+            label="Width"
+            value={panel.reach}
+            options={reaches}
+            onChange={(id) => void change({ reach: id as Panel["reach"] })}
+          />
+          <Field
+            label="Padding: one value, two or four"
+            value={writtenPadding(padding, unit)}
+            onCommit={(text) => {
+              const typed = typedPadding(text, unit);
+              if (!typed) {
+                status.fail(
+                  `“${text}” is not one value, two or four, such as 0.5 em or 2 mm 4 mm.`,
+                );
+                return false;
+              }
+              return change({ padding: typed });
+            }}
+          />
+          <Around role="group" aria-label="Padding by side">
+            <DistanceField
+              label="Top"
+              unit={unit}
+              value={padding.top}
+              onCommit={(top) => change({ padding: { ...padding, top } })}
+            />
+            <DistanceField
+              label="Left"
+              unit={unit}
+              value={padding.left}
+              onCommit={(left) => change({ padding: { ...padding, left } })}
+            />
+            <TextLines aria-hidden />
+            <DistanceField
+              label="Right"
+              unit={unit}
+              value={padding.right}
+              onCommit={(right) => change({ padding: { ...padding, right } })}
+            />
+            <DistanceField
+              label="Bottom"
+              unit={unit}
+              value={padding.bottom}
+              onCommit={(bottom) => change({ padding: { ...padding, bottom } })}
+            />
+          </Around>
+          <DistanceField
+            label="Corner radius"
+            unit={unit}
+            value={panel.radius}
+            onCommit={(radius) => change({ radius })}
+          />
+          <Tick
+            label="Stay inside the column, and move the text in"
+            checked={panel.held}
+            onChange={(held) => change({ held })}
+          />
+          <Tick
+            label="One for neighbours of the same look"
+            checked={panel.joined}
+            onChange={(joined) => change({ joined })}
+          />
+          <Tick
+            label="Closed where it goes on in another column"
+            checked={panel.closed}
+            onChange={(closed) => change({ closed })}
+          />
+        </>
+      )}
+    </Stack>
+  );
+}
