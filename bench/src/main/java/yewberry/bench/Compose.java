@@ -15,6 +15,8 @@ import java.util.stream.IntStream;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
+import yewberry.core.compose.SceneMemory;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
@@ -31,8 +33,6 @@ import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
-import yewberry.core.scene.Composer;
-import yewberry.core.scene.SceneMemory;
 import yewberry.core.text.FontLibrary;
 
 /**

@@ -18,6 +18,7 @@ import yewberry.core.asset.Intake;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
@@ -31,7 +32,6 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
-import yewberry.core.scene.Composer;
 import yewberry.pdf.PdfWriter;
 
 /**

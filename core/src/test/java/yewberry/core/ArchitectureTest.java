@@ -30,6 +30,8 @@ class ArchitectureTest {
                     .definedBy("yewberry.core.edit")
                     .layer("scene")
                     .definedBy("yewberry.core.scene")
+                    .layer("compose")
+                    .definedBy("yewberry.core.compose")
                     .layer("legibility")
                     .definedBy("yewberry.core.legibility")
                     .layer("press")
@@ -51,23 +53,32 @@ class ArchitectureTest {
                     .whereLayer("raster")
                     .mayOnlyBeAccessedByLayers("legibility", "picture")
                     .whereLayer("legibility")
-                    .mayOnlyBeAccessedByLayers("findings")
+                    .mayOnlyBeAccessedByLayers("compose", "findings")
+                    .whereLayer("compose")
+                    .mayOnlyBeAccessedByLayers("findings", "picture")
                     .whereLayer("press")
                     .mayOnlyBeAccessedByLayers("findings")
                     .whereLayer("scene")
                     .mayOnlyBeAccessedByLayers(
-                            "raster", "legibility", "press", "findings", "picture", "strata")
+                            "raster",
+                            "legibility",
+                            "compose",
+                            "press",
+                            "findings",
+                            "picture",
+                            "strata")
                     .whereLayer("asset")
                     .mayOnlyBeAccessedByLayers(
                             "scene",
                             "raster",
                             "legibility",
+                            "compose",
                             "press",
                             "findings",
                             "picture",
                             "strata")
                     .whereLayer("flow")
-                    .mayOnlyBeAccessedByLayers("scene", "findings")
+                    .mayOnlyBeAccessedByLayers("compose", "findings")
                     .whereLayer("edit")
                     .mayOnlyBeAccessedByLayers("legibility", "findings")
                     .whereLayer("text")
@@ -77,6 +88,7 @@ class ArchitectureTest {
                             "scene",
                             "raster",
                             "legibility",
+                            "compose",
                             "findings",
                             "picture",
                             "strata");

@@ -8,6 +8,7 @@ import java.util.stream.IntStream;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.compose.Composer;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
@@ -28,7 +29,6 @@ import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 
 /**

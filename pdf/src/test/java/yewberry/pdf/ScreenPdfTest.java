@@ -23,6 +23,7 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
+import yewberry.core.compose.Composer;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
@@ -37,7 +38,6 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 import yewberry.core.raster.PageRaster;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.proof.ReadBack;
 

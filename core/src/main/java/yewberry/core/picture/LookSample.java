@@ -7,6 +7,7 @@ import java.util.UUID;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.View;
+import yewberry.core.compose.Composer;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
@@ -27,7 +28,6 @@ import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 

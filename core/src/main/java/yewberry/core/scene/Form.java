@@ -10,11 +10,11 @@ import java.util.Optional;
  * @param rectangle where it is no more than one
  */
 public record Form(Shape path, Rect bounds, Optional<Rect> rectangle) {
-    static Form of(Rect rect) {
+    public static Form of(Rect rect) {
         return new Form(rect.shape(), rect, Optional.of(rect));
     }
 
-    static Form of(Shape path) {
+    public static Form of(Shape path) {
         return new Form(path, Rect.around(path), Optional.empty());
     }
 }

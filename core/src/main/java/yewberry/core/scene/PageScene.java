@@ -28,7 +28,7 @@ public final class PageScene {
     private final PressCondition condition;
     private final Map<Medium, OnMedium> on = new EnumMap<>(Medium.class);
 
-    PageScene(
+    public PageScene(
             SceneKey key,
             UUID page,
             PageBoxes boxes,
@@ -159,6 +159,11 @@ public final class PageScene {
     /** In the colours of the swatches. */
     public List<Item> items() {
         return items;
+    }
+
+    /** The same page with other items. */
+    public PageScene withItems(List<Item> changed) {
+        return new PageScene(key, page, boxes, changed, frames, overset, links, condition);
     }
 
     /** The text frames, from the lowest to the topmost. */

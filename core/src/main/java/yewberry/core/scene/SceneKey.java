@@ -6,5 +6,5 @@ package yewberry.core.scene;
  * the same object, so that readers who remember by the key may let go of it with the page.
  */
 public final class SceneKey {
-    SceneKey() {}
+    public SceneKey() {}
 }

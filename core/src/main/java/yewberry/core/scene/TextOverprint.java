@@ -15,7 +15,8 @@ public final class TextOverprint {
 
     private TextOverprint() {}
 
-    static boolean prints(Look.Overprint set, Color color, PressCondition condition) {
+    /** Whether text of a colour does, as its look has it. */
+    public static boolean prints(Look.Overprint set, Color color, PressCondition condition) {
         return switch (set) {
             case NEVER -> false;
             case BLACK -> isPlainBlack(color);

@@ -16,7 +16,7 @@ public record Turn(double degrees, double x, double y) {
     public static final Turn NONE = new Turn(0, 0, 0);
 
     /** One about the middle of a rectangle. */
-    static Turn about(Rect rect, double degrees) {
+    public static Turn about(Rect rect, double degrees) {
         return degrees == 0
                 ? NONE
                 : new Turn(degrees, rect.x() + rect.width() / 2, rect.y() + rect.height() / 2);

@@ -20,6 +20,7 @@ import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Lab;
 import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.LookEdit;
@@ -41,7 +42,6 @@ import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 

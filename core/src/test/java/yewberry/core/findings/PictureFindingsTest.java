@@ -18,6 +18,7 @@ import yewberry.core.color.BlendMode;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Definition;
 import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
 import yewberry.core.legibility.Legibility;
@@ -43,7 +44,6 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.AreaPaint;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 

@@ -14,6 +14,7 @@ import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
 import yewberry.core.edit.AssetEdit;
 import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Editing;
@@ -28,7 +29,6 @@ import yewberry.core.publication.Owner;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
-import yewberry.core.scene.Composer;
 
 /** Pages of a PDF as fills; what they look like is the business of the module that reads them. */
 class PlacedPagesTest {

@@ -24,6 +24,7 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
+import yewberry.core.compose.Composer;
 import yewberry.core.picture.Png;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
@@ -41,7 +42,6 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 import yewberry.core.raster.PageRaster;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 
 /** What lies behind a run, found by the geometry of the areas and by every pixel of a picture. */

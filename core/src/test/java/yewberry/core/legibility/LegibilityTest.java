@@ -23,6 +23,7 @@ import yewberry.core.color.Contrast;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.compose.Composer;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.StoryEdit;
 import yewberry.core.publication.Destination;
@@ -33,7 +34,6 @@ import yewberry.core.publication.Level;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Tinted;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 import yewberry.core.text.Type;
 

@@ -17,6 +17,7 @@ import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
+import yewberry.core.compose.Composer;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Fill;
@@ -26,7 +27,6 @@ import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Tinted;
 import yewberry.core.publication.Uses;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.Paint;
 
 class PairingsTest {

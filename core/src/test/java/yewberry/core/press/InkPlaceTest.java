@@ -16,9 +16,9 @@ import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Difference;
 import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Layer;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.Item;
 
 class InkPlaceTest {

@@ -9,10 +9,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import yewberry.core.Sample;
 import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Rect;
 

@@ -17,6 +17,7 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
+import yewberry.core.compose.Composer;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.legibility.Pairings;
 import yewberry.core.legibility.RunContrast;

@@ -17,6 +17,7 @@ import yewberry.core.Sample;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Layer;

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
 import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Edited;

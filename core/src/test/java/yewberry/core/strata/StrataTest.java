@@ -14,10 +14,10 @@ import yewberry.core.Sample;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
+import yewberry.core.compose.Composer;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 import yewberry.core.strata.ReadingOrder.Stop;
 

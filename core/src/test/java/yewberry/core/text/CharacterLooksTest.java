@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
 import yewberry.core.edit.CharacterLookEdit;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.StoryEdit;
@@ -31,7 +32,6 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.Item;
 
 /** Characters that look otherwise than their paragraph, within its lines. */

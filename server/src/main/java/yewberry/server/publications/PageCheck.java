@@ -16,9 +16,9 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 import yewberry.core.Cancellation;
 import yewberry.core.color.Viewing;
+import yewberry.core.compose.Composer;
 import yewberry.core.findings.Finding;
 import yewberry.core.publication.Publication;
-import yewberry.core.scene.Composer;
 import yewberry.core.scene.PageScene;
 
 /** Checks the pages of publications, each on as many threads as there are processors. */

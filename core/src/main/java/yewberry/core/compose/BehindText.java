@@ -1,4 +1,4 @@
-package yewberry.core.scene;
+package yewberry.core.compose;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -11,6 +11,12 @@ import yewberry.core.publication.Highlight;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Panel;
 import yewberry.core.publication.Side;
+import yewberry.core.scene.AreaPaint;
+import yewberry.core.scene.Form;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Origin;
+import yewberry.core.scene.Rect;
+import yewberry.core.scene.Turn;
 import yewberry.core.text.Segment;
 import yewberry.core.text.SetPanel;
 import yewberry.core.text.Type;

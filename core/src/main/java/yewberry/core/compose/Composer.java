@@ -1,4 +1,4 @@
-package yewberry.core.scene;
+package yewberry.core.compose;
 
 import java.util.AbstractList;
 import java.util.ArrayDeque;
@@ -22,6 +22,9 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Spreads;
+import yewberry.core.scene.PageBoxes;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.SceneKey;
 
 /**
  * Composes the pages of one publication under one press condition, and knows what it made them

@@ -1,9 +1,10 @@
-package yewberry.core.scene;
+package yewberry.core.compose;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Optional;
 import yewberry.core.flow.FlowMemory;
+import yewberry.core.scene.PageScene;
 
 /**
  * Scenes and set text as they were made last, as many as a number of bytes holds. What is forgotten

@@ -1,4 +1,4 @@
-package yewberry.core.scene;
+package yewberry.core.compose;
 
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -14,6 +14,8 @@ import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.Paint;
+import yewberry.core.scene.TextOverprint;
 
 /** Hands out swatches and files, and notes which ones a page was made from. */
 final class Ingredients {

@@ -1,4 +1,4 @@
-package yewberry.core.scene;
+package yewberry.core.compose;
 
 import java.awt.Shape;
 import java.awt.geom.Area;
@@ -6,6 +6,8 @@ import java.awt.geom.Path2D;
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
+import yewberry.core.scene.Form;
+import yewberry.core.scene.Rect;
 
 /**
  * Rectangles one below the other, with rounded corners: one box, or the lines of a paragraph. The

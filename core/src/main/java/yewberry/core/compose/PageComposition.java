@@ -1,4 +1,4 @@
-package yewberry.core.scene;
+package yewberry.core.compose;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -27,6 +27,15 @@ import yewberry.core.publication.Side;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.AreaPaint;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Origin;
+import yewberry.core.scene.PageBoxes;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.PicturePlace;
+import yewberry.core.scene.Rect;
+import yewberry.core.scene.SceneKey;
+import yewberry.core.scene.Turn;
 import yewberry.core.text.Segment;
 
 /**

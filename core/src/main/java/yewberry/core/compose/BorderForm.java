@@ -1,4 +1,4 @@
-package yewberry.core.scene;
+package yewberry.core.compose;
 
 import java.awt.BasicStroke;
 import java.awt.Shape;
@@ -10,6 +10,8 @@ import java.util.ArrayList;
 import java.util.List;
 import yewberry.core.publication.Border;
 import yewberry.core.publication.Edge;
+import yewberry.core.scene.Form;
+import yewberry.core.scene.Rect;
 
 /** What the lines of a border fill, within the outer edge of a panel. */
 final class BorderForm {

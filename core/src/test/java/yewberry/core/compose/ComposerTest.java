@@ -1,4 +1,4 @@
-package yewberry.core.scene;
+package yewberry.core.compose;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static yewberry.core.Sample.BODY;
@@ -37,6 +37,9 @@ import yewberry.core.publication.Spreads;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Origin;
+import yewberry.core.scene.PageScene;
 
 class ComposerTest {
     private final Composer composer = new Composer(PressCondition.coated());

@@ -1,4 +1,4 @@
-package yewberry.core.scene;
+package yewberry.core.compose;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static yewberry.core.Sample.BODY;
@@ -23,6 +23,8 @@ import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.SceneKey;
 
 class SceneMemoryTest {
     private static final int PAGES = 300;
