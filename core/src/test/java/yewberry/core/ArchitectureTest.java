@@ -30,6 +30,8 @@ class ArchitectureTest {
                     .definedBy("yewberry.core.edit")
                     .layer("scene")
                     .definedBy("yewberry.core.scene")
+                    .layer("mends")
+                    .definedBy("yewberry.core.mends")
                     .layer("compose")
                     .definedBy("yewberry.core.compose")
                     .layer("legibility")
@@ -53,9 +55,11 @@ class ArchitectureTest {
                     .whereLayer("raster")
                     .mayOnlyBeAccessedByLayers("legibility", "picture")
                     .whereLayer("legibility")
-                    .mayOnlyBeAccessedByLayers("compose", "findings")
+                    .mayOnlyBeAccessedByLayers("compose", "mends", "findings")
+                    .whereLayer("mends")
+                    .mayOnlyBeAccessedByLayers("findings")
                     .whereLayer("compose")
-                    .mayOnlyBeAccessedByLayers("findings", "picture")
+                    .mayOnlyBeAccessedByLayers("mends", "findings", "picture")
                     .whereLayer("press")
                     .mayOnlyBeAccessedByLayers("findings")
                     .whereLayer("scene")
@@ -63,6 +67,7 @@ class ArchitectureTest {
                             "raster",
                             "legibility",
                             "compose",
+                            "mends",
                             "press",
                             "findings",
                             "picture",
@@ -73,6 +78,7 @@ class ArchitectureTest {
                             "raster",
                             "legibility",
                             "compose",
+                            "mends",
                             "press",
                             "findings",
                             "picture",
@@ -80,7 +86,7 @@ class ArchitectureTest {
                     .whereLayer("flow")
                     .mayOnlyBeAccessedByLayers("compose", "findings")
                     .whereLayer("edit")
-                    .mayOnlyBeAccessedByLayers("legibility", "findings")
+                    .mayOnlyBeAccessedByLayers("mends", "findings")
                     .whereLayer("text")
                     .mayOnlyBeAccessedByLayers(
                             "edit",
@@ -89,6 +95,7 @@ class ArchitectureTest {
                             "raster",
                             "legibility",
                             "compose",
+                            "mends",
                             "findings",
                             "picture",
                             "strata");

@@ -18,6 +18,7 @@ import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.SwatchEdit;
+import yewberry.core.mends.SwatchMend;
 import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Swatch;

@@ -18,7 +18,7 @@ import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
 import yewberry.core.color.WrittenColor;
 import yewberry.core.legibility.Pairings;
-import yewberry.core.legibility.SwatchMend;
+import yewberry.core.mends.SwatchMend;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;

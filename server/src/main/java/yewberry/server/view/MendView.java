@@ -7,8 +7,8 @@ import yewberry.core.color.Contrast;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.edit.Edit;
-import yewberry.core.legibility.BandMend;
-import yewberry.core.legibility.Mend;
+import yewberry.core.mends.BandMend;
+import yewberry.core.mends.Mend;
 import yewberry.core.publication.Publication;
 
 /**

@@ -9,7 +9,7 @@ import yewberry.core.color.Definition;
 import yewberry.core.color.Numbers;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.SwatchEdit;
-import yewberry.core.legibility.SwatchMend;
+import yewberry.core.mends.SwatchMend;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Uses;
 

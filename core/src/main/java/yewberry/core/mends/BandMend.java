@@ -1,4 +1,4 @@
-package yewberry.core.legibility;
+package yewberry.core.mends;
 
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -12,6 +12,8 @@ import yewberry.core.compose.Composer;
 import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
+import yewberry.core.legibility.Legibility;
+import yewberry.core.legibility.RunContrast;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Length;

@@ -1,4 +1,4 @@
-package yewberry.core.legibility;
+package yewberry.core.mends;
 
 import java.util.Collection;
 import java.util.Comparator;

@@ -1,4 +1,4 @@
-package yewberry.core.legibility;
+package yewberry.core.mends;
 
 import java.util.ArrayList;
 import java.util.Comparator;

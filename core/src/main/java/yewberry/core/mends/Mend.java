@@ -1,4 +1,4 @@
-package yewberry.core.legibility;
+package yewberry.core.mends;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -17,6 +17,8 @@ import yewberry.core.edit.Edit;
 import yewberry.core.edit.LookEdit;
 import yewberry.core.edit.StoryEdit;
 import yewberry.core.edit.SwatchEdit;
+import yewberry.core.legibility.Legibility;
+import yewberry.core.legibility.RunContrast;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
