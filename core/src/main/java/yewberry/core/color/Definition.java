@@ -1,5 +1,6 @@
 package yewberry.core.color;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -16,6 +17,7 @@ public sealed interface Definition {
             case Mix(UUID one, UUID other, double percent) ->
                     one.equals(other) ? Set.of(one) : Set.of(one, other);
             case Lighter(UUID base, double percent) -> Set.of(base);
+            case Legible(List<UUID> swatches, List<Viewing> viewings) -> Set.copyOf(swatches);
         };
     }
 
@@ -27,6 +29,7 @@ public sealed interface Definition {
             case Tint(UUID base, double percent) -> Optional.of(percent);
             case Mix(UUID one, UUID other, double percent) -> Optional.of(percent);
             case Lighter(UUID base, double percent) -> Optional.of(percent);
+            case Legible legible -> Optional.empty();
         };
     }
 
@@ -38,6 +41,7 @@ public sealed interface Definition {
             case Tint(UUID base, double percent) -> new Tint(base, changed);
             case Mix(UUID one, UUID other, double percent) -> new Mix(one, other, changed);
             case Lighter(UUID base, double percent) -> new Lighter(base, changed);
+            case Legible legible -> legible;
         };
     }
 
@@ -55,6 +59,13 @@ public sealed interface Definition {
                             percent);
             case Lighter(UUID base, double percent) ->
                     new Lighter(base.equals(old) ? replacement : base, percent);
+            case Legible(List<UUID> swatches, List<Viewing> viewings) ->
+                    new Legible(
+                            swatches.stream()
+                                    .map(each -> each.equals(old) ? replacement : each)
+                                    .distinct()
+                                    .toList(),
+                            viewings);
         };
     }
 
@@ -104,6 +115,31 @@ public sealed interface Definition {
     record Lighter(UUID base, double percent) implements Definition {
         public Lighter {
             checkPercent("A lighter colour", percent);
+        }
+    }
+
+    /**
+     * A colour of text that is chosen where the text stands: the first of some swatches that is
+     * legible on all that lies behind it.
+     *
+     * @param swatches in the order in which they are tried
+     * @param viewings that it is to be legible under as well; as designed it is anyway
+     * @throws Refused if there are none or more than 20 swatches, or one stands there twice
+     */
+    record Legible(List<UUID> swatches, List<Viewing> viewings) implements Definition {
+        private static final int MOST = 20;
+
+        public Legible {
+            swatches = List.copyOf(swatches);
+            viewings = viewings.stream().distinct().sorted().toList();
+            if (swatches.isEmpty() || swatches.size() > MOST) {
+                throw new Refused(
+                        "A legible colour chooses from 1 to %d swatches; this would be %d."
+                                .formatted(MOST, swatches.size()));
+            }
+            if (Set.copyOf(swatches).size() < swatches.size()) {
+                throw new Refused("A legible colour tries a swatch once; choose another one.");
+            }
         }
     }
 

@@ -200,7 +200,9 @@ public final class Composer {
                         beside,
                         ingredients,
                         flows);
-        PageScene scene = composition.compose(key, wanted.page(), parents);
+        PageScene scene =
+                LegibleColors.settled(
+                        composition.compose(key, wanted.page(), parents), setup, condition);
         Composed now =
                 known.orElseGet(() ->
                         new Composed(

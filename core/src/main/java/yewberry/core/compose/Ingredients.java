@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.LinkTo;
@@ -14,6 +15,7 @@ import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.ColorChoice;
 import yewberry.core.scene.Paint;
 import yewberry.core.scene.TextOverprint;
 
@@ -38,6 +40,29 @@ final class Ingredients {
         Color color = color(use, condition);
         boolean overprints = !outlined && TextOverprint.prints(look.overprint(), color, condition);
         return paint(use, color, overprints);
+    }
+
+    /** What a use of a legible colour chooses from; nothing for any other swatch. */
+    Optional<ColorChoice> choice(
+            Tinted use, Look look, boolean outlined, PressCondition condition) {
+        Swatch swatch = swatch(use.swatch());
+        return swatch.definition() instanceof Definition.Legible legible
+                ? Optional.of(
+                        new ColorChoice(
+                                swatch.id(),
+                                swatch.name(),
+                                legible.swatches().stream()
+                                        .map(each ->
+                                                paint(
+                                                        new Tinted(each, use.tint()),
+                                                        look,
+                                                        outlined,
+                                                        condition))
+                                        .toList(),
+                                legible.viewings(),
+                                true,
+                                ColorChoice.Extent.ALL))
+                : Optional.empty();
     }
 
     private Color color(Tinted use, PressCondition condition) {

@@ -28,6 +28,7 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.AreaPaint;
+import yewberry.core.scene.ColorChoice;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.PageBoxes;
@@ -332,6 +333,7 @@ final class PageComposition {
                         .orElse(first.look().color());
         boolean outlined =
                 characters.flatMap(CharacterLook::outline).or(first.look()::outline).isPresent();
+        Optional<ColorChoice> choice = ingredients.choice(color, first.look(), outlined, condition);
         return new Item.GlyphRun(
                 origin,
                 frame.id(),
@@ -340,7 +342,10 @@ final class PageComposition {
                 first.look(),
                 characters,
                 first.type(),
-                ingredients.paint(color, first.look(), outlined, condition),
+                choice.map(each -> each.candidates().getFirst())
+                        .orElseGet(
+                                () -> ingredients.paint(color, first.look(), outlined, condition)),
+                choice,
                 turn,
                 segments.stream()
                         .map(each ->

@@ -45,6 +45,7 @@ final class Integrity {
                 .anyMatch(placed -> placed.element() instanceof Swatch)) {
             Palette.refuseCycles(after.swatches());
         }
+        TextColors.check(after, patch);
         Set<UUID> removed = new HashSet<>();
         for (Change change : patch.changes()) {
             change.after().ifPresent(integrity::check);

@@ -82,7 +82,15 @@ public sealed interface Finding
                             ? ""
                             : " It lies on %d colours; this is the worst of them."
                                     .formatted(contrast.against().size());
-            return "%s“%s” on %s has a contrast of %s : 1 and needs %s : 1 (%s).%s"
+            String chosen =
+                    contrast.run()
+                            .choice()
+                            .filter(choice -> !choice.legible())
+                            .map(choice ->
+                                    " None of the swatches of “%s” is legible here; add one that is, or change what lies behind."
+                                            .formatted(choice.name()))
+                            .orElse("");
+            return "%s“%s” on %s has a contrast of %s : 1 and needs %s : 1 (%s).%s%s"
                     .formatted(
                             circumstance
                                     .map(words ->
@@ -95,7 +103,8 @@ public sealed interface Finding
                             Contrast.cut(worst.ratio()),
                             Numbers.plain(contrast.required()),
                             contrast.sizeClass().reason(),
-                            several);
+                            several,
+                            chosen);
         }
 
         @Override

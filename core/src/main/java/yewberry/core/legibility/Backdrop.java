@@ -40,12 +40,12 @@ final class Backdrop {
     private final Painted painted;
     private final SequencedSet<Optional<Paint>> found = new LinkedHashSet<>();
 
-    private Backdrop(MediumScene scene, Item.GlyphRun run, View view) {
+    private Backdrop(MediumScene scene, List<Item> below, Item.GlyphRun run, View view) {
         this.scene = scene;
         this.view = view;
         this.run = run;
         this.bleed = scene.boxes().bleed();
-        this.below = scene.below(run);
+        this.below = below;
         this.areas = only(below, Item.Filled.class);
         for (int i = 0; i < below.size(); i++) {
             if (below.get(i) instanceof Item.Lettering other && isOther(other)) {
@@ -74,11 +74,21 @@ final class Backdrop {
 
     /** The paints behind the run, in the order they were met; empty stands for the bare stock. */
     static List<Optional<Paint>> behind(MediumScene scene, Item.GlyphRun run, View view) {
-        Optional<Paint> surround = surround(scene, run);
+        return behind(scene, scene.below(run), run, view);
+    }
+
+    /**
+     * The same of a run that might be there.
+     *
+     * @param below what would lie below it
+     */
+    static List<Optional<Paint>> behind(
+            MediumScene scene, List<Item> below, Item.GlyphRun run, View view) {
+        Optional<Paint> surround = surround(below, run);
         if (surround.isPresent()) {
             return List.of(surround);
         }
-        Backdrop backdrop = new Backdrop(scene, run, view);
+        Backdrop backdrop = new Backdrop(scene, below, run, view);
         run.lines().forEach(backdrop::line);
         return List.copyOf(backdrop.found);
     }
@@ -87,8 +97,8 @@ final class Backdrop {
      * An outline that is wide enough is all that letters stand on. How wide that is: common
      * practice, no source.
      */
-    private static Optional<Paint> surround(MediumScene scene, Item.GlyphRun run) {
-        return only(scene.below(run), Item.GlyphStroke.class).stream()
+    private static Optional<Paint> surround(List<Item> below, Item.GlyphRun run) {
+        return only(below, Item.GlyphStroke.class).stream()
                 .filter(line ->
                         line.letters().run().equals(run.run())
                                 && line.letters().frame().equals(run.frame())
@@ -115,7 +125,7 @@ final class Backdrop {
             return;
         }
         BackdropPixels pixels =
-                new BackdropPixels(scene, run, view, inks, all.get().intersection(bleed));
+                new BackdropPixels(scene, areas, run, view, inks, all.get().intersection(bleed));
         inks.forEach(ink -> glyph(ink, pixels));
     }
 

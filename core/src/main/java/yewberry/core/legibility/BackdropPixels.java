@@ -37,6 +37,7 @@ final class BackdropPixels {
     private static final int BUCKETS = (Float.floatToRawIntBits(21) >> 16) - LOWEST + 1;
 
     private final MediumScene scene;
+    private final List<Item.Filled> fills;
     private final Item.GlyphRun run;
     private final View view;
     private final Rect region;
@@ -51,16 +52,19 @@ final class BackdropPixels {
     private final int[] slots = new int[1 << 15];
 
     /**
+     * @param fills below the line, from the lowest up
      * @param inks of the line
      * @param region around them
      */
     BackdropPixels(
             MediumScene scene,
+            List<Item.Filled> fills,
             Item.GlyphRun run,
             View view,
             List<Backdrop.GlyphInk> inks,
             Rect region) {
         this.scene = scene;
+        this.fills = fills;
         this.run = run;
         this.view = view;
         this.inks = inks;
@@ -101,16 +105,7 @@ final class BackdropPixels {
         for (int at = inked.nextSetBit(0); at >= 0; at = inked.nextSetBit(at + 1)) {
             numbers[at] = number++;
         }
-        areas =
-                PageRaster.fills(
-                        scene,
-                        scene.below(run).stream()
-                                .filter(Item.Filled.class::isInstance)
-                                .map(Item.Filled.class::cast)
-                                .toList(),
-                        region,
-                        PPI,
-                        ChosenPixels.of(width, height, inked));
+        areas = PageRaster.fills(scene, fills, region, PPI, ChosenPixels.of(width, height, inked));
         seen = areas.seen(view);
         int[] text =
                 run.paint().overprints() ? areas.overprinted(run.paint()).seen(view) : new int[0];

@@ -90,14 +90,22 @@ public final class Legibility {
         List<RunContrast> judged = new ArrayList<>();
         for (Item.GlyphRun run : scene.text()) {
             Cancellation.check();
-            judge(scene, run, view).ifPresent(judged::add);
+            judge(scene, scene.below(run), run, view).ifPresent(judged::add);
         }
         known.put(view, List.copyOf(judged));
         return List.copyOf(judged);
     }
 
-    private Optional<RunContrast> judge(MediumScene scene, Item.GlyphRun run, View view) {
-        List<Optional<Paint>> behind = Backdrop.behind(scene, run, view);
+    /**
+     * The result for one run, whether it is on the page already or might be; nothing where none of
+     * its ink is on the page.
+     *
+     * @param below what lies below it, from the lowest up
+     * @param run in the colours of the scene's medium
+     */
+    public Optional<RunContrast> judge(
+            MediumScene scene, List<Item> below, Item.GlyphRun run, View view) {
+        List<Optional<Paint>> behind = Backdrop.behind(scene, below, run, view);
         if (behind.isEmpty()) {
             return Optional.empty();
         }

@@ -57,6 +57,8 @@ public final class Palette {
             case Definition.Lighter(UUID base, double percent) -> tint(color(base), 100 - percent);
             case Definition.Mix(UUID one, UUID other, double percent) ->
                     mix(color(one), color(other), percent);
+            // what it is where there is nothing to choose by
+            case Definition.Legible legible -> color(legible.swatches().getFirst());
         };
     }
 

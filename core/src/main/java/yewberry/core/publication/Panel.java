@@ -117,7 +117,7 @@ public record Panel(
     }
 
     /** The swatches in it. */
-    List<Reference> references() {
+    public List<Reference> references() {
         List<Reference> references = new ArrayList<>();
         shading.ifPresent(fill ->
                 fill.colors().forEach(color -> references.add(Reference.swatch(color.swatch()))));

@@ -4,6 +4,7 @@ import java.awt.BasicStroke;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Path2D;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -389,6 +390,7 @@ public sealed interface Item {
      * @param look of its paragraph
      * @param characters the look of its characters
      * @param type what it is set in
+     * @param choice what its colour was chosen from, where it is a legible one
      * @param turn how its frame is rotated; its lines are where they stand before that
      */
     record GlyphRun(
@@ -400,6 +402,7 @@ public sealed interface Item {
             Optional<CharacterLook> characters,
             Type type,
             Paint paint,
+            Optional<ColorChoice> choice,
             Turn turn,
             List<Line> lines)
             implements Lettering {
@@ -427,17 +430,44 @@ public sealed interface Item {
 
         @Override
         public GlyphRun withoutGlyphs() {
-            return with(paint, lines.stream().map(Line::withoutGlyphs).toList());
+            return withLines(lines.stream().map(Line::withoutGlyphs).toList());
         }
 
         @Override
         public GlyphRun on(Medium medium, PressCondition condition) {
-            return with(paint.on(medium, condition), lines);
+            return withPaint(paint.on(medium, condition), choice);
         }
 
-        private GlyphRun with(Paint paint, List<Line> lines) {
+        /** Some of its text, or more. */
+        public GlyphRun withLines(List<Line> changed) {
             return new GlyphRun(
-                    origin, frame, paragraph, run, look, characters, type, paint, turn, lines);
+                    origin,
+                    frame,
+                    paragraph,
+                    run,
+                    look,
+                    characters,
+                    type,
+                    paint,
+                    choice,
+                    turn,
+                    changed);
+        }
+
+        /** In another colour. */
+        public GlyphRun withPaint(Paint changed, Optional<ColorChoice> chosen) {
+            return new GlyphRun(
+                    origin,
+                    frame,
+                    paragraph,
+                    run,
+                    look,
+                    characters,
+                    type,
+                    changed,
+                    chosen,
+                    turn,
+                    lines);
         }
 
         /**
@@ -523,6 +553,40 @@ public sealed interface Item {
 
     /** A stretch of a run on one line; its glyphs stand relative to {@code x} and the baseline. */
     record Line(String text, double x, double baseline, double width, List<Segment.Glyph> glyphs) {
+        /**
+         * Some of its glyphs.
+         *
+         * @param from the first of them
+         * @param to behind the last
+         */
+        public Line part(int from, int to) {
+            double begin = from < glyphs.size() ? glyphs.get(from).x() : width;
+            double end = to < glyphs.size() ? glyphs.get(to).x() : width;
+            List<Segment.Glyph> own =
+                    glyphs.subList(from, to).stream()
+                            .map(glyph ->
+                                    new Segment.Glyph(
+                                            glyph.id(), glyph.text(), glyph.x() - begin, glyph.y()))
+                            .toList();
+            String read = own.stream().map(Segment.Glyph::text).collect(Collectors.joining());
+            return new Line(read, x + begin, baseline, end - begin, own);
+        }
+
+        /** Whether another part of the same line comes right after it. */
+        public boolean isFollowedBy(Line next) {
+            return baseline == next.baseline && Math.abs(x + width - next.x) < 1e-6;
+        }
+
+        /** With what comes right after it. */
+        public Line with(Line next) {
+            List<Segment.Glyph> all = new ArrayList<>(glyphs);
+            next.glyphs.forEach(glyph ->
+                    all.add(
+                            new Segment.Glyph(
+                                    glyph.id(), glyph.text(), next.x - x + glyph.x(), glyph.y())));
+            return new Line(text + next.text, x, baseline, next.x - x + next.width, all);
+        }
+
         private Line withoutGlyphs() {
             return new Line(text, x, baseline, width, List.of());
         }

@@ -90,6 +90,7 @@ final class SwatchTable {
             case Definition.Tint tint -> "tint";
             case Definition.Lighter lighter -> "lighter";
             case Definition.Mix mix -> "mix";
+            case Definition.Legible legible -> "legible";
         };
     }
 
@@ -105,6 +106,7 @@ final class SwatchTable {
             case Definition.Mix(UUID one, UUID other, double percent) ->
                     isProcess(publication, publication.swatch(one))
                             && isProcess(publication, publication.swatch(other));
+            case Definition.Legible legible -> false;
         };
     }
 

@@ -73,7 +73,7 @@ final class CssPalette {
     static String write(Publication publication, PressCondition press) {
         StringBuilder css = new StringBuilder(":root {\n");
         Palette palette = new Palette(publication::swatch, press);
-        List<Swatch> swatches = publication.swatches();
+        List<Swatch> swatches = PaletteValues.of(publication);
         for (Swatch swatch : swatches) {
             Color color = palette.color(swatch);
             css.append("  --").append(property(swatch.name())).append(": ");

@@ -136,7 +136,7 @@ final class CsvPalette {
         StringBuilder csv = new StringBuilder();
         try (CSVPrinter printer =
                 new CSVPrinter(csv, CSVFormat.RFC4180.builder().setHeader(COLUMNS).get())) {
-            for (Swatch swatch : publication.swatches()) {
+            for (Swatch swatch : PaletteValues.of(publication)) {
                 printer.printRecord((Object[]) row(swatch, publication));
             }
         } catch (IOException e) {
@@ -163,6 +163,8 @@ final class CsvPalette {
                             named(one, publication),
                             named(other, publication),
                             percent);
+            case Definition.Legible legible ->
+                    throw new IllegalArgumentException("A legible colour has no value");
         };
     }
 

@@ -1,16 +1,27 @@
 package yewberry.server.palettes;
 
+import java.util.List;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
+import yewberry.core.color.Definition;
 import yewberry.core.color.Gray;
 import yewberry.core.color.Inks;
 import yewberry.core.color.Lab;
 import yewberry.core.color.Numbers;
 import yewberry.core.color.Rgb;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Swatch;
 
 /** Values as {@link yewberry.core.color.WrittenColor} reads them back. */
 final class PaletteValues {
     private PaletteValues() {}
+
+    /** The swatches of a publication that have a value: a legible colour only chooses from them. */
+    static List<Swatch> of(Publication publication) {
+        return publication.swatches().stream()
+                .filter(each -> !(each.definition() instanceof Definition.Legible))
+                .toList();
+    }
 
     static String written(Color color) {
         return switch (color) {

@@ -183,7 +183,7 @@ final class TokenPalette {
     static String write(Publication publication, PressCondition press) {
         ObjectNode root = MAPPER.createObjectNode();
         Palette colors = new Palette(publication::swatch, press);
-        for (Swatch swatch : publication.swatches()) {
+        for (Swatch swatch : PaletteValues.of(publication)) {
             ObjectNode token = root.putObject(key(swatch.name(), root));
             token.put("$type", "color");
             ObjectNode value = token.putObject("$value");
@@ -239,6 +239,8 @@ final class TokenPalette {
             case Definition.Mix(UUID one, UUID other, double percent) ->
                     derived(ours, "mix", one, percent, publication)
                             .put("other", publication.swatch(other).name());
+            case Definition.Legible legible ->
+                    throw new IllegalArgumentException("A legible colour has no value");
         }
     }
 

@@ -60,6 +60,9 @@ abstract class Rows<T extends Element, R extends UpdatableRecord<R>> {
     /** Writes what an element has in other tables. */
     void fillParts(RowBatch batch, UUID in, T element, Optional<T> before) {}
 
+    /** Takes away what refers to elements from the other tables of those that go with them. */
+    void unlink(DSLContext db, UUID in, Collection<UUID> ids) {}
+
     /** How many others of its kind an element builds on, one by way of another. */
     int depth(T element, Publication in) {
         return 0;
@@ -102,6 +105,7 @@ abstract class Rows<T extends Element, R extends UpdatableRecord<R>> {
         if (ids.isEmpty()) {
             return;
         }
+        unlink(db, in, ids);
         if (!builtOn().isEmpty()) {
             // what goes together may build on each other; the order must not matter
             Map<Field<UUID>, UUID> none = new HashMap<>();

@@ -1,17 +1,24 @@
 package yewberry.server.store;
 
 import static yewberry.server.store.db.Tables.SWATCH;
+import static yewberry.server.store.db.Tables.SWATCH_CHOICE;
 
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.TableField;
+import org.jooq.impl.DSL;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Viewing;
 import yewberry.core.publication.Holder;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Swatch;
+import yewberry.server.store.db.tables.records.SwatchChoiceRecord;
 import yewberry.server.store.db.tables.records.SwatchRecord;
 
 /** Swatches as rows. */
@@ -48,6 +55,7 @@ final class SwatchRows extends Rows<Swatch, SwatchRecord> {
         row.setBase(null);
         row.setOther(null);
         row.setPercent(null);
+        row.setViewings(null);
         switch (swatch.definition()) {
             case Definition.Plain(Color color) -> {
                 row.setKind("plain");
@@ -73,22 +81,76 @@ final class SwatchRows extends Rows<Swatch, SwatchRecord> {
                 row.setOther(other);
                 row.setPercent(percent);
             }
+            case Definition.Legible(List<UUID> swatches, List<Viewing> viewings) -> {
+                row.setKind("legible");
+                row.setViewings(columns.write(new Viewings(viewings), Viewings.class));
+            }
         }
     }
 
+    /** Those that a legible colour is to be legible under. */
+    record Viewings(List<Viewing> viewings) {}
+
+    @Override
+    void fillParts(RowBatch batch, UUID in, Swatch swatch, Optional<Swatch> before) {
+        if (before.isPresent()) {
+            batch.clear(
+                    DSL.deleteFrom(SWATCH_CHOICE)
+                            .where(
+                                    SWATCH_CHOICE
+                                            .PUBLICATION
+                                            .eq(in)
+                                            .and(SWATCH_CHOICE.SWATCH.eq(swatch.id()))));
+        }
+        if (swatch.definition() instanceof Definition.Legible legible) {
+            for (int i = 0; i < legible.swatches().size(); i++) {
+                SwatchChoiceRecord row = new SwatchChoiceRecord();
+                row.setPublication(in);
+                row.setSwatch(swatch.id());
+                row.setPosition(i);
+                row.setChoice(legible.swatches().get(i));
+                batch.insert(row);
+            }
+        }
+    }
+
+    @Override
+    void unlink(DSLContext db, UUID in, Collection<UUID> ids) {
+        db.deleteFrom(SWATCH_CHOICE)
+                .where(SWATCH_CHOICE.PUBLICATION.eq(in).and(SWATCH_CHOICE.SWATCH.in(ids)))
+                .execute();
+    }
+
     List<Swatch> read(DSLContext db, UUID in) {
+        Map<UUID, List<UUID>> choices =
+                db.selectFrom(SWATCH_CHOICE)
+                        .where(SWATCH_CHOICE.PUBLICATION.eq(in))
+                        .orderBy(SWATCH_CHOICE.POSITION)
+                        .collect(
+                                Collectors.groupingBy(
+                                        SwatchChoiceRecord::getSwatch,
+                                        Collectors.mapping(
+                                                SwatchChoiceRecord::getChoice,
+                                                Collectors.toList())));
         return fetch(db, in).stream()
-                .map(row -> new Swatch(row.getId(), row.getName(), definition(row)))
+                .map(row ->
+                        new Swatch(
+                                row.getId(),
+                                row.getName(),
+                                definition(row, choices.getOrDefault(row.getId(), List.of()))))
                 .toList();
     }
 
-    private Definition definition(SwatchRecord row) {
+    private Definition definition(SwatchRecord row, List<UUID> choices) {
         return switch (row.getKind()) {
             case "spot" -> new Definition.SpotInk(columns.read(row.getColor(), Color.class));
             case "tint" -> new Definition.Tint(row.getBase(), row.getPercent());
             case "lighter" -> new Definition.Lighter(row.getBase(), row.getPercent());
             case "mix" -> new Definition.Mix(row.getBase(), row.getOther(), row.getPercent());
             case "plain" -> new Definition.Plain(columns.read(row.getColor(), Color.class));
+            case "legible" ->
+                    new Definition.Legible(
+                            choices, columns.read(row.getViewings(), Viewings.class).viewings());
             default -> throw new UnknownKind("swatch", row.getKind());
         };
     }

@@ -51,6 +51,8 @@ public record PairMend(
                     "%s %% lighter than its base".formatted(Numbers.plain(percent));
             case Definition.Mix(UUID one, UUID other, double percent) ->
                     "%s %% of its first colour".formatted(Numbers.plain(percent));
+            case Definition.Legible legible ->
+                    "the first of %d that is legible".formatted(legible.swatches().size());
         };
     }
 }

@@ -17,6 +17,7 @@ import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Story;
 import yewberry.core.scene.AreaPaint;
+import yewberry.core.scene.ColorChoice;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.Paint;
@@ -27,6 +28,7 @@ public sealed interface StratumView {
     /**
      * @param ratio contrast with what is below it at this point, cut to two decimals
      * @param changesPages how many pages show it, so that editing it changes so many
+     * @param chosen why its colour is this one, where it is a legible one
      */
     record TextStratum(
             String text,
@@ -48,7 +50,8 @@ public sealed interface StratumView {
             boolean passes,
             String sizeReason,
             boolean overprints,
-            double tint)
+            double tint,
+            Optional<String> chosen)
             implements StratumView {}
 
     /**
@@ -255,7 +258,8 @@ public sealed interface StratumView {
                 text.ratio() >= required,
                 sizeClass.reason(),
                 run.paint().overprints(),
-                run.paint().tint());
+                run.paint().tint(),
+                run.choice().map(ColorChoice::inWords));
     }
 
     private static StratumView stroke(Stratum.Stroke stroke, Publication publication) {

@@ -13,6 +13,7 @@ import yewberry.core.color.Cmyk;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Lab;
 import yewberry.core.color.Rgb;
+import yewberry.core.color.Viewing;
 import yewberry.core.edit.AssetEdit;
 import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.CharacterLookEdit;
@@ -332,7 +333,11 @@ final class EditMaker {
     }
 
     private Definition definition() {
-        return switch (upTo(6)) {
+        return switch (upTo(7)) {
+            case 6 ->
+                    new Definition.Legible(
+                            Stream.of(swatch(), swatch()).distinct().toList(),
+                            List.of(any(List.of(Viewing.values()))));
             case 0 -> new Definition.SpotInk(new Lab(upTo(100), 20, -20));
             case 1 -> new Definition.Tint(swatch(), upTo(101));
             case 2 -> new Definition.Mix(swatch(), swatch(), upTo(101));
