@@ -1,7 +1,18 @@
 import createClient from "openapi-fetch";
 import type { paths } from "./schema";
 
-export const client = createClient<paths>({ baseUrl: window.location.origin });
+/** What is sent while the window closes is still stored: the browser keeps the request alive. */
+let leaving = false;
+window.addEventListener("pagehide", () => (leaving = true), { capture: true });
+window.addEventListener("pageshow", () => (leaving = false));
+
+export const client = createClient<paths>({
+  baseUrl: window.location.origin,
+  fetch: (request) =>
+    fetch(
+      leaving && request.method === "POST" ? new Request(request, { keepalive: true }) : request,
+    ),
+});
 
 /** What the server said is wrong, in words for people. */
 export class ServerError extends Error {

@@ -10,7 +10,7 @@ import {
 import { useStatus } from "../ui/Status";
 import { answered, author, client } from "./client";
 import { readPublication } from "./publication";
-import type { Edit, PaletteImport, Publication, Setup, Viewing } from "./types";
+import type { Edit, PaletteImport, Publication, Setup, Viewing, Reversal, Schemas } from "./types";
 
 export function useShelf() {
   return useQuery({
@@ -71,6 +71,19 @@ export function readLength(text: string, unit: Setup["unit"], of: string | undef
 }
 
 export type PaletteFormat = "TOKENS" | "CSS" | "CSV";
+
+/** What text would be on a ground; nothing is changed. */
+export function readReversal(
+  publication: Publication,
+  wanted: Schemas["Wanted"],
+): Promise<Reversal> {
+  return answered(
+    client.POST("/api/publications/{id}/reversals", {
+      params: { path: { id: publication.id } },
+      body: wanted,
+    }),
+  );
+}
 
 /** What a palette file would add; nothing is changed. */
 export function readPalette(

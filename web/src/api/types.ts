@@ -57,6 +57,7 @@ export type Panel = NonNullable<Look["panel"]>;
 export type Border = NonNullable<Panel["border"]>;
 export type Highlight = NonNullable<CharacterLook["highlight"]>;
 export type BehindTextStratum = Schemas["BehindTextStratum"];
+export type Reversal = Schemas["ReversalView"];
 export type Paragraph = Schemas["Paragraph"];
 export type TextFrame = Schemas["TextFrame"];
 export type Tinted = Schemas["Tinted"];

@@ -265,6 +265,11 @@ export function Bench() {
   const onCatalogueFiles = useCallback((dropped: File[]) => drop(dropped, undefined), [drop]);
   const tried = trial !== undefined && preview.data !== undefined && !preview.isPlaceholderData;
   const triedPicture = tried ? preview.data.picture : undefined;
+  // the same as long as the Bench stands, so that no other part ends what is tried out when it is drawn
+  const tryOut = useCallback((edit: Edit | undefined) => {
+    setTrial(edit);
+    setSettling(undefined);
+  }, []);
   const shared = useMemo(
     () => ({
       scope: scope ?? noScope,
@@ -275,10 +280,7 @@ export function Bench() {
       },
       editing,
       edits: setEditing,
-      tryOut: (edit: Edit | undefined) => {
-        setTrial(edit);
-        setSettling(undefined);
-      },
+      tryOut,
       settle: () => {
         if (triedPicture !== undefined) {
           setSettling({ picture: triedPicture, revision: publication.revision });
@@ -307,6 +309,7 @@ export function Bench() {
       canSample: true,
     }),
     [
+      tryOut,
       look,
       sampling,
       setPanels,

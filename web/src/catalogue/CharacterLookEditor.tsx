@@ -128,6 +128,7 @@ export function CharacterLookEditor({
         <SwatchChoice
           publication={publication}
           label="Colour"
+          forText
           naming={naming}
           value={look.color?.swatch ?? unset}
           others={[asParagraph]}

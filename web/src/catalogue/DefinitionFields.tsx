@@ -3,8 +3,10 @@ import { Choice } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
 import { SlideField } from "../color/SlideField";
 import { stripOf, type Axis } from "../color/strips";
+import { LegibleFields } from "./LegibleFields";
 
-export type Kind = "cmyk" | "rgb" | "lab" | "gray" | "spot" | "tint" | "lighter" | "mix";
+export type Kind =
+  "cmyk" | "rgb" | "lab" | "gray" | "spot" | "tint" | "lighter" | "mix" | "legible";
 
 export const kinds: { id: Kind; label: string }[] = [
   { id: "cmyk", label: "CMYK" },
@@ -15,6 +17,7 @@ export const kinds: { id: Kind; label: string }[] = [
   { id: "tint", label: "Tint of another" },
   { id: "lighter", label: "Lighter than another" },
   { id: "mix", label: "Mix of two" },
+  { id: "legible", label: "Legible, for text" },
 ];
 
 export function kindOf(definition: Definition): Kind {
@@ -65,6 +68,20 @@ export function startOf(
       return base
         ? { type: "mix", one: base, other: others[1]?.id ?? base, percent: 50 }
         : undefined;
+    case "legible": {
+      const tried = others
+        .filter((each) => each.definition.type !== "legible")
+        .toSorted((one, other) => one.lab.lightness - other.lab.lightness);
+      const [darkest] = tried;
+      const lightest = tried.at(-1);
+      return darkest && lightest
+        ? {
+            type: "legible",
+            swatches: [...new Set([darkest.id, lightest.id])],
+            viewings: [],
+          }
+        : undefined;
+    }
   }
 }
 
@@ -220,6 +237,15 @@ export function DefinitionFields({
             onCommit={(percent) => onChange({ ...definition, percent })}
           />
         </>
+      );
+    case "legible":
+      return (
+        <LegibleFields
+          publication={publication}
+          definition={definition}
+          others={others}
+          onChange={onChange}
+        />
       );
     case "mix":
       return (

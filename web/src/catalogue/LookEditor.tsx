@@ -112,6 +112,7 @@ export function LookEditor({ publication, entry }: { publication: Publication; e
         <SwatchChoice
           publication={publication}
           label="Colour"
+          forText
           naming={`look “${look.name}”`}
           value={look.color.swatch}
           begin={look.color.swatch}

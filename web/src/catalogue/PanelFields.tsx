@@ -210,7 +210,7 @@ export function PanelFields({
               onChange={(tint) => lined({ color: { ...border.color, tint } })}
             />
           </Row>
-          <Row $columns="repeat(4, auto)" role="group" aria-label="Sides with a border">
+          <Row role="group" aria-label="Sides with a border">
             {sides.map(({ id, label }) => (
               <Tick
                 key={id}
@@ -230,7 +230,7 @@ export function PanelFields({
       {given && (
         <>
           <Choice
-            label="Width"
+            label="Reach"
             value={panel.reach}
             options={reaches}
             onChange={(id) => void change({ reach: id as Panel["reach"] })}

@@ -137,27 +137,31 @@ export function SwatchEditor({
             onCommit={write}
           />
         )}
-        {bench.canSample && (
+        {bench.canSample && definition.type !== "legible" && (
           <Button onPress={sample} style={{ whiteSpace: "normal" }}>
             <Crosshair size={15} aria-hidden />
             Take a colour from the page…
           </Button>
         )}
-        <RecentColors
-          publication={publication}
-          naming={naming}
-          onTake={(taken) => void choose(taken)}
-        />
-        <SwatchValues
-          swatch={swatch}
-          inkLimit={publication.inkLimit}
-          onUseNearest={() =>
-            void choose({
-              type: "plain",
-              color: { ...swatch.nearestInk, type: "cmyk" },
-            })
-          }
-        />
+        {definition.type !== "legible" && (
+          <>
+            <RecentColors
+              publication={publication}
+              naming={naming}
+              onTake={(taken) => void choose(taken)}
+            />
+            <SwatchValues
+              swatch={swatch}
+              inkLimit={publication.inkLimit}
+              onUseNearest={() =>
+                void choose({
+                  type: "plain",
+                  color: { ...swatch.nearestInk, type: "cmyk" },
+                })
+              }
+            />
+          </>
+        )}
         <Row $columns="auto auto 1fr">
           <Button
             aria-label="Earlier in the list"

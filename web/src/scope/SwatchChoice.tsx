@@ -24,6 +24,7 @@ export function SwatchChoice({
   others = [],
   begin,
   way,
+  forText = false,
   giving,
   onOther,
 }: {
@@ -37,6 +38,8 @@ export function SwatchChoice({
   /** The swatch that a new one begins as. */
   begin: string | undefined;
   way?: string;
+  /** Whether it colours text, which a legible colour can. */
+  forText?: boolean;
   /** The edit that gives a swatch, at a tint where one was taken along. */
   giving: (swatch: string, tint?: number) => Edit;
   onOther?: (id: string) => void;
@@ -72,7 +75,7 @@ export function SwatchChoice({
         <Choice
           label={label}
           value={value}
-          options={[...others, ...swatchOptions(publication)]}
+          options={[...others, ...swatchOptions(publication, forText)]}
           {...(way ? { way } : {})}
           onChange={(id) => {
             if (others.some((other) => other.id === id)) {

@@ -1,4 +1,4 @@
-import { Copy, CornerLeftUp, Link, X } from "lucide-react";
+import { Copy, CornerLeftUp, Link, X, PaintBucket } from "lucide-react";
 import { EditorState } from "prosemirror-state";
 import { EditorView } from "prosemirror-view";
 import "prosemirror-view/style/prosemirror.css";
@@ -38,6 +38,8 @@ import {
   type TextPlace,
 } from "./plugins";
 import { give, pickedFrom } from "./picked";
+import { GroundBar } from "./GroundBar";
+import { groundedIn, type Grounded } from "./grounded";
 import { PickedLook, usePicked } from "./PickedLook";
 import { StorySync } from "./StorySync";
 import { asWritten, docOf, schema } from "./text";
@@ -212,6 +214,7 @@ function Writing({
   });
   const [busy, setBusy] = useState(false);
   const [words, setWords] = useState<Words>();
+  const [grounded, setGrounded] = useState<Grounded>();
   const act = useCallback((command: ReturnType<typeof wear>) => {
     const made = view.current;
     if (made) {
@@ -438,6 +441,10 @@ function Writing({
       ...(i < 9 ? { keys: `Shift + Alt + ${i + 1}` } : {}),
       run: () => act(wear(id)),
     })),
+    {
+      label: "Put a ground behind the text",
+      run: () => setGrounded(view.current ? groundedIn(view.current.state) : undefined),
+    },
     { label: "Put in a tab", keys: "Shift + Alt + T", run: () => act(tab) },
     { label: "Pick up the look of the text", keys: "Shift + Alt + P", run: pick },
     ...(picked
@@ -477,7 +484,7 @@ function Writing({
         <div className="choice">
           <Choice
             label="Colour of the words"
-            options={[{ id: ofLook, label: "As the look" }, ...swatchOptions(publication)]}
+            options={[{ id: ofLook, label: "As the look" }, ...swatchOptions(publication, true)]}
             value={chosen.swatch || undefined}
             placeholder="differs"
             isDisabled={chosen.empty}
@@ -499,6 +506,25 @@ function Writing({
           <Link size={15} aria-hidden />
           Link, language…
         </Button>
+        <Button
+          onPress={() => setGrounded(view.current ? groundedIn(view.current.state) : undefined)}
+        >
+          <PaintBucket size={15} aria-hidden />
+          Ground…
+        </Button>
+        {grounded && (
+          <GroundBar
+            publication={publication}
+            story={story}
+            chosen={grounded}
+            before={() => sync.current?.commit()}
+            onLook={(look) => act(dress(look))}
+            onClose={() => {
+              setGrounded(undefined);
+              requestAnimationFrame(() => view.current?.focus());
+            }}
+          />
+        )}
         {picked ? (
           <PickedLook
             publication={publication}

@@ -28,6 +28,7 @@ export function RunColor({
       <SwatchChoice
         publication={publication}
         label="Colour"
+        forText
         naming={`the words “${words}”`}
         value={color?.swatch ?? ofLook}
         others={[{ id: ofLook, label: `That of look ${stratum.lookName}` }]}

@@ -308,6 +308,12 @@ function Text({
           {stratum.values}
           {stratum.overprints ? ", overprints" : ""}
           <br />
+          {stratum.chosen !== undefined && (
+            <>
+              {stratum.chosen}
+              <br />
+            </>
+          )}
           Look {stratum.lookName}. {onOrigin(stratum)}
           <br />
           {`${stratum.passes ? "Passes" : "Fails"}${viewing === "AS_DESIGNED" ? "" : " as seen this way"}: needs ${stratum.required} : 1, ${stratum.sizeReason}`}

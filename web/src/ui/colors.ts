@@ -1,10 +1,13 @@
 import type { Publication } from "../api/types";
 import type { Option } from "./Choice";
 
-export function swatchOptions(publication: Publication): Option[] {
-  return publication.swatches.map((swatch) => ({
-    id: swatch.id,
-    label: swatch.name,
-    color: swatch.screen,
-  }));
+/** The swatches that anything can have; a legible colour is for text only. */
+export function swatchOptions(publication: Publication, forText = false): Option[] {
+  return publication.swatches
+    .filter((swatch) => forText || swatch.definition.type !== "legible")
+    .map((swatch) => ({
+      id: swatch.id,
+      label: swatch.name,
+      color: swatch.screen,
+    }));
 }

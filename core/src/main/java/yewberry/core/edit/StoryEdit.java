@@ -95,6 +95,13 @@ public sealed interface StoryEdit extends Edit {
      */
     record SetStoryLanguage(UUID story, Optional<Language> language) implements StoryEdit {}
 
+    /** Gives paragraphs of a story a look. */
+    record WearLook(UUID story, List<UUID> paragraphs, UUID look) implements StoryEdit {
+        public WearLook {
+            paragraphs = List.copyOf(paragraphs);
+        }
+    }
+
     /**
      * Says what lies behind paragraphs of a story and around them.
      *

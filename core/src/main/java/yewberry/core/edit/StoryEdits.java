@@ -1,7 +1,10 @@
 package yewberry.core.edit;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
@@ -29,7 +32,18 @@ final class StoryEdits {
                                                     List.of(Writing.empty(paragraph, look)))));
             case StoryEdit.RemoveStory(UUID id) -> remove(on, on.story(id));
             case StoryEdit.ColorRun color -> colorRun(on, color);
-            case StoryEdit.SetPanel set -> panelled(on, set);
+            case StoryEdit.SetPanel set ->
+                    each(
+                            on,
+                            set.story(),
+                            set.paragraphs(),
+                            paragraph -> paragraph.withPanel(set.panel()));
+            case StoryEdit.WearLook wear ->
+                    each(
+                            on,
+                            wear.story(),
+                            wear.paragraphs(),
+                            paragraph -> paragraph.withLook(wear.look()));
             case StoryEdit.SetStoryLanguage set ->
                     on.withStories(
                             on.stories()
@@ -39,26 +53,19 @@ final class StoryEdits {
         };
     }
 
-    private static Publication panelled(Publication on, StoryEdit.SetPanel set) {
-        Story story = on.story(set.story());
-        for (UUID each : set.paragraphs()) {
+    private static Publication each(
+            Publication on, UUID of, List<UUID> paragraphs, UnaryOperator<Paragraph> change) {
+        Story story = on.story(of);
+        Map<UUID, UnaryOperator<Paragraph>> changes = new HashMap<>();
+        for (UUID each : paragraphs) {
             if (!story.paragraphs().holds(each)) {
                 throw new Refused("This paragraph is not there any more; reload to see what is.");
             }
+            changes.put(each, change);
         }
         return on.withStories(
                 on.stories()
-                        .changed(
-                                story.id(),
-                                each -> {
-                                    Story changed = each;
-                                    for (UUID id : set.paragraphs()) {
-                                        changed =
-                                                changed.withParagraph(
-                                                        id, one -> one.withPanel(set.panel()));
-                                    }
-                                    return changed;
-                                }));
+                        .changed(of, one -> one.withParagraphs(one.paragraphs().changed(changes))));
     }
 
     private static Publication remove(Publication on, Story gone) {

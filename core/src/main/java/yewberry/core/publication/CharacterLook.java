@@ -99,6 +99,13 @@ public record CharacterLook(
                 Optional.empty());
     }
 
+    /** Another one that looks the same. */
+    public CharacterLook copy(UUID as, String named) {
+        return new CharacterLook(
+                as, named, family, weight, italic, size, tracking, color, outline, highlight,
+                capitals, figures, emphasis, basis);
+    }
+
     public CharacterLook withWeight(Optional<Integer> changed) {
         return new CharacterLook(
                 id, name, family, changed, italic, size, tracking, color, outline, highlight,

@@ -34,6 +34,10 @@ public record Highlight(
         }
     }
 
+    public Highlight withColor(Tinted changed) {
+        return new Highlight(changed, top, bottom, sides, radius, closed);
+    }
+
     Highlight withReference(UUID old, UUID replacement) {
         return new Highlight(
                 color.withReference(old, replacement), top, bottom, sides, radius, closed);

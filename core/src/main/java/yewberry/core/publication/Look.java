@@ -140,6 +140,13 @@ public record Look(
                 Optional.empty());
     }
 
+    /** Another one that looks the same. */
+    public Look copy(UUID as, String named) {
+        return new Look(
+                as, named, family, weight, italic, size, leading, before, alignment, color,
+                overprint, setting, next, role, outline, list, panel, basis);
+    }
+
     public Look withItalic(boolean changed) {
         return new Look(
                 id, name, family, weight, changed, size, leading, before, alignment, color,

@@ -84,7 +84,9 @@ public record PublicationView(
                     swatch.id(),
                     swatch.name(),
                     swatch.definition(),
-                    color.toString(),
+                    swatch.definition() instanceof Definition.Legible legible
+                            ? "The first legible of %d".formatted(legible.swatches().size())
+                            : color.toString(),
                     press.toScreen(color),
                     press.seen(color, medium).hex(),
                     tenths(press.toInk(color)),

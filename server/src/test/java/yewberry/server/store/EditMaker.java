@@ -597,6 +597,10 @@ final class EditMaker {
             return new StoryEdit.SetPanel(fresh(), List.of(), Optional.empty());
         }
         Story story = any(on.stories());
+        if (coin()) {
+            return new StoryEdit.WearLook(
+                    story.id(), List.of(any(story.paragraphs()).id()), look());
+        }
         return new StoryEdit.SetPanel(
                 story.id(), List.of(any(story.paragraphs()).id()), maybe(panel()));
     }

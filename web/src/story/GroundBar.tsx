@@ -1,0 +1,232 @@
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import styled from "styled-components";
+import { readReversal, useSteps } from "../api/queries";
+import type { Publication, Story } from "../api/types";
+import { useBench } from "../bench/BenchState";
+import { noPanel, PanelFields } from "../catalogue/PanelFields";
+import { theme } from "../theme";
+import { Button, MainButton } from "../ui/Button";
+import { Chip } from "../ui/Chip";
+import { Choice } from "../ui/Choice";
+import { swatchOptions } from "../ui/colors";
+import { Fold, Name, Quiet } from "../ui/Fold";
+import { Failed } from "../ui/Notice";
+import { Tick } from "../ui/Tick";
+import { counted } from "../ui/words";
+import type { Grounded } from "./grounded";
+
+const Bar = styled.div`
+  flex: 1 0 100%;
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.one};
+  max-height: 60vh;
+  overflow: auto;
+  padding: ${theme.space.one};
+  border: 2px solid ${theme.color.active};
+  & p {
+    margin: 0;
+  }
+`;
+
+const Line = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: ${theme.space.half} ${theme.space.one};
+`;
+
+/**
+ * Puts a ground behind text in one step, with a text colour that reads on it, seen on the page before
+ * it is done; or gives paragraphs a shading and a border of their own.
+ */
+export function GroundBar({
+  publication,
+  story,
+  chosen,
+  before,
+  onLook,
+  onClose,
+}: {
+  publication: Publication;
+  story: Story;
+  chosen: Grounded;
+  /** Stores what is typed. */
+  before: () => Promise<void> | undefined;
+  /** Gives the chosen words a look of characters. */
+  onLook: (look: string) => void;
+  onClose: () => void;
+}) {
+  const steps = useSteps(publication);
+  const { tryOut, settle } = useBench();
+  const [ground, setGround] = useState(
+    () =>
+      swatchOptions(publication).toSorted(
+        (one, other) => lightness(publication, one.id) - lightness(publication, other.id),
+      )[0]?.id ?? "",
+  );
+  const worn = chosen.words
+    ? publication.characterLooks.find(({ look }) => look.id === chosen.characters)
+    : publication.looks.find(({ look }) => look.id === chosen.look);
+  const wanted = (own: boolean) => ({
+    story: story.id,
+    paragraphs: chosen.paragraphs,
+    look: chosen.look,
+    words: chosen.words,
+    ...(chosen.characters === undefined ? {} : { characters: chosen.characters }),
+    ground: { swatch: ground, tint: 100 },
+    own,
+  });
+  const reversal = useQuery({
+    queryKey: ["reversal", publication.id, publication.revision, wanted(false)],
+    queryFn: () => readReversal(publication, wanted(false)),
+    enabled: ground !== "",
+  });
+  const edit = chosen.words && !worn ? undefined : reversal.data?.edit;
+  useEffect(() => {
+    tryOut(edit);
+    return () => tryOut(undefined);
+  }, [edit, tryOut]);
+
+  const make = async (own: boolean) => {
+    await before();
+    const made = await readReversal(publication, wanted(own));
+    settle();
+    const stored = await steps.stored(made.edit, "Reversed");
+    if (stored && chosen.words && made.look !== chosen.characters) {
+      onLook(made.look);
+    }
+    onClose();
+  };
+  const grounded =
+    worn !== undefined &&
+    ("panel" in worn.look
+      ? worn.look.panel?.shading !== undefined
+      : "highlight" in worn.look && worn.look.highlight !== undefined);
+  const takeOff = () => {
+    if (!worn) {
+      return;
+    }
+    if (chosen.words) {
+      const was = publication.characterLooks.find(({ look }) => look.id === worn.look.id)?.look;
+      if (was) {
+        const { highlight, ...made } = was;
+        void highlight;
+        steps.make({ type: "changeCharacterLook", look: made, was }, "Highlight taken off");
+      }
+    } else {
+      const was = publication.looks.find(({ look }) => look.id === worn.look.id)?.look;
+      if (was?.panel) {
+        const { shading, ...rest } = was.panel;
+        void shading;
+        const { panel, ...others } = was;
+        void panel;
+        steps.make(
+          { type: "changeLook", look: rest.border ? { ...others, panel: rest } : others, was },
+          "Shading taken off",
+        );
+      }
+    }
+    onClose();
+  };
+
+  return (
+    <Bar role="group" aria-label="Ground of the text">
+      <Choice
+        label={chosen.words ? "Ground behind the chosen words" : "Ground behind the paragraph"}
+        value={ground}
+        options={swatchOptions(publication)}
+        onChange={setGround}
+      />
+      {reversal.data && (
+        <Line role="status">
+          <Chip $color={reversal.data.ground} />
+          <Chip $color={reversal.data.screen} />
+          <span>
+            {reversal.data.text}{" "}
+            {reversal.data.passes ? (
+              `✓ ${reversal.data.ratio} : 1`
+            ) : (
+              <Failed>✕ {reversal.data.ratio} : 1</Failed>
+            )}
+          </span>
+          <Quiet>needs {reversal.data.required} : 1</Quiet>
+        </Line>
+      )}
+      {reversal.isError && (
+        <p role="alert">
+          <Failed>Not worked out.</Failed> {reversal.error.message}
+        </p>
+      )}
+      <Line>
+        {worn && (
+          <MainButton isDisabled={!reversal.data} onPress={() => void make(false)}>
+            In look “{worn.look.name}”, {counted(worn.uses, "use", "uses")}
+          </MainButton>
+        )}
+        <Button isDisabled={!reversal.data} onPress={() => void make(true)}>
+          As a look of its own
+        </Button>
+        {grounded && <Button onPress={takeOff}>Take the ground off</Button>}
+        <Button onPress={onClose}>Leave it as it is</Button>
+      </Line>
+      {!chosen.words && (
+        <OwnPanel publication={publication} story={story} chosen={chosen} before={before} />
+      )}
+    </Bar>
+  );
+}
+
+function lightness(publication: Publication, id: string): number {
+  return publication.swatches.find((each) => each.id === id)?.lab.lightness ?? 0;
+}
+
+/** A shading and a border that only some paragraphs have, whatever their look says. */
+function OwnPanel({
+  publication,
+  story,
+  chosen,
+  before,
+}: {
+  publication: Publication;
+  story: Story;
+  chosen: Grounded;
+  before: () => Promise<void> | undefined;
+}) {
+  const steps = useSteps(publication);
+  const first = story.paragraphs.find(({ id }) => id === chosen.paragraphs[0]);
+  const look = publication.looks.find((each) => each.look.id === chosen.look)?.look;
+  const edit = (panel: Parameters<typeof PanelFields>[0]["panel"]) => ({
+    type: "setPanel" as const,
+    story: story.id,
+    paragraphs: chosen.paragraphs,
+    ...(panel ? { panel } : {}),
+  });
+  const set = async (panel: Parameters<typeof PanelFields>[0]["panel"]) => {
+    await before();
+    return steps.stored(edit(panel), panel ? "Paragraph shaded" : "As its look says again");
+  };
+  if (!first || !look) {
+    return null;
+  }
+  return (
+    <Fold head={<Name>Only {chosen.paragraphs.length === 1 ? "this paragraph" : "these"}…</Name>}>
+      <Tick
+        label={`Other than look “${look.name}” says`}
+        checked={first.panel !== undefined}
+        onChange={(on) => void set(on ? (look.panel ?? noPanel) : undefined)}
+      />
+      {first.panel && (
+        <PanelFields
+          publication={publication}
+          naming="this paragraph"
+          panel={first.panel}
+          size={look.size}
+          onChange={(panel) => set(panel ?? noPanel)}
+          edit={edit}
+        />
+      )}
+    </Fold>
+  );
+}
