@@ -93,6 +93,7 @@ const titles: Record<string, string> = {
   "missing-characters": "Characters missing from every font",
   "other-font": "Characters set in another font",
   "dead-link": "Link to what is gone",
+  "runs-into-text": "Shading that runs into other text",
   "loose-line": "Loose justified line",
   "stock-not-printed": "Only simulated",
   "too-much-ink": "Too much ink",

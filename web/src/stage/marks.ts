@@ -6,6 +6,7 @@ const brief: Record<string, string> = {
   "missing-characters": "no shape",
   "other-font": "other font",
   "dead-link": "dead link",
+  "runs-into-text": "shading in text",
   "loose-line": "loose line",
   "stock-not-printed": "not printed",
   "picture-too-coarse": "too coarse",

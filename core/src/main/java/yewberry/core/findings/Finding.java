@@ -22,6 +22,7 @@ public sealed interface Finding
                 Finding.OfCharacters,
                 Finding.DeadLink,
                 LooseLine,
+                RunsIntoText,
                 AreaFinding,
                 PressFinding {
     UUID page();

@@ -87,6 +87,7 @@ public final class Findings {
                 .filter(link -> !link.leads())
                 .map(link -> new Finding.DeadLink(scene.page(), link))
                 .forEach(findings::add);
+        findings.addAll(RunsIntoText.in(scene));
         Press press = setup.press();
         if (destination.has(Medium.PAPER)
                 && simulated(press)

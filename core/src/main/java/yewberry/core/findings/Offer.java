@@ -58,6 +58,7 @@ public record Offer(String label, Edit edit) {
             case Finding.StockNotPrinted stock -> List.of();
             case Finding.OfCharacters characters -> List.of();
             case Finding.DeadLink link -> List.of();
+            case RunsIntoText into -> into.offers(publication);
             case LooseLine loose -> List.of(ragged(loose.run().look()));
             case PictureFinding picture ->
                     PictureOffers.of(picture, background(publication, picture.fill().background()));

@@ -11,6 +11,7 @@ import yewberry.core.findings.LooseLine;
 import yewberry.core.findings.Offer;
 import yewberry.core.findings.PictureFinding;
 import yewberry.core.findings.PressFinding;
+import yewberry.core.findings.RunsIntoText;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
@@ -90,6 +91,7 @@ public record FindingView(
             case Finding.MissingCharacters it -> "missing-characters";
             case Finding.OtherFont it -> "other-font";
             case Finding.DeadLink it -> "dead-link";
+            case RunsIntoText it -> "runs-into-text";
             case LooseLine it -> "loose-line";
             case PictureFinding.Unreadable it -> "picture-unreadable";
             case PictureFinding.TooCoarse it -> "picture-too-coarse";
@@ -125,6 +127,7 @@ public record FindingView(
             case PictureFinding it -> Optional.empty();
             case Finding.TextOverflow it -> Optional.empty();
             case Finding.DeadLink it -> Optional.empty();
+            case RunsIntoText it -> Optional.of(it.other());
             case Finding.StockNotPrinted it -> Optional.empty();
         };
     }

@@ -1,0 +1,135 @@
+package yewberry.core.findings;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.color.Numbers;
+import yewberry.core.edit.Edit;
+import yewberry.core.edit.LookEdit;
+import yewberry.core.edit.StoryEdit;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Panel;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Story;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Origin;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+
+/**
+ * A shading, a border or a highlight that runs into the text of another frame.
+ *
+ * @param other the text, without its glyphs
+ * @param overlap what both share, in the space of the page
+ */
+public record RunsIntoText(UUID page, Item.TextFill fill, Item.GlyphRun other, Rect overlap)
+        implements Finding {
+    /** What touches only by so much, in points, is not seen: common practice, no source. */
+    private static final double SEEN = 0.3;
+
+    private static final double MM = 72 / 25.4;
+
+    static List<RunsIntoText> in(PageScene scene) {
+        List<RunsIntoText> found = new ArrayList<>();
+        for (Item item : scene.items()) {
+            if (item instanceof Item.TextFill fill) {
+                worst(scene, fill).ifPresent(found::add);
+            }
+        }
+        return found;
+    }
+
+    /** The line that it runs into the farthest. */
+    private static Optional<RunsIntoText> worst(PageScene scene, Item.TextFill fill) {
+        Optional<RunsIntoText> worst = Optional.empty();
+        for (Item.GlyphRun run : scene.text()) {
+            if (run.frame().equals(fill.textFrame())
+                    || fill.bounds().intersection(run.bounds()).isEmpty()) {
+                continue;
+            }
+            for (Item.Line line : run.lines()) {
+                Rect shared = fill.bounds().intersection(run.box(line));
+                boolean seen = far(shared) > SEEN && fill.touches(shared);
+                if (seen && worst.filter(each -> far(each.overlap()) >= far(shared)).isEmpty()) {
+                    worst =
+                            Optional.of(
+                                    new RunsIntoText(
+                                            scene.page(), fill, run.withoutGlyphs(), shared));
+                }
+            }
+        }
+        return worst;
+    }
+
+    private static double far(Rect shared) {
+        return Math.min(shared.width(), shared.height());
+    }
+
+    @Override
+    public Origin origin() {
+        return fill.origin();
+    }
+
+    @Override
+    public Rect where() {
+        return overlap;
+    }
+
+    @Override
+    public String text() {
+        return other.text();
+    }
+
+    @Override
+    public Severity severity() {
+        return Severity.DOUBTFUL;
+    }
+
+    @Override
+    public String message() {
+        return "The %s of look “%s” runs %s mm into the text of another frame. Keep it in its own, give it less padding, or move the frames apart."
+                .formatted(
+                        fill.kind().inWords().toLowerCase(java.util.Locale.ROOT),
+                        fill.lookName(),
+                        Numbers.plain(Math.ceil(far(overlap) / MM * 10) / 10));
+    }
+
+    @Override
+    public String rule() {
+        return "What is behind one text stays clear of others; common practice, no source.";
+    }
+
+    /** What spills can be kept in its column. */
+    List<Offer> offers(Publication publication) {
+        Optional<Look> look = publication.looks().find(fill.look());
+        Optional<Story> story =
+                publication.stories().stream()
+                        .filter(each -> each.paragraphs().holds(fill.paragraph()))
+                        .findFirst();
+        if (look.isEmpty() || story.isEmpty()) {
+            return List.of();
+        }
+        Paragraph paragraph = story.get().paragraphs().find(fill.paragraph()).orElseThrow();
+        Panel panel = paragraph.panel(look.get());
+        if (panel.held()) {
+            return List.of();
+        }
+        Edit edit =
+                paragraph.panel().isPresent()
+                        ? new StoryEdit.SetPanel(
+                                story.get().id(),
+                                List.of(paragraph.id()),
+                                Optional.of(panel.withHeld(true)))
+                        : new LookEdit.ChangeLook(
+                                look.get().withPanel(Optional.of(panel.withHeld(true))));
+        return List.of(
+                new Offer(
+                        "Keep the %s of look “%s” inside its column"
+                                .formatted(
+                                        fill.kind().inWords().toLowerCase(java.util.Locale.ROOT),
+                                        look.get().name()),
+                        edit));
+    }
+}
