@@ -78,6 +78,10 @@ public final class DemoPublication {
     private final Swatch afterglow =
             defined("Afterglow", new Definition.Mix(lantern.id(), dusk.id(), 35));
     private final Swatch shingle = defined("Shingle", new Definition.Lighter(sand.id(), 45));
+    private final Swatch reading =
+            defined(
+                    "Reading",
+                    new Definition.Legible(List.of(black.id(), moonlight.id()), List.of()));
     private final Swatch beacon = swatch("Beacon", new Rgb(0xd9, 0x4f, 0x2b));
 
     private final Look title =
@@ -95,7 +99,7 @@ public final class DemoPublication {
                             Optional.of(new Basis(heading.id(), Set.of("color", "setting.keeps"))))
                     .withSetting(beginning());
     private final Look nightBody =
-            look("Night body", "Source Serif 4", 400, 9.5, 13.5, 6, moonlight)
+            look("Night body", "Source Serif 4", 400, 9.5, 13.5, 6, reading)
                     .withRole(Optional.of(Role.BODY))
                     .withBasis(Optional.of(new Basis(body.id(), Set.of("color"))));
     private final Look caption =
@@ -156,6 +160,9 @@ public final class DemoPublication {
 
     private final CharacterLook emphasis = Beginning.emphasis(id("character look Emphasis"));
     private final CharacterLook strong = Beginning.strong(id("character look Strong"));
+
+    private final DemoNotice notice =
+            new DemoNotice(DemoPublication::id, reading, slate, shingle, lantern);
 
     private final DemoStories stories = new DemoStories();
     private final Parent daylight = daylight();
@@ -263,28 +270,36 @@ public final class DemoPublication {
                                 setup,
                                 List.of(
                                         black, white, midnight, dusk, moonlight, sand, slate,
-                                        beacon, lantern, haze, afterglow, shingle),
-                                List.of(
-                                        title,
-                                        subtitle,
-                                        heading,
-                                        body,
-                                        nightHeading,
-                                        nightBody,
-                                        caption,
-                                        nightCaption,
-                                        smallPrint,
-                                        call,
-                                        nextArticle,
-                                        contents,
-                                        list,
-                                        steps),
+                                        beacon, lantern, haze, afterglow, shingle, reading),
+                                looks(),
                                 List.of(milkyWay),
                                 List.of(darkHours()),
                                 List.of(daylight, night),
                                 pages(),
                                 List.of()))
-                .withCharacterLooks(List.of(emphasis, strong));
+                .withCharacterLooks(List.of(emphasis, strong, notice.time()));
+    }
+
+    private List<Look> looks() {
+        List<Look> looks =
+                new ArrayList<>(
+                        List.of(
+                                title,
+                                subtitle,
+                                heading,
+                                body,
+                                nightHeading,
+                                nightBody,
+                                caption,
+                                nightCaption,
+                                smallPrint,
+                                call,
+                                nextArticle,
+                                contents,
+                                list,
+                                steps));
+        looks.addAll(notice.looks());
+        return looks;
     }
 
     private Parent daylight() {
@@ -373,7 +388,7 @@ public final class DemoPublication {
         List<Page> pages = new ArrayList<>();
         pages.add(cover());
         pages.add(welcome());
-        pages.add(article(3, daylight, DemoText.GETTING_HERE, heading, body));
+        pages.add(gettingHere());
         pages.add(calendar());
         pages.add(
                 ending(
@@ -385,6 +400,16 @@ public final class DemoPublication {
         pages.add(access());
         pages.add(backCover());
         return pages;
+    }
+
+    /** With a notice below its text. */
+    private Page gettingHere() {
+        Page plain = article(3, daylight, DemoText.GETTING_HERE, heading, body);
+        UUID story = plain.layer().frames().getFirst().story();
+        List<Paragraph> paragraphs = new ArrayList<>(stories.text(story));
+        paragraphs.addAll(notice.paragraphs());
+        stories.write(story, paragraphs);
+        return plain;
     }
 
     /** The first article, and below it where to find the others. */
