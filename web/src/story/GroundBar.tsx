@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import styled from "styled-components";
 import { readReversal, useSteps } from "../api/queries";
-import type { Publication, Story } from "../api/types";
+import type { Panel, Publication, Story } from "../api/types";
+import { useChanges } from "../api/useChanges";
 import { useBench } from "../bench/BenchState";
 import { noPanel, PanelFields } from "../catalogue/PanelFields";
 import { theme } from "../theme";
@@ -194,18 +195,24 @@ function OwnPanel({
   chosen: Grounded;
   before: () => Promise<void> | undefined;
 }) {
-  const steps = useSteps(publication);
   const first = story.paragraphs.find(({ id }) => id === chosen.paragraphs[0]);
   const look = publication.looks.find((each) => each.look.id === chosen.look)?.look;
-  const edit = (panel: Parameters<typeof PanelFields>[0]["panel"]) => ({
+  const edit = (panel: Panel | undefined) => ({
     type: "setPanel" as const,
     story: story.id,
     paragraphs: chosen.paragraphs,
     ...(panel ? { panel } : {}),
   });
-  const set = async (panel: Parameters<typeof PanelFields>[0]["panel"]) => {
+  const [{ own }, become] = useChanges<{ own: Panel | undefined }>(
+    publication,
+    chosen.paragraphs.join(" "),
+    useMemo(() => ({ own: first?.panel }), [first?.panel]),
+    ({ made }) => edit(made.own),
+    "Paragraph shaded",
+  );
+  const set = async (panel: Panel | undefined) => {
     await before();
-    return steps.stored(edit(panel), panel ? "Paragraph shaded" : "As its look says again");
+    return become({ own: panel });
   };
   if (!first || !look) {
     return null;
@@ -214,14 +221,14 @@ function OwnPanel({
     <Fold head={<Name>Only {chosen.paragraphs.length === 1 ? "this paragraph" : "these"}…</Name>}>
       <Tick
         label={`Other than look “${look.name}” says`}
-        checked={first.panel !== undefined}
+        checked={own !== undefined}
         onChange={(on) => void set(on ? (look.panel ?? noPanel) : undefined)}
       />
-      {first.panel && (
+      {own && (
         <PanelFields
           publication={publication}
           naming="this paragraph"
-          panel={first.panel}
+          panel={own}
           size={look.size}
           onChange={(panel) => set(panel ?? noPanel)}
           edit={edit}

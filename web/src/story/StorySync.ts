@@ -1,8 +1,9 @@
-import { Fragment, Slice } from "prosemirror-model";
+import { Fragment, Slice, type Node } from "prosemirror-model";
+import { TextSelection } from "prosemirror-state";
 import { ReplaceStep } from "prosemirror-transform";
 import type { EditorView } from "prosemirror-view";
 import type { Edit } from "../api/types";
-import { allWritten, nodeOf, sameWritten, stretch, together, type Written } from "./text";
+import { allWritten, idOf, nodeOf, sameWritten, stretch, together, type Written } from "./text";
 
 /** After so long without a key a burst of typing is over, in milliseconds. */
 const PAUSE = 700;
@@ -150,7 +151,36 @@ export class StorySync {
     }
     const nodes = Fragment.fromArray(part.paragraphs.map(nodeOf));
     const change = view.state.tr;
+    const { anchor, head } = view.state.selection;
+    const places = [anchor, head].map((place) => paragraphPlace(view.state.doc, place));
     change.step(new ReplaceStep(from, to, new Slice(nodes, 0, 0)));
+    const [anchored, headed] = places.map((place) => place && positionOf(change.doc, place));
+    if (anchored !== undefined && headed !== undefined) {
+      // one stays in the paragraph that one is in, even if all of it is replaced
+      change.setSelection(TextSelection.create(change.doc, anchored, headed));
+    }
     view.dispatch(change.setMeta("server", true));
   }
+}
+
+interface ParagraphPlace {
+  paragraph: string;
+  offset: number;
+}
+
+function paragraphPlace(doc: Node, position: number): ParagraphPlace | undefined {
+  const at = doc.resolve(position);
+  return at.depth === 0
+    ? undefined
+    : { paragraph: idOf(at.node(1)), offset: position - at.start(1) };
+}
+
+function positionOf(doc: Node, { paragraph, offset }: ParagraphPlace): number | undefined {
+  let found: number | undefined;
+  doc.forEach((node, at) => {
+    if (idOf(node) === paragraph) {
+      found = at + 1 + Math.min(offset, node.content.size);
+    }
+  });
+  return found;
 }

@@ -1,0 +1,261 @@
+package yewberry.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import yewberry.core.publication.Border;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.CharacterLook;
+import yewberry.core.publication.Distance;
+import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Language;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Padding;
+import yewberry.core.publication.Panel;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Run;
+import yewberry.core.publication.Tinted;
+import yewberry.core.text.Looks;
+import yewberry.core.text.Segment;
+import yewberry.core.text.SetFrame;
+import yewberry.core.text.SetPanel;
+import yewberry.core.text.StoryPlace;
+import yewberry.core.text.Typesetter;
+
+/**
+ * The same paragraphs as boxes of CSS, laid out by Chromium: their edges lie within a tenth of a
+ * point of each other. Chromium rounds the metrics of a face to whole pixels, so that all is laid
+ * out there a hundred times as large.
+ */
+@ExtendWith(Browser.class)
+class CssBoxesTest {
+    private static final double TIMES = 100;
+    private static final Offset<Double> NEAR = within(0.1);
+    private static final double WIDTH = 170;
+    private static final double HEIGHT = 400;
+    private static final Tinted COLOR = Tinted.full(new UUID(0, 1));
+    private static final List<String> LINES =
+            List.of("Reeds and mud,", "stars,", "wind", "and tide");
+
+    /** What of a paragraph is compared. */
+    record Case(
+            double size,
+            double leading,
+            double top,
+            double right,
+            double bottom,
+            double left,
+            double border,
+            double indent) {
+        Look look(boolean closed) {
+            Panel panel =
+                    Panel.shaded(
+                                    COLOR,
+                                    Panel.Reach.MEASURE,
+                                    new Padding(em(top), em(right), em(bottom), em(left)))
+                            .withClosed(closed)
+                            .withJoined(false)
+                            .withBorder(
+                                    border == 0
+                                            ? Optional.empty()
+                                            : Optional.of(
+                                                    new Border(
+                                                            Border.ALL,
+                                                            Length.pt(border),
+                                                            COLOR,
+                                                            Border.Style.SOLID)));
+            Look look =
+                    new Look(
+                            new UUID(1, 1),
+                            "Boxed",
+                            "Source Serif 4",
+                            400,
+                            Length.pt(size),
+                            Length.pt(leading),
+                            Length.ZERO,
+                            Look.Alignment.LEFT,
+                            COLOR,
+                            Look.Overprint.NEVER);
+            return look.withPanel(Optional.of(panel))
+                    .withSetting(look.setting().withIndents(Length.ZERO, Length.pt(indent)));
+        }
+
+        private static Distance em(double value) {
+            return Distance.em(value);
+        }
+
+        String css(boolean closed) {
+            return ("margin:0 0 0 %spx;padding:%sem %sem %sem %sem;border:%spx solid;"
+                            + "font:%spx/%spx S;box-decoration-break:%s")
+                    .formatted(
+                            indent * TIMES,
+                            top,
+                            right,
+                            bottom,
+                            left,
+                            border * TIMES,
+                            size * TIMES,
+                            leading * TIMES,
+                            closed ? "clone" : "slice");
+        }
+    }
+
+    private static Paragraph paragraph(int number, List<String> lines) {
+        return new Paragraph(
+                new UUID(2, number),
+                new UUID(1, 1),
+                List.of(
+                        new Run(
+                                new UUID(3, number),
+                                String.join("\u2028", lines),
+                                Optional.empty())));
+    }
+
+    private static SetFrame set(Look look, int columns, double height, List<Paragraph> text) {
+        return Typesetter.set(
+                text,
+                text.stream().map(each -> "").toList(),
+                StoryPlace.BEGINNING,
+                new Box(
+                        Length.ZERO,
+                        Length.ZERO,
+                        Length.pt(columns * WIDTH + (columns - 1) * 10),
+                        Length.pt(height)),
+                new FrameSetting(Length.ZERO, columns, Length.pt(10), FrameSetting.Vertical.TOP, 0),
+                new Looks() {
+                    @Override
+                    public Look paragraphs(UUID id) {
+                        return look;
+                    }
+
+                    @Override
+                    public CharacterLook characters(UUID id) {
+                        throw new IllegalArgumentException("No look of characters: " + id);
+                    }
+
+                    @Override
+                    public Language language() {
+                        return Language.ENGLISH_BRITISH;
+                    }
+                });
+    }
+
+    private static String font() throws IOException {
+        try (InputStream file =
+                Typesetter.class.getResourceAsStream(
+                        "/yewberry/fonts/source-serif-4/SourceSerif4_400Regular.ttf")) {
+            return Base64.getEncoder().encodeToString(file.readAllBytes());
+        }
+    }
+
+    /** Left, top, width and height of each fragment of each box, in points. */
+    @SuppressWarnings("unchecked")
+    private static List<List<Double>> boxes(
+            Browser.Window window, String container, String box, int count) throws IOException {
+        Page page = window.page();
+        StringBuilder html = new StringBuilder("<!doctype html><style>");
+        html.append("@font-face{font-family:S;src:url(data:font/ttf;base64,");
+        html.append(font()).append(")}body{margin:0}");
+        html.append(".c{orphans:1;widows:1;").append(container).append("}");
+        html.append(".b{box-sizing:border-box;").append(box).append("}</style><div class=c>");
+        for (int i = 0; i < count; i++) {
+            html.append("<div class=b>").append(String.join("<br>", LINES)).append("</div>");
+        }
+        page.setContent(html.append("</div>").toString());
+        page.evaluate("document.fonts.load('100px S')");
+        List<Object> found =
+                (List<Object>)
+                        page.evaluate(
+                                "document.fonts.ready.then(() => [...document.querySelectorAll('.b')]"
+                                        + ".flatMap(b => [...b.getClientRects()])"
+                                        + ".map(r => [r.x, r.y, r.width, r.height]))");
+        List<List<Double>> rects = new ArrayList<>();
+        for (Object each : found) {
+            rects.add(
+                    ((List<Object>) each)
+                            .stream().map(n -> ((Number) n).doubleValue() / TIMES).toList());
+        }
+        return rects;
+    }
+
+    private static void same(List<SetPanel> ours, List<List<Double>> theirs) {
+        assertThat(ours).hasSameSizeAs(theirs);
+        for (int i = 0; i < ours.size(); i++) {
+            SetPanel.Row row = ours.get(i).rows().getFirst();
+            List<Double> rect = theirs.get(i);
+            assertThat(row.x()).as("left of " + i).isCloseTo(rect.get(0), NEAR);
+            assertThat(row.y()).as("top of " + i).isCloseTo(rect.get(1), NEAR);
+            assertThat(row.width()).as("width of " + i).isCloseTo(rect.get(2), NEAR);
+            assertThat(row.height()).as("height of " + i).isCloseTo(rect.get(3), NEAR);
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "10, 14, 0, 0, 0, 0, 0, 0",
+        "10, 14, 0.6, 0.8, 0.4, 1, 2, 0",
+        "9.5, 17, 0.1, 0, 2, 0.3, 0.5, 12",
+        "23, 27, 0.3, 0.5, 0.35, 0.5, 6, 0",
+        "12, 9, 1, 1, 1, 1, 1, 5",
+    })
+    void boxes_one_below_the_other(
+            double size,
+            double leading,
+            double top,
+            double right,
+            double bottom,
+            double left,
+            double border,
+            double indent,
+            Browser.Window window)
+            throws IOException {
+        Case of = new Case(size, leading, top, right, bottom, left, border, indent);
+        SetFrame set =
+                set(
+                        of.look(false),
+                        1,
+                        HEIGHT * 3,
+                        List.of(paragraph(1, LINES), paragraph(2, LINES), paragraph(3, LINES)));
+        // a leading below the height of the type begins at the ascent here, not above the frame
+        double down = set.panels().getFirst().rows().getFirst().y();
+        List<List<Double>> theirs =
+                boxes(
+                        window,
+                        "width:%spx;padding-top:%spx".formatted(WIDTH * TIMES, down * TIMES),
+                        of.css(false),
+                        3);
+        same(set.panels(), theirs);
+        Segment first = set.segments().getFirst();
+        assertThat(first.x()).isCloseTo(theirs.getFirst().getFirst() + border + left * size, NEAR);
+    }
+
+    /** As high as a whole number of lines, so that nothing is left over below a cut. */
+    @ParameterizedTest
+    @CsvSource({"false, 50", "true, 56", "true, 42"})
+    void boxes_that_go_on_in_other_columns(boolean closed, double height, Browser.Window window)
+            throws IOException {
+        Case of = new Case(10, 14, 0.6, 0.8, 0.4, 1, 2, 0);
+        SetFrame set = set(of.look(closed), 3, height, List.of(paragraph(1, LINES)));
+        List<List<Double>> theirs =
+                boxes(
+                        window,
+                        "columns:3;column-gap:%spx;column-fill:auto;width:%spx;height:%spx"
+                                .formatted(10 * TIMES, (3 * WIDTH + 20) * TIMES, height * TIMES),
+                        of.css(closed),
+                        1);
+        same(set.panels(), theirs);
+    }
+}

@@ -1,0 +1,149 @@
+package yewberry.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Colour behind text: reversed in one step, in a look, and a colour that chooses itself. */
+@ExtendWith(Browser.class)
+class TextOnColorTest {
+    private static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static Locator button(Page page, Pattern name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private static void choose(Locator in, String label, String option) {
+        in.getByLabel(label, new Locator.GetByLabelOptions().setExact(true)).first().click();
+        in.page()
+                .getByRole(
+                        AriaRole.OPTION, new Page.GetByRoleOptions().setName(option).setExact(true))
+                .click();
+    }
+
+    private static int rectangles(Page page, String color) {
+        return page.locator("svg rect[fill='%s']".formatted(color)).count();
+    }
+
+    private static Page write(Browser.Window window) {
+        Page page = window.openDemo("?page=5");
+        button(page, "Text: The telescopes").click();
+        button(page, "Write").click();
+        assertThat(Browser.story(page)).isFocused();
+        return page;
+    }
+
+    @Test
+    void a_heading_is_reversed_in_one_step_seen_before_and_has_its_colour_back(
+            Browser.Window window) {
+        Page page = write(window);
+        String midnight = "#122540";
+        int before = rectangles(page, midnight);
+        button(page, "Ground…").click();
+        Locator bar =
+                page.getByRole(
+                        AriaRole.GROUP, new Page.GetByRoleOptions().setName("Ground of the text"));
+        choose(bar, "Ground behind the paragraph", "Midnight");
+        assertThat(bar.getByRole(AriaRole.STATUS))
+                .containsText(Pattern.compile("White ✓ 15\\.\\d+ : 1"));
+        // it is seen, and nothing is stored
+        page.waitForCondition(() -> rectangles(page, midnight) > before);
+        button(page, "Leave it as it is").click();
+        page.waitForCondition(() -> rectangles(page, midnight) == before);
+
+        button(page, "Ground…").click();
+        choose(bar, "Ground behind the paragraph", "Midnight");
+        assertThat(bar.getByRole(AriaRole.STATUS)).containsText("White");
+        button(page, "As a look of its own").click();
+        page.waitForCondition(() -> rectangles(page, midnight) > before);
+        assertThat(bar).hasCount(0);
+        assertThat(page.getByLabel("Look", new Page.GetByLabelOptions().setExact(true)))
+                .containsText("Heading reversed");
+
+        button(page, "Ground…").click();
+        button(page, "Take the ground off").click();
+        page.waitForCondition(() -> rectangles(page, midnight) == before);
+        assertThat(button(page, Pattern.compile("^Findings"))).hasCount(0);
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void only_one_paragraph_is_shaded(Browser.Window window) {
+        Page page = write(window);
+        int before = page.locator("svg rect").count();
+        button(page, "Ground…").click();
+        button(page, "Only this paragraph…").click();
+        page.getByLabel("Other than look “Heading” says").check();
+        Locator bar =
+                page.getByRole(
+                        AriaRole.GROUP, new Page.GetByRoleOptions().setName("Ground of the text"));
+        choose(bar, "Shading", "One colour");
+        Locator padding = bar.getByLabel("Padding: one value, two or four");
+        padding.fill("1 2 3");
+        padding.press("Enter");
+        assertThat(page.getByRole(AriaRole.STATUS).last()).isVisible();
+        assertThat(padding).hasValue("1 2 3");
+        padding.fill("1 mm 0,5 em");
+        padding.press("Enter");
+        assertThat(padding).hasValue("1 mm  0.5 em");
+        assertThat(bar.getByLabel("Left", new Locator.GetByLabelOptions().setExact(true)))
+                .hasValue("0.5 em");
+        Browser.undoAll(page);
+        page.waitForCondition(() -> page.locator("svg rect").count() <= before);
+    }
+
+    @Test
+    void a_legible_colour_says_what_it_chose_and_why(Browser.Window window) {
+        Page page = window.openDemo("?page=6");
+        page.getByRole(AriaRole.APPLICATION).focus();
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("ArrowDown");
+        Locator strata = page.getByLabel("From the top down to the stock");
+        assertThat(strata)
+                .containsText("Chosen by “Reading”: the first of 2 that is legible on all");
+        assertThat(strata).containsText("Moonlight");
+    }
+
+    @Test
+    void a_legible_colour_is_offered_for_text_only(Browser.Window window) {
+        Page page = window.openDemo("?page=6");
+        Locator catalogue =
+                page.getByRole(
+                        AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Catalogue"));
+        catalogue
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("^Night body")))
+                .click();
+        catalogue
+                .getByLabel("Colour", new Locator.GetByLabelOptions().setExact(true))
+                .first()
+                .click();
+        Locator reading =
+                page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName("Reading").setExact(true));
+        assertThat(reading).hasCount(1);
+        page.keyboard().press("Escape");
+        button(page, "Shading and border").click();
+        choose(catalogue, "Shading", "One colour");
+        catalogue.getByLabel("Colour of the shading").first().click();
+        assertThat(
+                        page.getByRole(
+                                AriaRole.OPTION,
+                                new Page.GetByRoleOptions().setName("Moonlight").setExact(true)))
+                .hasCount(1);
+        assertThat(reading).hasCount(0);
+        page.keyboard().press("Escape");
+        Browser.undoAll(page);
+    }
+}
