@@ -1,5 +1,6 @@
 import styled from "styled-components";
 import type { Border, Edit, Panel, Publication } from "../api/types";
+import { useBench } from "../bench/BenchState";
 import { GradientFields } from "../scope/GradientFields";
 import { filledAs } from "../scope/newBackground";
 import { SwatchChoice } from "../scope/SwatchChoice";
@@ -107,11 +108,29 @@ export function PanelFields({
   edit: (panel: Panel) => Edit;
 }) {
   const status = useStatus();
+  const bench = useBench();
   const { unit } = publication.setup;
   const panel = given ?? noPanel;
   const { shading, border, padding } = panel;
   const change = (changed: Partial<Panel>) => onChange({ ...panel, ...changed });
   const color = { swatch: publication.swatches[0]?.id ?? "", tint: 100 };
+  const tried = (changed: Partial<Panel> | undefined) =>
+    bench.tryOut(changed && edit({ ...panel, ...changed }));
+  const bordered = (style: Border["style"]): Border => ({
+    sides: ["TOP", "RIGHT", "BOTTOM", "LEFT"],
+    width: "1 pt",
+    color,
+    ...border,
+    style,
+  });
+  const side = (key: keyof Panel["padding"]) => ({
+    onCommit: (value: string) => {
+      bench.settle();
+      return change({ padding: { ...padding, [key]: value } });
+    },
+    onTry: (value: string | undefined) =>
+      tried(value === undefined ? undefined : { padding: { ...padding, [key]: value } }),
+  });
   const without = (key: "shading" | "border") => {
     const others = { ...panel };
     // eslint-disable-next-line @typescript-eslint/no-dynamic-delete
@@ -168,19 +187,21 @@ export function PanelFields({
         label="Border"
         value={border?.style ?? none}
         options={styles}
-        onChange={(id) =>
-          id === none
-            ? void without("border")
-            : void change({
-                border: {
-                  sides: ["TOP", "RIGHT", "BOTTOM", "LEFT"],
-                  width: "1 pt",
-                  color,
-                  ...border,
-                  style: id as Border["style"],
-                },
-              })
+        onTry={(id) =>
+          tried(
+            id === undefined || id === none
+              ? undefined
+              : { border: bordered(id as Border["style"]) },
+          )
         }
+        onChange={(id) => {
+          if (id === none) {
+            void without("border");
+          } else {
+            bench.settle();
+            void change({ border: bordered(id as Border["style"]) });
+          }
+        }}
       />
       {border && (
         <>
@@ -233,7 +254,11 @@ export function PanelFields({
             label="Reach"
             value={panel.reach}
             options={reaches}
-            onChange={(id) => void change({ reach: id as Panel["reach"] })}
+            onTry={(id) => tried(id === undefined ? undefined : { reach: id as Panel["reach"] })}
+            onChange={(id) => {
+              bench.settle();
+              void change({ reach: id as Panel["reach"] });
+            }}
           />
           <Field
             label="Padding: one value, two or four"
@@ -250,31 +275,11 @@ export function PanelFields({
             }}
           />
           <Around role="group" aria-label="Padding by side">
-            <DistanceField
-              label="Top"
-              unit={unit}
-              value={padding.top}
-              onCommit={(top) => change({ padding: { ...padding, top } })}
-            />
-            <DistanceField
-              label="Left"
-              unit={unit}
-              value={padding.left}
-              onCommit={(left) => change({ padding: { ...padding, left } })}
-            />
+            <DistanceField label="Top" unit={unit} value={padding.top} {...side("top")} />
+            <DistanceField label="Left" unit={unit} value={padding.left} {...side("left")} />
             <TextLines aria-hidden />
-            <DistanceField
-              label="Right"
-              unit={unit}
-              value={padding.right}
-              onCommit={(right) => change({ padding: { ...padding, right } })}
-            />
-            <DistanceField
-              label="Bottom"
-              unit={unit}
-              value={padding.bottom}
-              onCommit={(bottom) => change({ padding: { ...padding, bottom } })}
-            />
+            <DistanceField label="Right" unit={unit} value={padding.right} {...side("right")} />
+            <DistanceField label="Bottom" unit={unit} value={padding.bottom} {...side("bottom")} />
           </Around>
           <DistanceField
             label="Corner radius"

@@ -77,10 +77,17 @@ export function SwatchChoice({
           value={value}
           options={[...others, ...swatchOptions(publication, forText)]}
           {...(way ? { way } : {})}
+          onTry={(id) =>
+            bench.tryOut(
+              id === undefined || others.some((other) => other.id === id) ? undefined : giving(id),
+            )
+          }
           onChange={(id) => {
             if (others.some((other) => other.id === id)) {
+              bench.tryOut(undefined);
               onOther?.(id);
             } else {
+              bench.settle();
               steps.make(
                 giving(id),
                 `${naming.charAt(0).toUpperCase()}${naming.slice(1)} coloured`,

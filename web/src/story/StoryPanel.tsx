@@ -469,6 +469,14 @@ function Writing({
             options={looks}
             value={chosen.look || undefined}
             placeholder="differs"
+            onTry={(look) => {
+              const paragraphs = view.current ? groundedIn(view.current.state)?.paragraphs : [];
+              tryOut(
+                look === undefined || !paragraphs
+                  ? undefined
+                  : { type: "wearLook", story: story.id, paragraphs, look },
+              );
+            }}
             onChange={(look) => act(wear(look))}
           />
         </div>

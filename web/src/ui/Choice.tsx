@@ -1,4 +1,5 @@
 import { Check, ChevronDown } from "lucide-react";
+import { useEffect, useRef } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { theme } from "../theme";
@@ -89,6 +90,28 @@ const Item = styled(Aria.ListBoxItem)`
   }
 `;
 
+/** Whoever only runs over an option does not try it, in milliseconds. */
+const PASSING = 120;
+
+/** Tries an option out as long as one is on it. */
+function Trying({
+  id,
+  onTry,
+}: {
+  id: string | undefined;
+  onTry: (id: string | undefined) => void;
+}) {
+  const latest = useRef(onTry);
+  useEffect(() => {
+    latest.current = onTry;
+  });
+  useEffect(() => {
+    const waiting = window.setTimeout(() => latest.current(id), PASSING);
+    return () => window.clearTimeout(waiting);
+  }, [id]);
+  return null;
+}
+
 /** One of several, with its label above it. */
 export function Choice({
   label,
@@ -99,6 +122,7 @@ export function Choice({
   hiddenLabel,
   isDisabled,
   way,
+  onTry,
 }: {
   label: string;
   options: Option[];
@@ -109,8 +133,11 @@ export function Choice({
   isDisabled?: boolean;
   /** The property that it is for, where that may differ in what is changed. */
   way?: string;
+  /** Shows what an option would make while one walks over it; nothing ends that. */
+  onTry?: ((id: string | undefined) => void) | undefined;
 }) {
   const { differs, settle } = useDiffers(way);
+  const picked = useRef(false);
   const one = differs ? undefined : value;
   const chosen = options.find((option) => option.id === one);
   const empty = differs ? DIFFERS : (placeholder ?? "Choose");
@@ -120,8 +147,15 @@ export function Choice({
       onChange={(key) => {
         if (key !== null && key !== one) {
           settle();
+          picked.current = true;
           onChange(String(key));
         }
+      }}
+      onOpenChange={(open) => {
+        if (!open && !picked.current) {
+          onTry?.(undefined);
+        }
+        picked.current = false;
       }}
       placeholder={empty}
       isDisabled={isDisabled ?? false}
@@ -137,9 +171,16 @@ export function Choice({
         <Aria.ListBox>
           {options.map((option) => (
             <Item key={option.id} id={option.id} textValue={option.label}>
-              {option.color && <Chip $color={option.color} />}
-              <span>{option.label}</span>
-              {option.id === one && <Check size={14} aria-hidden />}
+              {({ isFocused }) => (
+                <>
+                  {onTry && isFocused && (
+                    <Trying id={option.id === one ? undefined : option.id} onTry={onTry} />
+                  )}
+                  {option.color && <Chip $color={option.color} />}
+                  <span>{option.label}</span>
+                  {option.id === one && <Check size={14} aria-hidden />}
+                </>
+              )}
             </Item>
           ))}
         </Aria.ListBox>

@@ -8,18 +8,22 @@ export function DistanceField({
   value,
   unit,
   onCommit,
+  onTry,
 }: {
   label: string;
   value: string;
   unit: Setup["unit"];
   onCommit: (value: string) => unknown;
+  onTry?: (value: string | undefined) => void;
 }) {
+  const read = (text: string) => (isEm(text) ? typedEm(text) : typedLength(text, unit));
   return (
     <Field
       label={label}
       value={isEm(value) ? value : shownLength(value, unit)}
       step={(typed, by) => (isEm(typed) ? steppedEm(typed, by) : steppedLength(typed, by))}
-      onCommit={(text) => onCommit(isEm(text) ? typedEm(text) : typedLength(text, unit))}
+      onCommit={(text) => onCommit(read(text))}
+      onTry={onTry && ((text) => onTry(text === undefined ? undefined : read(text)))}
     />
   );
 }

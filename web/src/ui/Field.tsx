@@ -58,6 +58,8 @@ interface FieldProps {
   way?: string;
   /** What an arrow key up (above zero) or down makes of what is typed; taken with the rest. */
   step?: (typed: string, by: number) => string;
+  /** Shows what such a step would make before it is taken; nothing ends that. */
+  onTry?: ((typed: string | undefined) => void) | undefined;
 }
 
 /** A field whose value is taken when it is left or Enter is pressed; Escape gives the old one back. */
@@ -70,7 +72,15 @@ export function Field({
   rows,
   way,
   step,
+  onTry,
 }: FieldProps) {
+  const trying = useRef(false);
+  const tryOut = (typed: string | undefined) => {
+    if (onTry && (typed !== undefined || trying.current)) {
+      trying.current = typed !== undefined;
+      onTry(typed);
+    }
+  };
   const { differs, settle } = useDiffers(way);
   const value = differs ? "" : stored;
   const [draft, setDraft] = useState<string>();
@@ -99,6 +109,7 @@ export function Field({
     }
     if (draft !== known) {
       commits.current++;
+      trying.current = false;
       settle();
       const stored = onCommit(draft);
       if (stored === false) {
@@ -109,18 +120,22 @@ export function Field({
         void follow(draft, stored);
       }
     }
+    tryOut(undefined);
     setDraft(undefined);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === "Enter" && (!multiline || event.ctrlKey || event.metaKey)) {
       commit();
     } else if (event.key === "Escape" && draft !== undefined) {
+      tryOut(undefined);
       setDraft(undefined);
       event.stopPropagation();
     } else if (step && (event.key === "ArrowUp" || event.key === "ArrowDown")) {
       event.preventDefault();
       const by = event.shiftKey ? 10 : 1;
-      setDraft(step(shown, event.key === "ArrowUp" ? by : -by));
+      const stepped = step(shown, event.key === "ArrowUp" ? by : -by);
+      setDraft(stepped);
+      tryOut(stepped);
     }
   };
 

@@ -101,6 +101,47 @@ class TextOnColorTest {
         page.waitForCondition(() -> page.locator("svg rect").count() <= before);
     }
 
+    /** Walking through swatches by keys shows each, and leaving gives back what was. */
+    @Test
+    void walking_through_swatches_and_paddings_shows_each_and_reverts(Browser.Window window) {
+        Page page = window.openDemo("?page=3");
+        Locator catalogue =
+                page.getByRole(
+                        AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Catalogue"));
+        catalogue
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("^Notice heading")))
+                .click();
+        button(page, "Shading and border").click();
+        String slate = page.locator("svg rect[fill='#5d6974']").first().getAttribute("height");
+        assertThat(slate).isNotEmpty();
+        catalogue.getByLabel("Colour of the shading").first().click();
+        page.keyboard().press("ArrowDown");
+        page.waitForCondition(() -> rectangles(page, "#5d6974") == 0);
+        page.keyboard().press("Escape");
+        page.waitForCondition(() -> rectangles(page, "#5d6974") > 0);
+
+        Locator top = catalogue.getByLabel("Top", new Locator.GetByLabelOptions().setExact(true));
+        top.focus();
+        page.keyboard().press("Shift+ArrowUp");
+        assertThat(top).hasValue("1.25 em");
+        page.waitForCondition(() ->
+                rectangles(page, "#5d6974") > 0
+                        && !page.locator("svg rect[fill='#5d6974']")
+                                .first()
+                                .getAttribute("height")
+                                .equals(slate));
+        page.keyboard().press("Escape");
+        assertThat(top).hasValue("0.25 em");
+        page.waitForCondition(() ->
+                rectangles(page, "#5d6974") > 0
+                        && page.locator("svg rect[fill='#5d6974']")
+                                .first()
+                                .getAttribute("height")
+                                .equals(slate));
+    }
+
     @Test
     void a_legible_colour_says_what_it_chose_and_why(Browser.Window window) {
         Page page = window.openDemo("?page=6");

@@ -90,8 +90,8 @@ class PalettesTest {
         add(read);
         for (String line : swatches(GUIDE).lines().toList()) {
             String name = line.substring(0, line.indexOf(" {"));
-            // a name that was taken by another colour gets a number
-            if (!List.of("Dusk", "Sand").contains(name)) {
+            // a name that was taken by another colour gets a number; what chooses has no value
+            if (!List.of("Dusk", "Sand", "Reading").contains(name)) {
                 assertThat(swatches(id))
                         .contains(line.replace("\"Dusk", "\"Dusk 2").replace("\"Sand", "\"Sand 2"));
             }

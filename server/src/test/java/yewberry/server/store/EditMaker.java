@@ -90,6 +90,7 @@ final class EditMaker {
                     EditMaker::setup,
                     EditMaker::storyLanguage,
                     EditMaker::panels,
+                    EditMaker::wear,
                     maker -> new StoryEdit.AddStory(maker.fresh(), maker.fresh(), maker.look()),
                     maker -> new StoryEdit.RemoveStory(maker.story()),
                     maker ->
@@ -597,12 +598,15 @@ final class EditMaker {
             return new StoryEdit.SetPanel(fresh(), List.of(), Optional.empty());
         }
         Story story = any(on.stories());
-        if (coin()) {
-            return new StoryEdit.WearLook(
-                    story.id(), List.of(any(story.paragraphs()).id()), look());
-        }
         return new StoryEdit.SetPanel(
                 story.id(), List.of(any(story.paragraphs()).id()), maybe(panel()));
+    }
+
+    private Edit wear() {
+        Story story = on.stories().isEmpty() ? null : any(on.stories());
+        return story == null
+                ? new StoryEdit.WearLook(fresh(), List.of(), look())
+                : new StoryEdit.WearLook(story.id(), List.of(any(story.paragraphs()).id()), look());
     }
 
     private UUID story() {
