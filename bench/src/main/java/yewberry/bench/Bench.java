@@ -25,6 +25,7 @@ public final class Bench {
                     new Named("ink-to-screen", new InkToScreen()),
                     new Named("picture-behind-pages", new PictureBehindPages()),
                     new Named("compose", new Compose()),
+                    new Named("colored-text", new ColoredText()),
                     new Named("draw-page", new DrawPage()),
                     new Named("many-pictures", new ManyPictures()));
 

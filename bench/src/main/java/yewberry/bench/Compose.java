@@ -144,7 +144,7 @@ final class Compose implements Bench.Benchmark {
     }
 
     /** As much text as 500 frames take, and a little more. */
-    private static Publication publication(Look.Alignment alignment) {
+    static Publication publication(Look.Alignment alignment) {
         Look look =
                 new Look(
                         new UUID(1, 1),

@@ -114,29 +114,29 @@ class TextOnColorTest {
                         new Locator.GetByRoleOptions().setName(Pattern.compile("^Notice heading")))
                 .click();
         button(page, "Shading and border").click();
-        String slate = page.locator("svg rect[fill='#5d6974']").first().getAttribute("height");
+        String slate = page.locator("svg rect[fill='#5d6876']").first().getAttribute("height");
         assertThat(slate).isNotEmpty();
         catalogue.getByLabel("Colour of the shading").first().click();
         page.keyboard().press("ArrowDown");
-        page.waitForCondition(() -> rectangles(page, "#5d6974") == 0);
+        page.waitForCondition(() -> rectangles(page, "#5d6876") == 0);
         page.keyboard().press("Escape");
-        page.waitForCondition(() -> rectangles(page, "#5d6974") > 0);
+        page.waitForCondition(() -> rectangles(page, "#5d6876") > 0);
 
         Locator top = catalogue.getByLabel("Top", new Locator.GetByLabelOptions().setExact(true));
         top.focus();
         page.keyboard().press("Shift+ArrowUp");
         assertThat(top).hasValue("1.25 em");
         page.waitForCondition(() ->
-                rectangles(page, "#5d6974") > 0
-                        && !page.locator("svg rect[fill='#5d6974']")
+                rectangles(page, "#5d6876") > 0
+                        && !page.locator("svg rect[fill='#5d6876']")
                                 .first()
                                 .getAttribute("height")
                                 .equals(slate));
         page.keyboard().press("Escape");
         assertThat(top).hasValue("0.25 em");
         page.waitForCondition(() ->
-                rectangles(page, "#5d6974") > 0
-                        && page.locator("svg rect[fill='#5d6974']")
+                rectangles(page, "#5d6876") > 0
+                        && page.locator("svg rect[fill='#5d6876']")
                                 .first()
                                 .getAttribute("height")
                                 .equals(slate));

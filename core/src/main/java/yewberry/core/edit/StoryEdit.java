@@ -51,6 +51,10 @@ public sealed interface StoryEdit extends Edit {
                     paragraph.number());
         }
 
+        WrittenParagraph withRuns(List<WrittenRun> changed) {
+            return new WrittenParagraph(paragraph, look, changed, number);
+        }
+
         String text() {
             return runs.stream().map(WrittenRun::text).collect(Collectors.joining());
         }
@@ -71,6 +75,11 @@ public sealed interface StoryEdit extends Edit {
         /** Characters that look as their paragraph says. */
         public WrittenRun(String text, Optional<Tinted> color) {
             this(text, color, Optional.empty());
+        }
+
+        /** Other characters that share the same. */
+        WrittenRun withText(String changed) {
+            return new WrittenRun(changed, color, look, language, link);
         }
 
         static WrittenRun of(Run run) {

@@ -92,7 +92,7 @@ final class Writing {
                     result.add(each);
                 }
             } else {
-                result.add(Merging.onto(here, each, Optional.ofNullable(before)));
+                result.add(before == null ? each : together(before, each, here));
             }
         }
         for (int i = 0; i < now.size(); i++) {
@@ -106,13 +106,23 @@ final class Writing {
         return result;
     }
 
+    /** A paragraph that two changed at the same time. */
+    private static WrittenParagraph together(
+            WrittenParagraph was, WrittenParagraph made, WrittenParagraph here) {
+        return Merging.onto(here.withRuns(was.runs()), made.withRuns(was.runs()), Optional.of(was))
+                .withRuns(MergedText.of(was.runs(), made.runs(), here.runs()).runs());
+    }
+
     private static Map<UUID, WrittenParagraph> byId(List<WrittenParagraph> paragraphs) {
         Map<UUID, WrittenParagraph> byId = new LinkedHashMap<>();
         paragraphs.forEach(each -> byId.put(each.paragraph(), each));
         return byId;
     }
 
-    /** Whether no paragraph was written here and elsewhere since. */
+    /**
+     * Whether what was written here and elsewhere since can be put together: other words of a
+     * paragraph can ({@link MergedText}), the same words, a look or a number cannot.
+     */
     static boolean isApart(WriteText write, Story now) {
         Map<UUID, WrittenParagraph> made = byId(write.paragraphs());
         Map<UUID, WrittenParagraph> is =
@@ -129,7 +139,8 @@ final class Writing {
         if (typed == null || here == null) {
             return was.equals(typed) || was.equals(here) || (typed == null && here == null);
         }
-        return !Merging.clash(was, typed, here);
+        return MergedText.of(was.runs(), typed.runs(), here.runs()).apart()
+                && !Merging.clash(was, typed.withRuns(was.runs()), here.withRuns(was.runs()));
     }
 
     private static UUID derived(String from) {

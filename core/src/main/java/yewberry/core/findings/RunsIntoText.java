@@ -33,20 +33,27 @@ public record RunsIntoText(UUID page, Item.TextFill fill, Item.GlyphRun other, R
 
     static List<RunsIntoText> in(PageScene scene) {
         List<RunsIntoText> found = new ArrayList<>();
+        List<Other> text = scene.text().stream().map(run -> new Other(run, run.bounds())).toList();
         for (Item item : scene.items()) {
             if (item instanceof Item.TextFill fill) {
-                worst(scene, fill).ifPresent(found::add);
+                worst(scene, text, fill).ifPresent(found::add);
             }
         }
         return found;
     }
 
+    /** A run with the rectangle around it, which is worked out once. */
+    private record Other(Item.GlyphRun run, Rect bounds) {}
+
     /** The line that it runs into the farthest. */
-    private static Optional<RunsIntoText> worst(PageScene scene, Item.TextFill fill) {
+    private static Optional<RunsIntoText> worst(
+            PageScene scene, List<Other> text, Item.TextFill fill) {
         Optional<RunsIntoText> worst = Optional.empty();
-        for (Item.GlyphRun run : scene.text()) {
+        Rect bounds = fill.bounds();
+        for (Other other : text) {
+            Item.GlyphRun run = other.run();
             if (run.frame().equals(fill.textFrame())
-                    || fill.bounds().intersection(run.bounds()).isEmpty()) {
+                    || bounds.intersection(other.bounds()).isEmpty()) {
                 continue;
             }
             for (Item.Line line : run.lines()) {

@@ -49,9 +49,7 @@ final class Backdrop {
         this.areas = only(below, Item.Filled.class);
         for (int i = 0; i < below.size(); i++) {
             if (below.get(i) instanceof Item.Lettering other && isOther(other)) {
-                text.add(
-                        new OtherText(
-                                other, only(below.subList(i, below.size()), Item.Filled.class)));
+                text.add(new OtherText(other, i));
             }
         }
         this.painted = new Painted(scene, areas);
@@ -60,9 +58,9 @@ final class Backdrop {
     /**
      * Text of another frame below.
      *
-     * @param above what is filled between it and the run
+     * @param index of it among what lies below
      */
-    private record OtherText(Item.Lettering letters, List<Item.Filled> above) {}
+    private record OtherText(Item.Lettering letters, int index) {}
 
     private boolean isOther(Item.Lettering text) {
         return !text.letters().frame().equals(run.frame());
@@ -157,7 +155,7 @@ final class Backdrop {
     }
 
     private void glyph(GlyphInk ink, BackdropPixels pixels) {
-        text.forEach(other -> text(other.letters(), other.above(), ink));
+        text.forEach(other -> text(other.letters(), other.index(), ink));
         Rect box = ink.box().intersection(bleed);
         List<Item.Filled> here = areas.stream().filter(fill -> fill.touches(box)).toList();
         List<Rect> open = new ArrayList<>();
@@ -297,9 +295,9 @@ final class Backdrop {
     }
 
     /**
-     * @param above what is filled between it and the run
+     * @param index of it among what lies below
      */
-    private void text(Item.Lettering other, List<Item.Filled> above, GlyphInk ink) {
+    private void text(Item.Lettering other, int index, GlyphInk ink) {
         if (ink.box().intersection(other.inkBounds()).isEmpty()) {
             return;
         }
@@ -309,8 +307,10 @@ final class Backdrop {
                 if (!ink.box().intersection(Rect.around(lower)).isEmpty()) {
                     Area shared = ink.shape();
                     shared.intersect(new Area(lower));
-                    for (Item.Filled fill : above) {
-                        if (fill.covers() && fill.touches(ink.box())) {
+                    for (Item above : below.subList(index, below.size())) {
+                        if (above instanceof Item.Filled fill
+                                && fill.covers()
+                                && fill.touches(ink.box())) {
                             shared.subtract(new Area(fill.shape().orElse(fill.bounds().shape())));
                         }
                     }

@@ -9,11 +9,16 @@ import static yewberry.core.Sample.frame;
 import static yewberry.core.Sample.id;
 import static yewberry.core.Sample.paragraph;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.edit.StoryEdit.WriteText;
@@ -222,5 +227,58 @@ class WritingTest {
     @Test
     void a_control_character_is_refused() {
         assertThatThrownBy(() -> typed(PLAIN, "One\u0007")).isInstanceOf(Refused.class);
+    }
+
+    private static String together(String was, String made, String here) {
+        Story before = story(was);
+        Story now =
+                Writing.write(before, write(before, written(before.paragraphs().getFirst(), here)));
+        WriteText late = write(before, written(before.paragraphs().getFirst(), made));
+        return Writing.write(now, late).paragraphs().getFirst().text();
+    }
+
+    /** What came from the server meanwhile is in no field of whoever still types. */
+    @ParameterizedTest
+    @CsvSource(
+            quoteCharacter = '"',
+            value = {
+                "One two three, One two three four, Zero One two three, Zero One two three four",
+                "One two three, One TWO three, One two THREE, One TWO THREE",
+                "One two three, One three, One two three four, One three four",
+                "One two three, One two three, \"\", \"\"",
+                "One two three, One 2 three, One II three, One II 2 three",
+                "One, One and more, One, One and more",
+            })
+    void what_two_type_into_one_paragraph_is_put_together(
+            String was, String made, String here, String both) {
+        assertThat(together(was, made, here)).isEqualTo(both);
+    }
+
+    @Test
+    void other_words_of_a_paragraph_are_apart_and_the_same_are_not() {
+        Paragraph paragraph = PLAIN.paragraphs().getFirst();
+        Story now = Writing.write(PLAIN, write(PLAIN, written(paragraph, "One two 3")));
+        assertThat(Writing.isApart(write(PLAIN, written(paragraph, "1 two three")), now)).isTrue();
+        assertThat(Writing.isApart(write(PLAIN, written(paragraph, "One two III")), now)).isFalse();
+    }
+
+    /** Nothing of what either typed is missing, wherever they typed. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+    void no_word_that_was_typed_is_lost(long seed) {
+        Random random = new Random(seed);
+        for (int turn = 0; turn < 50; turn++) {
+            List<String> was =
+                    IntStream.range(0, 1 + random.nextInt(12))
+                            .mapToObj(i -> "w" + random.nextInt(5))
+                            .toList();
+            List<String> one = new ArrayList<>(was);
+            List<String> other = new ArrayList<>(was);
+            one.add(random.nextInt(one.size() + 1), "mine" + turn);
+            other.add(random.nextInt(other.size() + 1), "theirs" + turn);
+            String both =
+                    together(String.join(" ", was), String.join(" ", one), String.join(" ", other));
+            assertThat(both.split(" ")).contains("mine" + turn, "theirs" + turn);
+        }
     }
 }
