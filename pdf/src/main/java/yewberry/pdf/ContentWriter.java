@@ -161,16 +161,16 @@ final class ContentWriter {
         }
     }
 
-    /** Fills a path of lines and of curves of the third degree, by the even and the odd. */
+    /** Fills a path of lines and of curves of the third degree: ISO 32000-1, 8.5.3.3.2. */
     void fill(Path2D shape) {
         path(shape);
-        raw("f*\n");
+        raw("f\n");
     }
 
     /** Limits what follows to such a path. */
     void clip(Path2D shape) {
         path(shape);
-        raw("W* n\n");
+        raw("W n\n");
     }
 
     /** What follows is drawn in a space that is rotated, exactly to the far end of the page. */

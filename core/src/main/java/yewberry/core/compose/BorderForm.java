@@ -5,6 +5,7 @@ import java.awt.Shape;
 import java.awt.geom.Area;
 import java.awt.geom.FlatteningPathIterator;
 import java.awt.geom.Line2D;
+import java.awt.geom.Path2D;
 import java.awt.geom.PathIterator;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,6 +26,9 @@ final class BorderForm {
     private static final float DOT = 0.001f;
 
     private static final double FLATNESS = 0.05;
+
+    /** Of dashes or dots along one line. */
+    private static final int MOST = 1000;
 
     private final Rounded outer;
     private final List<Edge> sides;
@@ -98,38 +102,45 @@ final class BorderForm {
         return inside;
     }
 
-    /** Dashes or dots along the middle of the line, as many as fit evenly. */
+    /**
+     * Dashes or dots along the middle of the line, as many as fit evenly; where they would be too
+     * fine to be seen, fewer.
+     */
     private Shape broken(double dash, double gap) {
-        Area all = new Area();
+        Path2D all = new Path2D.Double(Path2D.WIND_NON_ZERO);
         if (sides.size() == Border.ALL.size()) {
             Shape middle = inside(width / 2);
             double length = length(middle);
-            int count = (int) Math.max(1, Math.round(length / ((dash + gap) * width)));
-            stroke(all, middle, dash, length / count);
+            stroke(all, middle, dash, length / count(length, dash + gap));
             return all;
         }
         for (Line2D line : lines()) {
-            double length = line.getP1().distance(line.getP2());
-            double rest = Math.max(0, length - dash * width);
-            int count = (int) Math.max(1, Math.round(rest / ((dash + gap) * width)));
-            stroke(all, line, dash, Math.max(rest / count, DOT));
+            double rest = Math.max(0, line.getP1().distance(line.getP2()) - dash * width);
+            stroke(all, line, dash, Math.max(rest / count(rest, dash + gap), DOT));
         }
         return all;
     }
 
-    private void stroke(Area to, Shape along, double dash, double period) {
+    /**
+     * @param period in widths
+     */
+    private int count(double length, double period) {
+        return Math.clamp(Math.round(length / (period * width)), 1, MOST);
+    }
+
+    private void stroke(Path2D to, Shape along, double dash, double period) {
         boolean dots = dash == 0;
         float on = dots ? DOT : (float) Math.min(dash * width, 0.6 * period);
-        to.add(
-                new Area(
-                        new BasicStroke(
-                                        (float) width,
-                                        dots ? BasicStroke.CAP_ROUND : BasicStroke.CAP_BUTT,
-                                        BasicStroke.JOIN_MITER,
-                                        10,
-                                        new float[] {on, (float) Math.max(DOT, period - on)},
-                                        0)
-                                .createStrokedShape(along)));
+        to.append(
+                new BasicStroke(
+                                (float) width,
+                                dots ? BasicStroke.CAP_ROUND : BasicStroke.CAP_BUTT,
+                                BasicStroke.JOIN_MITER,
+                                10,
+                                new float[] {on, (float) Math.max(DOT, period - on)},
+                                0)
+                        .createStrokedShape(along),
+                false);
     }
 
     /** The middles of the lines of single sides. */

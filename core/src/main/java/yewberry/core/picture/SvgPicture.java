@@ -272,7 +272,7 @@ public final class SvgPicture {
             to.append("<rect");
             box(to, fill.form().bounds());
         } else {
-            to.append("<path fill-rule=\"evenodd\" clip-rule=\"evenodd\" d=\"");
+            to.append("<path d=\"");
             path(to, fill.form().path());
             to.append('"');
         }

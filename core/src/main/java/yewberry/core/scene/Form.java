@@ -6,7 +6,7 @@ import java.util.Optional;
 /**
  * What is filled, in points of the page.
  *
- * @param path by the rule of the even and odd, where it goes round something more than once
+ * @param path that is filled by the rule of the winding number that is not zero
  * @param rectangle where it is no more than one
  */
 public record Form(Shape path, Rect bounds, Optional<Rect> rectangle) {
