@@ -60,18 +60,45 @@ final class BorderForm {
 
     /** Lines and gaps of one width, in turn. */
     private Shape bands(int parts) {
-        Area all = new Area();
+        Path2D all = new Path2D.Double(Path2D.WIND_NON_ZERO);
         for (int part = 0; part < parts; part += 2) {
-            all.add(band((double) part / parts, (part + 1.0) / parts));
+            all.append(band((double) part / parts, (part + 1.0) / parts), false);
         }
         return all;
     }
 
     /** A line on all sides, from a part of the width to another. */
-    private Area band(double from, double to) {
+    private Shape band(double from, double to) {
+        if (outer.isRectangle()) {
+            Path2D ring = new Path2D.Double(Path2D.WIND_NON_ZERO);
+            around(ring, row(from * width), true);
+            around(ring, row(to * width), false);
+            return ring;
+        }
         Area band = inside(from * width);
         band.subtract(inside(to * width));
         return band;
+    }
+
+    private Rect row(double far) {
+        return outer.rows()
+                .getFirst()
+                .inset(
+                        at(Edge.LEFT, far),
+                        at(Edge.TOP, far),
+                        at(Edge.RIGHT, far),
+                        at(Edge.BOTTOM, far));
+    }
+
+    /** Goes round a rectangle, clockwise or the other way. */
+    private static void around(Path2D path, Rect rect, boolean clockwise) {
+        double second = clockwise ? rect.right() : rect.x();
+        double third = clockwise ? rect.x() : rect.right();
+        path.moveTo(third, rect.y());
+        path.lineTo(second, rect.y());
+        path.lineTo(second, rect.bottom());
+        path.lineTo(third, rect.bottom());
+        path.closePath();
     }
 
     private Area inside(double far) {
