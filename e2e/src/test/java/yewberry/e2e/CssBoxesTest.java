@@ -15,19 +15,34 @@ import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
 import yewberry.core.publication.Border;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Distance;
 import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Highlight;
 import yewberry.core.publication.Language;
+import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Padding;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Panel;
 import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
+import yewberry.core.publication.Swatch;
+import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Rect;
 import yewberry.core.text.Looks;
 import yewberry.core.text.Segment;
 import yewberry.core.text.SetFrame;
@@ -161,26 +176,35 @@ class CssBoxesTest {
         }
     }
 
-    /** Left, top, width and height of each fragment of each box, in points. */
-    @SuppressWarnings("unchecked")
     private static List<List<Double>> boxes(
             Browser.Window window, String container, String box, int count) throws IOException {
+        String boxes = "<div class=b>%s</div>".formatted(String.join("<br>", LINES)).repeat(count);
+        return rectangles(
+                window, "orphans:1;widows:1;" + container, "box-sizing:border-box;" + box, boxes);
+    }
+
+    /**
+     * Left, top, width and height of each fragment of each element of class b, in points.
+     *
+     * @param container the style of what they stand in
+     * @param box the style of each of them
+     */
+    @SuppressWarnings("unchecked")
+    private static List<List<Double>> rectangles(
+            Browser.Window window, String container, String box, String html) throws IOException {
         Page page = window.page();
-        StringBuilder html = new StringBuilder("<!doctype html><style>");
-        html.append("@font-face{font-family:S;src:url(data:font/ttf;base64,");
-        html.append(font()).append(")}body{margin:0}");
-        html.append(".c{orphans:1;widows:1;").append(container).append("}");
-        html.append(".b{box-sizing:border-box;").append(box).append("}</style><div class=c>");
-        for (int i = 0; i < count; i++) {
-            html.append("<div class=b>").append(String.join("<br>", LINES)).append("</div>");
-        }
-        page.setContent(html.append("</div>").toString());
+        page.setContent(
+                ("<!doctype html><style>@font-face{font-family:S;src:url(data:font/ttf;base64,"
+                                + "%s)}body{margin:0}.c{%s}.b{%s}</style><div class=c>%s</div>")
+                        .formatted(font(), container, box, html));
         page.evaluate("document.fonts.load('100px S')");
         List<Object> found =
                 (List<Object>)
                         page.evaluate(
                                 "document.fonts.ready.then(() => [...document.querySelectorAll('.b')]"
                                         + ".flatMap(b => [...b.getClientRects()])"
+                                        // a line end by itself is one without a width
+                                        + ".filter(r => r.width > 0)"
                                         + ".map(r => [r.x, r.y, r.width, r.height]))");
         List<List<Double>> rects = new ArrayList<>();
         for (Object each : found) {
@@ -257,5 +281,103 @@ class CssBoxesTest {
                         of.css(closed),
                         1);
         same(set.panels(), theirs);
+    }
+
+    /** A span over the end of a line, whose padding moves no text. */
+    @ParameterizedTest
+    @CsvSource({
+        "10, 14, 0, 0, 0, false",
+        "10, 14, 0.1, 0.05, 0.15, false",
+        "23, 30, 0.1, 0.05, 0.15, true",
+        "9.5, 20, 0, 0.3, 0.4, true",
+    })
+    void highlights_over_the_end_of_a_line(
+            double size,
+            double leading,
+            double top,
+            double bottom,
+            double sides,
+            boolean closed,
+            Browser.Window window)
+            throws IOException {
+        List<Rect> ours =
+                highlights(
+                        new Case(size, leading, 0, 0, 0, 0, 0, 0)
+                                .look(false)
+                                .withPanel(Optional.empty()),
+                        new Highlight(COLOR, top, bottom, sides, 0, closed));
+        List<List<Double>> theirs =
+                rectangles(
+                        window,
+                        "font:%spx/%spx S;width:40000px".formatted(size * TIMES, leading * TIMES),
+                        "padding:%1$sem %3$sem %2$sem;margin:0 -%3$sem;box-decoration-break:%4$s"
+                                .formatted(top, bottom, sides, closed ? "clone" : "slice"),
+                        "Reeds and <span class=b>mud,<br>stars</span> and wind");
+        assertThat(ours).hasSameSizeAs(theirs).hasSize(2);
+        // the first line of a frame begins at the ascent
+        double ascent = theirs.getFirst().get(1) - ours.getFirst().y();
+        for (int i = 0; i < 2; i++) {
+            List<Double> rect = theirs.get(i);
+            assertThat(ours.get(i).x()).as("left of " + i).isCloseTo(rect.get(0), NEAR);
+            assertThat(ours.get(i).y() + ascent).as("top of " + i).isCloseTo(rect.get(1), NEAR);
+            assertThat(ours.get(i).width()).as("width of " + i).isCloseTo(rect.get(2), NEAR);
+            assertThat(ours.get(i).height()).as("height of " + i).isCloseTo(rect.get(3), NEAR);
+        }
+    }
+
+    private static List<Rect> highlights(Look look, Highlight highlight) {
+        CharacterLook marked =
+                new CharacterLook(new UUID(1, 9), "Marked").withHighlight(Optional.of(highlight));
+        UUID page = new UUID(4, 1);
+        UUID frame = new UUID(4, 2);
+        UUID story = new UUID(4, 3);
+        Paragraph text =
+                new Paragraph(
+                        new UUID(2, 1),
+                        look.id(),
+                        List.of(
+                                new Run(new UUID(3, 1), "Reeds and ", Optional.empty()),
+                                new Run(
+                                        new UUID(3, 2),
+                                        "mud,\u2028stars",
+                                        Optional.empty(),
+                                        Optional.of(marked.id())),
+                                new Run(new UUID(3, 3), " and wind", Optional.empty())));
+        Box box = new Box(Length.ZERO, Length.ZERO, Length.pt(400), Length.pt(200));
+        Publication publication =
+                new Publication(
+                                new UUID(4, 0),
+                                "Boxes",
+                                Setup.of(new PageSize(Length.mm(150), Length.mm(150)), false),
+                                List.of(new Swatch(COLOR.swatch(), "Ink", new Cmyk(0, 0, 0, 100))),
+                                List.of(look),
+                                List.of(),
+                                List.of(
+                                        new yewberry.core.publication.Page(
+                                                page,
+                                                Optional.empty(),
+                                                true,
+                                                new Layer(
+                                                        List.of(),
+                                                        List.of(
+                                                                new TextFrame(
+                                                                        frame,
+                                                                        Sides.BOTH,
+                                                                        box,
+                                                                        story))))))
+                        .withCharacterLooks(List.of(marked))
+                        .withStories(
+                                List.of(
+                                        new Story(
+                                                story,
+                                                List.of(
+                                                        new Story.Link(
+                                                                new Owner.OnPage(page), frame)),
+                                                List.of(text))));
+        return new Composer(PressCondition.coated())
+                .compose(publication, 0).items().stream()
+                        .filter(Item.TextFill.class::isInstance)
+                        .map(Item::bounds)
+                        .toList();
     }
 }

@@ -34,6 +34,19 @@ class TextOnColorTest {
         return page.locator("svg rect[fill='%s']".formatted(color)).count();
     }
 
+    /** The catalogue, with a look open in it. */
+    private static Locator inLook(Page page, String look) {
+        Locator catalogue =
+                page.getByRole(
+                        AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Catalogue"));
+        catalogue
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("^" + look)))
+                .click();
+        return catalogue;
+    }
+
     private static Page write(Browser.Window window) {
         Page page = window.openDemo("?page=5");
         button(page, "Text: The telescopes").click();
@@ -55,6 +68,7 @@ class TextOnColorTest {
         choose(bar, "Ground behind the paragraph", "Midnight");
         assertThat(bar.getByRole(AriaRole.STATUS))
                 .containsText(Pattern.compile("White ✓ 15\\.\\d+ : 1"));
+        AccessibilityTest.passesAxe(page);
         // it is seen, and nothing is stored
         page.waitForCondition(() -> rectangles(page, midnight) > before);
         button(page, "Leave it as it is").click();
@@ -90,8 +104,9 @@ class TextOnColorTest {
         Locator padding = bar.getByLabel("Padding: one value, two or four");
         padding.fill("1 2 3");
         padding.press("Enter");
-        assertThat(page.getByRole(AriaRole.STATUS).last()).isVisible();
+        assertThat(page.getByText("is not one value, two or four").first()).isVisible();
         assertThat(padding).hasValue("1 2 3");
+        AccessibilityTest.passesAxe(page);
         padding.fill("1 mm 0,5 em");
         padding.press("Enter");
         assertThat(padding).hasValue("1 mm  0.5 em");
@@ -105,14 +120,7 @@ class TextOnColorTest {
     @Test
     void walking_through_swatches_and_paddings_shows_each_and_reverts(Browser.Window window) {
         Page page = window.openDemo("?page=3");
-        Locator catalogue =
-                page.getByRole(
-                        AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Catalogue"));
-        catalogue
-                .getByRole(
-                        AriaRole.BUTTON,
-                        new Locator.GetByRoleOptions().setName(Pattern.compile("^Notice heading")))
-                .click();
+        Locator catalogue = inLook(page, "Notice heading");
         button(page, "Shading and border").click();
         String slate = page.locator("svg rect[fill='#5d6876']").first().getAttribute("height");
         assertThat(slate).isNotEmpty();
@@ -155,16 +163,29 @@ class TextOnColorTest {
     }
 
     @Test
+    void a_swatch_is_made_to_choose_and_its_list_is_put_in_order(Browser.Window window) {
+        Page page = window.openDemo("?page=6");
+        Locator catalogue = inLook(page, "Reading");
+        Locator list =
+                catalogue.getByRole(
+                        AriaRole.GROUP,
+                        new Locator.GetByRoleOptions()
+                                .setName("Swatches in the order in which they are tried"));
+        Locator first = list.getByLabel("First", new Locator.GetByLabelOptions().setExact(true));
+        assertThat(first.first()).containsText("Black");
+        AccessibilityTest.passesAxe(page);
+        button(page, "Try swatch 2 earlier").click();
+        assertThat(first.first()).containsText("Moonlight");
+        list.getByLabel("Grey copy").check();
+        button(page, "Leave swatch 2 out").click();
+        assertThat(button(page, "Leave swatch 1 out")).isDisabled();
+        Browser.undoAll(page);
+    }
+
+    @Test
     void a_legible_colour_is_offered_for_text_only(Browser.Window window) {
         Page page = window.openDemo("?page=6");
-        Locator catalogue =
-                page.getByRole(
-                        AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Catalogue"));
-        catalogue
-                .getByRole(
-                        AriaRole.BUTTON,
-                        new Locator.GetByRoleOptions().setName(Pattern.compile("^Night body")))
-                .click();
+        Locator catalogue = inLook(page, "Night body");
         catalogue
                 .getByLabel("Colour", new Locator.GetByLabelOptions().setExact(true))
                 .first()

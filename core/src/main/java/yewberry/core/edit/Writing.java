@@ -30,7 +30,8 @@ final class Writing {
         List<Paragraph> paragraphs = new ArrayList<>(now.subList(0, stretch.from()));
         for (WrittenParagraph written : onto(now.subList(stretch.from(), stretch.to()), write)) {
             Paragraph old = known.get(written.paragraph());
-            paragraphs.add(old == null ? begun(written) : rewritten(old, written));
+            paragraphs.add(
+                    old == null ? likeBefore(begun(written), paragraphs) : rewritten(old, written));
         }
         paragraphs.addAll(now.subList(stretch.to(), now.size()));
         if (paragraphs.isEmpty()) {
@@ -43,6 +44,13 @@ final class Writing {
         Story written = story.withParagraphs(paragraphs);
         Limits.check(written);
         return written;
+    }
+
+    /** What is divided off a paragraph that is shaded by itself is shaded as that is. */
+    private static Paragraph likeBefore(Paragraph begun, List<Paragraph> before) {
+        return before.isEmpty() || !before.getLast().look().equals(begun.look())
+                ? begun
+                : begun.withPanel(before.getLast().panel());
     }
 
     /** Where in a list something is written, from one position to before another. */

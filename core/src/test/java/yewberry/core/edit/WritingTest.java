@@ -26,6 +26,8 @@ import yewberry.core.edit.StoryEdit.WrittenParagraph;
 import yewberry.core.edit.StoryEdit.WrittenRun;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Limits;
+import yewberry.core.publication.Padding;
+import yewberry.core.publication.Panel;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
@@ -280,5 +282,23 @@ class WritingTest {
                     together(String.join(" ", was), String.join(" ", one), String.join(" ", other));
             assertThat(both.split(" ")).contains("mine" + turn, "theirs" + turn);
         }
+    }
+
+    @Test
+    void what_is_divided_off_a_shaded_paragraph_is_shaded_as_well() {
+        Panel panel = Panel.shaded(Tinted.full(SIGNAL.id()), Panel.Reach.MEASURE, Padding.NONE);
+        Paragraph shaded = PLAIN.paragraphs().getFirst().withPanel(Optional.of(panel));
+        Story story = PLAIN.withParagraphs(List.of(shaded));
+        Story divided =
+                Writing.write(
+                        story,
+                        write(
+                                story,
+                                written(shaded, "One "),
+                                new WrittenParagraph(id("second"), BODY.id(), "two three"),
+                                new WrittenParagraph(id("third"), HEADING.id(), "four")));
+        assertThat(divided.paragraphs())
+                .extracting(Paragraph::panel)
+                .containsExactly(Optional.of(panel), Optional.of(panel), Optional.empty());
     }
 }

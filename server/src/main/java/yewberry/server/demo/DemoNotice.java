@@ -52,7 +52,7 @@ final class DemoNotice {
         this.ids = ids;
         Panel bar = Panel.shaded(Tinted.full(ground.id()), Panel.Reach.MEASURE, padding(0.25, 0.7));
         this.text =
-                look("Notice", "Source Sans 3", 400, 9.5, 13, 0, reading)
+                DemoPublication.look("Notice", "Source Sans 3", 400, 9.5, 13, 0, reading)
                         .withPanel(
                                 Optional.of(
                                         Panel.NONE
@@ -69,7 +69,7 @@ final class DemoNotice {
                                                                         Border.Style.SOLID)))
                                                 .withPadding(padding(0.6, 0.8))));
         this.heading =
-                look("Notice heading", "Fraunces", 600, 12, 15, 14, reading)
+                DemoPublication.look("Notice heading", "Fraunces", 600, 12, 15, 14, reading)
                         .withRole(Optional.of(Role.HEADING_2))
                         .withPanel(Optional.of(bar))
                         .withNext(Optional.of(text.id()))
@@ -94,27 +94,6 @@ final class DemoNotice {
                 Distance.em(across),
                 Distance.em(upright),
                 Distance.em(across));
-    }
-
-    private Look look(
-            String name,
-            String family,
-            int weight,
-            double size,
-            double leading,
-            double before,
-            Swatch color) {
-        return new Look(
-                ids.apply("look " + name),
-                name,
-                family,
-                weight,
-                Length.pt(size),
-                Length.pt(leading),
-                Length.pt(before),
-                Look.Alignment.LEFT,
-                Tinted.full(color.id()),
-                Look.Overprint.BLACK);
     }
 
     List<Look> looks() {

@@ -196,7 +196,7 @@ public final class DemoPublication {
         return new Swatch(id("swatch " + name), name, color);
     }
 
-    private static Look look(
+    static Look look(
             String name,
             String family,
             int weight,
