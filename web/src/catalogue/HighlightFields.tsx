@@ -1,5 +1,6 @@
 import type { Edit, Highlight, Publication } from "../api/types";
 import { SwatchChoice } from "../scope/SwatchChoice";
+import { firstColor } from "../ui/colors";
 import { Row, Stack } from "../ui/Field";
 import { NumberField } from "../ui/NumberField";
 import { Tick } from "../ui/Tick";
@@ -20,7 +21,6 @@ export function HighlightFields({
   onChange: (highlight: Highlight | undefined) => unknown;
   edit: (highlight: Highlight) => Edit;
 }) {
-  const swatch = publication.swatches[0]?.id;
   const put = (changed: Partial<Highlight>) => highlight && onChange({ ...highlight, ...changed });
   return (
     <Stack>
@@ -29,9 +29,9 @@ export function HighlightFields({
         checked={highlight !== undefined}
         onChange={(on) =>
           onChange(
-            on && swatch !== undefined
+            on
               ? {
-                  color: { swatch, tint: 100 },
+                  color: firstColor(publication),
                   top: 0,
                   bottom: 0,
                   sides: 0.15,

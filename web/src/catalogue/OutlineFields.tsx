@@ -1,6 +1,7 @@
 import type { Edit, Look, Publication } from "../api/types";
 import { SwatchChoice } from "../scope/SwatchChoice";
 import { Choice } from "../ui/Choice";
+import { firstColor } from "../ui/colors";
 import { Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { Tick } from "../ui/Tick";
@@ -32,7 +33,6 @@ export function OutlineFields({
   onChange: (outline: Outline | undefined) => Promise<boolean>;
   edit: (outline: Outline) => Edit;
 }) {
-  const swatch = publication.swatches[0]?.id;
   return (
     <Stack>
       <Tick
@@ -40,9 +40,9 @@ export function OutlineFields({
         checked={outline !== undefined}
         onChange={(on) =>
           onChange(
-            on && swatch !== undefined
+            on
               ? {
-                  color: { swatch, tint: 100 },
+                  color: firstColor(publication),
                   width: "1 pt",
                   join: "ROUND",
                   centered: false,

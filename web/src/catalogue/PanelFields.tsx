@@ -6,6 +6,7 @@ import { filledAs } from "../scope/newBackground";
 import { SwatchChoice } from "../scope/SwatchChoice";
 import { theme } from "../theme";
 import { Choice } from "../ui/Choice";
+import { firstColor } from "../ui/colors";
 import { DistanceField } from "../ui/DistanceField";
 import { Field, Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
@@ -113,7 +114,7 @@ export function PanelFields({
   const panel = given ?? noPanel;
   const { shading, border, padding } = panel;
   const change = (changed: Partial<Panel>) => onChange({ ...panel, ...changed });
-  const color = { swatch: publication.swatches[0]?.id ?? "", tint: 100 };
+  const color = firstColor(publication);
   const tried = (changed: Partial<Panel> | undefined) =>
     bench.tryOut(changed && edit({ ...panel, ...changed }));
   const bordered = (style: Border["style"]): Border => ({

@@ -1,4 +1,5 @@
 import { fillOf } from "../pictures/pictures";
+import { firstColor } from "../ui/colors";
 import type { Background, Fill, Publication } from "../api/types";
 
 /** A background of the whole page that covers and goes everywhere. */
@@ -19,28 +20,24 @@ export function newBackground(id: string, swatch: string): Background {
   return backgroundOf(id, { type: "solid", color: { swatch, tint: 100 } });
 }
 
-function newColor(publication: Publication) {
-  return { swatch: publication.swatches[0]?.id ?? "", tint: 100 };
-}
-
 /** The first colour of a fill; that of a new one where it has none. */
-function firstColor(fill: Fill, publication: Publication) {
+function colorOf(fill: Fill, publication: Publication) {
   switch (fill.type) {
     case "none":
-      return newColor(publication);
+      return firstColor(publication);
     case "solid":
       return fill.color;
     case "gradient":
-      return fill.stops[0]?.color ?? newColor(publication);
+      return fill.stops[0]?.color ?? firstColor(publication);
     case "picture":
     case "pdfPage":
-      return newColor(publication);
+      return firstColor(publication);
   }
 }
 
 /** What a fill becomes as another kind: as near to what it was as can be. */
 export function filledAs(kind: string, fill: Fill, publication: Publication): Fill {
-  const color = firstColor(fill, publication);
+  const color = colorOf(fill, publication);
   switch (kind) {
     case "solid":
       return { type: "solid", color };

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useState } from "react";
 import styled from "styled-components";
 import { readReversal, useSteps } from "../api/queries";
-import type { Panel, Publication, Story } from "../api/types";
+import type { Panel, Publication, Reversal, Story } from "../api/types";
 import { useChanges } from "../api/useChanges";
 import { useBench } from "../bench/BenchState";
 import { noPanel, PanelFields } from "../catalogue/PanelFields";
@@ -13,6 +13,7 @@ import { Choice } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { Failed } from "../ui/Notice";
+import { useStatus } from "../ui/Status";
 import { Tick } from "../ui/Tick";
 import { counted } from "../ui/words";
 import type { Grounded } from "./grounded";
@@ -60,6 +61,7 @@ export function GroundBar({
   onClose: () => void;
 }) {
   const steps = useSteps(publication);
+  const status = useStatus();
   const { tryOut, settle } = useBench();
   const [ground, setGround] = useState(
     () =>
@@ -92,7 +94,13 @@ export function GroundBar({
 
   const make = async (own: boolean) => {
     await before();
-    const made = await readReversal(publication, wanted(own));
+    let made: Reversal;
+    try {
+      made = await readReversal(publication, wanted(own));
+    } catch (error) {
+      status.fail(error instanceof Error ? error.message : String(error));
+      return;
+    }
     settle();
     const stored = await steps.stored(made.edit, "Reversed");
     if (stored && chosen.words && made.look !== chosen.characters) {

@@ -11,3 +11,8 @@ export function swatchOptions(publication: Publication, forText = false): Option
       color: swatch.screen,
     }));
 }
+
+/** The swatch that something new is given, at full tint. */
+export function firstColor(publication: Publication) {
+  return { swatch: swatchOptions(publication)[0]?.id ?? "", tint: 100 };
+}

@@ -59,6 +59,11 @@ import yewberry.core.text.Typesetter;
 class CssBoxesTest {
     private static final double TIMES = 100;
     private static final Offset<Double> NEAR = within(0.1);
+
+    /** Source Serif 4 Regular in hhea: read from the file, byte by byte. */
+    private static final double ASCENT = 1.036;
+
+    private static final double DESCENT = 0.335;
     private static final double WIDTH = 170;
     private static final double HEIGHT = 400;
     private static final Tinted COLOR = Tinted.full(new UUID(0, 1));
@@ -255,6 +260,8 @@ class CssBoxesTest {
                         List.of(paragraph(1, LINES), paragraph(2, LINES), paragraph(3, LINES)));
         // a leading below the height of the type begins at the ascent here, not above the frame
         double down = set.panels().getFirst().rows().getFirst().y();
+        double half = (leading - size * (ASCENT + DESCENT)) / 2;
+        assertThat(down).isCloseTo(Math.max(0, -(border + top * size + half)), within(1e-6));
         List<List<Double>> theirs =
                 boxes(
                         window,

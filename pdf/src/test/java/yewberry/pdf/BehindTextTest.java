@@ -23,7 +23,6 @@ import yewberry.core.publication.Border;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Distance;
 import yewberry.core.publication.Fill;
-import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Highlight;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -88,29 +87,17 @@ class BehindTextTest {
     /** The leaflet with a panel behind all paragraphs, and the second of each page highlighted. */
     private static Publication leaflet(Panel panel, double degrees) {
         Publication leaflet = Leaflet.publication();
-        return leaflet.withCharacterLooks(List.of(MARKED))
-                .withLooks(
-                        leaflet.looks().stream()
-                                .map(look ->
-                                        look.withOverprint(Look.Overprint.NEVER)
-                                                .withPanel(Optional.of(panel)))
-                                .toList())
-                .withStories(leaflet.stories().stream().map(BehindTextTest::marked).toList())
-                .withPages(
-                        leaflet.pages().stream()
-                                .map(page ->
-                                        page.withLayer(
-                                                page.layer()
-                                                        .withFrames(
-                                                                page.layer().frames().stream()
-                                                                        .map(frame ->
-                                                                                frame.withSetting(
-                                                                                        FrameSetting
-                                                                                                .USUAL
-                                                                                                .withRotation(
-                                                                                                        degrees)))
-                                                                        .toList())))
-                                .toList());
+        Publication colored =
+                leaflet.withCharacterLooks(List.of(MARKED))
+                        .withLooks(
+                                leaflet.looks().stream()
+                                        .map(look ->
+                                                look.withOverprint(Look.Overprint.NEVER)
+                                                        .withPanel(Optional.of(panel)))
+                                        .toList())
+                        .withStories(
+                                leaflet.stories().stream().map(BehindTextTest::marked).toList());
+        return Leaflet.rotated(colored, degrees);
     }
 
     private static Story marked(Story story) {

@@ -14,6 +14,7 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -76,6 +77,20 @@ final class Leaflet {
                                                         SIGNAL))),
                                 page(3, List.of())));
         return plain.withStories(List.of(story(1, pale), story(2, ink), story(3, ink)));
+    }
+
+    /** A publication whose frames on pages are all rotated. */
+    static Publication rotated(Publication publication, double degrees) {
+        return publication.withPages(
+                publication.pages().stream()
+                        .map(page -> page.withLayer(rotated(page.layer(), degrees)))
+                        .toList());
+    }
+
+    private static Layer rotated(Layer layer, double degrees) {
+        FrameSetting setting = FrameSetting.USUAL.withRotation(degrees);
+        return layer.withFrames(
+                layer.frames().stream().map(frame -> frame.withSetting(setting)).toList());
     }
 
     private static Story story(int number, Look look) {

@@ -24,7 +24,6 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.compose.Composer;
-import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
@@ -63,20 +62,7 @@ class LetteringTest {
                                                 .withSize(Length.pt(outline.isEmpty() ? 10 : 24))
                                                 .withOutline(outline))
                                 .toList());
-        return publication.withPages(
-                publication.pages().stream()
-                        .map(page ->
-                                page.withLayer(
-                                        page.layer()
-                                                .withFrames(
-                                                        page.layer().frames().stream()
-                                                                .map(frame ->
-                                                                        frame.withSetting(
-                                                                                FrameSetting.USUAL
-                                                                                        .withRotation(
-                                                                                                degrees)))
-                                                                .toList())))
-                        .toList());
+        return Leaflet.rotated(publication, degrees);
     }
 
     private List<PageScene> written(double degrees, Medium medium) throws IOException {

@@ -17,11 +17,14 @@ final class Panels {
     /**
      * A paragraph, or the part of it that stands in the column.
      *
+     * @param left where its lines begin at the farthest, with the marks of lists; the panel then
+     *     goes out from there
+     * @param right where they end, from the right of the column
      * @param joins whether it shares the panel of the one before
-     * @param lines from the text alone, each from the top of its line to the bottom
+     * @param lines as far as their text goes, each from the top of its line to the bottom
      * @param ends whether the paragraph ends here
      */
-    private record Slab(
+    record Slab(
             UUID paragraph,
             Look look,
             PanelRoom room,
@@ -31,6 +34,10 @@ final class Panels {
             boolean begins,
             boolean ends,
             List<SetPanel.Row> lines) {
+        Slab {
+            lines = List.copyOf(lines);
+        }
+
         boolean cutAbove() {
             return !begins && !room.panel().closed();
         }
@@ -76,33 +83,8 @@ final class Panels {
         return room.rightIndent(own, toRightEdge);
     }
 
-    /**
-     * @param left where its lines begin at the farthest, with the marks of lists; the panel then
-     *     goes out from there
-     * @param right where they end, from the right of the column
-     * @param lines as far as their text goes
-     */
-    void add(
-            UUID paragraph,
-            Look look,
-            PanelRoom room,
-            double left,
-            double right,
-            boolean joins,
-            boolean begins,
-            boolean ends,
-            List<SetPanel.Row> lines) {
-        slabs.add(
-                new Slab(
-                        paragraph,
-                        look,
-                        room,
-                        left,
-                        right,
-                        joins,
-                        begins,
-                        ends,
-                        List.copyOf(lines)));
+    void add(Slab slab) {
+        slabs.add(slab);
     }
 
     /** All that paint something; those that are joined are one. */

@@ -252,15 +252,16 @@ public final class Typesetter {
         if (count > 0) {
             double begin = Math.min(ownLeft, ownLeft + setting.first().points());
             panels.add(
-                    paragraph.id(),
-                    look,
-                    around,
-                    leftward ? ownLeft : begin,
-                    leftward ? ownRight + Math.min(0, setting.first().points()) : ownRight,
-                    joins,
-                    from == 0,
-                    ends,
-                    rows);
+                    new Panels.Slab(
+                            paragraph.id(),
+                            look,
+                            around,
+                            leftward ? ownLeft : begin,
+                            leftward ? ownRight + Math.min(0, setting.first().points()) : ownRight,
+                            joins,
+                            from == 0,
+                            ends,
+                            rows));
         }
         if (count < lines.size()) {
             return lines.get(count).start();

@@ -188,10 +188,8 @@ class LegibleColorsTest {
         List<Background> red = List.of(Sample.wholePage("red", ground));
         Swatch plain = reading(List.of(), Sample.INK, Sample.WHITE);
         Swatch protan = reading(List.of(Viewing.PROTAN), Sample.INK, Sample.WHITE);
-        Level enough = Sample.a5().level();
         String one = colors(scene(page(red, plain, ground))).getFirst();
         String other = colors(scene(page(red, protan, ground))).getFirst();
-        assertThat(enough).isEqualTo(Level.AA);
         // red is darker with protan vision, so that black, which was enough, is not any more
         assertThat(List.of(one, other)).containsExactly("Ink", "White");
     }

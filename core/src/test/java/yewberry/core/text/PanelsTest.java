@@ -184,13 +184,12 @@ class PanelsTest {
         SetPanel second = set.panels().getLast();
         double above = 2 + 6;
         double below = 4 + 2;
-        int lines = closed ? 3 : 3;
         assertThat(first.cutBelow()).isEqualTo(!closed);
         assertThat(second.cutAbove()).isEqualTo(!closed);
         assertThat(first.rows().getFirst().height())
-                .isCloseTo(above + lines * 14 + (closed ? below : 0), EXACTLY);
+                .isCloseTo(above + 3 * 14 + (closed ? below : 0), EXACTLY);
         assertThat(second.rows().getFirst().height())
-                .isCloseTo((closed ? above : 0) + (4 - lines) * 14 + below, EXACTLY);
+                .isCloseTo((closed ? above : 0) + 14 + below, EXACTLY);
         assertThat(first.rows().getFirst().bottom()).isLessThanOrEqualTo(60 + 1e-6);
         assertThat(second.rows().getFirst().y()).isCloseTo(0, EXACTLY);
         assertThat(second.rows().getFirst().x()).isCloseTo(65 * MM, EXACTLY);
