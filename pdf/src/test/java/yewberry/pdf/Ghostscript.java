@@ -62,7 +62,7 @@ final class Ghostscript {
     }
 
     /** Whether a pixel and those beside it are covered wholly. */
-    private static boolean isInside(byte[] inked, int width, int x, int y) {
+    static boolean isInside(byte[] inked, int width, int x, int y) {
         int at = y * width + x;
         return IntStream.of(at, at - 1, at + 1, at - width, at + width)
                 .allMatch(each -> inked[each] == -1);
