@@ -67,8 +67,8 @@ class ShelfTest {
         assertThat(page.getByText("Page 1 of 3")).isVisible();
         assertThat(button(page, "Log sheets, rectangle")).isVisible();
         assertThat(page).hasTitle(Pattern.compile("Log sheets"));
-        remove(page);
         assertThat(window.complaints()).isEmpty();
+        remove(page);
     }
 
     @Test
