@@ -1,3 +1,4 @@
+import { readable } from "./fields";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, client } from "./client";
 import type { Paragraph, Publication, Schemas, Story } from "./types";
@@ -43,7 +44,8 @@ export function useStory(publication: Publication, story: string) {
   });
 }
 
-export const textOf = (paragraph: Paragraph) => paragraph.runs.map((run) => run.text).join("");
+export const textOf = (paragraph: Paragraph) =>
+  readable(paragraph.runs.map((run) => run.text).join(""));
 
 export type FlowPart = Schemas["Part"];
 

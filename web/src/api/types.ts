@@ -59,7 +59,12 @@ export type Highlight = NonNullable<CharacterLook["highlight"]>;
 export type BehindTextStratum = Schemas["BehindTextStratum"];
 export type Reversal = Schemas["ReversalView"];
 export type Paragraph = Schemas["Paragraph"];
-export type TextFrame = Schemas["TextFrame"];
+/** What lies in front of the backgrounds. */
+export type AnyFrame = Layer["frames"][number];
+export type TextFrame = Extract<AnyFrame, { type: "textFrame" }>;
+export type PictureFrame = Extract<AnyFrame, { type: "pictureFrame" }>;
+export type TextBand = NonNullable<TextFrame["band"]>;
+export type FrontStratum = Schemas["FrontStratum"];
 export type Tinted = Schemas["Tinted"];
 export type Viewing = NonNullable<Schemas["PreviewRequest"]["viewing"]>;
 export type StrokeStratum = Schemas["StrokeStratum"];

@@ -21,7 +21,7 @@ import {
   useStrata,
   type Point,
 } from "../api/queries";
-import type { Edit, Finding, Publication, Spread, Stratum } from "../api/types";
+import type { BehindTextStratum, Edit, Finding, Publication, Spread, Stratum } from "../api/types";
 import { PageActionsMenu } from "../pages/PageActions";
 import { useDroppedFiles } from "../pictures/useDroppedFiles";
 import { useOpened } from "../publication/PublicationScreen";
@@ -205,6 +205,9 @@ export function Bench() {
   const findings = useFindings(publication, viewing);
   const items = useItems(publication, page?.id);
   const strata = useStrata(publication, point, viewing);
+  const shading = strata.data?.strata.find(
+    (each) => each.type === "behindTextStratum" && isPadded(each.behind) && each.where,
+  ) as BehindTextStratum | undefined;
 
   const all = findings.data?.findings ?? nothing;
   const checking = findings.data === undefined || findings.data.checked < findings.data.pages;
@@ -495,6 +498,7 @@ export function Bench() {
                 page={page.id}
                 point={point}
                 focus={focus}
+                shading={shading}
                 findings={marks ? shownFindings : nothing}
                 language="en"
                 describedBy={keysId}
@@ -567,17 +571,23 @@ export function Bench() {
   );
 }
 
-/** The topmost text frame at a point. */
+/** The topmost frame of content at a point; running items are chosen where they are listed. */
 function frameAt(spread: Spread | undefined, at: Point): string | undefined {
-  return spread?.pages
-    .find(({ page }) => page === at.page)
-    ?.frames.findLast(({ where, rotation }) => {
+  const page = spread?.pages.find(({ page }) => page === at.page);
+  return [...(page?.frames ?? []), ...(page?.pictures ?? []).filter(isContent)]
+    .sort((one, other) => one.place - other.place)
+    .findLast(({ where, rotation }) => {
       const { x, y } = seen(at, where, -rotation);
       return (
         x >= where.x && x <= where.x + where.width && y >= where.y && y <= where.y + where.height
       );
     })?.frame;
 }
+
+const isPadded = (behind: BehindTextStratum["behind"]) =>
+  behind === "SHADING" || behind === "BORDER";
+
+const isContent = ({ level }: { level: string }) => level === "CONTENT";
 
 /** The story that somebody came here to write, if any. */
 function asked(state: unknown): string | undefined {
@@ -613,6 +623,8 @@ function announced(
     switch (stratum.type) {
       case "textStratum":
         return `text in ${stratum.swatchName}, contrast ${ratio(stratum.ratio)}, ${stratum.passes ? "passes" : "fails"}`;
+      case "frontStratum":
+        return `${stratum.kind} ${stratum.name}, ${stratum.origin}`;
       case "fillStratum":
         return `${stratum.swatchName}, ${stratum.origin}`;
       case "stockStratum":

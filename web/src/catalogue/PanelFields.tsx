@@ -8,12 +8,11 @@ import { theme } from "../theme";
 import { Choice } from "../ui/Choice";
 import { firstColor } from "../ui/colors";
 import { DistanceField } from "../ui/DistanceField";
-import { Field, Row, Stack } from "../ui/Field";
+import { Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
-import { useStatus } from "../ui/Status";
+import { PaddingField } from "../ui/PaddingField";
 import { Tick } from "../ui/Tick";
 import { TintField } from "../ui/TintField";
-import { typedPadding, writtenPadding } from "./padding";
 
 const none = "NONE";
 
@@ -108,7 +107,6 @@ export function PanelFields({
   onChange: (panel: Panel | undefined) => unknown;
   edit: (panel: Panel) => Edit;
 }) {
-  const status = useStatus();
   const bench = useBench();
   const { unit } = publication.setup;
   const panel = given ?? noPanel;
@@ -261,19 +259,10 @@ export function PanelFields({
               void change({ reach: id as Panel["reach"] });
             }}
           />
-          <Field
-            label="Padding: one value, two or four"
-            value={writtenPadding(padding, unit)}
-            onCommit={(text) => {
-              const typed = typedPadding(text, unit);
-              if (!typed) {
-                status.fail(
-                  `“${text}” is not one value, two or four, such as 0.5 em or 2 mm 4 mm.`,
-                );
-                return false;
-              }
-              return change({ padding: typed });
-            }}
+          <PaddingField
+            unit={unit}
+            value={padding}
+            onCommit={(typed) => change({ padding: typed })}
           />
           <Around role="group" aria-label="Padding by side">
             <DistanceField label="Top" unit={unit} value={padding.top} {...side("top")} />

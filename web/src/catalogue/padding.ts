@@ -1,7 +1,7 @@
 import type { Panel, Setup } from "../api/types";
 import { isEm, shownLength, typedEm, typedLength } from "../ui/length";
 
-type Padding = Panel["padding"];
+export type Padding = Panel["padding"];
 
 /** One value for all sides, two for top and bottom and the sides, or four from the top clockwise. */
 export function typedPadding(text: string, unit: Setup["unit"]): Padding | undefined {

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import type { Background, Fill, Owner, Placing, Publication } from "../api/types";
 import { trimOf } from "../publication/sizes";
 import { hex } from "../color/spaces";
@@ -34,7 +34,7 @@ const runOutNames: Record<Picture["runOut"], string> = {
   ENLARGE: "Enlarged picture",
 };
 
-/** Which picture or page fills an area, and how it lies there. */
+/** Which picture or page fills a background, and how it lies there. */
 export function PictureFields({
   publication,
   owner,
@@ -47,6 +47,36 @@ export function PictureFields({
   background: Background;
   fill: Picture | PdfPage;
   onChange: (fill: Fill) => unknown;
+}) {
+  return (
+    <PlacedFields publication={publication} owner={owner} fill={fill} onChange={onChange}>
+      {fill.type === "picture" && (
+        <RunOutFields
+          publication={publication}
+          owner={owner}
+          background={background}
+          fill={fill}
+          onChange={onChange}
+        />
+      )}
+    </PlacedFields>
+  );
+}
+
+/** Which picture or page fills an area, and how it lies there. */
+export function PlacedFields({
+  publication,
+  owner,
+  fill,
+  onChange,
+  children,
+}: {
+  publication: Publication;
+  owner: Owner;
+  fill: Picture | PdfPage;
+  onChange: (fill: Fill) => unknown;
+  /** What stands before the last field. */
+  children?: ReactNode;
 }) {
   const { placing } = fill;
   const place = (changed: Partial<Placing>) =>
@@ -132,18 +162,8 @@ export function PictureFields({
           />
         </Row>
       )}
-      {fill.type === "picture" && (
-        <>
-          <RunOutFields
-            publication={publication}
-            owner={owner}
-            background={background}
-            fill={fill}
-            onChange={onChange}
-          />
-          <SeeThroughFields fill={fill} onChange={onChange} />
-        </>
-      )}
+      {children}
+      {fill.type === "picture" && <SeeThroughFields fill={fill} onChange={onChange} />}
     </>
   );
 }

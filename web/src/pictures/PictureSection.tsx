@@ -5,6 +5,7 @@ import styled from "styled-components";
 import { useSteps } from "../api/queries";
 import type { Asset, AssetEntry, PageEntry, Publication } from "../api/types";
 import { backgroundOf } from "../scope/newBackground";
+import { pictureInFront } from "../scope/front";
 import { scopesOf } from "../scope/scope";
 import { theme } from "../theme";
 import { Button, QuietButton } from "../ui/Button";
@@ -143,6 +144,32 @@ function PictureEntry({
                 })),
               },
               "Placed, out to the bleed",
+            );
+          }
+        }}
+      />
+      <ChoiceMenu
+        label={`Where to place ${asset.name} in front`}
+        trigger={
+          <Button>
+            <ImagePlus size={15} aria-hidden />
+            Place it in front…
+          </Button>
+        }
+        options={targets.map(({ id, label }) => ({ id, label }))}
+        onChoose={(id) => {
+          const target = targets.find((each) => each.id === id);
+          if (target) {
+            steps.make(
+              {
+                type: "several",
+                edits: target.owners.map((owner) => ({
+                  type: "addPicture",
+                  owner,
+                  picture: pictureInFront(publication, owner, asset),
+                })),
+              },
+              "Placed in front of the backgrounds, in the middle of the page",
             );
           }
         }}

@@ -9,7 +9,7 @@ type Band = Extract<Area, { type: "band" }>;
 type Rectangle = Extract<Area, { type: "rectangle" }>;
 type Edge = Band["edge"];
 
-const edgeNames: Record<Edge, string> = {
+export const edgeNames: Record<Edge, string> = {
   TOP: "top",
   BOTTOM: "bottom",
   INSIDE: "inside",

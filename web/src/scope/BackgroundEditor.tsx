@@ -23,7 +23,7 @@ export const sideOptions = [
   { id: "RIGHT", label: "Right pages only" },
 ];
 
-const blends: { id: Background["blend"]; label: string }[] = [
+export const blends: { id: Background["blend"]; label: string }[] = [
   { id: "NORMAL", label: "Normal" },
   { id: "MULTIPLY", label: "Multiply" },
   { id: "SCREEN", label: "Screen" },
@@ -68,6 +68,8 @@ export function inWords(
           : name(fill.color.swatch);
       case "gradient":
         return [...new Set(fill.stops.map((stop) => name(stop.color.swatch)))].join(" to ");
+      case "word":
+        return fill.text;
       case "picture":
       case "pdfPage":
         return (

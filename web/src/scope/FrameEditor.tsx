@@ -10,7 +10,9 @@ import { NumberField } from "../ui/NumberField";
 import { trimOf } from "../publication/sizes";
 import { useBench } from "../bench/BenchState";
 import { within360 } from "../stage/rotating";
+import { BandFields } from "./BandFields";
 import { FrameChain } from "./FrameChain";
+import { LockFrame } from "./LockFrame";
 import { sideOptions } from "./BackgroundEditor";
 
 const verticals = [
@@ -55,36 +57,40 @@ export function FrameEditor({
     become({ sides, box: { ...box, ...changes } });
   return (
     <Stack>
-      <Row $columns="repeat(2, minmax(0, 1fr))">
-        <LengthField
-          label={mirrored ? "From the inside" : "From the left"}
-          unit={unit}
-          of={trim.width}
-          value={box.x}
-          onCommit={(x) => place({ x })}
-        />
-        <LengthField
-          label="From the top"
-          unit={unit}
-          of={trim.height}
-          value={box.y}
-          onCommit={(y) => place({ y })}
-        />
-        <LengthField
-          label="Width"
-          unit={unit}
-          of={trim.width}
-          value={box.width}
-          onCommit={(width) => place({ width })}
-        />
-        <LengthField
-          label="Height"
-          unit={unit}
-          of={trim.height}
-          value={box.height}
-          onCommit={(height) => place({ height })}
-        />
-      </Row>
+      {frame.band ? (
+        <BandFields publication={publication} owner={owner} frame={frame} band={frame.band} />
+      ) : (
+        <Row $columns="repeat(2, minmax(0, 1fr))">
+          <LengthField
+            label={mirrored ? "From the inside" : "From the left"}
+            unit={unit}
+            of={trim.width}
+            value={box.x}
+            onCommit={(x) => place({ x })}
+          />
+          <LengthField
+            label="From the top"
+            unit={unit}
+            of={trim.height}
+            value={box.y}
+            onCommit={(y) => place({ y })}
+          />
+          <LengthField
+            label="Width"
+            unit={unit}
+            of={trim.width}
+            value={box.width}
+            onCommit={(width) => place({ width })}
+          />
+          <LengthField
+            label="Height"
+            unit={unit}
+            of={trim.height}
+            value={box.height}
+            onCommit={(height) => place({ height })}
+          />
+        </Row>
+      )}
       {owner.type === "onParent" && publication.setup.facing && (
         <Choice
           label="Shows on"
@@ -119,25 +125,31 @@ export function FrameEditor({
           options={verticals}
           onChange={(id) => void arrange({ ...arranged, vertical: id as typeof arranged.vertical })}
         />
-        <NumberField
-          label="Rotation °"
-          value={arranged.rotation}
-          onCommit={(rotation) => arrange({ ...arranged, rotation: within360(rotation) })}
-        />
+        {!frame.band && (
+          <NumberField
+            label="Rotation °"
+            value={arranged.rotation}
+            onCommit={(rotation) => arrange({ ...arranged, rotation: within360(rotation) })}
+          />
+        )}
       </Row>
-      <FrameChain publication={publication} owner={owner} frame={frame} />
+      {!frame.band && <FrameChain publication={publication} owner={owner} frame={frame} />}
       <Row $columns="auto auto 1fr">
         <Button onPress={() => write(frame.story)}>
           <PenLine size={15} aria-hidden />
           Write
         </Button>
+        <LockFrame publication={publication} frame={frame} />
+      </Row>
+      <div>
         <Button
+          isDisabled={frame.locked}
           onPress={() => steps.make({ type: "removeFrame", frame: frame.id }, "Frame removed")}
         >
           <Trash2 size={15} aria-hidden />
           Remove frame
         </Button>
-      </Row>
+      </div>
     </Stack>
   );
 }

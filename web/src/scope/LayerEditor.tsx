@@ -2,7 +2,7 @@ import { ArrowDown, ArrowUp, PaintBucket, Type } from "lucide-react";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
 import { textOf, useStory } from "../api/story";
-import type { CommonBackground, Owner, Publication, TextFrame } from "../api/types";
+import type { AnyFrame, CommonBackground, Owner, Publication, TextFrame } from "../api/types";
 import { theme } from "../theme";
 import { Button, QuietButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
@@ -14,6 +14,10 @@ import { numbersInWords, ordinal } from "../ui/words";
 import { newBackground } from "./newBackground";
 import { BackgroundEditor, inWords } from "./BackgroundEditor";
 import { FrameEditor } from "./FrameEditor";
+import { AddBand } from "./AddBand";
+import { AddWord } from "./AddWord";
+import { edgeNames } from "./AreaFields";
+import { frontInWords, PictureFrameEditor } from "./PictureFrameEditor";
 
 /** A frame by the words its story begins with. */
 function FrameName({ publication, frame }: { publication: Publication; frame: TextFrame }) {
@@ -23,14 +27,15 @@ function FrameName({ publication, frame }: { publication: Publication; frame: Te
   const turn = chain.findIndex((link) => link.frame === frame.id);
   return (
     <Name>
-      Text: {story.data ? (first && textOf(first)) || "empty" : "…"}
+      {frame.band ? `Band at the ${edgeNames[frame.band.edge]}` : "Text"}:{" "}
+      {story.data ? (first && textOf(first)) || "empty" : "…"}
       {chain.length > 1 && `, ${turn + 1} of ${chain.length}`}
     </Name>
   );
 }
 
-/** When a frame is read among those of its page. */
-function ReadingOrder({
+/** Where a frame stands among those of its page: what is read later lies above. */
+function StackOrder({
   place,
   count,
   onMove,
@@ -42,17 +47,17 @@ function ReadingOrder({
   onMove: (behind: number) => void;
 }) {
   return (
-    <Order role="group" aria-label="Reading order">
+    <Order role="group" aria-label="Order of frames">
       <Quiet>
-        Read {ordinal(place + 1)} of {count}
+        {ordinal(place + 1)} of {count} from the back, read in this order
       </Quiet>
       <QuietButton isDisabled={place === 0} onPress={() => onMove(place - 1)}>
-        <ArrowUp size={15} aria-hidden />
-        Earlier
+        <ArrowDown size={15} aria-hidden />
+        Back
       </QuietButton>
       <QuietButton isDisabled={place === count - 1} onPress={() => onMove(place + 1)}>
-        <ArrowDown size={15} aria-hidden />
-        Later
+        <ArrowUp size={15} aria-hidden />
+        Forward
       </QuietButton>
     </Order>
   );
@@ -79,8 +84,8 @@ export function LayerEditor({
   owners: Owner[];
   /** From the lowest up. */
   backgrounds: CommonBackground[];
-  /** Of the one page or parent. */
-  frames: TextFrame[];
+  /** Of the one page or parent, from the lowest up. */
+  frames: AnyFrame[];
 }) {
   const steps = useSteps(publication);
   const screen = (id: string) =>
@@ -169,11 +174,26 @@ export function LayerEditor({
           Add a text frame
         </Button>
       )}
+      {owners.length === 1 && <AddBand publication={publication} owner={owner} />}
+      <AddWord publication={publication} owners={owners} />
       {frames.map((frame, i) => (
-        <Fold key={frame.id} head={<FrameName publication={publication} frame={frame} />}>
-          <FrameEditor publication={publication} owner={owner} frame={frame} />
+        <Fold
+          key={frame.id}
+          head={
+            frame.type === "textFrame" ? (
+              <FrameName publication={publication} frame={frame} />
+            ) : (
+              <Name>{frontInWords(frame, publication)}</Name>
+            )
+          }
+        >
+          {frame.type === "textFrame" ? (
+            <FrameEditor publication={publication} owner={owner} frame={frame} />
+          ) : (
+            <PictureFrameEditor publication={publication} owner={owner} frame={frame} />
+          )}
           {frames.length > 1 && (
-            <ReadingOrder
+            <StackOrder
               place={i}
               count={frames.length}
               onMove={(before) => {
@@ -184,7 +204,7 @@ export function LayerEditor({
                     frame: frame.id,
                     ...(after ? { after: after.id } : {}),
                   },
-                  "Reading order changed",
+                  "Order of frames changed",
                 );
               }}
             />

@@ -26,6 +26,7 @@ function colorOf(fill: Fill, publication: Publication) {
     case "none":
       return firstColor(publication);
     case "solid":
+    case "word":
       return fill.color;
     case "gradient":
       return fill.stops[0]?.color ?? firstColor(publication);

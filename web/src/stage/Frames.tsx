@@ -1,18 +1,22 @@
-import { RotateCw } from "lucide-react";
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { Lock, RotateCw } from "lucide-react";
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import styled from "styled-components";
 import { usePageDetail } from "../api/queries";
 import { useChanges } from "../api/useChanges";
 import { useFlow } from "../api/story";
-import type { PlacedPage, Publication, Spread, TextFrame } from "../api/types";
+import type { AnyFrame, Edit, PlacedPage, Publication, Spread } from "../api/types";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { inMillimetres } from "../ui/length";
 import { around, draggedRotated, pointedTo, seen, within180 } from "./rotating";
 import { edgesOf, type Box, type Grip } from "./snapping";
+import { useLater } from "./useLater";
 
 type Frame = PlacedPage["frames"][number];
+
+/** A frame as it is held: with text or with a picture. */
+type OnPage = Frame | PlacedPage["pictures"][number];
 
 /** So near a line draws an edge to it, in pixels. */
 const NEAR = 6;
@@ -124,8 +128,10 @@ interface Shown {
 export function Frames({ publication, spread, scale }: Shown) {
   const { frame: chosen, writing, joining, join } = useBench();
   const all = spread.pages.flatMap((page) => page.frames.map((frame) => ({ page, frame })));
-  const one = all.find(({ page, frame }) => frame.frame === chosen && isOwn(page, frame));
-  const story = writing ?? one?.frame.story;
+  const one = spread.pages
+    .flatMap((page) => [...page.frames, ...page.pictures].map((frame) => ({ page, frame })))
+    .find(({ page, frame }) => frame.frame === chosen && isOwn(page, frame));
+  const story = writing ?? all.find(({ frame }) => frame.frame === one?.frame.frame)?.frame.story;
   const place = (page: PlacedPage, { x, y, width, height }: Box) => ({
     left: (page.x + x - spread.view.x) * scale,
     top: (y - spread.view.y) * scale,
@@ -171,7 +177,7 @@ export function Frames({ publication, spread, scale }: Shown) {
   );
 }
 
-const isOwn = (page: PlacedPage, frame: Frame) =>
+const isOwn = (page: PlacedPage, frame: OnPage) =>
   frame.owner.type === "onPage" && frame.owner.id === page.page;
 
 const rotation = (degrees: number) => (degrees === 0 ? {} : { rotate: `${degrees}deg` });
@@ -299,28 +305,10 @@ const edges = [
   { top: -6, bottom: -6, right: -6, width: 12 },
 ];
 
-/** Does the last of several things after a pause, or at once when there is no more to come. */
-function useLater(pause: number) {
-  const timer = useRef<number>(undefined);
-  const waiting = useRef<() => void>(undefined);
-  const act = () => {
-    window.clearTimeout(timer.current);
-    const last = waiting.current;
-    waiting.current = undefined;
-    last?.();
-  };
-  useEffect(() => act, []);
-  return (next: () => void) => {
-    window.clearTimeout(timer.current);
-    waiting.current = next;
-    timer.current = window.setTimeout(act, pause);
-  };
-}
-
 interface HeldFrame {
   publication: Publication;
   page: PlacedPage;
-  frame: Frame;
+  frame: OnPage;
   scale: number;
   place: (box: Box) => React.CSSProperties;
 }
@@ -329,11 +317,53 @@ interface HeldFrame {
 function Held(held: HeldFrame) {
   const detail = usePageDetail(held.publication, held.page.page);
   const own = detail.data?.layer.frames.find((each) => each.id === held.frame.frame);
-  return own ? <Holding {...held} own={own} /> : null;
+  if (!own) {
+    return null;
+  }
+  return own.locked ? <Locked {...held} /> : <Holding {...held} own={own} />;
+}
+
+/** It stays as it is, and says so. */
+function Locked({ frame, place }: HeldFrame) {
+  const { chooseFrame } = useBench();
+  return (
+    <Outline
+      role="group"
+      tabIndex={0}
+      aria-label="Chosen frame, locked"
+      style={{ ...place(frame.where), ...rotation(frame.rotation) }}
+      onKeyDown={(event) => {
+        if (event.key === "Escape") {
+          event.stopPropagation();
+          chooseFrame(undefined);
+        }
+      }}
+    >
+      <Tag style={{ left: 0, top: -26 }}>
+        <Lock size={12} aria-hidden /> locked
+      </Tag>
+    </Outline>
+  );
+}
+
+/** The edit that rotates a frame. */
+function rotationOf(own: AnyFrame, made: number, was: number): Edit {
+  return own.type === "textFrame"
+    ? {
+        type: "arrangeFrame",
+        frame: own.id,
+        setting: { ...own.setting, rotation: made },
+        was: { ...own.setting, rotation: was },
+      }
+    : {
+        type: "changePicture",
+        picture: { ...own, rotation: made },
+        was: { ...own, rotation: was },
+      };
 }
 
 /** It moves by its edge, is sized and rotated by its handles, and all of it by keys. */
-function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { own: TextFrame }) {
+function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { own: AnyFrame }) {
   const { tryOut, settle, chooseFrame } = useBench();
   const [moved, setMoved] = useState<Box>();
   const [rotating, setRotating] = useState<number>();
@@ -354,17 +384,12 @@ function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { 
     (change) => placing(change.made, change.was),
     "Frame placed",
   );
-  const arranging = (setting: TextFrame["setting"], from: TextFrame["setting"]) => ({
-    type: "arrangeFrame" as const,
-    frame: frame.frame,
-    setting,
-    was: from,
-  });
-  const [arranged, arrange] = useChanges(
+  const turned = own.type === "textFrame" ? own.setting.rotation : own.rotation;
+  const [rotated, rotate] = useChanges(
     publication,
-    `${frame.frame} setting`,
-    own.setting,
-    (change) => arranging(change.made, change.was),
+    `${frame.frame} rotation`,
+    turned,
+    (change) => rotationOf(own, change.made, change.was),
     "Frame rotated",
   );
   const lies: Box = {
@@ -374,7 +399,7 @@ function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { 
     height: inMillimetres(placed.box.height),
   };
   const box = moved ?? lies;
-  const degrees = rotating ?? arranged.rotation;
+  const degrees = rotating ?? rotated;
   const at = (to: Box) => ({
     sides: placed.sides,
     box: {
@@ -400,10 +425,10 @@ function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { 
   const keep = (to: Box) => kept(putThere(at(to)));
   const showRotated = (to: number) => {
     setRotating(to);
-    tryOut(arranging({ ...arranged, rotation: to }, own.setting));
+    tryOut(rotationOf(own, to, turned));
   };
-  const keepRotated = (to: number) => kept(arrange({ ...arranged, rotation: to }));
-  const others = page.frames.filter((each) => each.frame !== frame.frame);
+  const keepRotated = (to: number) => kept(rotate(to));
+  const others = [...page.frames, ...page.pictures].filter((each) => each.frame !== frame.frame);
   const { facing, margins } = publication.setup;
   const left = facing && page.side === "LEFT" ? margins.outside : margins.inside;
   const right = facing && page.side === "LEFT" ? margins.inside : margins.outside;

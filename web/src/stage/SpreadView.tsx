@@ -10,11 +10,12 @@ import {
 } from "react";
 import styled from "styled-components";
 import type { Point } from "../api/queries";
-import type { Finding, PlacedPage, Publication, Spread } from "../api/types";
+import type { BehindTextStratum, Finding, PlacedPage, Publication, Spread } from "../api/types";
 import { theme } from "../theme";
 import { VisuallyHidden } from "../ui/Notice";
 import { dropping, useFileDrop } from "../ui/useFileDrop";
 import { Frames } from "./Frames";
+import { PaddingHandles } from "./PaddingHandles";
 import { FindingMarks } from "./FindingMarks";
 import { ACTUAL, type Zoom } from "./zoom";
 
@@ -113,6 +114,7 @@ export function SpreadView({
   page,
   point,
   focus,
+  shading,
   findings,
   language,
   describedBy,
@@ -130,6 +132,8 @@ export function SpreadView({
   page: string;
   point: Point | undefined;
   focus: Focus | undefined;
+  /** The shading through the point, whose padding is set by its edges. */
+  shading: BehindTextStratum | undefined;
   /** Findings to mark, of the pages of this spread. */
   findings: Finding[];
   language: string;
@@ -248,6 +252,16 @@ export function SpreadView({
       >
         <div className="picture" aria-hidden dangerouslySetInnerHTML={{ __html: picture }} />
         <FindingMarks spread={spread} findings={findings} scale={scale} />
+        {shading && point && (
+          <PaddingHandles
+            key={`${shading.paragraph} ${shading.behind}`}
+            publication={publication}
+            spread={spread}
+            page={point.page}
+            stratum={shading}
+            scale={scale}
+          />
+        )}
         <Frames publication={publication} spread={spread} scale={scale} />
         {drawing && <Drawing>Drawing…</Drawing>}
         {focused && <Outline aria-hidden style={place(focused, focus.where)} />}

@@ -1,16 +1,17 @@
-import { Copy, CornerLeftUp, Link, X, PaintBucket } from "lucide-react";
+import { Copy, CornerLeftUp, Hash, Link, X, PaintBucket } from "lucide-react";
 import { EditorState } from "prosemirror-state";
 import { EditorView } from "prosemirror-view";
 import "prosemirror-view/style/prosemirror.css";
 import { useCallback, useEffect, useRef, useState } from "react";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
+import { fields } from "../api/fields";
 import { useFlow, useStory } from "../api/story";
 import type { Publication, Story } from "../api/types";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
 import { Button, QuietButton } from "../ui/Button";
-import { Choice } from "../ui/Choice";
+import { Choice, ChoiceMenu } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
 import { useCommands } from "../ui/commands";
 import { Failed } from "../ui/Notice";
@@ -36,6 +37,7 @@ import {
   uniqueIds,
   wear,
   type TextPlace,
+  putIn,
 } from "./plugins";
 import { give, pickedFrom } from "./picked";
 import { GroundBar } from "./GroundBar";
@@ -122,6 +124,20 @@ const Text = styled.div`
     font-weight: 400;
     line-height: 1.3;
     color: ${theme.color.quiet};
+  }
+  & .ProseMirror [data-field] {
+    padding: 0 4px;
+    font-size: 12px;
+    font-style: normal;
+    font-weight: 400;
+    color: ${theme.color.text};
+    background: ${theme.color.ground};
+    border: 1px solid ${theme.color.edge};
+    border-radius: 3px;
+    white-space: nowrap;
+    &.ProseMirror-selectednode {
+      outline: 2px solid ${theme.color.active};
+    }
   }
   & .ProseMirror [data-link] {
     text-decoration: underline;
@@ -445,6 +461,10 @@ function Writing({
       label: "Put a ground behind the text",
       run: () => setGrounded(view.current ? groundedIn(view.current.state) : undefined),
     },
+    ...fields.map(({ id, label }) => ({
+      label: `Put in: ${label.toLowerCase()}`,
+      run: () => act(putIn(id)),
+    })),
     { label: "Put in a tab", keys: "Shift + Alt + T", run: () => act(tab) },
     { label: "Pick up the look of the text", keys: "Shift + Alt + P", run: pick },
     ...(picked
@@ -514,6 +534,17 @@ function Writing({
           <Link size={15} aria-hidden />
           Link, language…
         </Button>
+        <ChoiceMenu
+          label="What to put in"
+          trigger={
+            <Button>
+              <Hash size={15} aria-hidden />
+              Page number…
+            </Button>
+          }
+          options={fields.map(({ id, label }) => ({ id, label }))}
+          onChoose={(kind) => act(putIn(kind))}
+        />
         <Button
           onPress={() => setGrounded(view.current ? groundedIn(view.current.state) : undefined)}
         >

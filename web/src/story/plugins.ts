@@ -8,6 +8,7 @@ import {
   charactersOf,
   charactersType,
   colorType,
+  fieldType,
   idOf,
   lineEndType,
   lookOf,
@@ -213,6 +214,19 @@ const endLine: Command = (state, dispatch) => {
   dispatch?.(state.tr.replaceSelectionWith(lineEndType.create()).scrollIntoView());
   return true;
 };
+
+/** Puts in what the text says of its page. */
+export const putIn =
+  (kind: string): Command =>
+  (state, dispatch) => {
+    const marks = state.storedMarks ?? state.selection.$from.marks();
+    dispatch?.(
+      state.tr
+        .replaceSelectionWith(fieldType.create({ kind }, null, marks), false)
+        .scrollIntoView(),
+    );
+    return true;
+  };
 
 /** Puts in a tab; the key of that name goes on to the next field, as everywhere. */
 export const tab: Command = (state, dispatch) => {

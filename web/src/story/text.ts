@@ -1,4 +1,5 @@
 import { Fragment, Mark, Schema, type Node } from "prosemirror-model";
+import { fields } from "../api/fields";
 import type { Paragraph, Schemas, Tinted } from "../api/types";
 
 export type LinkTo = Schemas["LinkTo"];
@@ -9,6 +10,8 @@ export type WrittenRun = Schemas["WrittenRun"];
 
 /** Ends a line within its paragraph (Unicode, line separator). */
 export const LINE_END = "\u2028";
+
+const field = (id: unknown) => fields.find((each) => each.id === id);
 
 /** Links that lead out, as text can have them. */
 export const leadsOut = /^\s*(https?:\/\/[^\s/]+|mailto:\S|tel:\S)/i;
@@ -78,6 +81,24 @@ export const schema = new Schema({
       toDOM: () => ["br"],
       leafText: () => LINE_END,
     },
+    field: {
+      inline: true,
+      group: "inline",
+      attrs: { kind: {} },
+      parseDOM: [
+        {
+          tag: "span[data-field]",
+          getAttrs: (dom: HTMLElement) =>
+            field(dom.dataset["field"]) !== undefined && { kind: dom.dataset["field"] },
+        },
+      ],
+      toDOM: (node) => [
+        "span",
+        { "data-field": node.attrs["kind"] as string },
+        field(node.attrs["kind"])?.label ?? "",
+      ],
+      leafText: (node) => field(node.attrs["kind"])?.character ?? "",
+    },
     text: { group: "inline" },
   },
   marks: {
@@ -143,6 +164,7 @@ export const schema = new Schema({
 
 export const paragraphType = schema.nodes.paragraph;
 export const lineEndType = schema.nodes.lineEnd;
+export const fieldType = schema.nodes.field;
 export const colorType = schema.marks.color;
 export const charactersType = schema.marks.characters;
 export const languageType = schema.marks.language;
@@ -244,15 +266,24 @@ export function sameWritten(a: Written | undefined, b: Written | undefined): boo
   );
 }
 
+const leaves = new RegExp(`([${LINE_END}${fields.map(({ character }) => character).join("")}])`);
+
+/** The node that one character stands for, if it stands for one. */
+function leafOf(character: string, marks: Mark[]): Node | undefined {
+  if (character === LINE_END) {
+    return lineEndType.create(null, null, marks);
+  }
+  const found = fields.find((each) => each.character === character);
+  return found && fieldType.create({ kind: found.id }, null, marks);
+}
+
 export function nodeOf(written: Written): Node {
   const parts = written.runs.flatMap(({ text, ...own }) => {
     const marks = marksOf(own);
     return text
-      .split(LINE_END)
-      .flatMap((line, i) => [
-        ...(i > 0 ? [lineEndType.create(null, null, marks)] : []),
-        ...(line === "" ? [] : [schema.text(line, marks)]),
-      ]);
+      .split(leaves)
+      .filter((part) => part !== "")
+      .map((part) => leafOf(part, marks) ?? schema.text(part, marks));
   });
   return paragraphType.create(
     { id: written.paragraph, look: written.look, number: written.number ?? null },
@@ -265,7 +296,9 @@ export const docOf = (story: Written[]) => schema.nodes.doc.create(null, story.m
 export function writtenOf(node: Node): Written {
   const runs: WrittenRun[] = [];
   node.forEach((inline) => {
-    const text = inline.isText ? (inline.text ?? "") : LINE_END;
+    const text = inline.isText
+      ? (inline.text ?? "")
+      : (inline.type.spec.leafText?.(inline) ?? LINE_END);
     runs.push({ text, ...ownOfMarks(inline.marks) });
   });
   return {

@@ -7,6 +7,7 @@ import type {
   BehindTextStratum,
   CommonBackground,
   FillStratum,
+  FrontStratum,
   StrokeStratum,
   Publication,
   Stratum,
@@ -24,6 +25,7 @@ import { counted, numbersInWords, ratio } from "../ui/words";
 import { areaInWords } from "../scope/AreaFields";
 import { alone, BackgroundEditor } from "../scope/BackgroundEditor";
 import { FrameEditor } from "../scope/FrameEditor";
+import { PictureFrameEditor } from "../scope/PictureFrameEditor";
 import { MendList } from "./MendList";
 import { RunColor } from "./RunColor";
 import { takenFrom } from "./sampler";
@@ -94,7 +96,7 @@ const Below = styled.div`
 `;
 
 /** What is painted, but for the stock. */
-type Painted = TextStratum | BehindTextStratum | StrokeStratum | FillStratum;
+type Painted = TextStratum | BehindTextStratum | StrokeStratum | FrontStratum | FillStratum;
 
 /** Everything painted through one point, from the top text down to the stock. */
 export function StrataPanel({
@@ -195,11 +197,15 @@ function TakeIt({ sampling, stratum }: { sampling: Sampling; stratum: Painted })
             bench.sample(undefined);
           }}
         >
-          Take “{stratum.swatchName}”
+          Take “{nameOf(stratum)}”
         </MainButton>
       )}
     </Below>
   );
+}
+
+function nameOf(stratum: Painted): string {
+  return stratum.type === "frontStratum" ? stratum.name : stratum.swatchName;
 }
 
 function keyOf(stratum: Stratum, index: number): string {
@@ -210,6 +216,8 @@ function keyOf(stratum: Stratum, index: number): string {
       return `${stratum.look} ${index}`;
     case "behindTextStratum":
       return `${stratum.look} ${index}`;
+    case "frontStratum":
+      return stratum.frame;
     case "fillStratum":
       return stratum.background;
     case "stockStratum":
@@ -250,6 +258,8 @@ function One({
       );
     case "behindTextStratum":
       return <BehindText publication={publication} stratum={stratum} />;
+    case "frontStratum":
+      return <Front publication={publication} page={page} stratum={stratum} />;
     case "fillStratum":
       return <AreaStratum publication={publication} page={page} stratum={stratum} />;
     case "stockStratum":
@@ -330,7 +340,7 @@ function Text({
             <RunColor publication={publication} stratum={stratum} color={run.color} />
           </Fold>
         )}
-        {frame && (
+        {frame?.type === "textFrame" && (
           <Fold head={<Name>Change the text and its frame…</Name>}>
             <FrameEditor publication={publication} owner={stratum.owner} frame={frame} />
           </Fold>
@@ -373,6 +383,55 @@ function BehindText({
         {characters && (
           <Fold head={<Name>Change it in look “{characters.look.name}”…</Name>}>
             <CharacterLookEditor publication={publication} entry={characters} />
+          </Fold>
+        )}
+      </Below>
+    </>
+  );
+}
+
+/** A picture or a word in front, changed where it is. */
+function Front({
+  publication,
+  page,
+  stratum,
+}: {
+  publication: Publication;
+  page: string;
+  stratum: FrontStratum;
+}) {
+  const frame = useLayer(publication, page, stratum)?.frames.find(
+    (each) => each.id === stratum.frame,
+  );
+  return (
+    <>
+      <Chip $color={stratum.screen} $size={28} />
+      <div>
+        <Head>
+          <strong>{stratum.name}</strong>
+          <span>{stratum.kind.toLowerCase()}</span>
+        </Head>
+        <Small>
+          {stratum.values}
+          {stratum.ppi === undefined ? "" : `; ${stratum.ppi} pixels per inch`}
+          <br />
+          {onOrigin(stratum)}
+          <br />
+          {stratum.meaning}
+          <br />
+          {stratum.goesTo}
+        </Small>
+      </div>
+      <Below>
+        {frame?.type === "pictureFrame" && (
+          <Fold
+            head={
+              <Name>
+                {`Change it on ${stratum.owner.type === "onParent" ? stratum.origin : "this page"}…`}
+              </Name>
+            }
+          >
+            <PictureFrameEditor publication={publication} owner={stratum.owner} frame={frame} />
           </Fold>
         )}
       </Below>
@@ -448,7 +507,11 @@ function useChanged(
 }
 
 /** What lies where the stratum comes from. */
-function useLayer(publication: Publication, page: string, stratum: TextStratum | FillStratum) {
+function useLayer(
+  publication: Publication,
+  page: string,
+  stratum: TextStratum | FillStratum | FrontStratum,
+) {
   const detail = usePageDetail(publication, page);
   return stratum.owner.type === "onParent"
     ? publication.parents.find((parent) => parent.id === stratum.owner.id)?.layer

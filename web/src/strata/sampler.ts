@@ -3,6 +3,7 @@ import type {
   Color,
   Definition,
   FillStratum,
+  FrontStratum,
   StrokeStratum,
   Publication,
   TextStratum,
@@ -16,7 +17,7 @@ export interface Taken {
 }
 
 export function takenFrom(
-  stratum: BehindTextStratum | FillStratum | StrokeStratum | TextStratum,
+  stratum: BehindTextStratum | FillStratum | FrontStratum | StrokeStratum | TextStratum,
 ): Taken {
   // a picture has no swatch, and always a colour that is mixed
   const { swatch = "", tint } = stratum;

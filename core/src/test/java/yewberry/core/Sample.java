@@ -204,7 +204,7 @@ public final class Sample {
         List<Story> stories =
                 in.carriers()
                         .flatMap(carrier ->
-                                carrier.layer().frames().stream()
+                                carrier.layer().textFrames().stream()
                                         .map(frame -> story(frame, carrier.asOwner())))
                         .toList();
         return in.withStories(stories);

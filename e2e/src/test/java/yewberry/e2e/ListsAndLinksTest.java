@@ -169,12 +169,12 @@ class ListsAndLinksTest {
         Page page = window.openDemo("?page=1");
         List<String> before = names(page);
         button(page, before.getFirst()).click();
-        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Reading order"))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Later"))
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Order of frames"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Forward"))
                 .click();
         page.waitForCondition(() -> names(page).get(1).equals(before.getFirst()));
         assertThat(names(page).getFirst()).isEqualTo(before.get(1));
-        assertThat(page.getByText("Read 2nd of 3")).isVisible();
+        assertThat(page.getByText("2nd of 3 from the back")).isVisible();
         Browser.undoAll(page);
     }
 

@@ -146,7 +146,7 @@ class ScopeTest {
         assertThat(scope(page)).containsText("Page 7");
         button(page, "Dusk C82").click();
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).focus();
-        assertThat(scope(page)).containsText("Swatch “Dusk”: 7 uses");
+        assertThat(scope(page)).containsText("Swatch “Dusk”: 8 uses");
         assertThat(scope(page)).containsText("Wherever it is used");
         page.getByRole(AriaRole.APPLICATION).focus();
         assertThat(scope(page)).containsText("Page 7");

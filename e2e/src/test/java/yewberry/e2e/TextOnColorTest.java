@@ -4,8 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -108,6 +110,39 @@ class TextOnColorTest {
         assertThat(padding).hasValue("1 mm  0.5 em");
         assertThat(bar.getByLabel("Left", new Locator.GetByLabelOptions().setExact(true)))
                 .hasValue("0.5 em");
+        Browser.undoAll(page);
+    }
+
+    /** By the edges of the shading itself, and by keys on them, as one step. */
+    @Test
+    void a_padding_is_set_on_the_page_itself(Browser.Window window) {
+        Page page = window.openDemo("?page=3");
+        Locator bar = page.locator("svg rect[fill='#5d6876']").first();
+        BoundingBox at = bar.boundingBox();
+        page.mouse().click(at.x + at.width * 0.8, at.y + at.height / 2);
+        Locator top =
+                page.getByRole(
+                        AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Padding, top"));
+        assertThat(top).hasAttribute("aria-valuetext", "0.25 em");
+        AccessibilityTest.passesAxe(page);
+        BoundingBox handle = top.boundingBox();
+        page.mouse().move(handle.x + handle.width / 2, handle.y + handle.height / 2);
+        page.mouse().down();
+        page.mouse()
+                .move(
+                        handle.x + handle.width / 2,
+                        handle.y + handle.height / 2 - 20,
+                        new Mouse.MoveOptions().setSteps(5));
+        page.mouse().up();
+        page.waitForCondition(() -> bar.boundingBox().height > at.height + 15);
+        assertThat(top).not().hasAttribute("aria-valuetext", "0.25 em");
+        Locator left =
+                page.getByRole(
+                        AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Padding, left"));
+        left.focus();
+        page.keyboard().press("ArrowUp");
+        assertThat(left).hasAttribute("aria-valuetext", "0.82 em");
+        page.keyboard().press("Control+Z");
         Browser.undoAll(page);
     }
 

@@ -25,13 +25,28 @@ final class ContentWriter {
         raw("/Artifact BMC\n");
     }
 
+    /** Begins what repeats over pages to mark them: ISO 32000-1, table 330. */
+    void beginWatermarkArtifact() {
+        raw("/Artifact <</Type /Pagination /Subtype /Watermark>> BDC\n");
+    }
+
+    /** Begins a picture that some text stands for: ISO 32000-1, 14.9.3. */
+    void beginPicture(String alternative) {
+        raw("/Span <</Alt <%s>>> BDC\n".formatted(hex(alternative)));
+    }
+
     /** Begins what reads as some text, whatever its glyphs map to: ISO 32000-1, 14.9.4. */
     void beginActualText(String text) {
+        raw("/Span <</ActualText <%s>>> BDC\n".formatted(hex(text)));
+    }
+
+    /** Text as UTF-16 with the mark of its byte order, in hexadecimal digits. */
+    private static String hex(String text) {
         StringBuilder hex = new StringBuilder("FEFF");
         for (char unit : text.toCharArray()) {
             hex.append("%04X".formatted((int) unit));
         }
-        raw("/Span <</ActualText <" + hex + ">>> BDC\n");
+        return hex.toString();
     }
 
     void endMarkedContent() {

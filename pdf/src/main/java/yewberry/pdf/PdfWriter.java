@@ -184,7 +184,19 @@ public final class PdfWriter {
                 }
                 case Item.TextFill fill -> {
                     content.beginArtifact();
-                    behindText(content, resources, shadings, fill, bleed);
+                    formed(content, resources, shadings, fill, bleed);
+                    content.endMarkedContent();
+                }
+                case Item.FrontFill fill -> {
+                    if (fill.source().isRunningItem()) {
+                        content.beginWatermarkArtifact();
+                    } else if (fill.source().meaning().text().isEmpty()
+                            || !fill.source().isRead()) {
+                        content.beginArtifact();
+                    } else {
+                        content.beginPicture(fill.source().meaning().text());
+                    }
+                    formed(content, resources, shadings, fill, bleed);
                     content.endMarkedContent();
                 }
                 case Item.GlyphStroke line -> {
@@ -246,20 +258,27 @@ public final class PdfWriter {
         }
     }
 
-    /** A shading, a border or a highlight, as a path. */
-    private void behindText(
+    /** What has a form of its own, as a path or within it. */
+    private void formed(
             ContentWriter content,
             PDResources resources,
             Shadings shadings,
-            Item.TextFill fill,
+            Item.Formed fill,
             Rect bleed)
             throws IOException {
         Path2D path = Cubics.of(fill.shape().orElse(fill.bounds().shape()));
         path.transform(new AffineTransform(1, 0, 0, -1, -bleed.x(), bleed.bottom()));
         switch (fill.paint()) {
             case AreaPaint.Solid(Paint paint) -> {
+                if (Shadings.mixes(fill)) {
+                    content.save();
+                    content.graphicsState(shadings.state(fill));
+                }
                 fillColor(content, resources, paint.color());
                 content.fill(path);
+                if (Shadings.mixes(fill)) {
+                    content.restore();
+                }
             }
             case AreaPaint.Gradient gradient -> {
                 content.save();
@@ -276,8 +295,16 @@ public final class PdfWriter {
                 content.shading(shadings.shading(gradient, fill.frame()));
                 content.restore();
             }
-            case AreaPaint.Picture picture ->
-                    throw new IllegalArgumentException("A picture behind text");
+            case AreaPaint.Picture picture -> {
+                content.save();
+                if (Shadings.mixes(fill)) {
+                    content.graphicsState(shadings.state(fill));
+                }
+                content.clip(path);
+                placed.paint(
+                        content, resources, picture, fill.bounds(), bleed, !Shadings.mixes(fill));
+                content.restore();
+            }
         }
     }
 

@@ -123,7 +123,7 @@ class BehindTextTest {
         return pdf;
     }
 
-    private static byte[] covered(Item.TextFill fill, Rect bleed, int width, int height) {
+    static byte[] covered(Item.Formed fill, Rect bleed, int width, int height) {
         AffineTransform place = AffineTransform.getScaleInstance(PPI / 72.0, PPI / 72.0);
         place.translate(-bleed.x(), -bleed.y());
         return Coverage.of(
@@ -174,10 +174,9 @@ class BehindTextTest {
     }
 
     /** Where the edge of what lies above goes through a pixel, each smooths in its own way. */
-    private static void withoutEdges(
-            byte[] covered, Item upper, Rect bleed, int width, int height) {
+    static void withoutEdges(byte[] covered, Item upper, Rect bleed, int width, int height) {
         switch (upper) {
-            case Item.TextFill fill -> {
+            case Item.Formed fill -> {
                 byte[] own = covered(fill, bleed, width, height);
                 for (int at = 0; at < own.length; at++) {
                     covered[at] = own[at] == 0 || own[at] == -1 ? covered[at] : 0;

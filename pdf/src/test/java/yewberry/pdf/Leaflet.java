@@ -90,7 +90,7 @@ final class Leaflet {
     private static Layer rotated(Layer layer, double degrees) {
         FrameSetting setting = FrameSetting.USUAL.withRotation(degrees);
         return layer.withFrames(
-                layer.frames().stream().map(frame -> frame.withSetting(setting)).toList());
+                layer.textFrames().stream().map(frame -> frame.withSetting(setting)).toList());
     }
 
     private static Story story(int number, Look look) {

@@ -13,22 +13,32 @@ import yewberry.core.flow.Flows;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Frame;
+import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Length;
 import yewberry.core.publication.LinkTo;
+import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
+import yewberry.core.publication.Padding;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Parent;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.SeeThrough;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextBand;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.ColorChoice;
+import yewberry.core.scene.Cubics;
+import yewberry.core.scene.Form;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.PageBoxes;
@@ -37,11 +47,13 @@ import yewberry.core.scene.PicturePlace;
 import yewberry.core.scene.Rect;
 import yewberry.core.scene.SceneKey;
 import yewberry.core.scene.Turn;
+import yewberry.core.text.FontLibrary;
 import yewberry.core.text.Segment;
+import yewberry.core.text.WordShape;
 
 /**
- * Composes one page: the backgrounds of its parents, its own on top, then the text of its parents,
- * its own.
+ * Composes one page: the backgrounds of its parents, its own on top, then what runs behind the
+ * content, the frames of its parents, its own, and what runs over the content.
  */
 final class PageComposition {
     private final Publication publication;
@@ -51,16 +63,18 @@ final class PageComposition {
     private final PageBoxes boxes;
     private final Ingredients ingredients;
     private final Flows flows;
+    private UUID page;
     private final List<Filled> filled = new ArrayList<>();
     private final List<Item> items = new ArrayList<>();
     private final List<PageScene.PlacedFrame> placed = new ArrayList<>();
+    private final List<PageScene.PlacedPicture> pictureFrames = new ArrayList<>();
     private final List<PageScene.Overset> overset = new ArrayList<>();
     private final List<PageScene.Link> links = new ArrayList<>();
 
     /** A frame, and what runs through it. */
-    record Filled(TextFrame frame, FilledFrame text) {
+    record Filled(TextFrame frame, FilledFrame text, UUID page, Optional<Box> box) {
         boolean holds(Publication in, Flows flows) {
-            return flows.through(frame, in) == text;
+            return flows.through(frame, in, page, box) == text;
         }
     }
 
@@ -85,14 +99,18 @@ final class PageComposition {
      * @param parents from the lowest up
      */
     PageScene compose(SceneKey key, Page page, List<Parent> parents) {
+        this.page = page.id();
         Origin own = new Origin.FromPage(page.id());
         if (page.parentShown()) {
             parents.forEach(parent -> backgrounds(parent.layer().backgrounds(), origin(parent)));
         }
         backgrounds(page.layer().backgrounds(), own);
-        parents.forEach(parent -> frames(parent.layer().frames(), origin(parent)));
-        frames(page.layer().frames(), own);
-        return new PageScene(key, page.id(), boxes, items, placed, overset, links, condition);
+        for (PictureFrame.Level level : PictureFrame.Level.values()) {
+            parents.forEach(parent -> frames(parent.layer().frames(), origin(parent), level));
+            frames(page.layer().frames(), own, level);
+        }
+        return new PageScene(
+                key, page.id(), boxes, items, placed, pictureFrames, overset, links, condition);
     }
 
     /** The frames that it set, in the order in which they are painted. */
@@ -138,7 +156,8 @@ final class PageComposition {
                                     placing,
                                     RunOut.NONE,
                                     Optional.empty(),
-                                    background.area()));
+                                    boxes.frame(background.area(), beside)));
+            case Fill.Word word -> throw new IllegalArgumentException("A word as a background");
         };
     }
 
@@ -152,6 +171,7 @@ final class PageComposition {
             case Fill.Picture picture ->
                     throw new IllegalArgumentException("A picture behind text");
             case Fill.PdfPage page -> throw new IllegalArgumentException("A page behind text");
+            case Fill.Word word -> throw new IllegalArgumentException("A word behind text");
         };
     }
 
@@ -162,17 +182,16 @@ final class PageComposition {
                 picture.placing(),
                 picture.runOut(),
                 picture.seeThrough(),
-                area);
+                boxes.frame(area, beside));
     }
 
-    private AreaPaint placed(
+    private AreaPaint.Picture placed(
             Asset asset,
             int page,
             Placing placing,
             RunOut runOut,
             Optional<SeeThrough> seeThrough,
-            Area area) {
-        Rect frame = boxes.frame(area, beside);
+            Rect frame) {
         PicturePlace place = PicturePlace.of(placing, asset.extent(page), frame, boxes);
         return new AreaPaint.Picture(
                 asset,
@@ -198,24 +217,114 @@ final class PageComposition {
                 gradient.kind(), gradient.angle(), gradient.reversed() ? stops.reversed() : stops);
     }
 
-    private void frames(List<TextFrame> frames, Origin origin) {
-        for (TextFrame frame : frames) {
-            if (frame.sides().include(boxes.side())) {
-                frame(frame, origin);
+    /** Text is content. */
+    private void frames(List<Frame> frames, Origin origin, PictureFrame.Level level) {
+        for (Frame frame : frames) {
+            if (!frame.sides().include(boxes.side())) {
+                continue;
+            }
+            switch (frame) {
+                case TextFrame text -> {
+                    if (level == PictureFrame.Level.CONTENT) {
+                        frame(text, origin);
+                    }
+                }
+                case PictureFrame picture -> {
+                    if (level == picture.level()) {
+                        picture(picture, origin);
+                    }
+                }
             }
         }
     }
 
-    private void frame(TextFrame frame, Origin origin) {
+    /** Of the next frame in the order of all. */
+    private int place() {
+        return placed.size() + pictureFrames.size();
+    }
+
+    private void picture(PictureFrame frame, Origin origin) {
         Rect box = box(frame, origin);
         Turn turn = turn(frame, origin, box);
-        FilledFrame text = flows.through(frame, publication);
-        filled.add(new Filled(frame, text));
-        placed.add(new PageScene.PlacedFrame(origin, frame.id(), frame.story(), box, turn));
+        pictureFrames.add(new PageScene.PlacedPicture(place(), origin, frame, box, turn));
+        switch (frame.fill()) {
+            case Fill.Picture(
+                            UUID asset,
+                            Placing placing,
+                            RunOut runOut,
+                            Optional<SeeThrough> seeThrough) ->
+                    items.add(
+                            front(frame, origin, box, turn, asset, 1, placing, runOut, seeThrough));
+            case Fill.PdfPage(UUID asset, int number, Placing placing) ->
+                    items.add(
+                            front(
+                                    frame,
+                                    origin,
+                                    box,
+                                    turn,
+                                    asset,
+                                    number,
+                                    placing,
+                                    RunOut.NONE,
+                                    Optional.empty()));
+            case Fill.Word word ->
+                    items.add(
+                            new Item.FrontFill(
+                                    origin,
+                                    frame,
+                                    new AreaPaint.Solid(ingredients.paint(word.color(), condition)),
+                                    Form.of(
+                                            Cubics.of(
+                                                    WordShape.within(
+                                                            box.shape().getBounds2D(),
+                                                            word.text(),
+                                                            FontLibrary.face(
+                                                                    word.family(),
+                                                                    word.weight(),
+                                                                    word.italic()),
+                                                            word.size()
+                                                                    .map(Length::points)
+                                                                    .orElse(0.0)))),
+                                    true,
+                                    box,
+                                    turn));
+            case Fill.None none -> {}
+            case Fill.Solid solid -> throw new IllegalArgumentException("A colour in front");
+            case Fill.Gradient gradient ->
+                    throw new IllegalArgumentException("A gradient in front");
+        }
+    }
+
+    private Item.FrontFill front(
+            PictureFrame frame,
+            Origin origin,
+            Rect box,
+            Turn turn,
+            UUID file,
+            int page,
+            Placing placing,
+            RunOut runOut,
+            Optional<SeeThrough> seeThrough) {
+        AreaPaint.Picture paint =
+                placed(ingredients.asset(file), page, placing, runOut, seeThrough, box);
+        return new Item.FrontFill(
+                origin, frame, paint.turned(turn), Form.of(box), paint.reaches(box), box, turn);
+    }
+
+    private void frame(TextFrame frame, Origin origin) {
+        Optional<Rect> inBand = frame.band().map(band -> inBand(frame, band, origin));
+        Rect box = inBand.orElseGet(() -> box(frame, origin));
+        Turn turn = inBand.isPresent() ? Turn.NONE : turn(frame, origin, box);
+        Optional<Box> own = inBand.map(PageComposition::box);
+        FilledFrame text = flows.through(frame, publication, page, own);
+        filled.add(new Filled(frame, text, page, own));
+        placed.add(
+                new PageScene.PlacedFrame(place(), origin, frame.id(), frame.story(), box, turn));
         List<Segment> segments =
                 text.segments().stream().map(each -> each.on(boxes.side())).toList();
         BehindText behind =
                 new BehindText(origin, frame.id(), box, turn, boxes.side(), this::behind);
+        frame.band().ifPresent(band -> items.add(band(frame, band, origin)));
         items.addAll(behind.panels(text.panels()));
         items.addAll(behind.highlights(segments));
         letters(runs(segments, frame, origin, box, turn));
@@ -226,6 +335,54 @@ final class PageComposition {
                     new PageScene.Overset(
                             origin, frame.id(), frame.story(), turn.around(box), rest));
         }
+    }
+
+    /** Where the text of a band stands: within the trim, its padding mirrored with the page. */
+    private Rect inBand(TextFrame frame, TextBand band, Origin origin) {
+        Rect all = boxes.place(new Area.Band(band.edge(), band.depth())).intersection(boxes.trim());
+        double em = firstLook(frame).size().points();
+        Padding padding = band.padding();
+        boolean mirrored = isMirrored(frame, origin);
+        double left = (mirrored ? padding.right() : padding.left()).points(em);
+        double right = (mirrored ? padding.left() : padding.right()).points(em);
+        Rect inside = all.inset(left, padding.top().points(em), right, padding.bottom().points(em));
+        FrameSetting setting = frame.setting();
+        boolean roomy =
+                inside.width() > 0
+                        && inside.height() > 0
+                        && setting.columnWidth(box(inside)) > 0
+                        && setting.columnHeight(box(inside)) > 0;
+        // a page may be smaller than the band was made for; then its text stands without padding
+        return roomy ? inside : all;
+    }
+
+    private static Box box(Rect rect) {
+        return new Box(
+                Length.pt(rect.x()),
+                Length.pt(rect.y()),
+                Length.pt(rect.width()),
+                Length.pt(rect.height()));
+    }
+
+    private Look firstLook(TextFrame frame) {
+        return publication.look(publication.story(frame.story()).paragraphs().getFirst().look());
+    }
+
+    private Item.TextFill band(TextFrame frame, TextBand band, Origin origin) {
+        Rect all = boxes.place(new Area.Band(band.edge(), band.depth()));
+        Look look = firstLook(frame);
+        return new Item.TextFill(
+                origin,
+                Item.TextFill.Kind.BAND,
+                frame.id(),
+                publication.story(frame.story()).paragraphs().getFirst().id(),
+                Optional.empty(),
+                look.id(),
+                look.name(),
+                behind(band.fill()),
+                Form.of(all),
+                all,
+                Turn.NONE);
     }
 
     private void links(List<Segment> segments, Origin origin, Rect box, Turn turn) {
@@ -262,7 +419,7 @@ final class PageComposition {
     }
 
     /** What is on both sides of a parent stands mirrored about the spine on the left. */
-    private Rect box(TextFrame frame, Origin origin) {
+    private Rect box(Frame frame, Origin origin) {
         double x = frame.box().x().points();
         double width = frame.box().width().points();
         return new Rect(
@@ -272,12 +429,12 @@ final class PageComposition {
                 frame.box().height().points());
     }
 
-    private Turn turn(TextFrame frame, Origin origin, Rect box) {
-        double degrees = frame.setting().rotation();
+    private Turn turn(Frame frame, Origin origin, Rect box) {
+        double degrees = frame.rotation();
         return Turn.about(box, isMirrored(frame, origin) ? -degrees : degrees);
     }
 
-    private boolean isMirrored(TextFrame frame, Origin origin) {
+    private boolean isMirrored(Frame frame, Origin origin) {
         return origin instanceof Origin.FromParent
                 && boxes.side() == Side.LEFT
                 && frame.sides() == Sides.BOTH;

@@ -2,8 +2,8 @@ package yewberry.core.edit;
 
 import java.util.Optional;
 import yewberry.core.Refused;
+import yewberry.core.publication.Frame;
 import yewberry.core.publication.Publication;
-import yewberry.core.publication.TextFrame;
 
 /** Applies edits. Everything here is a pure function of the publication and the edit. */
 public final class Editing {
@@ -42,7 +42,7 @@ public final class Editing {
                                     .noneMatch(
                                             is -> Merging.clash(many.was(), many.background(), is));
             case FrameEdit.PlaceFrame place -> {
-                TextFrame frame = OwnerLookup.frame(now, place.frame());
+                Frame frame = OwnerLookup.anyFrame(now, place.frame());
                 yield isApart(
                         place.was(),
                         new FrameEdit.Place(place.sides(), place.box()),
@@ -50,6 +50,13 @@ public final class Editing {
             }
             case FrameEdit.ArrangeFrame(var id, var setting, var was) ->
                     isApart(was, setting, OwnerLookup.frame(now, id).setting());
+            case FrameEdit.ChangeBand(var id, var band, var was) ->
+                    OwnerLookup.frame(now, id)
+                            .band()
+                            .filter(is -> isApart(was, band, is))
+                            .isPresent();
+            case FrameEdit.ChangePicture(var picture, var was) ->
+                    isApart(was, picture, OwnerLookup.pictureFrame(now, picture.id()));
             case StoryEdit.WriteText write -> Writing.isApart(write, now.story(write.story()));
             default -> false;
         };

@@ -5,7 +5,9 @@ import java.util.UUID;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextBand;
 
 /** A change of a text frame, or of what runs through it. */
 public sealed interface FrameEdit extends Edit {
@@ -64,6 +66,38 @@ public sealed interface FrameEdit extends Edit {
 
     /** Where a frame lies. */
     record Place(Sides sides, Box box) {}
+
+    /**
+     * Adds a band along an edge with a story of its own in it: one empty paragraph of this id in
+     * this look.
+     */
+    record AddBand(
+            Owner owner,
+            UUID frame,
+            Sides sides,
+            TextBand band,
+            UUID story,
+            UUID paragraph,
+            UUID look)
+            implements FrameEdit {}
+
+    /**
+     * Changes the band that a frame's text stands in.
+     *
+     * @param was what it was made from; nothing means that all of it counts
+     */
+    record ChangeBand(UUID frame, TextBand band, Optional<TextBand> was) implements FrameEdit {}
+
+    /** Locks a frame as it is, or unlocks it. */
+    record LockFrame(UUID frame, boolean locked) implements FrameEdit {}
+
+    /** Puts a picture or a word in front, above those that are there. */
+    record AddPicture(Owner owner, PictureFrame picture) implements FrameEdit {}
+
+    /**
+     * @param was what it was made from; nothing means that all of it counts
+     */
+    record ChangePicture(PictureFrame picture, Optional<PictureFrame> was) implements FrameEdit {}
 
     /** Removes a frame; its story runs on without it, and goes with the last one. */
     record RemoveFrame(UUID frame) implements FrameEdit {}

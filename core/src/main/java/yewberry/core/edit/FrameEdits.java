@@ -10,14 +10,21 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Edge;
 import yewberry.core.publication.Elements;
+import yewberry.core.publication.Frame;
 import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Story;
 import yewberry.core.publication.Story.Link;
+import yewberry.core.publication.TextBand;
 import yewberry.core.publication.TextFrame;
 
 /** Applies edits of text frames and of the chains they stand in. */
@@ -35,26 +42,111 @@ final class FrameEdits {
             case FrameEdit.PlaceFrame place -> {
                 Owner owner = OwnerLookup.ownerOfFrame(on, place.frame());
                 OwnerLookup.sidesFit(owner, place.sides());
-                yield change(on, owner, place.frame(), frame -> placed(frame, place));
+                refuseLocked(OwnerLookup.anyFrame(on, place.frame()));
+                yield changeAny(on, owner, place.frame(), frame -> placed(frame, place));
             }
             case FrameEdit.ArrangeFrame(UUID frame, FrameSetting setting, var was) ->
                     change(
                             on,
                             OwnerLookup.ownerOfFrame(on, frame),
                             frame,
-                            each -> each.withSetting(Merging.onto(each.setting(), setting, was)));
+                            each -> arranged(each, Merging.onto(each.setting(), setting, was)));
             case FrameEdit.RemoveFrame(UUID frame) -> remove(on, frame);
+            case FrameEdit.AddBand band -> add(on, band);
+            case FrameEdit.ChangeBand(UUID frame, TextBand band, var was) ->
+                    change(
+                            on,
+                            OwnerLookup.ownerOfFrame(on, frame),
+                            frame,
+                            each -> changed(each, band, was));
+            case FrameEdit.LockFrame(UUID frame, boolean locked) ->
+                    changeAny(
+                            on,
+                            OwnerLookup.ownerOfFrame(on, frame),
+                            frame,
+                            each -> each.withLocked(locked));
+            case FrameEdit.AddPicture(Owner owner, PictureFrame picture) -> lay(on, owner, picture);
+            case FrameEdit.ChangePicture(PictureFrame picture, var was) ->
+                    changed(on, picture, was);
         };
     }
 
-    private static TextFrame placed(TextFrame frame, FrameEdit.PlaceFrame place) {
+    /** All of it but where it lies in the order and whether it is locked. */
+    private static Publication changed(
+            Publication on, PictureFrame picture, Optional<PictureFrame> was) {
+        PictureFrame is = OwnerLookup.pictureFrame(on, picture.id());
+        Owner owner = OwnerLookup.ownerOfFrame(on, picture.id());
+        PictureFrame made = Merging.onto(is, picture, was);
+        OwnerLookup.sidesFit(owner, made.sides());
+        boolean moved =
+                !made.box().equals(is.box())
+                        || made.rotation() != is.rotation()
+                        || made.sides() != is.sides();
+        if (moved && made.locked()) {
+            refuseLocked(is);
+        }
+        return changeAny(on, owner, picture.id(), each -> made);
+    }
+
+    private static Publication add(Publication on, FrameEdit.AddBand add) {
+        PageSize trim = on.setup().trim();
+        boolean lies = add.band().edge() == Edge.TOP || add.band().edge() == Edge.BOTTOM;
+        // as near as can be said without a page; where it lies on one the band says
+        Box box =
+                new Box(
+                        Length.ZERO,
+                        Length.ZERO,
+                        lies ? trim.width() : add.band().depth(),
+                        lies ? add.band().depth() : trim.height());
+        Publication added =
+                add(
+                        on,
+                        new FrameEdit.AddFrame(
+                                add.owner(),
+                                add.frame(),
+                                add.sides(),
+                                box,
+                                add.story(),
+                                add.paragraph(),
+                                add.look()));
+        FrameSetting middle =
+                new FrameSetting(Length.ZERO, 1, Length.mm(5), FrameSetting.Vertical.MIDDLE, 0);
+        return change(
+                added,
+                add.owner(),
+                add.frame(),
+                frame -> frame.withSetting(middle).withBand(Optional.of(add.band())));
+    }
+
+    private static TextFrame changed(TextFrame frame, TextBand band, Optional<TextBand> was) {
+        TextBand is =
+                frame.band()
+                        .orElseThrow(
+                                () -> new Refused("This frame stands in no band; reload to see."));
+        refuseLocked(frame);
+        return frame.withBand(Optional.of(Merging.onto(is, band, was)));
+    }
+
+    private static TextFrame arranged(TextFrame frame, FrameSetting setting) {
+        if (setting.rotation() != frame.rotation()) {
+            refuseLocked(frame);
+        }
+        return frame.withSetting(setting);
+    }
+
+    private static void refuseLocked(Frame frame) {
+        if (frame.locked()) {
+            throw new Refused("This frame is locked; unlock it first.");
+        }
+    }
+
+    private static Frame placed(Frame frame, FrameEdit.PlaceFrame place) {
         FrameEdit.Place there =
                 Merging.onto(
                         new FrameEdit.Place(frame.sides(), frame.box()),
                         new FrameEdit.Place(place.sides(), place.box()),
                         place.was());
-        return new TextFrame(
-                frame.id(), there.sides(), there.box(), frame.setting(), frame.story());
+        return frame.withPlace(there.sides(), there.box());
     }
 
     private static Publication add(Publication on, FrameEdit.AddFrame add) {
@@ -96,21 +188,19 @@ final class FrameEdits {
                 on,
                 OwnerLookup.ownerOfFrame(on, frame),
                 layer -> {
-                    List<TextFrame> frames = new ArrayList<>(layer.frames());
-                    List<UUID> ids = frames.stream().map(TextFrame::id).toList();
+                    List<Frame> frames = new ArrayList<>(layer.frames());
+                    List<UUID> ids = frames.stream().map(Frame::id).toList();
                     if (after.filter(each -> !ids.contains(each)).isPresent()) {
                         throw new Refused("That frame is on another page by now; reload.");
                     }
                     if (after.equals(Optional.of(frame))) {
                         return layer;
                     }
-                    TextFrame moved = frames.remove(ids.indexOf(frame));
+                    Frame moved = frames.remove(ids.indexOf(frame));
+                    refuseLocked(moved);
                     int at =
                             after.map(each ->
-                                            frames.stream()
-                                                            .map(TextFrame::id)
-                                                            .toList()
-                                                            .indexOf(each)
+                                            frames.stream().map(Frame::id).toList().indexOf(each)
                                                     + 1)
                                     .orElse(0);
                     frames.add(at, moved);
@@ -118,12 +208,10 @@ final class FrameEdits {
                 });
     }
 
-    private static Publication lay(Publication on, Owner owner, TextFrame frame) {
+    private static Publication lay(Publication on, Owner owner, Frame frame) {
         OwnerLookup.sidesFit(owner, frame.sides());
         return OwnerLookup.changeLayer(
-                on,
-                owner,
-                layer -> layer.withFrames(Lists.plus(layer.frames(), TextFrame::id, frame)));
+                on, owner, layer -> layer.withFrames(Lists.plus(layer.frames(), Frame::id, frame)));
     }
 
     private static Publication join(Publication on, UUID after, UUID frame) {
@@ -183,7 +271,10 @@ final class FrameEdits {
                                     Lists.replacedWhere(
                                             layer.frames(),
                                             each -> frames.contains(each.id()),
-                                            each -> each.withStory(story))));
+                                            each ->
+                                                    each instanceof TextFrame text
+                                                            ? text.withStory(story)
+                                                            : each)));
         }
         return on.withLayers(layers);
     }
@@ -202,6 +293,8 @@ final class FrameEdits {
 
     private static Publication remove(Publication on, UUID frame) {
         Owner owner = OwnerLookup.ownerOfFrame(on, frame);
+        Frame gone = OwnerLookup.anyFrame(on, frame);
+        refuseLocked(gone);
         Publication without =
                 OwnerLookup.changeLayer(
                         on,
@@ -211,7 +304,7 @@ final class FrameEdits {
                                         layer.frames().stream()
                                                 .filter(each -> !each.id().equals(frame))
                                                 .toList()));
-        return withoutFrames(without, List.of(OwnerLookup.frame(on, frame)));
+        return gone instanceof TextFrame text ? withoutFrames(without, List.of(text)) : without;
     }
 
     /** Stories without some frames that are gone; those that were nowhere else go with them. */
@@ -243,6 +336,20 @@ final class FrameEdits {
 
     private static Publication change(
             Publication on, Owner owner, UUID frame, UnaryOperator<TextFrame> change) {
+        return changeAny(
+                on,
+                owner,
+                frame,
+                each -> {
+                    if (!(each instanceof TextFrame text)) {
+                        throw new Refused("This frame has a picture in it, and no text.");
+                    }
+                    return change.apply(text);
+                });
+    }
+
+    private static Publication changeAny(
+            Publication on, Owner owner, UUID frame, UnaryOperator<Frame> change) {
         return OwnerLookup.changeLayer(
                 on,
                 owner,

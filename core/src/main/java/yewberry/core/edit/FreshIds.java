@@ -10,6 +10,7 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Frame;
 import yewberry.core.publication.Heading;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
@@ -21,7 +22,6 @@ import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
-import yewberry.core.publication.TextFrame;
 
 /**
  * Holds ids that come in against those that are there: each stands for one thing, wherever it lies.
@@ -62,7 +62,7 @@ final class FreshIds {
     private static Stream<UUID> ids(Layer layer) {
         return Stream.concat(
                 layer.backgrounds().stream().map(Background::id),
-                layer.frames().stream().map(TextFrame::id));
+                layer.frames().stream().map(Frame::id));
     }
 
     private static Stream<UUID> ids(Story story) {
@@ -75,7 +75,7 @@ final class FreshIds {
     private static List<UUID> ids(Element element) {
         return switch (element) {
             case Background background -> List.of(background.id());
-            case TextFrame frame -> List.of(frame.id());
+            case Frame frame -> List.of(frame.id());
             case Story story -> List.of(story.id());
             case Paragraph paragraph -> ids(paragraph);
             case Heading _,

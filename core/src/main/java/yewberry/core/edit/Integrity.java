@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import yewberry.core.Refused;
 import yewberry.core.color.Definition;
 import yewberry.core.publication.Asset;
@@ -12,6 +13,7 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Frame;
 import yewberry.core.publication.Heading;
 import yewberry.core.publication.Limits;
 import yewberry.core.publication.Look;
@@ -20,6 +22,7 @@ import yewberry.core.publication.Page;
 import yewberry.core.publication.Palette;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
@@ -74,7 +77,7 @@ final class Integrity {
             case Page page -> false;
             case Background background -> false;
             case Story story -> true;
-            case TextFrame frame -> false;
+            case Frame frame -> false;
             case Paragraph paragraph -> false;
             case Heading heading -> false;
         };
@@ -103,6 +106,7 @@ final class Integrity {
             case Recipe recipe -> {}
             case Page page -> after.setup(page);
             case Heading heading -> after.pages().forEach(after::setup);
+            case PictureFrame frame -> check(frame.fill());
             case TextFrame frame -> {
                 if (after.story(frame.story()).place(frame.id()) < 0) {
                     throw apart();
@@ -155,6 +159,7 @@ final class Integrity {
             case Fill.None none -> {}
             case Fill.Solid solid -> {}
             case Fill.Gradient gradient -> {}
+            case Fill.Word word -> FontLibrary.check(word.family(), word.weight());
             case Fill.Picture picture -> {
                 Asset asset = after.asset(picture.asset());
                 if (asset.content() instanceof Asset.Document) {
@@ -182,8 +187,10 @@ final class Integrity {
     /** What is placed of a file must be in it, also after another one took its place. */
     private void placings(Asset asset) {
         after.layers()
-                .flatMap(layer -> layer.backgrounds().stream())
-                .map(Background::fill)
+                .flatMap(layer ->
+                        Stream.concat(
+                                layer.backgrounds().stream().map(Background::fill),
+                                layer.pictureFrames().stream().map(PictureFrame::fill)))
                 .filter(fill -> fill.madeFrom().filter(asset.id()::equals).isPresent())
                 .forEach(this::check);
     }

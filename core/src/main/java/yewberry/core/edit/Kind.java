@@ -8,6 +8,7 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Frame;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Page;
@@ -17,7 +18,6 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
-import yewberry.core.publication.TextFrame;
 
 /**
  * The elements of one kind that something holds in an order.
@@ -81,7 +81,7 @@ record Kind<H, T extends Element>(
                             Layer::withBackgrounds,
                             UnaryOperator.identity()),
                     new Kind<>(
-                            TextFrame.class,
+                            Frame.class,
                             Layer::frames,
                             Layer::withFrames,
                             UnaryOperator.identity()));

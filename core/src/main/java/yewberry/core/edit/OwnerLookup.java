@@ -7,8 +7,10 @@ import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Carrier;
+import yewberry.core.publication.Frame;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Story;
@@ -40,10 +42,26 @@ final class OwnerLookup {
 
     static TextFrame frame(Publication in, UUID frame) {
         return in.layers()
+                .flatMap(layer -> layer.textFrames().stream())
+                .filter(each -> each.id().equals(frame))
+                .findFirst()
+                .orElseThrow(() -> gone("frame"));
+    }
+
+    static Frame anyFrame(Publication in, UUID frame) {
+        return in.layers()
                 .flatMap(layer -> layer.frames().stream())
                 .filter(each -> each.id().equals(frame))
                 .findFirst()
                 .orElseThrow(() -> gone("frame"));
+    }
+
+    static PictureFrame pictureFrame(Publication in, UUID frame) {
+        return in.layers()
+                .flatMap(layer -> layer.pictureFrames().stream())
+                .filter(each -> each.id().equals(frame))
+                .findFirst()
+                .orElseThrow(() -> gone("picture"));
     }
 
     static Story storyOfRun(Publication in, UUID run) {

@@ -75,7 +75,7 @@ final class PageEdits {
         Optional<String> begun = Optional.empty();
         for (Page page : on.pages()) {
             if (removed.contains(page.id())) {
-                gone.addAll(page.layer().frames());
+                gone.addAll(page.layer().textFrames());
                 begun = page.part().isPresent() ? page.part() : begun;
             } else {
                 // a part whose first page goes begins with the next one that stays

@@ -48,6 +48,6 @@ final class ParentEdits {
                                 parents.stream()
                                         .filter(each -> !each.id().equals(gone.id()))
                                         .toList());
-        return FrameEdits.withoutFrames(without, gone.layer().frames());
+        return FrameEdits.withoutFrames(without, gone.layer().textFrames());
     }
 }

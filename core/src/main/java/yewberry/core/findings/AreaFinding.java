@@ -4,9 +4,9 @@ import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.Rect;
 
-/** A finding about one area. */
+/** A finding about one background, or one picture in front of them. */
 public sealed interface AreaFinding extends Finding permits PictureFinding, PressFinding.OfArea {
-    Item.AreaFill fill();
+    Item.Filled fill();
 
     @Override
     default Origin origin() {
@@ -15,11 +15,16 @@ public sealed interface AreaFinding extends Finding permits PictureFinding, Pres
 
     @Override
     default Rect where() {
-        return fill().painted();
+        return fill() instanceof Item.AreaFill area ? area.painted() : fill().bounds();
     }
 
     @Override
     default String text() {
-        return "Background in " + fill().inWords();
+        return switch (fill()) {
+            case Item.FrontFill front -> "%s %s".formatted(front.kind(), front.named());
+            case Item.AreaFill area -> "Background in " + area.inWords();
+            case Item.TextFill behind ->
+                    "%s in %s".formatted(behind.kind().inWords(), behind.inWords());
+        };
     }
 }

@@ -23,6 +23,7 @@ public sealed interface Finding
                 Finding.DeadLink,
                 LooseLine,
                 RunsIntoText,
+                FrontFinding,
                 AreaFinding,
                 PressFinding {
     UUID page();

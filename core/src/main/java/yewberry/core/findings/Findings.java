@@ -88,6 +88,7 @@ public final class Findings {
                 .map(link -> new Finding.DeadLink(scene.page(), link))
                 .forEach(findings::add);
         findings.addAll(RunsIntoText.in(scene));
+        findings.addAll(FrontFinding.in(scene));
         Press press = setup.press();
         if (destination.has(Medium.PAPER)
                 && simulated(press)

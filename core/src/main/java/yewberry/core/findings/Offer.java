@@ -60,8 +60,13 @@ public record Offer(String label, Edit edit) {
             case Finding.DeadLink link -> List.of();
             case RunsIntoText into -> into.offers(publication);
             case LooseLine loose -> List.of(ragged(loose.run().look()));
+            case FrontFinding front -> front.offers(publication);
             case PictureFinding picture ->
-                    PictureOffers.of(picture, background(publication, picture.fill().background()));
+                    PictureOffers.of(
+                            picture,
+                            picture.fill() instanceof Item.AreaFill area
+                                    ? background(publication, area.background())
+                                    : Optional.empty());
             case PressFinding.TooMuchInk heavy -> lessInk(heavy, publication, condition);
             case PressFinding.SmallTypeInInks small -> larger(small.run(), small.checks());
             case PressFinding.SmallTypeReversed small -> larger(small.run(), small.checks());
@@ -128,10 +133,13 @@ public record Offer(String label, Edit edit) {
         double across = Math.max(0, safe.x() - text.x()) - Math.max(0, text.right() - safe.right());
         double down = Math.max(0, safe.y() - text.y()) - Math.max(0, text.bottom() - safe.bottom());
         TextFrame frame =
-                publication.layer(near.origin().owner()).frames().stream()
+                publication.layer(near.origin().owner()).textFrames().stream()
                         .filter(each -> each.id().equals(near.run().frame()))
                         .findFirst()
                         .orElseThrow();
+        if (frame.band().isPresent()) {
+            return List.of(); // its padding says where the text stands
+        }
         boolean mirrored =
                 near.origin() instanceof Origin.FromParent
                         && side == Side.LEFT

@@ -24,24 +24,28 @@ final class PictureChecker {
     }
 
     List<Finding> check() {
-        for (Item.AreaFill fill : scene.areas()) {
+        for (Item.Filled fill : scene.fills()) {
             if (fill.paint() instanceof AreaPaint.Picture picture) {
                 Optional<String> problem = picture.pixels().problem();
                 if (problem.isPresent()) {
                     findings.add(new PictureFinding.Unreadable(scene.page(), fill, problem.get()));
                     continue;
                 }
-                boxed(fill, picture);
+                if (fill instanceof Item.AreaFill area) {
+                    boxed(area, picture);
+                }
                 if (scene.medium() == Medium.PAPER) {
                     printed(fill, picture);
                 }
             }
-            spots(fill);
+            if (fill instanceof Item.AreaFill area) {
+                spots(area);
+            }
         }
         return findings;
     }
 
-    private void printed(Item.AreaFill fill, AreaPaint.Picture picture) {
+    private void printed(Item.Filled fill, AreaPaint.Picture picture) {
         picture.ppi()
                 .ifPresent(ppi -> {
                     if (ppi < PictureFinding.WANTED_PPI - 0.5) {

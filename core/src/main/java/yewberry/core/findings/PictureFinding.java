@@ -8,7 +8,7 @@ import yewberry.core.press.FlatBox;
 import yewberry.core.publication.Asset;
 import yewberry.core.scene.Item;
 
-/** What is wrong with a picture or a page of a PDF that is placed as a background. */
+/** What is wrong with a picture or a page of a PDF that is placed. */
 public sealed interface PictureFinding extends AreaFinding {
     /** What is wanted in print, in pixels per inch: common practice, no source. */
     double WANTED_PPI = 300;
@@ -17,14 +17,14 @@ public sealed interface PictureFinding extends AreaFinding {
     double LEAST_PPI = 150;
 
     /** Too few pixels for its size. */
-    record TooCoarse(UUID page, Item.AreaFill fill, double ppi) implements PictureFinding {
+    record TooCoarse(UUID page, Item.Filled fill, double ppi) implements PictureFinding {
         @Override
         public String message() {
             return ppi < LEAST_PPI
                     ? "At this size “%s” has %s pixels per inch, and they will be seen. Make it smaller on the page, or take one with more pixels."
-                            .formatted(fill.inWords(), Numbers.plain(Math.floor(ppi)))
+                            .formatted(fill.inWords(), Numbers.plain(Math.floor(ppi + 1e-6)))
                     : "At this size “%s” has %s pixels per inch; 300 are wanted where fine detail matters."
-                            .formatted(fill.inWords(), Numbers.plain(Math.floor(ppi)));
+                            .formatted(fill.inWords(), Numbers.plain(Math.floor(ppi + 1e-6)));
         }
 
         @Override
@@ -39,7 +39,7 @@ public sealed interface PictureFinding extends AreaFinding {
     }
 
     /** A file that cannot be drawn any more. */
-    record Unreadable(UUID page, Item.AreaFill fill, String reason) implements PictureFinding {
+    record Unreadable(UUID page, Item.Filled fill, String reason) implements PictureFinding {
         @Override
         public String message() {
             return "“%s” cannot be drawn, and grey stands for it: %s"
@@ -84,7 +84,7 @@ public sealed interface PictureFinding extends AreaFinding {
     }
 
     /** Something in a placed PDF that a file for the press must not have. */
-    record NotForPress(UUID page, Item.AreaFill fill, Asset.Leaf leaf) implements PictureFinding {
+    record NotForPress(UUID page, Item.Filled fill, Asset.Leaf leaf) implements PictureFinding {
         @Override
         public String message() {
             List<String> fonts = leaf.missingFonts();

@@ -238,6 +238,7 @@ public sealed interface PressFinding extends Finding {
     private static String words(Item item) {
         return switch (item) {
             case Item.AreaFill fill -> "Background in " + fill.inWords();
+            case Item.FrontFill fill -> "%s %s".formatted(fill.kind(), fill.named());
             case Item.TextFill fill -> "%s in %s".formatted(fill.kind().inWords(), fill.inWords());
             case Item.GlyphStroke line -> "Outline of “%s”".formatted(line.letters().text());
             case Item.GlyphRun run -> run.text();

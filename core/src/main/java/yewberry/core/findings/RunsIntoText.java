@@ -2,6 +2,7 @@ package yewberry.core.findings;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Numbers;
@@ -27,7 +28,7 @@ import yewberry.core.scene.Rect;
 public record RunsIntoText(UUID page, Item.TextFill fill, Item.GlyphRun other, Rect overlap)
         implements Finding {
     /** What touches only by so much, in points, is not seen: common practice, no source. */
-    private static final double SEEN = 0.3;
+    static final double SEEN = 0.3;
 
     private static final double MM = 72 / 25.4;
 
@@ -96,11 +97,20 @@ public record RunsIntoText(UUID page, Item.TextFill fill, Item.GlyphRun other, R
 
     @Override
     public String message() {
-        return "The %s of look “%s” runs %s mm into the text of another frame. Keep it in its own, give it less padding, or move the frames apart."
-                .formatted(
-                        fill.kind().inWords().toLowerCase(java.util.Locale.ROOT),
-                        fill.lookName(),
-                        Numbers.plain(Math.ceil(far(overlap) / MM * 10) / 10));
+        return "%s runs %s mm into the text of another frame. Keep it in its own, give it less padding, or move the frames apart."
+                .formatted(named(fill), millimetres(far(overlap)));
+    }
+
+    /** Rounded up to a tenth; what binary fractions add is no more. */
+    static String millimetres(double points) {
+        return Numbers.plain(Math.ceil(points / MM * 10 - 1e-6) / 10);
+    }
+
+    static String named(Item.TextFill fill) {
+        return fill.kind() == Item.TextFill.Kind.BAND
+                ? "The band"
+                : "The %s of look “%s”"
+                        .formatted(fill.kind().inWords().toLowerCase(Locale.ROOT), fill.lookName());
     }
 
     @Override
@@ -108,14 +118,18 @@ public record RunsIntoText(UUID page, Item.TextFill fill, Item.GlyphRun other, R
         return "What is behind one text stays clear of others; common practice, no source.";
     }
 
-    /** What spills can be kept in its column. */
     List<Offer> offers(Publication publication) {
+        return kept(fill, publication);
+    }
+
+    /** What spills can be kept in its column. */
+    static List<Offer> kept(Item.TextFill fill, Publication publication) {
         Optional<Look> look = publication.looks().find(fill.look());
         Optional<Story> story =
                 publication.stories().stream()
                         .filter(each -> each.paragraphs().holds(fill.paragraph()))
                         .findFirst();
-        if (look.isEmpty() || story.isEmpty()) {
+        if (look.isEmpty() || story.isEmpty() || fill.kind() == Item.TextFill.Kind.BAND) {
             return List.of();
         }
         Paragraph paragraph = story.get().paragraphs().find(fill.paragraph()).orElseThrow();
@@ -135,7 +149,7 @@ public record RunsIntoText(UUID page, Item.TextFill fill, Item.GlyphRun other, R
                 new Offer(
                         "Keep the %s of look “%s” inside its column"
                                 .formatted(
-                                        fill.kind().inWords().toLowerCase(java.util.Locale.ROOT),
+                                        fill.kind().inWords().toLowerCase(Locale.ROOT),
                                         look.get().name()),
                         edit));
     }

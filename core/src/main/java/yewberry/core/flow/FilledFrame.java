@@ -65,18 +65,24 @@ public final class FilledFrame {
     static FilledFrame fill(
             FlowMemory memory,
             TextFrame frame,
+            Flow.OnPage page,
             List<Paragraph> story,
             List<String> marks,
             StoryPlace begin,
             boolean isLast,
             AllLooks all) {
         UsedLooks used = new UsedLooks(all);
-        SetFrame text = Typesetter.set(story, marks, begin, frame.box(), frame.setting(), used);
+        Box box =
+                page.place()
+                        .filter(place -> place.frame().equals(frame.id()))
+                        .map(Flow.Place::box)
+                        .orElse(frame.box());
+        SetFrame text = Typesetter.set(story, marks, begin, box, frame.setting(), used);
         int behind = isLast ? story.size() : Math.min(story.size(), text.end().paragraph() + 1);
         FilledFrame filled =
                 new FilledFrame(
                         memory,
-                        frame.box(),
+                        box,
                         frame.setting(),
                         begin.character(),
                         story.subList(begin.paragraph(), behind),
@@ -87,7 +93,7 @@ public final class FilledFrame {
                         new StoryPlace(
                                 text.end().paragraph() - begin.paragraph(),
                                 text.end().character()));
-        memory.keep(frame, filled, text);
+        memory.keep(frame, page, filled, text);
         return filled;
     }
 
@@ -107,7 +113,9 @@ public final class FilledFrame {
             return false;
         }
         for (int i = 0; i < seen.size(); i++) {
-            if (story.get(from + i) != seen.get(i)) {
+            // what was made anew for a page may be another object and yet the same
+            Paragraph there = story.get(from + i);
+            if (there != seen.get(i) && !there.equals(seen.get(i))) {
                 return false;
             }
         }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import yewberry.core.Cancellation;
+import yewberry.core.publication.Box;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Story;
@@ -28,8 +29,26 @@ final class Flow {
     private final List<FilledFrame> filled = new ArrayList<>();
     private final List<StoryPlace> places = new ArrayList<>(List.of(StoryPlace.BEGINNING));
 
-    Flow(Story story, Publication in, FlowMemory memory) {
-        this.story = story;
+    private final Story written;
+    private final OnPage page;
+
+    /** Where a frame lies on a page. */
+    record Place(UUID frame, Box box) {}
+
+    /**
+     * What a page decides of how a story runs.
+     *
+     * @param fields what those of the story come to
+     * @param place of one of its frames, if the page decides that
+     */
+    record OnPage(PageFields fields, Optional<Place> place) {
+        static final OnPage ANY = new OnPage(PageFields.NONE, Optional.empty());
+    }
+
+    Flow(Story written, Publication in, OnPage page, FlowMemory memory) {
+        this.written = written;
+        this.story = page.fields().in(written);
+        this.page = page;
         this.looks = AllLooks.of(in, story);
         this.marks = looks.marks(story);
         this.frames = story.chain().stream().map(in::frame).toList();
@@ -74,16 +93,20 @@ final class Flow {
     Optional<Flows.CharacterPlace> place(
             UUID paragraph, int character, Function<Story.Link, Side> sides) {
         int index = story.paragraphs().position(paragraph).orElse(-1);
+        int place =
+                index < 0
+                        ? character
+                        : page.fields().place(written.paragraphs().get(index).text(), character);
         List<StoryPlace> begins = places();
         StoryPlace end = begins.getLast();
-        if (index > end.paragraph() || index == end.paragraph() && character >= end.character()) {
+        if (index > end.paragraph() || index == end.paragraph() && place >= end.character()) {
             return Optional.empty();
         }
         for (int i = frames.size() - 1; i >= 0 && index >= 0; i--) {
             StoryPlace begin = begins.get(i);
             boolean isIn =
                     begin.paragraph() < index
-                            || begin.paragraph() == index && begin.character() <= character;
+                            || begin.paragraph() == index && begin.character() <= place;
             if (isIn) {
                 Story.Link frame = story.chain().get(i);
                 return TextPosition.of(
@@ -92,7 +115,7 @@ final class Flow {
                                         .toList(),
                                 paragraph,
                                 story.paragraphs().get(index).text(),
-                                character)
+                                place)
                         .map(position -> new Flows.CharacterPlace(frame, position));
             }
         }
@@ -102,9 +125,18 @@ final class Flow {
     private FilledFrame fill(TextFrame frame, StoryPlace begin) {
         boolean isLast = filled.size() == frames.size() - 1;
         return memory.known(
-                        frame, each -> each.holds(story.paragraphs(), marks, begin, isLast, looks))
+                        frame,
+                        page,
+                        each -> each.holds(story.paragraphs(), marks, begin, isLast, looks))
                 .orElseGet(() ->
                         FilledFrame.fill(
-                                memory, frame, story.paragraphs(), marks, begin, isLast, looks));
+                                memory,
+                                frame,
+                                page,
+                                story.paragraphs(),
+                                marks,
+                                begin,
+                                isLast,
+                                looks));
     }
 }

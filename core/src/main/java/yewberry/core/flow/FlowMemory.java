@@ -4,7 +4,9 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.text.Segment;
@@ -27,9 +29,14 @@ public final class FlowMemory {
     /** Bytes of a frame's text by itself. */
     private static final int FRAME = 1_000;
 
-    private final Cache<TextFrame, List<FilledFrame>> filled =
+    /** By the very frames, and by what the page decides of how text runs through them. */
+    private final Cache<TextFrame, Map<Flow.OnPage, List<FilledFrame>>> filled =
             Caffeine.newBuilder().weakKeys().executor(Runnable::run).build();
+
     private final Cache<FilledFrame, SetFrame> texts;
+
+    /** Of one frame on so many pages; then it is found out again. */
+    private static final int MOST_PAGES = 20_000;
 
     /**
      * @param bytes of text beyond which the least used is forgotten
@@ -49,22 +56,28 @@ public final class FlowMemory {
         return FRAME + SEGMENT * text.size() + GLYPH * glyphs;
     }
 
-    Optional<FilledFrame> known(TextFrame frame, Predicate<FilledFrame> holds) {
-        List<FilledFrame> known = filled.getIfPresent(frame);
-        return known == null ? Optional.empty() : known.stream().filter(holds).findFirst();
+    Optional<FilledFrame> known(TextFrame frame, Flow.OnPage page, Predicate<FilledFrame> holds) {
+        Map<Flow.OnPage, List<FilledFrame>> pages = filled.getIfPresent(frame);
+        return pages == null
+                ? Optional.empty()
+                : pages.getOrDefault(page, List.of()).stream().filter(holds).findFirst();
     }
 
-    void keep(TextFrame frame, FilledFrame with, SetFrame text) {
+    void keep(TextFrame frame, Flow.OnPage page, FilledFrame with, SetFrame text) {
         texts.put(with, text);
-        filled.asMap()
-                .merge(
-                        frame,
-                        List.of(with),
-                        (before, now) -> {
-                            List<FilledFrame> both = new ArrayList<>(now);
-                            both.addAll(before.subList(0, Math.min(before.size(), VARIANTS - 1)));
-                            return List.copyOf(both);
-                        });
+        Map<Flow.OnPage, List<FilledFrame>> pages =
+                filled.get(frame, each -> new ConcurrentHashMap<>());
+        if (pages.size() > MOST_PAGES) {
+            pages.clear();
+        }
+        pages.merge(
+                page,
+                List.of(with),
+                (before, now) -> {
+                    List<FilledFrame> both = new ArrayList<>(now);
+                    both.addAll(before.subList(0, Math.min(before.size(), VARIANTS - 1)));
+                    return List.copyOf(both);
+                });
     }
 
     SetFrame text(FilledFrame frame) {

@@ -5,8 +5,11 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Field;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
@@ -22,16 +25,70 @@ public final class Flows {
     private final FlowMemory memory;
 
     /** For no longer than somebody else has the publication. */
-    private final Cache<Publication, Map<UUID, Flow>> flows =
+    private final Cache<Publication, State> flows =
             Caffeine.newBuilder().weakKeys().maximumSize(STATES).executor(Runnable::run).build();
+
+    /** The fields of stories, by the very objects. */
+    private final Cache<Story, Set<Field>> fields =
+            Caffeine.newBuilder().weakKeys().executor(Runnable::run).build();
+
+    /** What is known of one state of a publication. */
+    private static final class State {
+        private final Map<Way, Flow> flows = new ConcurrentHashMap<>();
+        private volatile String[] parts;
+
+        /** The name of the part that each page is in. */
+        String part(int page, Publication in) {
+            if (parts == null) {
+                String[] names = new String[in.pages().size()];
+                String last = "";
+                for (int i = 0; i < names.length; i++) {
+                    last = in.pages().get(i).part().orElse(last);
+                    names[i] = last;
+                }
+                parts = names;
+            }
+            return parts[page];
+        }
+    }
+
+    /** A story as it runs on a page, or on any. */
+    private record Way(UUID story, Flow.OnPage page) {}
 
     public Flows(FlowMemory memory) {
         this.memory = memory;
     }
 
-    /** A frame with what runs through it; the same object as long as that is the same. */
-    public FilledFrame through(TextFrame frame, Publication in) {
-        return flow(frame.story(), in).through(frame.id());
+    /**
+     * A frame with what runs through it; the same object as long as that is the same.
+     *
+     * @param page that it is seen on
+     * @param box where it lies there, if the page decides that
+     */
+    public FilledFrame through(TextFrame frame, Publication in, UUID page, Optional<Box> box) {
+        Set<Field> used = fields.get(in.story(frame.story()), Field::in);
+        if (used.isEmpty() && box.isEmpty()) {
+            return flow(frame.story(), in).through(frame.id());
+        }
+        return flow(
+                        frame.story(),
+                        in,
+                        new Flow.OnPage(
+                                fields(used, in, in.pages().position(page).orElseThrow()),
+                                box.map(each -> new Flow.Place(frame.id(), each))))
+                .through(frame.id());
+    }
+
+    private PageFields fields(Set<Field> used, Publication in, int index) {
+        if (used.isEmpty()) {
+            return PageFields.NONE;
+        }
+        return PageFields.of(
+                used,
+                index + 1,
+                in.pages().size(),
+                used.contains(Field.PART) ? state(in).part(index, in) : "",
+                in.name());
     }
 
     /**
@@ -67,8 +124,43 @@ public final class Flows {
     /** The place of a character in a frame. */
     public record CharacterPlace(Story.Link frame, TextPosition position) {}
 
+    private State state(Publication of) {
+        return flows.get(of, each -> new State());
+    }
+
+    /** As it reads on the first page that shows it; that decides where its frames begin. */
     private Flow flow(UUID story, Publication in) {
-        return flows.get(in, each -> new ConcurrentHashMap<>())
-                .computeIfAbsent(story, id -> new Flow(in.story(id), in, memory));
+        Set<Field> used = fields.get(in.story(story), Field::in);
+        return flow(
+                story,
+                in,
+                used.isEmpty()
+                        ? Flow.OnPage.ANY
+                        : new Flow.OnPage(
+                                fields(used, in, firstPage(in.story(story), in)),
+                                Optional.empty()));
+    }
+
+    private static int firstPage(Story story, Publication in) {
+        for (Story.Link link : story.chain()) {
+            if (link.owner() instanceof Owner.OnPage(UUID page)) {
+                return in.pages().position(page).orElse(0);
+            }
+            if (link.owner() instanceof Owner.OnParent(UUID parent)) {
+                for (int i = 0; i < in.pages().size(); i++) {
+                    if (in.pages().get(i).parent().equals(Optional.of(parent))) {
+                        return i;
+                    }
+                }
+            }
+        }
+        return 0;
+    }
+
+    private Flow flow(UUID story, Publication in, Flow.OnPage page) {
+        return state(in)
+                .flows
+                .computeIfAbsent(
+                        new Way(story, page), way -> new Flow(in.story(story), in, page, memory));
     }
 }

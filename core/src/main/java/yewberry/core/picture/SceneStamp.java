@@ -63,6 +63,11 @@ public final class SceneStamp {
                     add(fill.rect(), fill.frame(), fill.opacity(), fill.blend(), fill.goesTo());
                     add(fill.paint());
                 }
+                case Item.FrontFill fill -> {
+                    add(fill.frame(), fill.turn(), fill.opacity(), fill.blend(), fill.goesTo());
+                    add(fill.form().path());
+                    add(fill.paint());
+                }
                 case Item.TextFill fill -> {
                     add(fill.frame(), fill.turn());
                     add(fill.form().path());

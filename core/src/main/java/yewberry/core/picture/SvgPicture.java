@@ -15,6 +15,7 @@ import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Outline;
+import yewberry.core.publication.RunOut;
 import yewberry.core.publication.Side;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.AreaPaint;
@@ -148,7 +149,7 @@ public final class SvgPicture {
         for (Item item : shown.items()) {
             switch (item) {
                 case Item.AreaFill fill -> {} // all of them lie below
-                case Item.TextFill fill -> fill(shown, fill);
+                case Item.Formed fill -> fill(shown, fill);
                 case Item.Lettering text -> letters(shown, text);
             }
         }
@@ -201,11 +202,16 @@ public final class SvgPicture {
 
     /** Where the pixels of an area are that is all covered by a part of one picture. */
     private Optional<String> link(Item.AreaFill fill) {
-        if (!(fill.paint() instanceof AreaPaint.Picture picture)
-                || !(picture.asset().content() instanceof Asset.Pixels pixels)
+        return fill.paint() instanceof AreaPaint.Picture picture
+                        && picture.place().covers(fill.rect())
+                ? link(fill, picture)
+                : Optional.empty();
+    }
+
+    private Optional<String> link(Item.Filled fill, AreaPaint.Picture picture) {
+        if (!(picture.asset().content() instanceof Asset.Pixels pixels)
                 || !fill.covers()
-                || picture.tiled()
-                || !picture.place().covers(fill.rect())) {
+                || picture.tiled()) {
             return Optional.empty();
         }
         int wanted = PlaneImage.wanted(picture.place().width() / 72 * ppi);
@@ -217,6 +223,10 @@ public final class SvgPicture {
         clips.append("<clipPath id=\"").append(id).append("\"><rect");
         box(clips, rect);
         clips.append("/></clipPath>");
+        placed(id, place, link);
+    }
+
+    private void placed(String id, PicturePlace place, String link) {
         body.append("<g clip-path=\"url(#").append(id).append(")\">");
         body.append(
                 "<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" transform=\"matrix(");
@@ -237,9 +247,13 @@ public final class SvgPicture {
         return fill.covers() && !(fill.paint() instanceof AreaPaint.Picture);
     }
 
-    /** What is behind text or around it; where it lets through what is below, as it comes to. */
-    private void fill(MediumScene scene, Item.TextFill fill) {
-        if (!fill.covers()) {
+    /** What has a form of its own; where it lets through what is below, as it comes to. */
+    private void fill(MediumScene scene, Item.Formed fill) {
+        Optional<String> elsewhere =
+                fill.paint() instanceof AreaPaint.Picture picture && picture.runOut() == RunOut.NONE
+                        ? link(fill, picture)
+                        : Optional.empty();
+        if (!fill.covers() || fill.paint() instanceof AreaPaint.Picture && elsewhere.isEmpty()) {
             Rect region = fill.bounds().intersection(scene.boxes().bleed());
             if (region.isEmpty()) {
                 return;
@@ -261,13 +275,22 @@ public final class SvgPicture {
                     case AreaPaint.Gradient gradient ->
                             "url(#%s)".formatted(gradient(scene, fill.frame(), gradient));
                     case AreaPaint.Solid(Paint paint) -> view.see(paint.color()).hex();
-                    case AreaPaint.Picture picture ->
-                            throw new IllegalArgumentException("A picture behind text");
+                    case AreaPaint.Picture picture -> {
+                        String id = "picture-" + ++pictures;
+                        clips.append("<clipPath id=\"").append(id).append("\">");
+                        path(clips, fill, "");
+                        clips.append("</clipPath>");
+                        placed(id, picture.place(), elsewhere.orElseThrow());
+                        yield "none";
+                    }
                 };
+        if (fill.paint() instanceof AreaPaint.Picture) {
+            return;
+        }
         path(body, fill, " fill=\"%s\"".formatted(color));
     }
 
-    private static void path(StringBuilder to, Item.TextFill fill, String attributes) {
+    private static void path(StringBuilder to, Item.Formed fill, String attributes) {
         if (fill.form().rectangle().isPresent()) {
             to.append("<rect");
             box(to, fill.form().bounds());

@@ -53,6 +53,7 @@ public final class Adapting {
             case Fill.None none -> none;
             case Fill.Solid solid -> solid;
             case Fill.Gradient gradient -> gradient;
+            case Fill.Word word -> word;
             case Fill.Picture picture -> picture.withPlacing(placing(picture.placing()));
             case Fill.PdfPage page ->
                     new Fill.PdfPage(page.asset(), page.number(), placing(page.placing()));

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import yewberry.core.Refused;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Definition;
 
@@ -35,6 +36,10 @@ public record Background(
 
     public Background {
         Definition.checkPercent("An opacity", opacity);
+        if (fill instanceof Fill.Word) {
+            throw new Refused(
+                    "A word is no background; add it as a running item behind the content.");
+        }
     }
 
     /** One that covers and goes everywhere. */

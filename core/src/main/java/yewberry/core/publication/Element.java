@@ -16,7 +16,7 @@ public sealed interface Element
                 Asset,
                 Carrier,
                 Background,
-                TextFrame,
+                Frame,
                 Story,
                 Paragraph {
     UUID id();

@@ -102,12 +102,61 @@ public sealed interface Fill {
      */
     record PdfPage(UUID asset, int number, Placing placing) implements Fill {}
 
+    /**
+     * A word, as large as its area lets it, or of a size.
+     *
+     * @param family of the face, with its weight and whether it slants
+     * @param size of the type; nothing means as large as fits
+     * @throws Refused if there is nothing to see, or more than 60 characters, or a size that is not
+     *     within 2 to 2000 pt
+     */
+    record Word(
+            String text,
+            String family,
+            int weight,
+            boolean italic,
+            Optional<Length> size,
+            Tinted color)
+            implements Fill {
+        private static final int MOST = 60;
+
+        public Word {
+            text = text.strip();
+            if (text.isEmpty() || text.codePointCount(0, text.length()) > MOST) {
+                throw new Refused(
+                        "A word in front has 1 to %d characters; write longer text in a text frame."
+                                .formatted(MOST));
+            }
+            if (text.codePoints()
+                    .anyMatch(each ->
+                            Character.isISOControl(each)
+                                    || Character.getType(each) == Character.SURROGATE)) {
+                throw new Refused(
+                        "A word in front holds a character that cannot be shown; type it anew.");
+            }
+            if (size.filter(each -> !(each.points() >= 2 && each.points() <= 2000)).isPresent()) {
+                throw new Refused(
+                        "A size of %s is not possible; choose from 2 pt to 2000 pt."
+                                .formatted(size.get().inWords()));
+            }
+        }
+
+        public Word withText(String changed) {
+            return new Word(changed, family, weight, italic, size, color);
+        }
+
+        public Word withColor(Tinted changed) {
+            return new Word(text, family, weight, italic, size, changed);
+        }
+    }
+
     /** The asset that it is made from, if any. */
     default Optional<UUID> madeFrom() {
         return switch (this) {
             case None none -> Optional.empty();
             case Solid solid -> Optional.empty();
             case Gradient gradient -> Optional.empty();
+            case Word word -> Optional.empty();
             case Picture picture -> Optional.of(picture.asset());
             case PdfPage page -> Optional.of(page.asset());
         };
@@ -120,6 +169,7 @@ public sealed interface Fill {
             case Picture picture -> List.of();
             case PdfPage page -> List.of();
             case Solid(Tinted color) -> List.of(color);
+            case Word word -> List.of(word.color());
             case Gradient gradient -> gradient.stops().stream().map(Gradient.Stop::color).toList();
         };
     }
@@ -131,6 +181,8 @@ public sealed interface Fill {
             case Picture picture -> picture;
             case PdfPage page -> page;
             case Solid(Tinted color) -> new Solid(color.withSwatch(exchange.apply(color.swatch())));
+            case Word word ->
+                    word.withColor(word.color().withSwatch(exchange.apply(word.color().swatch())));
             case Gradient gradient ->
                     gradient.withStops(
                             gradient.stops().stream()
@@ -146,6 +198,7 @@ public sealed interface Fill {
             case None none -> none;
             case Solid solid -> solid;
             case Gradient gradient -> gradient;
+            case Word word -> word;
             case Picture picture ->
                     new Picture(
                             exchange.apply(picture.asset()),

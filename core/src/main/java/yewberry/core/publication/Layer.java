@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
 
-/** What lies on a page or a parent: backgrounds from the lowest up, then text frames above them. */
-public record Layer(List<Background> backgrounds, List<TextFrame> frames) {
+/** What lies on a page or a parent: backgrounds from the lowest up, then frames above them. */
+public record Layer(List<Background> backgrounds, List<Frame> frames) {
     public static final Layer EMPTY = new Layer(List.of(), List.of());
 
     public Layer {
@@ -17,8 +17,22 @@ public record Layer(List<Background> backgrounds, List<TextFrame> frames) {
         return new Layer(changed, frames);
     }
 
-    public Layer withFrames(List<TextFrame> changed) {
-        return new Layer(backgrounds, changed);
+    public Layer withFrames(List<? extends Frame> changed) {
+        return new Layer(backgrounds, List.copyOf(changed));
+    }
+
+    /** Those that text runs in. */
+    public List<TextFrame> textFrames() {
+        return only(TextFrame.class);
+    }
+
+    /** Those with pictures and words in them. */
+    public List<PictureFrame> pictureFrames() {
+        return only(PictureFrame.class);
+    }
+
+    private <T extends Frame> List<T> only(Class<T> kind) {
+        return frames.stream().filter(kind::isInstance).map(kind::cast).toList();
     }
 
     /** This very object where nothing on it refers to the old one. */

@@ -328,7 +328,7 @@ public record Publication(
 
     /** A frame of a chain. */
     public TextFrame frame(Story.Link link) {
-        return layer(link.owner()).frames().stream()
+        return layer(link.owner()).textFrames().stream()
                 .filter(each -> each.id().equals(link.frame()))
                 .findFirst()
                 .orElseThrow(() -> gone("frame"));

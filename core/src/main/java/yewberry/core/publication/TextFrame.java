@@ -1,6 +1,8 @@
 package yewberry.core.publication;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 
 /**
@@ -8,11 +10,23 @@ import java.util.UUID;
  *
  * @param setting how its text stands in it
  * @param story that runs through it; its chain says in which turn
+ * @param band that it stands in, where it is the text of one; then that says where it lies
  */
-public record TextFrame(UUID id, Sides sides, Box box, FrameSetting setting, UUID story)
-        implements Element {
+public record TextFrame(
+        UUID id,
+        Sides sides,
+        Box box,
+        FrameSetting setting,
+        UUID story,
+        boolean locked,
+        Optional<TextBand> band)
+        implements Frame {
     public TextFrame {
         setting.check(box);
+    }
+
+    public TextFrame(UUID id, Sides sides, Box box, FrameSetting setting, UUID story) {
+        this(id, sides, box, setting, story, false, Optional.empty());
     }
 
     /** One whose text stands in it as usual. */
@@ -21,20 +35,46 @@ public record TextFrame(UUID id, Sides sides, Box box, FrameSetting setting, UUI
     }
 
     public TextFrame withSetting(FrameSetting changed) {
-        return new TextFrame(id, sides, box, changed, story);
+        return new TextFrame(id, sides, box, changed, story, locked, band);
     }
 
     public TextFrame withStory(UUID changed) {
-        return new TextFrame(id, sides, box, setting, changed);
+        return new TextFrame(id, sides, box, setting, changed, locked, band);
+    }
+
+    @Override
+    public TextFrame withPlace(Sides changed, Box to) {
+        return new TextFrame(id, changed, to, setting, story, locked, band);
+    }
+
+    @Override
+    public TextFrame withLocked(boolean changed) {
+        return new TextFrame(id, sides, box, setting, story, changed, band);
+    }
+
+    @Override
+    public double rotation() {
+        return setting.rotation();
+    }
+
+    /** Along an edge of the page. */
+    public TextFrame withBand(Optional<TextBand> changed) {
+        return new TextFrame(id, sides, box, setting, story, locked, changed);
     }
 
     @Override
     public List<Reference> references() {
-        return List.of(Reference.story(story));
+        List<Reference> references = new ArrayList<>(List.of(Reference.story(story)));
+        band.ifPresent(each -> references.addAll(each.references()));
+        return references;
     }
 
     @Override
     public TextFrame withReference(UUID old, UUID replacement) {
-        return story.equals(old) ? withStory(replacement) : this;
+        if (references().stream().noneMatch(each -> each.id().equals(old))) {
+            return this;
+        }
+        return withStory(story.equals(old) ? replacement : story)
+                .withBand(band.map(each -> each.withReference(old, replacement)));
     }
 }

@@ -89,7 +89,7 @@ public final class PageRaster {
     @FunctionalInterface
     public interface Sources {
         /** What a picture is in another way than from its asset, as fine as is fit for a page. */
-        Painted.Source of(Item.AreaFill fill, AreaPaint.Picture picture);
+        Painted.Source of(Item.Filled fill, AreaPaint.Picture picture);
     }
 
     /**
@@ -100,7 +100,7 @@ public final class PageRaster {
     public static PageRaster of(MediumScene scene, Rect region, double ppi, Sources pictures) {
         PageRaster page = whole(scene, region, ppi);
         for (Item item : scene.items()) {
-            if (item instanceof Item.AreaFill fill
+            if (item instanceof Item.Filled fill
                     && fill.paint() instanceof AreaPaint.Picture picture) {
                 page.fill(fill, pictures.of(fill, picture));
             } else {

@@ -105,10 +105,22 @@ public sealed interface AreaPaint {
             implements AreaPaint {
         /** Whether nothing of a rectangle is left free, and nothing shows through. */
         public boolean covers(Rect rect) {
+            return isOpaque() && reaches(rect);
+        }
+
+        /** Whether nothing shows through where it is. */
+        public boolean isOpaque() {
             return asset.content() instanceof Asset.Pixels pixels
                     && !pixels.transparent()
-                    && seeThrough.isEmpty()
-                    && reaches(rect);
+                    && seeThrough.isEmpty();
+        }
+
+        /** The same, rotated. */
+        public Picture turned(Turn turn) {
+            return turn.isNone()
+                    ? this
+                    : new Picture(
+                            asset, page, pixels, place.turned(turn), tiled, runOut, seeThrough);
         }
 
         /** Whether it, or what goes on from it, is everywhere on a rectangle. */

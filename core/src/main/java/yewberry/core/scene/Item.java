@@ -15,8 +15,10 @@ import yewberry.core.color.Numbers;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.CharacterLook;
+import yewberry.core.publication.Fill;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
 import yewberry.core.text.Type;
@@ -37,8 +39,8 @@ public sealed interface Item {
     /** As it is on a medium: in the colours that its own become there. */
     Item on(Medium medium, PressCondition condition);
 
-    /** What is filled: a background, or something behind text or around it. */
-    sealed interface Filled extends Item permits AreaFill, TextFill {
+    /** What is filled: a background, something behind text or around it, or a picture in front. */
+    sealed interface Filled extends Item permits AreaFill, Formed {
         AreaPaint paint();
 
         /** That its fill is spread over, before it is rotated. */
@@ -178,6 +180,56 @@ public sealed interface Item {
         }
     }
 
+    /** What fills a form of its own, which may be rotated, and may lie anywhere among text. */
+    sealed interface Formed extends Filled permits TextFill, FrontFill {
+        /** What it fills, before it is rotated. */
+        Form form();
+
+        @Override
+        default boolean holds(double x, double y) {
+            return form().rectangle()
+                    .filter(rect -> turn().isNone())
+                    .map(rect -> rect.contains(x, y))
+                    .orElseGet(() -> bounds().contains(x, y) && turned().contains(x, y));
+        }
+
+        @Override
+        default boolean holds(Rect other) {
+            return bounds().contains(other)
+                    && shape().map(each ->
+                                    each.contains(
+                                            other.x(), other.y(), other.width(), other.height()))
+                            .orElse(true);
+        }
+
+        @Override
+        default boolean touches(Rect other) {
+            return !bounds().intersection(other).isEmpty()
+                    && shape().map(each ->
+                                    each.intersects(
+                                            other.x(), other.y(), other.width(), other.height()))
+                            .orElse(true);
+        }
+
+        @Override
+        default Optional<Shape> shape() {
+            return form().rectangle().isPresent() && turn().isNone()
+                    ? Optional.empty()
+                    : Optional.of(turned());
+        }
+
+        private Shape turned() {
+            return turn().isNone()
+                    ? form().path()
+                    : turn().transform().createTransformedShape(form().path());
+        }
+
+        @Override
+        default Rect bounds() {
+            return turn().isNone() ? form().bounds() : Rect.around(turned());
+        }
+    }
+
     /**
      * Something behind text or around it.
      *
@@ -199,9 +251,11 @@ public sealed interface Item {
             Form form,
             Rect frame,
             Turn turn)
-            implements Filled {
+            implements Formed {
         /** What it is to the text. */
         public enum Kind {
+            /** The band that a frame's text stands in. */
+            BAND("Band"),
             SHADING("Shading"),
             BORDER("Border"),
             HIGHLIGHT("Highlight");
@@ -233,50 +287,6 @@ public sealed interface Item {
         }
 
         @Override
-        public boolean holds(double x, double y) {
-            return form.rectangle()
-                    .filter(rect -> turn.isNone())
-                    .map(rect -> rect.contains(x, y))
-                    .orElseGet(() -> bounds().contains(x, y) && turned().contains(x, y));
-        }
-
-        @Override
-        public boolean holds(Rect other) {
-            return bounds().contains(other)
-                    && shape().map(each ->
-                                    each.contains(
-                                            other.x(), other.y(), other.width(), other.height()))
-                            .orElse(true);
-        }
-
-        @Override
-        public boolean touches(Rect other) {
-            return !bounds().intersection(other).isEmpty()
-                    && shape().map(each ->
-                                    each.intersects(
-                                            other.x(), other.y(), other.width(), other.height()))
-                            .orElse(true);
-        }
-
-        @Override
-        public Optional<Shape> shape() {
-            return form.rectangle().isPresent() && turn.isNone()
-                    ? Optional.empty()
-                    : Optional.of(turned());
-        }
-
-        private Shape turned() {
-            return turn.isNone()
-                    ? form.path()
-                    : turn.transform().createTransformedShape(form.path());
-        }
-
-        @Override
-        public Rect bounds() {
-            return turn.isNone() ? form.bounds() : Rect.around(turned());
-        }
-
-        @Override
         public TextFill withoutGlyphs() {
             return this;
         }
@@ -295,6 +305,83 @@ public sealed interface Item {
                     form,
                     frame,
                     turn);
+        }
+    }
+
+    /**
+     * A picture or a word in front of the backgrounds.
+     *
+     * @param source the frame it stands in
+     * @param form what it fills, before it is rotated
+     * @param reaches whether its picture is everywhere in that
+     * @param frame before it is rotated
+     */
+    record FrontFill(
+            Origin origin,
+            PictureFrame source,
+            AreaPaint paint,
+            Form form,
+            boolean reaches,
+            Rect frame,
+            Turn turn)
+            implements Formed {
+        public UUID element() {
+            return source.id();
+        }
+
+        @Override
+        public double opacity() {
+            return source.opacity() / 100;
+        }
+
+        @Override
+        public BlendMode blend() {
+            return source.blend();
+        }
+
+        public Background.GoesTo goesTo() {
+            return source.goesTo();
+        }
+
+        @Override
+        public boolean covers() {
+            return opacity() == 1
+                    && blend() == BlendMode.NORMAL
+                    && switch (paint) {
+                        case AreaPaint.Solid solid -> true;
+                        case AreaPaint.Gradient gradient -> gradient.covers();
+                        case AreaPaint.Picture picture -> picture.isOpaque() && reaches;
+                    };
+        }
+
+        /** Whether it paints anything at a point; what is transparent in a picture counts, too. */
+        public boolean isAt(double x, double y) {
+            return holds(x, y)
+                    && (!(paint instanceof AreaPaint.Picture picture)
+                            || picture.reaches(new Rect(x, y, 0, 0)));
+        }
+
+        /** What it is to whoever looks. */
+        public String kind() {
+            return source.isRunningItem() ? "Running item" : "Picture";
+        }
+
+        /** Its word, or the name of its file. */
+        public String named() {
+            return source.fill() instanceof Fill.Word word
+                    ? "“%s”".formatted(word.text())
+                    : paint.inWords();
+        }
+
+        @Override
+        public FrontFill withoutGlyphs() {
+            return this;
+        }
+
+        @Override
+        public FrontFill on(Medium medium, PressCondition condition) {
+            return new FrontFill(
+                    origin, source, paint.on(medium, condition), form, reaches, frame, turn);
         }
     }
 

@@ -7,7 +7,9 @@ import java.util.UUID;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
+import yewberry.core.publication.Background;
 import yewberry.core.publication.LinkTo;
+import yewberry.core.publication.PictureFrame;
 
 /**
  * What is painted on one page, in order from the lowest to the topmost, and where each thing came
@@ -23,6 +25,7 @@ public final class PageScene {
     private final PageBoxes boxes;
     private final List<Item> items;
     private final List<PlacedFrame> frames;
+    private final List<PlacedPicture> pictures;
     private final List<Overset> overset;
     private final List<Link> links;
     private final PressCondition condition;
@@ -34,6 +37,7 @@ public final class PageScene {
             PageBoxes boxes,
             List<Item> items,
             List<PlacedFrame> frames,
+            List<PlacedPicture> pictures,
             List<Overset> overset,
             List<Link> links,
             PressCondition condition) {
@@ -42,6 +46,7 @@ public final class PageScene {
         this.boxes = boxes;
         this.items = List.copyOf(items);
         this.frames = List.copyOf(frames);
+        this.pictures = List.copyOf(pictures);
         this.overset = List.copyOf(overset);
         this.links = List.copyOf(links);
         this.condition = condition;
@@ -50,9 +55,20 @@ public final class PageScene {
     /**
      * A text frame of the page.
      *
+     * @param place in the order of all frames, from the lowest up
      * @param where it lies before it is rotated
      */
-    public record PlacedFrame(Origin origin, UUID frame, UUID story, Rect where, Turn turn) {}
+    public record PlacedFrame(
+            int place, Origin origin, UUID frame, UUID story, Rect where, Turn turn) {}
+
+    /**
+     * A frame of the page with a picture or a word.
+     *
+     * @param place in the order of all frames, from the lowest up
+     * @param where it lies before it is rotated
+     */
+    public record PlacedPicture(
+            int place, Origin origin, PictureFrame frame, Rect where, Turn turn) {}
 
     /**
      * Words that lead somewhere.
@@ -94,7 +110,11 @@ public final class PageScene {
                     new MediumScene(
                             scene,
                             planes,
-                            all.stream().filter(item -> !(item instanceof Item.AreaFill))));
+                            all.stream()
+                                    .filter(item -> !(item instanceof Item.AreaFill))
+                                    .filter(item ->
+                                            !(item instanceof Item.FrontFill)
+                                                    || goesTo(item, medium))));
         }
     }
 
@@ -102,11 +122,15 @@ public final class PageScene {
         return switch (item) {
             case Item.Lettering letters -> true;
             case Item.TextFill fill -> true;
-            case Item.AreaFill fill ->
-                    switch (medium) {
-                        case SCREEN -> fill.goesTo().screen();
-                        case PAPER -> fill.goesTo().paper();
-                    };
+            case Item.AreaFill fill -> goesTo(fill.goesTo(), medium);
+            case Item.FrontFill fill -> goesTo(fill.goesTo(), medium);
+        };
+    }
+
+    private static boolean goesTo(Background.GoesTo to, Medium medium) {
+        return switch (medium) {
+            case SCREEN -> to.screen();
+            case PAPER -> to.paper();
         };
     }
 
@@ -163,12 +187,18 @@ public final class PageScene {
 
     /** The same page with other items. */
     public PageScene withItems(List<Item> changed) {
-        return new PageScene(key, page, boxes, changed, frames, overset, links, condition);
+        return new PageScene(
+                key, page, boxes, changed, frames, pictures, overset, links, condition);
     }
 
     /** The text frames, from the lowest to the topmost. */
     public List<PlacedFrame> frames() {
         return frames;
+    }
+
+    /** The frames with pictures and words, from the lowest to the topmost. */
+    public List<PlacedPicture> pictures() {
+        return pictures;
     }
 
     public List<Overset> overset() {

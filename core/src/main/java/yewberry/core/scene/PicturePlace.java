@@ -137,6 +137,22 @@ public record PicturePlace(
                 downY * larger);
     }
 
+    /** The same, rotated. */
+    public PicturePlace turned(Turn turn) {
+        if (turn.isNone()) {
+            return this;
+        }
+        AffineTransform place = turn.transform();
+        place.concatenate(new AffineTransform(acrossX, acrossY, downX, downY, x, y));
+        return new PicturePlace(
+                place.getTranslateX(),
+                place.getTranslateY(),
+                place.getScaleX(),
+                place.getShearY(),
+                place.getShearX(),
+                place.getScaleY());
+    }
+
     private static double[][] corners(Rect frame) {
         return new double[][] {
             {frame.x(), frame.y()},

@@ -11,7 +11,10 @@ import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 
-/** The items of a page in the order they are read: paragraphs, frame by frame, then backgrounds. */
+/**
+ * The items of a page in the order they are read: paragraphs, frame by frame, pictures in front,
+ * then backgrounds.
+ */
 public final class ReadingOrder {
     private ReadingOrder() {}
 
@@ -33,6 +36,14 @@ public final class ReadingOrder {
                 Item.GlyphRun first = runs.getFirst();
                 Rect line = first.box(first.lines().getFirst());
                 return new Spot(line.x() + line.width() / 2, line.y() + line.height() / 2);
+            }
+        }
+
+        /** A picture or a word in front of the backgrounds. */
+        record Picture(Item.FrontFill fill) implements Stop {
+            @Override
+            public Rect where() {
+                return fill.bounds();
             }
         }
 
@@ -58,6 +69,11 @@ public final class ReadingOrder {
                         Comparator.comparingDouble((List<Item.GlyphRun> runs) -> around(runs).y())
                                 .thenComparingDouble(runs -> around(runs).x()))
                 .forEach(runs -> stops.addAll(paragraphs(runs)));
+        scene.items().reversed().stream()
+                .filter(Item.FrontFill.class::isInstance)
+                .map(Item.FrontFill.class::cast)
+                .map(Stop.Picture::new)
+                .forEach(stops::add);
         scene.areas().reversed().stream().map(Stop.Area::new).forEach(stops::add);
         return List.copyOf(stops);
     }

@@ -62,6 +62,15 @@ public final class Strata {
                         up.add(new Stratum.BehindText(fill, result, view.see(result)));
                     }
                 }
+                case Item.FrontFill fill -> {
+                    if (fill.isAt(x, y)) {
+                        List<Item> with = here ? areas : new ArrayList<>(areas);
+                        with.add(fill);
+                        Color result = new Painted(shown, with).at(x, y);
+                        painted = here ? Optional.of(result) : painted;
+                        up.add(new Stratum.Front(fill, result, view.see(result), here));
+                    }
+                }
                 case Item.GlyphStroke stroke -> {
                     if (stroke.isAt(x, y)) {
                         Color color = stroke.paint().color();

@@ -33,6 +33,13 @@ public sealed interface Stratum {
     /** A shading, a border or a highlight. */
     record BehindText(Item.TextFill fill, Color result, Rgb screen) implements Stratum {}
 
+    /**
+     * A picture or a word in front of the backgrounds.
+     *
+     * @param shown whether it is there in this viewing
+     */
+    record Front(Item.FrontFill fill, Color result, Rgb screen, boolean shown) implements Stratum {}
+
     /** The line around letters. */
     record Stroke(Item.GlyphStroke stroke, Color result, Rgb screen) implements Stratum {}
 
@@ -45,6 +52,7 @@ public sealed interface Stratum {
             case Text text -> Optional.of(text.result());
             case Fill fill -> Optional.of(fill.result());
             case BehindText behind -> Optional.of(behind.result());
+            case Front front -> Optional.of(front.result());
             case Stroke stroke -> Optional.of(stroke.result());
             case Stock stock -> Optional.empty();
         };

@@ -334,7 +334,8 @@ class EditingTest {
         Publication added = after(sample, add);
         Box wider = new Box(Length.mm(5), Length.mm(10), Length.mm(90), Length.mm(20));
         Publication placed = after(added, new FrameEdit.PlaceFrame(id("f"), Sides.BOTH, wider));
-        assertThat(placed.pages().getFirst().layer().frames().getFirst().box()).isEqualTo(wider);
+        assertThat(placed.pages().getFirst().layer().textFrames().getFirst().box())
+                .isEqualTo(wider);
         assertThat(after(placed, new FrameEdit.RemoveFrame(id("f")))).isEqualTo(sample);
     }
 

@@ -142,7 +142,7 @@ class MergingTest {
     }
 
     private static TextFrame frameOf(Publication publication) {
-        return publication.pages().getFirst().layer().frames().getFirst();
+        return publication.pages().getFirst().layer().textFrames().getFirst();
     }
 
     @Test

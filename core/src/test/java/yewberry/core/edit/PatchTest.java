@@ -133,14 +133,14 @@ class PatchTest {
                 var frames =
                         now.pages().stream()
                                 .map(Page::layer)
-                                .flatMap(l -> l.frames().stream())
+                                .flatMap(l -> l.textFrames().stream())
                                 .toList();
                 yield frames.isEmpty()
                         ? new PublicationEdit.RenamePublication(name)
                         : written(now.story(any(random, frames).story()), random, name);
             }
             case 11 -> {
-                var frames = now.layers().flatMap(layer -> layer.frames().stream()).toList();
+                var frames = now.layers().flatMap(layer -> layer.textFrames().stream()).toList();
                 yield frames.isEmpty()
                         ? new PublicationEdit.RenamePublication(name)
                         : chained(frames, owner, random, name);

@@ -408,7 +408,15 @@ class FindingsTest {
         Publication mended = Editing.edit(publication, offer.edit()).publication();
         assertThat(press(new Composer(PressCondition.coated()).compose(mended, 0), Sample.a5()))
                 .isEmpty();
-        assertThat(mended.pages().getFirst().layer().frames().getFirst().box().x().millimetres())
+        assertThat(
+                        mended.pages()
+                                .getFirst()
+                                .layer()
+                                .textFrames()
+                                .getFirst()
+                                .box()
+                                .x()
+                                .millimetres())
                 .as("no farther than it takes")
                 .isBetween(2.9, 3.1);
     }

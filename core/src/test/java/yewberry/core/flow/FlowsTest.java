@@ -69,11 +69,11 @@ class FlowsTest {
     }
 
     private static TextFrame frame(Publication in, int number) {
-        return in.page(page(number)).layer().frames().getFirst();
+        return in.page(page(number)).layer().textFrames().getFirst();
     }
 
     private FilledFrame filled(Publication in, int number) {
-        return flows.through(frame(in, number), in);
+        return flows.through(frame(in, number), in, in.pages().getFirst().id(), Optional.empty());
     }
 
     private List<FilledFrame> all(Publication in) {
@@ -301,10 +301,21 @@ class FlowsTest {
         Publication publication = story(BODY, 11);
         FlowMemory memory = new FlowMemory(10_000_000);
         Flows remembered = new Flows(memory);
-        FilledFrame second = remembered.through(frame(publication, 2), publication);
+        FilledFrame second =
+                remembered.through(
+                        frame(publication, 2),
+                        publication,
+                        publication.pages().getFirst().id(),
+                        Optional.empty());
         List<Segment> text = second.segments();
         memory.forget();
-        assertThat(remembered.through(frame(publication, 2), publication)).isSameAs(second);
+        assertThat(
+                        remembered.through(
+                                frame(publication, 2),
+                                publication,
+                                publication.pages().getFirst().id(),
+                                Optional.empty()))
+                .isSameAs(second);
         assertThat(second.segments()).isEqualTo(text).isNotSameAs(text);
     }
 }

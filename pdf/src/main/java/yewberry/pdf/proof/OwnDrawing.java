@@ -57,11 +57,7 @@ final class OwnDrawing implements Closeable {
     }
 
     private Painted.Source source(
-            MediumScene scene,
-            Item.AreaFill fill,
-            AreaPaint.Picture picture,
-            Rect region,
-            int ppi) {
+            MediumScene scene, Item.Filled fill, AreaPaint.Picture picture, Rect region, int ppi) {
         if (picture.asset().content() instanceof Asset.Document && !picture.tiled()) {
             return page(scene, fill, picture, region, ppi);
         }
@@ -95,11 +91,7 @@ final class OwnDrawing implements Closeable {
 
     /** A page of a PDF, painted on the very pixels it is wanted on. */
     private Painted.Source page(
-            MediumScene scene,
-            Item.AreaFill fill,
-            AreaPaint.Picture picture,
-            Rect region,
-            int ppi) {
+            MediumScene scene, Item.Filled fill, AreaPaint.Picture picture, Rect region, int ppi) {
         double scale = ppi / 72.0;
         int width = (int) Math.ceil(region.width() * scale - 1e-6);
         int height = (int) Math.ceil(region.height() * scale - 1e-6);

@@ -55,6 +55,7 @@ final class PlaceCheck {
         return switch (fill) {
             case Item.AreaFill background -> "background";
             case Item.TextFill behind -> behind.kind().inWords().toLowerCase(Locale.ROOT);
+            case Item.FrontFill front -> front.kind().toLowerCase(Locale.ROOT);
         };
     }
 

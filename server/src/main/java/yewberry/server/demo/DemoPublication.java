@@ -165,8 +165,9 @@ public final class DemoPublication {
             new DemoNotice(DemoPublication::id, reading, slate, shingle, lantern);
 
     private final DemoStories stories = new DemoStories();
-    private final Parent daylight = daylight();
-    private final Parent night = night();
+    private final DemoRunning running;
+    private final Parent daylight;
+    private final Parent night;
 
     private final Asset milkyWay;
 
@@ -177,6 +178,9 @@ public final class DemoPublication {
                         id("picture Milky way"),
                         "Milky way.jpg",
                         DemoPictures.milkyWay(1819, 1996));
+        this.running = new DemoRunning(DemoPublication::id, files, reading, midnight, dusk, slate);
+        this.daylight = daylight();
+        this.night = night();
     }
 
     static Publication seasonGuide(AssetIntake files) {
@@ -272,12 +276,18 @@ public final class DemoPublication {
                                         black, white, midnight, dusk, moonlight, sand, slate,
                                         beacon, lantern, haze, afterglow, shingle, reading),
                                 looks(),
-                                List.of(milkyWay),
+                                assets(),
                                 List.of(darkHours()),
                                 List.of(daylight, night),
                                 pages(),
                                 List.of()))
                 .withCharacterLooks(List.of(emphasis, strong, notice.time()));
+    }
+
+    private List<Asset> assets() {
+        List<Asset> assets = new ArrayList<>(List.of(milkyWay));
+        assets.addAll(running.assets());
+        return assets;
     }
 
     private List<Look> looks() {
@@ -299,6 +309,7 @@ public final class DemoPublication {
                                 list,
                                 steps));
         looks.addAll(notice.looks());
+        looks.addAll(running.looks());
         return looks;
     }
 
@@ -314,6 +325,7 @@ public final class DemoPublication {
                                         new Area.Band(Edge.OUTSIDE, Length.mm(8)),
                                         dusk)),
                         List.of(
+                                running.band(stories),
                                 frame(
                                         "daylight foot",
                                         16,
@@ -387,7 +399,7 @@ public final class DemoPublication {
     private List<Page> pages() {
         List<Page> pages = new ArrayList<>();
         pages.add(cover());
-        pages.add(welcome());
+        pages.add(welcome().withPart(Optional.of("Visiting")));
         pages.add(gettingHere());
         pages.add(calendar());
         pages.add(
@@ -396,16 +408,16 @@ public final class DemoPublication {
                         list,
                         DemoText.TERRACE));
         pages.addAll(nights());
-        pages.add(schools());
-        pages.add(access());
-        pages.add(backCover());
+        pages.add(running.draft(schools()).withPart(Optional.of("Booking and access")));
+        pages.add(running.draft(access()));
+        pages.add(running.marked(backCover()));
         return pages;
     }
 
     /** With a notice below its text. */
     private Page gettingHere() {
         Page plain = article(3, daylight, DemoText.GETTING_HERE, heading, body);
-        UUID story = plain.layer().frames().getFirst().story();
+        UUID story = plain.layer().textFrames().getFirst().story();
         List<Paragraph> paragraphs = new ArrayList<>(stories.text(story));
         paragraphs.addAll(notice.paragraphs());
         stories.write(story, paragraphs);
@@ -415,7 +427,7 @@ public final class DemoPublication {
     /** The first article, and below it where to find the others. */
     private Page welcome() {
         Page plain = article(2, daylight, DemoText.WELCOME, heading, body);
-        UUID story = plain.layer().frames().getFirst().story();
+        UUID story = plain.layer().textFrames().getFirst().story();
         List<Paragraph> paragraphs = new ArrayList<>(stories.text(story));
         paragraphs.add(paragraph("contents gap", contents, ""));
         entry(paragraphs, DemoText.GETTING_HERE, 3, 3);
@@ -454,7 +466,7 @@ public final class DemoPublication {
 
     /** With a list below its text. */
     private Page ending(Page plain, Look look, List<String> items) {
-        UUID story = plain.layer().frames().getFirst().story();
+        UUID story = plain.layer().textFrames().getFirst().story();
         List<Paragraph> paragraphs = new ArrayList<>(stories.text(story));
         for (String item : items) {
             paragraphs.add(paragraph(look.name() + " " + items.indexOf(item), look, item));
@@ -467,7 +479,8 @@ public final class DemoPublication {
     private List<Page> nights() {
         List<Page> pages =
                 List.of(
-                        article(6, night, DemoText.DARK_HOURS, nightHeading, nightBody),
+                        article(6, night, DemoText.DARK_HOURS, nightHeading, nightBody)
+                                .withPart(Optional.of("Nights")),
                         article(7, night, DemoText.AUTUMN, nightHeading, body),
                         underOneSky(article(8, night, DemoText.WINTER, nextArticle, body)),
                         underOneSky(article(9, night, DemoText.COMETS, nightHeading, nightBody)));
@@ -475,7 +488,7 @@ public final class DemoPublication {
         List<Page> joined = new ArrayList<>();
         UUID story = id("story article " + NIGHTS);
         for (Page page : pages) {
-            TextFrame frame = page.layer().frames().getFirst();
+            TextFrame frame = page.layer().textFrames().getFirst();
             all.addAll(stories.take(frame.story()));
             joined.add(page.withLayer(page.layer().withFrames(List.of(frame.withStory(story)))));
         }
@@ -592,7 +605,7 @@ public final class DemoPublication {
     /** Each paragraph begins with its month, which stands out. */
     private Page calendar() {
         Page plain = article(4, daylight, DemoText.CALENDAR, heading, body);
-        UUID story = plain.layer().frames().getFirst().story();
+        UUID story = plain.layer().textFrames().getFirst().story();
         List<Paragraph> paragraphs = new ArrayList<>();
         for (Paragraph each : stories.text(story)) {
             String text = each.text();
@@ -619,7 +632,7 @@ public final class DemoPublication {
     /** Two words of this page have a colour of their own. */
     private Page schools() {
         Page plain = article(10, daylight, DemoText.SCHOOLS, heading, body);
-        TextFrame frame = plain.layer().frames().getFirst();
+        TextFrame frame = plain.layer().textFrames().getFirst();
         List<Paragraph> paragraphs = new ArrayList<>(stories.text(frame.story()));
         String text = paragraphs.get(2).text();
         String words = "book early";

@@ -41,7 +41,7 @@ final class DemoStories {
         Map<UUID, List<Story.Link>> chains = new HashMap<>();
         List<UUID> order = new ArrayList<>();
         for (Carrier carrier : publication.carriers().toList()) {
-            for (TextFrame frame : carrier.layer().frames()) {
+            for (TextFrame frame : carrier.layer().textFrames()) {
                 chains.computeIfAbsent(
                                 frame.story(),
                                 story -> {

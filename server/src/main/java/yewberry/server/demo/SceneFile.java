@@ -15,6 +15,7 @@ import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.color.Color;
 import yewberry.core.color.Medium;
 import yewberry.core.press.Plate;
+import yewberry.core.publication.Background;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
@@ -85,7 +86,7 @@ final class SceneFile {
                             fill.opacity(),
                             fill.blend().standardName(),
                             false,
-                            medium(fill),
+                            medium(fill.goesTo()),
                             Optional.empty(),
                             Optional.empty(),
                             fill.paint() instanceof AreaPaint.Picture picture
@@ -104,6 +105,21 @@ final class SceneFile {
                             Optional.empty(),
                             Optional.empty(),
                             Optional.empty());
+            case Item.FrontFill fill ->
+                    new ItemOf(
+                            fill.source().isRunningItem() ? "running item" : "picture in front",
+                            fill.origin().inWords(),
+                            corners(fill),
+                            colors(fill, scene),
+                            fill.opacity(),
+                            fill.blend().standardName(),
+                            false,
+                            medium(fill.goesTo()),
+                            fill.source().isRead() && !fill.source().meaning().isOpen()
+                                    ? Optional.of(fill.source().meaning().text())
+                                    : Optional.empty(),
+                            Optional.empty(),
+                            Optional.of(fill.named()));
             case Item.GlyphStroke line ->
                     new ItemOf(
                             "outline of text",
@@ -147,10 +163,10 @@ final class SceneFile {
         };
     }
 
-    private static String medium(Item.AreaFill fill) {
-        return fill.goesTo().screen()
-                ? fill.goesTo().paper() ? "screen and paper" : "screen"
-                : fill.goesTo().paper() ? "paper" : "none";
+    private static String medium(Background.GoesTo to) {
+        return to.screen()
+                ? to.paper() ? "screen and paper" : "screen"
+                : to.paper() ? "paper" : "none";
     }
 
     private static List<Map<String, Double>> colors(Item item, MediumScene scene) {
@@ -164,8 +180,8 @@ final class SceneFile {
         return plates;
     }
 
-    /** The corners of what is behind text, flattened to a thousandth of a point. */
-    private static List<Double> corners(Item.TextFill fill) {
+    /** The corners of what has a form of its own, flattened to a thousandth of a point. */
+    private static List<Double> corners(Item.Formed fill) {
         if (fill.shape().isEmpty()) {
             return corners(fill.bounds());
         }

@@ -55,7 +55,9 @@ final class Defaults {
                     FrameSetting.class,
                     Map.of("rotation", JSON.numberNode(0)),
                     TextFrame.class,
-                    Map.of("setting", setting(FrameSetting.USUAL)),
+                    Map.of(
+                            "setting", setting(FrameSetting.USUAL),
+                            "locked", JSON.booleanNode(false)),
                     Setup.class,
                     Map.of(
                             "language", JSON.stringNode(Language.ENGLISH_BRITISH.name()),

@@ -8,6 +8,7 @@ import yewberry.core.edit.Edit;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Frame;
 import yewberry.core.publication.Holder;
 import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.ListMark;
@@ -25,6 +26,7 @@ public final class Kinds {
                     Definition.class,
                     Area.class,
                     Fill.class,
+                    Frame.class,
                     Asset.Content.class,
                     LinkTo.class,
                     ListMark.Mark.class,

@@ -34,6 +34,7 @@ import yewberry.core.publication.Look;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Story;
@@ -337,6 +338,8 @@ public final class OpenPublication {
             case Page page -> "a page";
             case Background background -> "a background";
             case TextFrame frame -> "a text frame";
+            case PictureFrame frame ->
+                    frame.isRunningItem() ? "a running item" : "a picture in front";
             case Story story -> "which frames a text runs through";
             case Paragraph paragraph -> "the text of a paragraph";
         };

@@ -9,11 +9,11 @@ import org.jooq.DSLContext;
 import org.springframework.stereotype.Component;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Frame;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Story;
-import yewberry.core.publication.TextFrame;
 import yewberry.server.store.db.tables.records.PublicationRecord;
 
 /** How elements of all kinds are stored: what is referred to comes before what refers to it. */
@@ -69,7 +69,7 @@ class AllRows {
         UUID id = row.getId();
         Map<UUID, List<Background>> areas = backgrounds.read(db, id);
         Map<UUID, List<Story.Link>> chains = StoryRows.chains(db, id);
-        Map<UUID, List<TextFrame>> text = frames.read(db, id, storyOfFrames(chains));
+        Map<UUID, List<Frame>> text = frames.read(db, id, storyOfFrames(chains));
         Function<UUID, Layer> layers =
                 owner ->
                         new Layer(

@@ -76,6 +76,7 @@ final class BackgroundRows extends Rows<Background, BackgroundRecord> {
         row.setPlacing(null);
         switch (background.fill()) {
             case Fill.None none -> row.setFill("none");
+            case Fill.Word word -> throw new IllegalArgumentException("A word as a background");
             case Fill.Solid(Tinted color) -> {
                 row.setFill("solid");
                 row.setSwatch(color.swatch());

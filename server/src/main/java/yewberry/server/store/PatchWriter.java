@@ -40,17 +40,20 @@ final class PatchWriter {
                 .filter(Heading.class::isInstance)
                 .map(Heading.class::cast)
                 .forEach(this::write);
-        Map<Class<?>, List<Change>> byKind =
-                patch.changes().stream()
-                        .collect(Collectors.groupingBy(change -> change.element().getClass()));
+        Map<Class<?>, List<Change>> byKind = new HashMap<>();
         for (Rows<?, ?> kind : rows.inOrder()) {
-            save(kind, byKind.getOrDefault(kind.type(), List.of()));
+            List<Change> own =
+                    patch.changes().stream()
+                            .filter(change -> kind.type().isInstance(change.element()))
+                            .toList();
+            byKind.put(kind.type(), own);
+            save(kind, own);
         }
         for (Rows<?, ?> kind : rows.inOrder().reversed()) {
             kind.remove(
                     db,
                     after.id(),
-                    byKind.getOrDefault(kind.type(), List.of()).stream()
+                    byKind.get(kind.type()).stream()
                             .filter(change -> change.after().isEmpty())
                             .map(Change::id)
                             .toList());

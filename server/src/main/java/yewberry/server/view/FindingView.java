@@ -7,6 +7,7 @@ import java.util.UUID;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.PressCondition;
 import yewberry.core.findings.Finding;
+import yewberry.core.findings.FrontFinding;
 import yewberry.core.findings.LooseLine;
 import yewberry.core.findings.Offer;
 import yewberry.core.findings.PictureFinding;
@@ -92,6 +93,10 @@ public record FindingView(
             case Finding.OtherFont it -> "other-font";
             case Finding.DeadLink it -> "dead-link";
             case RunsIntoText it -> "runs-into-text";
+            case FrontFinding.NoAlternative it -> "no-alternative-text";
+            case FrontFinding.OnClear it -> "text-on-clear-part";
+            case FrontFinding.HidesText it -> "text-hidden";
+            case FrontFinding.IntoPicture it -> "runs-into-picture";
             case LooseLine it -> "loose-line";
             case PictureFinding.Unreadable it -> "picture-unreadable";
             case PictureFinding.TooCoarse it -> "picture-too-coarse";
@@ -128,6 +133,10 @@ public record FindingView(
             case Finding.TextOverflow it -> Optional.empty();
             case Finding.DeadLink it -> Optional.empty();
             case RunsIntoText it -> Optional.of(it.other());
+            case FrontFinding.OnClear it -> Optional.of(it.run());
+            case FrontFinding.HidesText it -> Optional.of(it.run());
+            case FrontFinding.NoAlternative it -> Optional.empty();
+            case FrontFinding.IntoPicture it -> Optional.empty();
             case Finding.StockNotPrinted it -> Optional.empty();
         };
     }

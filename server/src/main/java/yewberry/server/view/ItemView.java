@@ -43,6 +43,16 @@ public record ItemView(
                             Optional.of(words.runs().getFirst().frame()),
                             Optional.of(words.runs().getFirst().paragraph()),
                             Optional.empty());
+            case Stop.Picture(var fill) ->
+                    new ItemView(
+                            "%s %s".formatted(fill.kind(), fill.named()),
+                            fill.origin().inWords(),
+                            Extent.of(fill.bounds()),
+                            Extent.mm(fill.bounds().x() + fill.bounds().width() / 2),
+                            Extent.mm(fill.bounds().y() + fill.bounds().height() / 2),
+                            Optional.of(fill.element()),
+                            Optional.empty(),
+                            Optional.empty());
             case Stop.Area(var fill) ->
                     new ItemView(
                             "Background in %s".formatted(fill.inWords()),

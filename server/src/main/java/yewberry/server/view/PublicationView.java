@@ -209,7 +209,7 @@ public record PublicationView(
     }
 
     private static List<UUID> looks(Parent parent, Publication publication) {
-        return parent.layer().frames().stream()
+        return parent.layer().textFrames().stream()
                 .flatMap(frame -> publication.story(frame.story()).paragraphs().stream())
                 .map(Paragraph::look)
                 .distinct()

@@ -4,9 +4,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.picture.SvgPicture;
+import yewberry.core.publication.Fill;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
+import yewberry.core.publication.Story;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
@@ -33,25 +36,76 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
             Extent safe,
             Optional<Extent> words,
             List<FrameOnPage> frames,
+            List<PictureOnPage> pictures,
             String text) {}
+
+    /**
+     * A frame with a picture or a word, of the page or of its parents.
+     *
+     * @param place in the order of all frames of the page, from the lowest up
+     * @param where it lies before it is rotated
+     * @param rotation about its middle, in degrees clockwise
+     * @param name of its file, or its word
+     */
+    public record PictureOnPage(
+            UUID frame,
+            int place,
+            Owner owner,
+            Extent where,
+            double rotation,
+            PictureFrame.Level level,
+            String name,
+            boolean locked) {
+        static PictureOnPage of(PageScene.PlacedPicture placed, Publication publication) {
+            PictureFrame frame = placed.frame();
+            String name =
+                    frame.fill() instanceof Fill.Word word
+                            ? word.text()
+                            : frame.fill()
+                                    .madeFrom()
+                                    .map(asset -> publication.asset(asset).name())
+                                    .orElseThrow();
+            return new PictureOnPage(
+                    frame.id(),
+                    placed.place(),
+                    placed.origin().owner(),
+                    Extent.of(placed.where()),
+                    placed.turn().degrees(),
+                    frame.level(),
+                    name,
+                    frame.locked());
+        }
+    }
 
     /**
      * A text frame of the page or of its parents.
      *
+     * @param place in the order of all frames of the page, from the lowest up
      * @param where it lies before it is rotated
      * @param rotation about its middle, in degrees clockwise
      * @param turn which one of its story's it is, from 0
      */
     public record FrameOnPage(
-            UUID frame, Owner owner, UUID story, int turn, Extent where, double rotation) {
+            UUID frame,
+            int place,
+            Owner owner,
+            UUID story,
+            int turn,
+            Extent where,
+            double rotation,
+            boolean locked) {
         static FrameOnPage of(PageScene.PlacedFrame placed, Publication publication) {
             return new FrameOnPage(
                     placed.frame(),
+                    placed.place(),
                     placed.origin().owner(),
                     placed.story(),
                     publication.story(placed.story()).place(placed.frame()),
                     Extent.of(placed.where()),
-                    placed.turn().degrees());
+                    placed.turn().degrees(),
+                    publication
+                            .frame(new Story.Link(placed.origin().owner(), placed.frame()))
+                            .locked());
         }
     }
 
@@ -84,6 +138,9 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
                         .reduce(Rect::union)
                         .map(Extent::of),
                 scene.frames().stream().map(frame -> FrameOnPage.of(frame, publication)).toList(),
+                scene.pictures().stream()
+                        .map(frame -> PictureOnPage.of(frame, publication))
+                        .toList(),
                 ItemView.text(scene));
     }
 }

@@ -14,6 +14,8 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Story;
 import yewberry.core.scene.AreaPaint;
@@ -94,6 +96,8 @@ public sealed interface StratumView {
      * A shading, a border or a highlight.
      *
      * @param look that says it
+     * @param where it lies on the page; nothing where its frame is rotated
+     * @param own whether the paragraph says it itself, in place of its look
      * @param mixed the exact colour here, where it is not one swatch that covers
      */
     record BehindTextStratum(
@@ -110,7 +114,37 @@ public sealed interface StratumView {
             Owner owner,
             int changesPages,
             double tint,
-            Optional<Color> mixed)
+            Optional<Color> mixed,
+            Optional<Extent> where,
+            UUID story,
+            boolean own)
+            implements StratumView {}
+
+    /**
+     * A picture or a word in front of the backgrounds.
+     *
+     * @param kind whether it is content or a running item, in words
+     * @param name of its file, or its word
+     * @param mixed the exact colour here, where it is not one swatch that covers
+     * @param ppi pixels per inch of a picture as it lies on the page
+     */
+    record FrontStratum(
+            UUID frame,
+            String kind,
+            String name,
+            PictureFrame.Level level,
+            String meaning,
+            Optional<UUID> swatch,
+            String values,
+            String screen,
+            String origin,
+            Owner owner,
+            int changesPages,
+            double tint,
+            String goesTo,
+            Optional<Color> mixed,
+            Optional<UUID> asset,
+            Optional<Double> ppi)
             implements StratumView {}
 
     record StockStratum(String screen, String note) implements StratumView {}
@@ -155,6 +189,7 @@ public sealed interface StratumView {
             case Stratum.Fill fill -> fill(fill, publication);
             case Stratum.BehindText behind -> behind(behind, publication);
             case Stratum.Stroke stroke -> stroke(stroke, publication);
+            case Stratum.Front front -> front(front, publication);
             case Stratum.Stock stock ->
                     new StockStratum(
                             stock.screen().hex(),
@@ -191,8 +226,51 @@ public sealed interface StratumView {
                         .map(placed -> Math.rint(placed.ppi().getAsDouble())));
     }
 
+    private static StratumView front(Stratum.Front stratum, Publication publication) {
+        Item.FrontFill fill = stratum.fill();
+        Optional<Paint> first = fill.paints().stream().findFirst();
+        Optional<AreaPaint.Picture> picture =
+                fill.paint() instanceof AreaPaint.Picture placed
+                        ? Optional.of(placed)
+                        : Optional.empty();
+        return new FrontStratum(
+                fill.element(),
+                fill.kind(),
+                fill.named(),
+                fill.source().level(),
+                meaning(fill.source()),
+                first.flatMap(Paint::swatch),
+                fill.solid()
+                        .map(paint -> paint.defined().toString())
+                        .orElseGet(() -> "%s here".formatted(tenths(stratum.result()))),
+                stratum.screen().hex(),
+                fill.origin().inWords(),
+                fill.origin().owner(),
+                pages(fill.origin(), publication),
+                first.map(Paint::tint).orElse(100.0),
+                goesTo(fill.goesTo(), stratum.shown()),
+                fill.solid().isPresent() ? Optional.empty() : Optional.of(stratum.result()),
+                picture.map(placed -> placed.asset().id()),
+                picture.filter(placed -> placed.ppi().isPresent())
+                        .map(placed -> Math.rint(placed.ppi().getAsDouble())));
+    }
+
+    private static String meaning(PictureFrame frame) {
+        if (!frame.isRead()) {
+            return "Decoration";
+        }
+        return frame.meaning().isOpen()
+                ? "No alternative text yet"
+                : "Alternative text: " + frame.meaning().text();
+    }
+
     private static StratumView behind(Stratum.BehindText stratum, Publication publication) {
         Item.TextFill fill = stratum.fill();
+        Story story =
+                publication.story(
+                        publication
+                                .frame(new Story.Link(fill.origin().owner(), fill.textFrame()))
+                                .story());
         Optional<Paint> first = fill.paints().stream().findFirst();
         return new BehindTextStratum(
                 fill.kind(),
@@ -210,7 +288,12 @@ public sealed interface StratumView {
                 fill.origin().owner(),
                 pages(fill.origin(), publication),
                 first.map(Paint::tint).orElse(100.0),
-                fill.solid().isPresent() ? Optional.empty() : Optional.of(stratum.result()));
+                fill.solid().isPresent() ? Optional.empty() : Optional.of(stratum.result()),
+                fill.turn().isNone()
+                        ? Optional.of(Extent.of(fill.form().bounds()))
+                        : Optional.empty(),
+                story.id(),
+                story.paragraphs().find(fill.paragraph()).flatMap(Paragraph::panel).isPresent());
     }
 
     private static Color tenths(Color color) {

@@ -58,6 +58,7 @@ import yewberry.core.publication.Padding;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Panel;
 import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
@@ -68,6 +69,8 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TabStop;
+import yewberry.core.publication.TextBand;
+import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.TextSetting;
 import yewberry.core.publication.Tinted;
 
@@ -186,18 +189,37 @@ final class EditMaker {
                                     maker.look()),
                     maker ->
                             new FrameEdit.ContinueFrame(
-                                    maker.frame(),
+                                    maker.textFrame(),
                                     maker.owner(),
                                     maker.fresh(),
                                     Sides.BOTH,
                                     maker.box()),
                     maker ->
                             new FrameEdit.ArrangeFrame(
-                                    maker.frame(), maker.arrangement(), Optional.empty()),
-                    maker -> new FrameEdit.JoinFrames(maker.frame(), maker.frame()),
-                    maker -> new FrameEdit.PartFrames(maker.frame(), maker.fresh(), maker.fresh()),
+                                    maker.textFrame(), maker.arrangement(), Optional.empty()),
+                    maker -> new FrameEdit.JoinFrames(maker.textFrame(), maker.textFrame()),
+                    maker ->
+                            new FrameEdit.PartFrames(
+                                    maker.textFrame(), maker.fresh(), maker.fresh()),
                     maker -> new FrameEdit.PlaceFrame(maker.frame(), Sides.BOTH, maker.box()),
                     maker -> new FrameEdit.RemoveFrame(maker.frame()),
+                    maker ->
+                            new FrameEdit.AddBand(
+                                    maker.owner(),
+                                    maker.fresh(),
+                                    Sides.BOTH,
+                                    maker.band(),
+                                    maker.fresh(),
+                                    maker.fresh(),
+                                    maker.look()),
+                    maker ->
+                            new FrameEdit.ChangeBand(
+                                    maker.bandFrame(), maker.band(), Optional.empty()),
+                    maker -> new FrameEdit.LockFrame(maker.frame(), maker.upTo(4) == 0),
+                    maker -> new FrameEdit.AddPicture(maker.owner(), maker.picture(maker.fresh())),
+                    maker ->
+                            new FrameEdit.ChangePicture(
+                                    maker.picture(maker.pictureFrame()), Optional.empty()),
                     EditMaker::write,
                     maker -> new StoryEdit.ColorRun(maker.run(), maker.maybe(maker.tinted())),
                     maker ->
@@ -313,6 +335,10 @@ final class EditMaker {
 
     private UUID frame() {
         return id(on.layers().flatMap(layer -> layer.frames().stream()));
+    }
+
+    private UUID textFrame() {
+        return id(on.layers().flatMap(layer -> layer.textFrames().stream()));
     }
 
     private UUID run() {
@@ -578,6 +604,80 @@ final class EditMaker {
     private Box box() {
         return new Box(
                 Length.mm(upTo(40)), Length.mm(upTo(40)), Length.mm(20 + upTo(80)), Length.pt(90));
+    }
+
+    /** One that is there, or nearly always is. */
+    private UUID pictureFrame() {
+        List<UUID> there =
+                on.layers()
+                        .flatMap(layer -> layer.pictureFrames().stream())
+                        .map(PictureFrame::id)
+                        .toList();
+        return there.isEmpty() ? fresh() : any(there);
+    }
+
+    private UUID bandFrame() {
+        List<UUID> there =
+                on.layers()
+                        .flatMap(layer -> layer.textFrames().stream())
+                        .filter(frame -> frame.band().isPresent())
+                        .map(TextFrame::id)
+                        .toList();
+        return there.isEmpty() ? fresh() : any(there);
+    }
+
+    private TextBand band() {
+        return new TextBand(
+                any(List.of(Edge.values())),
+                Length.mm(5 + upTo(20)),
+                new Padding(
+                        Distance.em(upTo(20) / 10.0),
+                        Distance.NONE,
+                        Distance.of(Length.mm(upTo(4))),
+                        Distance.NONE),
+                coin()
+                        ? new Fill.Solid(tinted())
+                        : new Fill.Gradient(
+                                Fill.Gradient.Kind.LINEAR,
+                                upTo(90),
+                                coin(),
+                                List.of(
+                                        new Fill.Gradient.Stop(0, tinted(), 100),
+                                        new Fill.Gradient.Stop(100, tinted(), 50))));
+    }
+
+    private PictureFrame picture(UUID id) {
+        Fill fill =
+                switch (upTo(3)) {
+                    case 0 ->
+                            new Fill.Picture(
+                                    anyAsset(),
+                                    Placing.COVER.withFit(any(List.of(Placing.Fit.values()))),
+                                    any(List.of(RunOut.values())),
+                                    maybe(new SeeThrough(new Rgb(255, 255, 255), 10, coin())));
+                    case 1 -> new Fill.PdfPage(anyAsset(), 1, Placing.COVER);
+                    default ->
+                            new Fill.Word(
+                                    "Proof " + upTo(9),
+                                    "Source Serif 4",
+                                    coin() ? 400 : 700,
+                                    coin(),
+                                    maybe(Length.pt(20 + upTo(200))),
+                                    tinted());
+                };
+        return new PictureFrame(
+                id,
+                Sides.BOTH,
+                box(),
+                upTo(180) - 90,
+                any(List.of(PictureFrame.Level.values())),
+                fill,
+                upTo(101),
+                any(List.of(BlendMode.values())),
+                new Background.GoesTo(coin(), coin()),
+                new PictureFrame.Meaning(coin(), coin() ? "" : "A view of the marsh"),
+                coin() ? List.of() : List.of(new PictureFrame.Clear(10, upTo(50), 20, 30)),
+                upTo(5) == 0);
     }
 
     private FrameSetting arrangement() {

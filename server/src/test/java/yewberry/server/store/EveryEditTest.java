@@ -157,10 +157,12 @@ class EveryEditTest {
         for (int choice : before) {
             start = edited(start, choice).map(Edited::publication).orElse(start);
         }
-        Edit first = EditMaker.make(start, one);
-        Edit second = EditMaker.make(start, other);
-        Optional<Edited> firstAlone = edited(start, one);
-        Optional<Edited> secondAlone = edited(start, other);
+        int made = possible(start, one);
+        int otherMade = possible(start, other);
+        Edit first = EditMaker.make(start, made);
+        Edit second = EditMaker.make(start, otherMade);
+        Optional<Edited> firstAlone = edited(start, made);
+        Optional<Edited> secondAlone = edited(start, otherMade);
         Statistics.coverage(coverage -> coverage.check("compared").percentage(part -> part > 10));
         if (firstAlone.isEmpty() || secondAlone.isEmpty()) {
             Statistics.collect("not possible alone");
@@ -189,6 +191,15 @@ class EveryEditTest {
         assertThat(inComparableOrder(firstThenSecond.get().publication(), sameList))
                 .as("%s and %s", first, second)
                 .isEqualTo(inComparableOrder(secondThenFirst.get().publication(), sameList));
+    }
+
+    /** A choice that comes to an edit that is possible; many need what is not there yet. */
+    private static int possible(Publication on, int choice) {
+        int each = choice;
+        for (int i = 0; i < 4 && edited(on, each).isEmpty(); i++) {
+            each = (each + 7919) % 1_000_000;
+        }
+        return each;
     }
 
     /** A frame that goes on from another is arranged as that is when it is made. */

@@ -1,0 +1,58 @@
+package yewberry.core.publication;
+
+import java.util.EnumSet;
+import java.util.Set;
+
+/**
+ * What a text says of the page that it stands on. In a text each is one character of those that
+ * Unicode leaves to a program's own use and gives no other meaning (Unicode, noncharacters).
+ */
+public enum Field {
+    /** The number of the page, from 1. */
+    PAGE('\ufdd0'),
+    /** How many pages there are. */
+    PAGES('\ufdd1'),
+    /** The name of the part that the page is in. */
+    PART('\ufdd2'),
+    /** The name of the publication. */
+    PUBLICATION('\ufdd3');
+
+    private static final char FIRST = PAGE.character;
+    private static final char LAST = PUBLICATION.character;
+
+    private final char character;
+
+    Field(char character) {
+        this.character = character;
+    }
+
+    /** That stands for it in a text. */
+    public char character() {
+        return character;
+    }
+
+    public static boolean is(char character) {
+        return character >= FIRST && character <= LAST;
+    }
+
+    /** That a character stands for. */
+    public static Field of(char character) {
+        return values()[character - FIRST];
+    }
+
+    /** Those in a text. */
+    public static Set<Field> in(Story story) {
+        Set<Field> found = EnumSet.noneOf(Field.class);
+        for (Paragraph paragraph : story.paragraphs()) {
+            for (Run run : paragraph.runs()) {
+                String text = run.text();
+                for (int i = 0; i < text.length(); i++) {
+                    if (is(text.charAt(i))) {
+                        found.add(of(text.charAt(i)));
+                    }
+                }
+            }
+        }
+        return found;
+    }
+}

@@ -1,0 +1,30 @@
+package yewberry.core.publication;
+
+import java.util.UUID;
+
+/**
+ * What lies in front of the backgrounds of a page or parent: text, a picture, a word. Frames stand
+ * in one order; the later ones lie above.
+ */
+public sealed interface Frame extends Element permits TextFrame, PictureFrame {
+    Sides sides();
+
+    /**
+     * Where it lies before it is rotated. On a parent's left side, x counts from the right edge.
+     */
+    Box box();
+
+    /** About its middle, in degrees clockwise. */
+    double rotation();
+
+    /** Whether it stays as it is until it is unlocked. */
+    boolean locked();
+
+    Frame withPlace(Sides sides, Box box);
+
+    Frame withLocked(boolean changed);
+
+    /** This very object, if it does not refer to it. */
+    @Override
+    Frame withReference(UUID old, UUID replacement);
+}

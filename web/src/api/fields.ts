@@ -1,0 +1,14 @@
+/** What text says of its page: each is one character that Unicode leaves to programs. */
+export const fields = [
+  { id: "PAGE", character: "\ufdd0", label: "Page number" },
+  { id: "PAGES", character: "\ufdd1", label: "Number of pages" },
+  { id: "PART", character: "\ufdd2", label: "Name of the part" },
+  { id: "PUBLICATION", character: "\ufdd3", label: "Name of the publication" },
+] as const;
+
+/** Text for lists, with the names of what it says of its page. */
+export const readable = (text: string) =>
+  fields.reduce(
+    (read, { character, label }) => read.replaceAll(character, `[${label.toLowerCase()}]`),
+    text,
+  );
