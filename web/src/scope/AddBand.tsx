@@ -5,13 +5,22 @@ import { useBench } from "../bench/BenchState";
 import { Button } from "../ui/Button";
 import { ChoiceMenu } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
+import { inMillimetres } from "../ui/length";
+
+/** Of a new band, in millimetres. */
+const DEPTH = 12;
 
 /** Puts a band along the top with text in it, and opens the text. */
 export function AddBand({ publication, owner }: { publication: Publication; owner: Owner }) {
   const steps = useSteps(publication);
   const { write } = useBench();
   const { margins } = publication.setup;
-  const look = publication.looks[0]?.look.id;
+  // the first that has room in it
+  const looks = publication.looks.map((each) => each.look);
+  const look = (
+    looks.find(({ size }) => inMillimetres(size) < DEPTH / 3) ??
+    [...looks].sort((a, b) => inMillimetres(a.size) - inMillimetres(b.size))[0]
+  )?.id;
   const add = async (swatch: string) => {
     const story = crypto.randomUUID();
     if (
@@ -24,7 +33,7 @@ export function AddBand({ publication, owner }: { publication: Publication; owne
           sides: "BOTH",
           band: {
             edge: "TOP",
-            depth: "12 mm",
+            depth: `${DEPTH} mm`,
             padding: {
               top: "0 mm",
               right: margins.outside,

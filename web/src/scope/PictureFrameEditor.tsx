@@ -169,14 +169,16 @@ export function PictureFrameEditor({
       {frame.level === "CONTENT" && fill.type !== "word" && (
         <ClearFields frame={frame} onChange={(clear) => change({ clear })} />
       )}
+      {owner.type === "onPage" && (
+        <div>
+          <Button onPress={() => chooseFrame(stored.id)}>
+            <Crosshair size={15} aria-hidden />
+            Hold it on the page
+          </Button>
+        </div>
+      )}
       <Row $columns="auto auto 1fr">
-        <Button onPress={() => chooseFrame(stored.id)}>
-          <Crosshair size={15} aria-hidden />
-          Hold it on the page
-        </Button>
         <LockFrame publication={publication} frame={stored} />
-      </Row>
-      <div>
         <Button
           isDisabled={stored.locked}
           onPress={() => steps.make({ type: "removeFrame", frame: stored.id }, "Removed")}
@@ -184,7 +186,7 @@ export function PictureFrameEditor({
           <Trash2 size={15} aria-hidden />
           Remove
         </Button>
-      </div>
+      </Row>
     </Stack>
   );
 }

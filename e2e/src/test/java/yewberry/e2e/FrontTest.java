@@ -28,11 +28,6 @@ class FrontTest {
         field(page, label).press("Enter");
     }
 
-    private static void choose(Page page, String option) {
-        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option).setExact(true))
-                .click();
-    }
-
     private static Locator held(Page page) {
         return page.getByRole(
                 AriaRole.GROUP,
@@ -47,24 +42,24 @@ class FrontTest {
                         new Page.GetByRoleOptions().setName(Pattern.compile("^Milky way")))
                 .click();
         button(page, "Place it in front…").click();
-        page.getByRole(AriaRole.MENUITEM)
-                .or(page.getByRole(AriaRole.OPTION))
-                .filter(new Locator.FilterOptions().setHasText("Page 5"))
-                .first()
-                .click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Page 5")).click();
         button(page, "Picture: Milky way").click();
         AccessibilityTest.passesAxe(page);
-        assertThat(page.getByText("no alternative text").first()).isVisible();
+        Locator tally =
+                page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Findings")));
+        int before = Integer.parseInt(tally.innerText().replaceAll("\\D", ""));
         field(page, "Alternative text: what it shows").fill("The Milky Way above the sea wall");
         field(page, "Alternative text: what it shows").press("Control+Enter");
-        assertThat(page.getByText("no alternative text")).hasCount(0);
+        assertThat(tally).containsText(String.valueOf(before - 1));
 
         button(page, "Hold it on the page").click();
-        BoundingBox before = held(page).boundingBox();
+        BoundingBox lay = held(page).boundingBox();
         held(page).focus();
         page.keyboard().press("Shift+ArrowRight");
         page.keyboard().press("Shift+ArrowRight");
-        page.waitForCondition(() -> held(page).boundingBox().x > before.x + 10);
+        page.waitForCondition(() -> held(page).boundingBox().x > lay.x + 10);
         assertThat(field(page, "From the left")).hasValue("57 mm");
 
         button(page, "Lock").click();
@@ -80,13 +75,14 @@ class FrontTest {
         Browser.changing(page, "Parent Night");
         button(page, "Add a word over the page").click();
         button(page, "Over: “PROOF”").click();
+        field(page, "Word").scrollIntoViewIfNeeded();
+        AccessibilityTest.passesAxe(page);
         type(page, "Word", "Not yet");
         assertThat(button(page, "Over: “Not yet”")).isVisible();
         type(page, "Opacity %", "150");
         assertThat(page.getByText("An opacity").first()).isVisible();
         assertThat(field(page, "Opacity %")).hasValue("150");
         type(page, "Opacity %", "40");
-        AccessibilityTest.passesAxe(page);
         // both pages of the spread have it
         page.waitForCondition(() -> page.locator("svg image").count() >= 2);
         Browser.undoAll(page);
@@ -98,25 +94,20 @@ class FrontTest {
         Page page = window.openDemo("?page=6");
         Browser.changing(page, "Parent Night");
         button(page, "Add a band with text…").click();
-        choose(page, "Dusk");
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Dusk")).click();
         assertThat(Browser.story(page)).isFocused();
         Browser.story(page).pressSequentially("Page ");
         button(page, "Page number…").click();
-        choose(page, "Page number");
+        page.getByRole(
+                        AriaRole.MENUITEM,
+                        new Page.GetByRoleOptions().setName("Page number").setExact(true))
+                .click();
         assertThat(Browser.story(page).locator("[data-field=PAGE]")).hasText("Page number");
         AccessibilityTest.passesAxe(page);
         Browser.story(page).press("Escape");
         for (String number : new String[] {"6", "7"}) {
-            assertThat(
-                            page.getByRole(
-                                    AriaRole.IMG,
-                                    new Page.GetByRoleOptions()
-                                            .setName(
-                                                    Pattern.compile(
-                                                            "Page " + number,
-                                                            Pattern.CASE_INSENSITIVE))))
-                    .not()
-                    .hasCount(0);
+            assertThat(page.getByText("Text of page %1$s: Page %1$s".formatted(number)))
+                    .hasCount(1);
         }
         button(page, "Band at the top: Page [page number]").click();
         type(page, "Depth, from the trim", "0");

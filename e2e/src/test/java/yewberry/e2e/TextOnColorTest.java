@@ -8,6 +8,7 @@ import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import java.util.Optional;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -134,7 +135,10 @@ class TextOnColorTest {
                         handle.y + handle.height / 2 - 20,
                         new Mouse.MoveOptions().setSteps(5));
         page.mouse().up();
-        page.waitForCondition(() -> bar.boundingBox().height > at.height + 15);
+        page.waitForCondition(() ->
+                Optional.ofNullable(bar.boundingBox())
+                        .filter(each -> each.height > at.height + 15)
+                        .isPresent());
         assertThat(top).not().hasAttribute("aria-valuetext", "0.25 em");
         Locator left =
                 page.getByRole(

@@ -431,7 +431,9 @@ final class PageComposition {
 
     private Turn turn(Frame frame, Origin origin, Rect box) {
         double degrees = frame.rotation();
-        return Turn.about(box, isMirrored(frame, origin) ? -degrees : degrees);
+        // a mark on all pages leans the same way on both hands
+        boolean running = frame instanceof PictureFrame picture && picture.isRunningItem();
+        return Turn.about(box, isMirrored(frame, origin) && !running ? -degrees : degrees);
     }
 
     private boolean isMirrored(Frame frame, Origin origin) {

@@ -174,12 +174,14 @@ class FrontOrderTest {
                 .isLessThanOrEqualTo(0.05);
     }
 
-    /** On a parent for both hands it stands mirrored about the spine, and leans the other way. */
-    @Test
-    void what_is_on_a_parent_is_mirrored_on_the_left() {
-        PictureFrame proof =
-                front("proof", 20, PictureFrame.Level.OVER, "PROOF", Sample.SIGNAL)
-                        .withRotation(-30);
+    /**
+     * On a parent for both hands it stands mirrored about the spine; what is content leans the
+     * other way there.
+     */
+    @ParameterizedTest
+    @EnumSource(PictureFrame.Level.class)
+    void what_is_on_a_parent_is_mirrored_on_the_left(PictureFrame.Level level) {
+        PictureFrame proof = front("proof", 20, level, "PROOF", Sample.SIGNAL).withRotation(-30);
         Publication guide = Sample.publication();
         Publication marked =
                 edited(guide, new FrameEdit.AddPicture(new Owner.OnParent(Sample.PARENT), proof));
@@ -197,7 +199,8 @@ class FrontOrderTest {
             assertThat(fill.frame().x())
                     .isCloseTo(
                             left ? scene.boxes().trim().width() - 80 * MM : 20 * MM, within(1e-6));
-            assertThat(fill.turn().degrees()).isEqualTo(left ? 30 : -30);
+            boolean leans = left && level == PictureFrame.Level.CONTENT;
+            assertThat(fill.turn().degrees()).isEqualTo(leans ? 30 : -30);
         }
     }
 
