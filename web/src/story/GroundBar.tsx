@@ -1,8 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import styled from "styled-components";
 import { readReversal, useSteps } from "../api/queries";
-import type { Panel, Publication, Reversal, Story } from "../api/types";
+import type { Edit, Panel, Publication, Reversal, Story } from "../api/types";
 import { useChanges } from "../api/useChanges";
 import { useBench } from "../bench/BenchState";
 import { noPanel, PanelFields } from "../catalogue/PanelFields";
@@ -49,6 +49,7 @@ export function GroundBar({
   chosen,
   before,
   onLook,
+  wearing,
   onClose,
 }: {
   publication: Publication;
@@ -57,7 +58,10 @@ export function GroundBar({
   /** Stores what is typed. */
   before: () => Promise<void> | undefined;
   /** Gives the chosen words a look of characters. */
-  onLook: (look: string) => void;
+  /** Gives the chosen words a look that an edit makes, both as one step. */
+  onLook: (look: string, made: Edit) => Promise<void>;
+  /** What that would be, for trying it out. */
+  wearing: (look: string, made: Edit) => Edit;
   onClose: () => void;
 }) {
   const steps = useSteps(publication);
@@ -86,11 +90,19 @@ export function GroundBar({
     queryFn: () => readReversal(publication, wanted(false)),
     enabled: ground !== "",
   });
-  const edit = chosen.words && !worn ? undefined : reversal.data?.edit;
+  const found = reversal.data;
+  const latest = useRef(wearing);
   useEffect(() => {
-    tryOut(edit);
+    latest.current = wearing;
+  });
+  useEffect(() => {
+    tryOut(
+      found && chosen.words && found.look !== chosen.characters
+        ? latest.current(found.look, found.edit)
+        : found?.edit,
+    );
     return () => tryOut(undefined);
-  }, [edit, tryOut]);
+  }, [found, chosen.words, chosen.characters, tryOut]);
 
   const make = async (own: boolean) => {
     await before();
@@ -102,9 +114,11 @@ export function GroundBar({
       return;
     }
     settle();
-    const stored = await steps.stored(made.edit, "Reversed");
-    if (stored && chosen.words && made.look !== chosen.characters) {
-      onLook(made.look);
+    if (chosen.words && made.look !== chosen.characters) {
+      // the look and the words that wear it are one step
+      await onLook(made.look, made.edit);
+    } else {
+      await steps.stored(made.edit, "Reversed");
     }
     onClose();
   };

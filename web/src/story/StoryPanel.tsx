@@ -1,4 +1,5 @@
 import { Copy, CornerLeftUp, Hash, Link, X, PaintBucket } from "lucide-react";
+import type { Node } from "prosemirror-model";
 import { EditorState } from "prosemirror-state";
 import { EditorView } from "prosemirror-view";
 import "prosemirror-view/style/prosemirror.css";
@@ -22,6 +23,7 @@ import { MakeRoom } from "./MakeRoom";
 import { nextLook } from "./nextLook";
 import { cleaned, pasteParser, pasteReport } from "./paste";
 import {
+  aroundChosen,
   characterStyles,
   colors,
   dress,
@@ -44,7 +46,7 @@ import { GroundBar } from "./GroundBar";
 import { groundedIn, type Grounded } from "./grounded";
 import { PickedLook, usePicked } from "./PickedLook";
 import { StorySync } from "./StorySync";
-import { asWritten, docOf, schema } from "./text";
+import { allWritten, asWritten, docOf, schema } from "./text";
 import { useCaret } from "./useCaret";
 import { useTaking } from "./useTaking";
 import { commandsOf, wordsIn } from "./words";
@@ -124,6 +126,15 @@ const Text = styled.div`
     font-weight: 400;
     line-height: 1.3;
     color: ${theme.color.quiet};
+  }
+  & .ProseMirror ::selection {
+    background: transparent;
+    color: inherit;
+  }
+  & .ProseMirror .chosen {
+    box-shadow:
+      0 -2px 0 ${theme.color.text},
+      0 2px 0 ${theme.color.text};
   }
   & .ProseMirror [data-field] {
     padding: 0 4px;
@@ -329,6 +340,7 @@ function Writing({
               ),
           ),
           characterStyles(characters),
+          aroundChosen(),
           listMarks(() => latest.current.marks),
           colors(
             (swatch) => latest.current.publication.swatches.find(({ id }) => id === swatch)?.screen,
@@ -557,7 +569,19 @@ function Writing({
             story={story}
             chosen={grounded}
             before={() => sync.current?.commit()}
-            onLook={(look) => act(dress(look))}
+            wearing={(look, made) => {
+              const state = view.current?.state;
+              let dressed: Node | undefined;
+              if (state) {
+                dress(look)(state, (change) => (dressed = change.doc));
+              }
+              const typed = dressed && sync.current?.writing(allWritten(dressed));
+              return typed ? { type: "several", edits: [made, typed] } : made;
+            }}
+            onLook={async (look, made) => {
+              act(dress(look));
+              await sync.current?.commit(made);
+            }}
             onClose={() => {
               setGrounded(undefined);
               requestAnimationFrame(() => view.current?.focus());

@@ -80,27 +80,39 @@ export class StorySync {
 
   private pending(): Edit | undefined {
     const here = this.here();
-    const part = here && stretch(this.known, here);
-    return part && (part.was.length > 0 || part.paragraphs.length > 0)
+    return here && this.writing(here);
+  }
+
+  /** The edit that makes what is known read otherwise; nothing where it reads so. */
+  writing(here: Written[]): Edit | undefined {
+    const part = stretch(this.known, here);
+    return part.was.length > 0 || part.paragraphs.length > 0
       ? { type: "writeText", story: this.around.story, ...part }
       : undefined;
   }
 
-  /** Stores what was typed, if anything was. */
-  commit(): Promise<void> {
+  /**
+   * Stores what was typed, if anything was.
+   *
+   * @param first an edit that is stored with it, as one step
+   */
+  commit(first?: Edit): Promise<void> {
     window.clearTimeout(this.pause);
     this.pause = undefined;
     if (this.last === undefined && this.around.read()?.composing) {
-      return Promise.resolve();
+      return first ? this.around.store(() => first).then(() => undefined) : Promise.resolve();
     }
     if (this.storing) {
-      return this.storing.then(() => this.commit());
+      return this.storing.then(() => this.commit(first));
     }
-    const edit = this.pending();
+    const typed = this.pending();
     const here = this.here();
-    if (!edit || !here) {
+    const all = [first, typed].filter((each) => each !== undefined);
+    const [only] = all;
+    if (!only || !here) {
       return Promise.resolve();
     }
+    const edit: Edit = all.length === 1 ? only : { type: "several", edits: all };
     window.clearTimeout(this.follow);
     this.follow = undefined;
     this.around.onBusy(true);

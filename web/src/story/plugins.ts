@@ -109,6 +109,20 @@ export function characterStyles(looks: () => CharacterLook[]): Plugin {
   });
 }
 
+/** Lines above and below the chosen words, so that nothing covers their colour. */
+export function aroundChosen(): Plugin {
+  return new Plugin({
+    props: {
+      decorations: ({ selection, doc }) =>
+        selection.empty
+          ? DecorationSet.empty
+          : DecorationSet.create(doc, [
+              Decoration.inline(selection.from, selection.to, { class: "chosen" }),
+            ]),
+    },
+  });
+}
+
 /** The words that have a colour of their own, in it. */
 export function colors(screen: (swatch: string) => string | undefined): Plugin {
   return new Plugin({

@@ -88,6 +88,37 @@ class TextOnColorTest {
         Browser.undoAll(page);
     }
 
+    /** Words get a look that is made for them: seen before, and one step of undo. */
+    @Test
+    void words_get_a_ground_in_one_step(Browser.Window window) {
+        Page page = write(window);
+        String midnight = "#122540";
+        int before = rectangles(page, midnight);
+        page.keyboard().press("Control+Home");
+        page.waitForTimeout(60);
+        page.keyboard().press("Control+Shift+ArrowRight");
+        page.waitForTimeout(60);
+        assertThat(page.locator(".ProseMirror .chosen").first()).isVisible();
+        button(page, "Ground…").click();
+        Locator bar =
+                page.getByRole(
+                        AriaRole.GROUP, new Page.GetByRoleOptions().setName("Ground of the text"));
+        choose(bar, "Ground behind the chosen words", "Midnight");
+        assertThat(bar.getByRole(AriaRole.STATUS)).containsText("✓");
+        page.waitForCondition(() -> rectangles(page, midnight) > before);
+        button(page, "As a look of its own").click();
+        assertThat(bar).hasCount(0);
+        page.waitForCondition(() -> rectangles(page, midnight) > before);
+        assertThat(page.getByText("Storing…")).hasCount(0);
+        page.keyboard().press("Escape");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo").setExact(true))
+                .click();
+        page.waitForCondition(() -> rectangles(page, midnight) == before);
+        assertThat(page.getByLabel("Undo", new Page.GetByLabelOptions().setExact(true)))
+                .isDisabled();
+        Browser.undoAll(page);
+    }
+
     @Test
     void only_one_paragraph_is_shaded(Browser.Window window) {
         Page page = write(window);

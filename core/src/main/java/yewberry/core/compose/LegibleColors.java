@@ -203,11 +203,7 @@ final class LegibleColors {
             return words;
         }
 
-        /** Text that runs leftward stays whole. */
         private List<Item.Line> words(Item.Line line) {
-            if (run.type().leftward()) {
-                return List.of(line);
-            }
             List<Integer> begins =
                     IntStream.range(0, line.glyphs().size())
                             .filter(i ->
@@ -220,7 +216,10 @@ final class LegibleColors {
             List<Item.Line> words = new ArrayList<>();
             for (int i = 0; i < begins.size(); i++) {
                 int to = i + 1 < begins.size() ? begins.get(i + 1) : line.glyphs().size();
-                words.add(line.part(begins.get(i), to));
+                words.add(
+                        run.type().leftward()
+                                ? line.partLeftward(begins.get(i), to)
+                                : line.part(begins.get(i), to));
             }
             return words.isEmpty() ? List.of(line) : words;
         }

@@ -296,7 +296,9 @@ public sealed interface FrontFinding extends Finding {
 
         @Override
         public List<Offer> offers(Publication publication) {
-            return RunsIntoText.kept(behind, publication);
+            List<Offer> offers = new ArrayList<>(RunsIntoText.kept(behind, publication));
+            RunsIntoText.apart(page, behind, fill.bounds(), publication).ifPresent(offers::add);
+            return offers;
         }
     }
 }

@@ -158,7 +158,7 @@ public record Offer(String label, Edit edit) {
     }
 
     /** To a hundredth of a millimetre beyond what is needed. */
-    private static Length moved(Length from, double points) {
+    static Length moved(Length from, double points) {
         if (points == 0) {
             return from;
         }

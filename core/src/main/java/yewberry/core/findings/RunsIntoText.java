@@ -7,13 +7,19 @@ import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Numbers;
 import yewberry.core.edit.Edit;
+import yewberry.core.edit.FrameEdit;
 import yewberry.core.edit.LookEdit;
 import yewberry.core.edit.StoryEdit;
+import yewberry.core.publication.Box;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Panel;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Side;
+import yewberry.core.publication.Sides;
 import yewberry.core.publication.Story;
+import yewberry.core.publication.TextFrame;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.PageScene;
@@ -119,7 +125,56 @@ public record RunsIntoText(UUID page, Item.TextFill fill, Item.GlyphRun other, R
     }
 
     List<Offer> offers(Publication publication) {
-        return kept(fill, publication);
+        List<Offer> offers = new ArrayList<>(kept(fill, publication));
+        apart(page, fill, other.bounds(), publication).ifPresent(offers::add);
+        return offers;
+    }
+
+    /** Its frame goes as far away as it takes, the shorter way, if that is on the page. */
+    static Optional<Offer> apart(
+            UUID page, Item.TextFill fill, Rect from, Publication publication) {
+        TextFrame frame =
+                publication.frame(new Story.Link(fill.origin().owner(), fill.textFrame()));
+        if (frame.band().isPresent() || frame.locked() || frame.rotation() != 0) {
+            return Optional.empty();
+        }
+        Rect shared = fill.bounds().intersection(from);
+        boolean across = shared.width() <= shared.height();
+        double far = Math.ceil((across ? shared.width() : shared.height()) / MM * 10 - 1e-6) / 10;
+        boolean back =
+                across
+                        ? fill.bounds().x() + fill.bounds().right() < from.x() + from.right()
+                        : fill.bounds().y() + fill.bounds().bottom() < from.y() + from.bottom();
+        Side side = publication.setup().sideOf(publication.indexOf(page));
+        boolean mirrored =
+                fill.origin() instanceof Origin.FromParent
+                        && side == Side.LEFT
+                        && frame.sides() == Sides.BOTH;
+        double by = (back != (across && mirrored) ? -far : far) * MM;
+        Box box = frame.box();
+        Box moved =
+                new Box(
+                        across ? Offer.moved(box.x(), by) : box.x(),
+                        across ? box.y() : Offer.moved(box.y(), by),
+                        box.width(),
+                        box.height());
+        PageSize trim = publication.setup(publication.page(page)).trim();
+        boolean stays =
+                moved.x().points() >= 0
+                        && moved.y().points() >= 0
+                        && moved.x().points() + box.width().points() <= trim.width().points()
+                        && moved.y().points() + box.height().points() <= trim.height().points();
+        String way = across ? back ? "left" : "right" : back ? "up" : "down";
+        return stays
+                ? Optional.of(
+                        new Offer(
+                                across
+                                        ? "Move its frame %s mm to the %s"
+                                                .formatted(Numbers.plain(far), way)
+                                        : "Move its frame %s mm %s"
+                                                .formatted(Numbers.plain(far), way),
+                                new FrameEdit.PlaceFrame(frame.id(), frame.sides(), moved)))
+                : Optional.empty();
     }
 
     /** What spills can be kept in its column. */

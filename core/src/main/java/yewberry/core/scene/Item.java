@@ -649,29 +649,50 @@ public sealed interface Item {
         public Line part(int from, int to) {
             double begin = from < glyphs.size() ? glyphs.get(from).x() : width;
             double end = to < glyphs.size() ? glyphs.get(to).x() : width;
-            List<Segment.Glyph> own =
-                    glyphs.subList(from, to).stream()
-                            .map(glyph ->
-                                    new Segment.Glyph(
-                                            glyph.id(), glyph.text(), glyph.x() - begin, glyph.y()))
-                            .toList();
+            List<Segment.Glyph> own = moved(glyphs.subList(from, to), -begin);
             String read = own.stream().map(Segment.Glyph::text).collect(Collectors.joining());
             return new Line(read, x + begin, baseline, end - begin, own);
         }
 
-        /** Whether another part of the same line comes right after it. */
+        /**
+         * The same of text that runs leftward: its first glyph is the one farthest to the right.
+         *
+         * @param from the first of them
+         * @param to behind the last
+         */
+        public Line partLeftward(int from, int to) {
+            double begin = to > from ? glyphs.get(to - 1).x() : width;
+            double end = from > 0 ? glyphs.get(from - 1).x() : width;
+            List<Segment.Glyph> own = moved(glyphs.subList(from, to), -begin);
+            String read = own.stream().map(Segment.Glyph::text).collect(Collectors.joining());
+            return new Line(read, x + begin, baseline, end - begin, own);
+        }
+
+        /** Whether another part of the same line comes right after it, on either side. */
         public boolean isFollowedBy(Line next) {
-            return baseline == next.baseline && Math.abs(x + width - next.x) < 1e-6;
+            return baseline == next.baseline
+                    && (Math.abs(x + width - next.x) < 1e-6
+                            || Math.abs(next.x + next.width - x) < 1e-6);
         }
 
         /** With what comes right after it. */
         public Line with(Line next) {
-            List<Segment.Glyph> all = new ArrayList<>(glyphs);
-            next.glyphs.forEach(glyph ->
-                    all.add(
-                            new Segment.Glyph(
-                                    glyph.id(), glyph.text(), next.x - x + glyph.x(), glyph.y())));
-            return new Line(text + next.text, x, baseline, next.x - x + next.width, all);
+            double left = Math.min(x, next.x);
+            List<Segment.Glyph> all = new ArrayList<>(moved(glyphs, x - left));
+            all.addAll(moved(next.glyphs, next.x - left));
+            return new Line(
+                    text + next.text,
+                    left,
+                    baseline,
+                    Math.max(x + width, next.x + next.width) - left,
+                    all);
+        }
+
+        private static List<Segment.Glyph> moved(List<Segment.Glyph> glyphs, double by) {
+            return glyphs.stream()
+                    .map(glyph ->
+                            new Segment.Glyph(glyph.id(), glyph.text(), glyph.x() + by, glyph.y()))
+                    .toList();
         }
 
         private Line withoutGlyphs() {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import yewberry.core.color.Color;
 import yewberry.core.color.PressCondition;
+import yewberry.core.text.Segment;
 
 /**
  * What a run of text that overprints comes to, part by part: one part for each backdrop it lies on,
@@ -68,7 +69,32 @@ public final class Overlay {
             }
         }
         backdrops.addAll(text.reversed());
+        if (backdrops.size() > 1) {
+            backdrops.removeIf(part -> !reaches(run, part.rect()));
+        }
         return backdrops;
+    }
+
+    /** Whether letters of a run stand in a rectangle; what is not known may. */
+    private static boolean reaches(Item.GlyphRun run, Rect rect) {
+        if (!run.turn().isNone() || run.type().leftward()) {
+            return true;
+        }
+        for (Item.Line line : run.lines()) {
+            if (run.box(line).intersection(rect).isEmpty()) {
+                continue;
+            }
+            List<Segment.Glyph> glyphs = line.glyphs();
+            for (int i = 0; i < glyphs.size(); i++) {
+                double left = line.x() + glyphs.get(i).x();
+                double right =
+                        line.x() + (i + 1 < glyphs.size() ? glyphs.get(i + 1).x() : line.width());
+                if (!glyphs.get(i).text().isBlank() && left < rect.right() && right > rect.x()) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     /** Where it is not the same everywhere, that of the middle. */

@@ -245,6 +245,140 @@ class LegibleColorsTest {
         }
     }
 
+    /**
+     * The same over two grounds that meet at an upright edge: throughout where one passes
+     * everywhere, else line by line, else word by word.
+     */
+    @ParameterizedTest
+    @ValueSource(longs = {11, 12, 13, 14, 15, 16, 17, 18, 19, 20})
+    void over_two_grounds_each_part_has_the_first_that_passes_on_its_own(long seed) {
+        Random random = new Random(seed);
+        Swatch left = grey(random.nextInt(101));
+        Swatch right =
+                new Swatch(Sample.id("r" + seed), "Right", new Cmyk(0, 0, 0, random.nextInt(101)));
+        List<Swatch> list = new ArrayList<>();
+        for (int i = 0; i < 2 + random.nextInt(3); i++) {
+            list.add(
+                    new Swatch(
+                            UUID.randomUUID(),
+                            "Candidate " + i,
+                            new Cmyk(0, 0, 0, random.nextInt(101))));
+        }
+        List<Swatch> more = new ArrayList<>(list);
+        more.addAll(List.of(left, right));
+        List<Background> grounds =
+                List.of(
+                        Sample.wholePage("left", left),
+                        Sample.band("right", Edge.RIGHT, 105, right));
+        PageScene scene =
+                scene(
+                        page(
+                                grounds,
+                                reading(List.of(), list.toArray(Swatch[]::new)),
+                                more.toArray(Swatch[]::new)));
+        double edge = scene.boxes().trim().width() - 105 * 72 / 25.4;
+        Optional<String> throughout = first(list, List.of(left, right));
+        for (Item.GlyphRun run : scene.text()) {
+            for (Item.Line line : run.lines()) {
+                if (throughout.isPresent()) {
+                    assertThat(run.paint().name()).isEqualTo(throughout.get());
+                    continue;
+                }
+                List<Item.Line> together =
+                        scene.text().stream()
+                                .flatMap(each -> each.lines().stream())
+                                .filter(each -> each.baseline() == line.baseline())
+                                .toList();
+                Optional<String> ofLine = first(list, on(together, edge, left, right));
+                List<Swatch> own = on(List.of(line), edge, left, right);
+                if (ofLine.isPresent()) {
+                    assertThat(run.paint().name()).isEqualTo(ofLine.get());
+                } else if (own.size() == 1) {
+                    first(list, own)
+                            .ifPresent(name -> assertThat(run.paint().name()).isEqualTo(name));
+                }
+            }
+        }
+        assertThat(text(scene)).isEqualTo(WORDS);
+    }
+
+    /** The grounds that some lines lie on; ink keeps within a point of its line's box. */
+    private static List<Swatch> on(List<Item.Line> lines, double edge, Swatch left, Swatch right) {
+        List<Swatch> grounds = new ArrayList<>();
+        if (lines.stream().anyMatch(line -> line.x() < edge + 1)) {
+            grounds.add(left);
+        }
+        if (lines.stream().anyMatch(line -> line.x() + line.width() > edge - 1)) {
+            grounds.add(right);
+        }
+        return grounds;
+    }
+
+    private static Optional<String> first(List<Swatch> list, List<Swatch> grounds) {
+        return list.stream()
+                .filter(each -> grounds.stream().allMatch(ground -> ratio(each, ground) >= 4.5))
+                .map(Swatch::name)
+                .findFirst();
+    }
+
+    /** Words that run leftward keep their places, and change their colour between words as well. */
+    @Test
+    void leftward_words_change_their_colour_between_words() {
+        String words = "\u05e9\u05dc\u05d5\u05dd \u05e2\u05d5\u05dc\u05dd ".repeat(6).strip();
+        Swatch reading = reading(List.of(), Sample.INK, Sample.WHITE);
+        Look look =
+                Sample.look("Chosen", 400, 10, Sample.INK)
+                        .withColor(Tinted.full(reading.id()))
+                        .withOverprint(Look.Overprint.NEVER);
+        List<Background> band = List.of(Sample.band("right", Edge.RIGHT, 105, Sample.NIGHT));
+        List<PageScene> scenes = new ArrayList<>();
+        for (Look each : List.of(look, look.withColor(Tinted.full(Sample.INK.id())))) {
+            Publication page =
+                    Sample.withPage(
+                            new Layer(
+                                    band, List.of(Sample.frame("f", 20, 40, 60, 60, each, words))));
+            scenes.add(
+                    scene(
+                            page.withSwatches(
+                                            Stream.concat(
+                                                            page.swatches().stream(),
+                                                            Stream.of(reading))
+                                                    .toList())
+                                    .withLooks(
+                                            Stream.concat(page.looks().stream(), Stream.of(each))
+                                                    .toList())));
+        }
+        assertThat(colors(scenes.getFirst())).contains("Ink", "White");
+        assertThat(places(scenes.getFirst())).isEqualTo(places(scenes.getLast()));
+        double edge = scenes.getFirst().boxes().trim().width() - 105 * 72 / 25.4;
+        for (Item.GlyphRun run : scenes.getFirst().text()) {
+            for (Item.Line line : run.lines()) {
+                if (line.x() > edge + 1) {
+                    assertThat(run.paint().name()).isEqualTo("White");
+                }
+                if (line.x() + line.width() < edge - 1) {
+                    assertThat(run.paint().name()).isEqualTo("Ink");
+                }
+            }
+        }
+    }
+
+    /** Where each glyph stands, to a millionth of a point. */
+    private static List<String> places(PageScene scene) {
+        return scene.text().stream()
+                .flatMap(run -> run.lines().stream())
+                .flatMap(line ->
+                        line.glyphs().stream()
+                                .map(glyph ->
+                                        "%d %.6f %.6f"
+                                                .formatted(
+                                                        glyph.id(),
+                                                        line.x() + glyph.x(),
+                                                        line.baseline())))
+                .sorted()
+                .toList();
+    }
+
     private static double ratio(Swatch text, Swatch ground) {
         return Contrast.ratio(
                 Sample.asDesigned().see(Sample.color(text)),

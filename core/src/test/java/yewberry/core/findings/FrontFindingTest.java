@@ -158,8 +158,12 @@ class FrontFindingTest {
         assertThat(finding).isInstanceOf(FrontFinding.IntoPicture.class);
         assertThat(finding.where().width()).isCloseTo(3 * MM, within(1e-6));
         assertThat(finding.message()).contains("runs 3 mm into Sky");
-        Offer offer = Offer.of(finding, page, COATED).getFirst();
-        assertThat(found(Editing.edit(page, offer.edit()).publication())).isEmpty();
+        List<Offer> offers = Offer.of(finding, page, COATED);
+        assertThat(offers.getFirst().label()).startsWith("Keep the shading");
+        assertThat(offers.getLast().label()).isEqualTo("Move its frame 3 mm to the right");
+        for (Offer offer : offers) {
+            assertThat(found(Editing.edit(page, offer.edit()).publication())).isEmpty();
+        }
     }
 
     /** A caption with a ground in the middle of a picture is meant to lie there. */

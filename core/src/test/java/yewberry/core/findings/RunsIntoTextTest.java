@@ -77,4 +77,14 @@ class RunsIntoTextTest {
         Publication mended = Editing.edit(publication, offer.edit()).publication();
         assertThat(found(mended)).isEmpty();
     }
+
+    /** To the left here, because the other text stands to the right. */
+    @Test
+    void moving_its_frame_mends_it() {
+        Publication publication = beside(8);
+        List<Offer> offers = Offer.of(found(publication).getFirst(), publication, COATED);
+        Offer offer = offers.getLast();
+        assertThat(offer.label()).isEqualTo("Move its frame 3 mm to the left");
+        assertThat(found(Editing.edit(publication, offer.edit()).publication())).isEmpty();
+    }
 }
