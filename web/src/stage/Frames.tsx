@@ -440,6 +440,7 @@ function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { 
   };
   const lines = edgesOf([
     page.trim,
+    page.bleed,
     page.safe,
     type,
     ...others.map((each) => around(each.where, each.rotation)),

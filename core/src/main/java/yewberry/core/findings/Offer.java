@@ -29,6 +29,7 @@ import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
@@ -168,12 +169,51 @@ public record Offer(String label, Edit edit) {
                 (points > 0 ? Math.ceil(hundredths - 1e-6) : Math.floor(hundredths + 1e-6)) / 100);
     }
 
+    /** Its frame goes on to the bleed at that edge; on a parent's left side x counts otherwise. */
+    private static List<Offer> toTheBleed(
+            PressFinding.EndsAtTrim end, Item.FrontFill front, Publication publication) {
+        PictureFrame frame = front.source();
+        if (frame.locked()) {
+            return List.of();
+        }
+        Side side = publication.setup().sideOf(publication.indexOf(end.page()));
+        PageBoxes boxes = PageBoxes.of(publication.setup(publication.page(end.page())), side);
+        Rect bleed = boxes.bleed();
+        Rect rect = front.frame();
+        double left = end.edge().edge() == Edge.LEFT ? bleed.x() : rect.x();
+        double right = end.edge().edge() == Edge.RIGHT ? bleed.right() : rect.right();
+        double top = end.edge().edge() == Edge.TOP ? bleed.y() : rect.y();
+        double bottom = end.edge().edge() == Edge.BOTTOM ? bleed.bottom() : rect.bottom();
+        boolean mirrored =
+                front.origin() instanceof Origin.FromParent
+                        && side == Side.LEFT
+                        && frame.sides() == Sides.BOTH;
+        Box box = frame.box();
+        double x = mirrored ? boxes.trim().width() - right : left;
+        Box carried =
+                new Box(
+                        moved(box.x(), x - box.x().points()),
+                        moved(box.y(), top - box.y().points()),
+                        moved(box.width(), right - left - box.width().points()),
+                        moved(box.height(), bottom - top - box.height().points()));
+        return List.of(
+                new Offer(
+                        "Carry it on to the bleed",
+                        new FrameEdit.PlaceFrame(frame.id(), frame.sides(), carried)));
+    }
+
     /** A rectangle is let off the edge; on both hands alike where it is measured from the spine. */
     private static List<Offer> bleeding(
             PressFinding.EndsAtTrim end, Publication publication, PressCondition condition) {
-        Optional<Background> background = background(publication, end.fill().background());
+        if (end.fill() instanceof Item.FrontFill front) {
+            return toTheBleed(end, front, publication);
+        }
+        if (!(end.fill() instanceof Item.AreaFill area)) {
+            return List.of();
+        }
+        Optional<Background> background = background(publication, area.background());
         if (background.isPresent() && background.get().fill() instanceof Fill.Picture) {
-            return PictureOffers.runOuts(end.fill(), background.get(), condition);
+            return PictureOffers.runOuts(area, background.get(), condition);
         }
         if (background.isEmpty()) {
             return List.of();

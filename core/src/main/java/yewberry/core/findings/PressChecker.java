@@ -39,12 +39,26 @@ final class PressChecker {
         InkPlace.of(scene).forEach(this::ink);
         legibility.judge(scene, View.designed(Medium.PAPER, condition)).forEach(this::type);
         scene.areas().forEach(this::area);
+        for (Item item : scene.items()) {
+            if (item instanceof Item.FrontFill fill) {
+                front(fill);
+            }
+        }
         return findings;
     }
 
     private void area(Item.AreaFill fill) {
         for (TrimEdge edge : TrimEdge.of(scene, fill)) {
             findings.add(new PressFinding.EndsAtTrim(scene.page(), fill, edge));
+        }
+    }
+
+    /** A picture that is rotated has no edge along that of the page. */
+    private void front(Item.FrontFill fill) {
+        if (fill.paint() instanceof AreaPaint.Picture && fill.turn().isNone()) {
+            for (TrimEdge edge : TrimEdge.of(scene, fill)) {
+                findings.add(new PressFinding.EndsAtTrim(scene.page(), fill, edge));
+            }
         }
     }
 

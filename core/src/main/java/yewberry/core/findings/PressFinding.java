@@ -145,8 +145,8 @@ public sealed interface PressFinding extends Finding {
         }
     }
 
-    /** An area whose edge the knife may miss. */
-    record EndsAtTrim(UUID page, Item.AreaFill fill, TrimEdge edge) implements OfArea {
+    /** An area, or a picture in front, whose edge the knife may miss. */
+    record EndsAtTrim(UUID page, Item.Filled fill, TrimEdge edge) implements OfArea {
         @Override
         public String message() {
             String name = edge.edge().name().toLowerCase(Locale.ROOT);

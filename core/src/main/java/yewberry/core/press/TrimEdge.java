@@ -34,7 +34,15 @@ public record TrimEdge(Edge edge, double beyond) {
      * where a picture paints nothing along its edge.
      */
     public static List<TrimEdge> of(PageScene scene, Item.AreaFill fill) {
-        Rect rect = fill.painted();
+        return of(scene, fill, fill.painted());
+    }
+
+    /** The same of a picture in front that is not rotated. */
+    public static List<TrimEdge> of(PageScene scene, Item.FrontFill fill) {
+        return of(scene, fill, fill.bounds());
+    }
+
+    private static List<TrimEdge> of(PageScene scene, Item.Filled fill, Rect rect) {
         Rect trim = scene.boxes().trim();
         Rect bleed = scene.boxes().bleed();
         List<TrimEdge> edges = new ArrayList<>();

@@ -174,15 +174,37 @@ class FrontFindingTest {
         assertThat(found(with(look, told(sky(20, 20, 40)), text))).isEmpty();
     }
 
+    /** A picture that ends at the trim leaves a white line where the knife is off. */
+    @ParameterizedTest
+    @CsvSource({"88, 20, right", "20, -1, top", "20, 150, bottom"})
+    void a_picture_that_ends_at_the_trim_is_carried_on_to_the_bleed(
+            double x, double y, String edge) {
+        Publication page = with(told(sky(x, y, 60)));
+        List<Finding> ends =
+                all(page).stream().filter(PressFinding.EndsAtTrim.class::isInstance).toList();
+        assertThat(ends).hasSize(1);
+        assertThat(ends.getFirst().message()).contains("At the " + edge);
+        assertThat(ends.getFirst().text()).isEqualTo("Picture Sky");
+        Offer offer = Offer.of(ends.getFirst(), page, COATED).getFirst();
+        Publication carried = Editing.edit(page, offer.edit()).publication();
+        assertThat(all(carried)).noneMatch(PressFinding.EndsAtTrim.class::isInstance);
+        // well inside, and at the spine, where nothing bleeds
+        assertThat(all(with(told(sky(0, 20, 60)))))
+                .noneMatch(PressFinding.EndsAtTrim.class::isInstance);
+    }
+
+    private static List<Finding> all(Publication page) {
+        return Findings.of(
+                composer().compose(page, 0),
+                new Legibility(COATED, Sample.a5().level(), Sample.a5().destination()),
+                page.setup(),
+                COATED);
+    }
+
     @Test
     void too_few_pixels_are_found_in_front_as_well() {
         Publication page = with(told(sky(20, 20, 80)));
-        List<Finding> findings =
-                Findings.of(
-                        composer().compose(page, 0),
-                        new Legibility(COATED, Sample.a5().level(), Sample.a5().destination()),
-                        page.setup(),
-                        COATED);
+        List<Finding> findings = all(page);
         assertThat(findings).hasSize(1);
         // 400 pixels on 80 mm
         assertThat(findings.getFirst().message()).contains("“Sky” has 127 pixels per inch");
