@@ -212,7 +212,7 @@ function RemovePicture({
     .map((each) => each.asset)
     .filter((asset) => isLike(asset, entry.asset));
   const used = entry.uses > 0;
-  const placed = `It is placed in ${counted(entry.uses, "background", "backgrounds")}.`;
+  const placed = `It is placed in ${counted(entry.uses, "place", "places")}.`;
 
   return (
     <RemoveDialog

@@ -274,20 +274,20 @@ final class PageComposition {
                                     frame,
                                     new AreaPaint.Solid(ingredients.paint(word.color(), condition)),
                                     Form.of(
-                                            Cubics.of(
-                                                    WordShape.within(
-                                                            box.shape().getBounds2D(),
-                                                            word.text(),
-                                                            FontLibrary.face(
-                                                                    word.family(),
-                                                                    word.weight(),
-                                                                    word.italic()),
-                                                            word.size()
-                                                                    .map(Length::points)
-                                                                    .orElse(0.0)))),
+                                                    Cubics.of(
+                                                            WordShape.within(
+                                                                    box.shape().getBounds2D(),
+                                                                    word.text(),
+                                                                    FontLibrary.face(
+                                                                            word.family(),
+                                                                            word.weight(),
+                                                                            word.italic()),
+                                                                    word.size()
+                                                                            .map(Length::points)
+                                                                            .orElse(0.0))))
+                                            .turned(turn),
                                     true,
-                                    box,
-                                    turn));
+                                    box));
             case Fill.None none -> {}
             case Fill.Solid solid -> throw new IllegalArgumentException("A colour in front");
             case Fill.Gradient gradient ->
@@ -308,7 +308,12 @@ final class PageComposition {
         AreaPaint.Picture paint =
                 placed(ingredients.asset(file), page, placing, runOut, seeThrough, box);
         return new Item.FrontFill(
-                origin, frame, paint.turned(turn), Form.of(box), paint.reaches(box), box, turn);
+                origin,
+                frame,
+                paint.turned(turn),
+                Form.of(box).turned(turn),
+                paint.reaches(box),
+                box);
     }
 
     private void frame(TextFrame frame, Origin origin) {

@@ -55,7 +55,7 @@ final class PressChecker {
 
     /** A picture that is rotated has no edge along that of the page. */
     private void front(Item.FrontFill fill) {
-        if (fill.paint() instanceof AreaPaint.Picture && fill.turn().isNone()) {
+        if (fill.paint() instanceof AreaPaint.Picture && fill.form().rectangle().isPresent()) {
             for (TrimEdge edge : TrimEdge.of(scene, fill)) {
                 findings.add(new PressFinding.EndsAtTrim(scene.page(), fill, edge));
             }

@@ -64,7 +64,7 @@ public final class SceneStamp {
                     add(fill.paint());
                 }
                 case Item.FrontFill fill -> {
-                    add(fill.frame(), fill.turn(), fill.opacity(), fill.blend(), fill.goesTo());
+                    add(fill.frame(), fill.opacity(), fill.blend(), fill.goesTo());
                     add(fill.form().path());
                     add(fill.paint());
                 }

@@ -17,4 +17,9 @@ public record Form(Shape path, Rect bounds, Optional<Rect> rectangle) {
     public static Form of(Shape path) {
         return new Form(path, Rect.around(path), Optional.empty());
     }
+
+    /** The same, rotated. */
+    public Form turned(Turn turn) {
+        return turn.isNone() ? this : of(turn.transform().createTransformedShape(path));
+    }
 }

@@ -312,7 +312,7 @@ public sealed interface Item {
      * A picture or a word in front of the backgrounds.
      *
      * @param source the frame it stands in
-     * @param form what it fills, before it is rotated
+     * @param form what it fills, as it is rotated
      * @param reaches whether its picture is everywhere in that
      * @param frame before it is rotated
      */
@@ -322,9 +322,14 @@ public sealed interface Item {
             AreaPaint paint,
             Form form,
             boolean reaches,
-            Rect frame,
-            Turn turn)
+            Rect frame)
             implements Formed {
+        /** Its form and its paint are rotated already, because they are asked for often. */
+        @Override
+        public Turn turn() {
+            return Turn.NONE;
+        }
+
         public UUID element() {
             return source.id();
         }
@@ -380,8 +385,7 @@ public sealed interface Item {
 
         @Override
         public FrontFill on(Medium medium, PressCondition condition) {
-            return new FrontFill(
-                    origin, source, paint.on(medium, condition), form, reaches, frame, turn);
+            return new FrontFill(origin, source, paint.on(medium, condition), form, reaches, frame);
         }
     }
 
