@@ -159,6 +159,12 @@ export function Frames({ publication, spread, scale }: Shown) {
           place={(box) => place(one.page, box)}
         />
       )}
+      {one && "clear" in one.frame && (
+        <KeptClear
+          parts={one.frame.clear}
+          at={({ x, y }) => place(one.page, { x, y, width: 0, height: 0 })}
+        />
+      )}
       {joining !== undefined &&
         all
           .filter(({ page, frame }) => isOwn(page, frame) && frame.story !== joining.story)
@@ -181,6 +187,33 @@ const isOwn = (page: PlacedPage, frame: OnPage) =>
   frame.owner.type === "onPage" && frame.owner.id === page.page;
 
 const rotation = (degrees: number) => (degrees === 0 ? {} : { rotate: `${degrees}deg` });
+
+/** The parts of a picture that text keeps off. */
+function KeptClear({
+  parts,
+  at,
+}: {
+  /** Their corners, x and y in turn. */
+  parts: number[][];
+  at: (point: { x: number; y: number }) => { left: number; top: number };
+}) {
+  const outlines = parts.map((corners) =>
+    corners
+      .flatMap((x, i) => (i % 2 === 0 ? [at({ x, y: corners[i + 1] ?? 0 })] : []))
+      .map(({ left, top }) => `${left},${top}`)
+      .join(" "),
+  );
+  return (
+    <Chain aria-hidden>
+      {outlines.map((points, i) => (
+        <g key={i} fill="none">
+          <polygon points={points} stroke="#ffffff" strokeWidth="4" />
+          <polygon points={points} stroke="#1c1c1c" strokeWidth="1.6" strokeDasharray="3 3" />
+        </g>
+      ))}
+    </Chain>
+  );
+}
 
 /** Lines from each frame of a story to the next, and where it goes on out of sight. */
 function Run({

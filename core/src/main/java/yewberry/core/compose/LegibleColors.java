@@ -162,6 +162,7 @@ final class LegibleColors {
                                         .judge(
                                                 shown,
                                                 shown.below(there),
+                                                shown.veils(there),
                                                 part.withPaint(paint, Optional.empty())
                                                         .on(view.medium(), condition),
                                                 view)

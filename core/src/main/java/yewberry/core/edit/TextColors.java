@@ -8,16 +8,24 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import yewberry.core.Refused;
 import yewberry.core.color.Definition;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Heading;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
+import yewberry.core.publication.Page;
 import yewberry.core.publication.Panel;
 import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Parent;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Reference;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
+import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 
 /** A legible colour is for text: it has no colour of its own that anything else could have. */
@@ -68,11 +76,8 @@ final class TextColors {
                         in.looks().stream(),
                         in.characterLooks().stream(),
                         in.stories().stream().flatMap(story -> story.paragraphs().stream()),
-                        in.pages().stream().flatMap(page -> page.layer().backgrounds().stream()),
-                        in.parents().stream()
-                                .flatMap(parent -> parent.layer().backgrounds().stream()),
-                        in.recipes().stream()
-                                .flatMap(recipe -> recipe.layer().backgrounds().stream()))
+                        in.layers().flatMap(layer -> layer.backgrounds().stream()),
+                        in.layers().flatMap(layer -> layer.frames().stream()))
                 .flatMap(each -> each)
                 .map(Element.class::cast);
     }
@@ -88,7 +93,10 @@ final class TextColors {
                             ofOutline(look.outline()),
                             look.highlight().stream().map(each -> each.color().swatch()));
             case Paragraph paragraph -> ofPanel(paragraph.panel());
-            default -> Stream.empty();
+            case PictureFrame frame -> swatches(frame.fill().colors());
+            case TextFrame frame ->
+                    frame.band().stream().flatMap(band -> swatches(band.fill().colors()));
+            case Heading _, Asset _, Page _, Parent _, Recipe _, Story _ -> Stream.empty();
         };
     }
 

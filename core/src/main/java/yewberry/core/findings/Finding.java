@@ -92,7 +92,11 @@ public sealed interface Finding
                                     " None of the swatches of “%s” is legible here; add one that is, or change what lies behind."
                                             .formatted(choice.name()))
                             .orElse("");
-            return "%s“%s” on %s has a contrast of %s : 1 and needs %s : 1 (%s).%s%s"
+            String through =
+                    worst.veiled()
+                            ? " It is seen through what lies over it: make that fainter, move it, or put it behind the content."
+                            : "";
+            return "%s“%s” on %s has a contrast of %s : 1 and needs %s : 1 (%s).%s%s%s"
                     .formatted(
                             circumstance
                                     .map(words ->
@@ -106,7 +110,8 @@ public sealed interface Finding
                             Numbers.plain(contrast.required()),
                             contrast.sizeClass().reason(),
                             several,
-                            chosen);
+                            chosen,
+                            through);
         }
 
         @Override

@@ -1,10 +1,7 @@
 package yewberry.core.findings;
 
-import java.awt.Shape;
-import java.awt.geom.AffineTransform;
 import java.awt.geom.Area;
 import java.awt.geom.PathIterator;
-import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -18,7 +15,6 @@ import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.PageScene;
-import yewberry.core.scene.PicturePlace;
 import yewberry.core.scene.Rect;
 
 /** What is wrong about a picture in front of the backgrounds and the text around it. */
@@ -78,7 +74,7 @@ public sealed interface FrontFinding extends Finding {
             return found;
         }
         for (PictureFrame.Clear clear : fill.source().clear()) {
-            Area part = new Area(part(clear, picture.place()));
+            Area part = new Area(fill.clearPart(clear, picture));
             part.intersect(new Area(fill.shape().orElse(fill.bounds().shape())));
             double all = size(part);
             Area taken = new Area();
@@ -107,23 +103,6 @@ public sealed interface FrontFinding extends Finding {
             }
         }
         return found;
-    }
-
-    private static Shape part(PictureFrame.Clear clear, PicturePlace place) {
-        AffineTransform toPage =
-                new AffineTransform(
-                        place.acrossX(),
-                        place.acrossY(),
-                        place.downX(),
-                        place.downY(),
-                        place.x(),
-                        place.y());
-        return toPage.createTransformedShape(
-                new Rectangle2D.Double(
-                        clear.left() / 100,
-                        clear.top() / 100,
-                        clear.width() / 100,
-                        clear.height() / 100));
     }
 
     /** In square points, by the corners of its flattened outline. */

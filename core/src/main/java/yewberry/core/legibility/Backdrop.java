@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.SequencedSet;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import yewberry.core.color.View;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
@@ -37,10 +38,19 @@ final class Backdrop {
     private final List<Item> below;
     private final List<OtherText> text = new ArrayList<>();
 
+    private final List<Item.Filled> veils;
+    private final SequencedSet<RunContrast.Against> veiled = new LinkedHashSet<>();
+
     private final Painted painted;
     private final SequencedSet<Optional<Paint>> found = new LinkedHashSet<>();
 
-    private Backdrop(MediumScene scene, List<Item> below, Item.GlyphRun run, View view) {
+    private Backdrop(
+            MediumScene scene,
+            List<Item> below,
+            List<Item.Filled> veils,
+            Item.GlyphRun run,
+            View view) {
+        this.veils = veils;
         this.scene = scene;
         this.view = view;
         this.run = run;
@@ -86,9 +96,35 @@ final class Backdrop {
         if (surround.isPresent()) {
             return List.of(surround);
         }
-        Backdrop backdrop = new Backdrop(scene, below, run, view);
+        Backdrop backdrop = new Backdrop(scene, below, List.of(), run, view);
         run.lines().forEach(backdrop::line);
         return List.copyOf(backdrop.found);
+    }
+
+    /**
+     * A run held against all that it stands on, and where something lies over it, both as they are
+     * seen through that.
+     *
+     * @param below what lies below it
+     * @param veils above it that let it through
+     */
+    static List<RunContrast.Against> against(
+            MediumScene scene,
+            List<Item> below,
+            List<Item.Filled> veils,
+            Item.GlyphRun run,
+            View view) {
+        Optional<Paint> surround = surround(below, run);
+        if (surround.isPresent()) {
+            return List.of(Legibility.against(run.paint(), surround, view));
+        }
+        Backdrop backdrop = new Backdrop(scene, below, veils, run, view);
+        run.lines().forEach(backdrop::line);
+        return Stream.concat(
+                        backdrop.found.stream()
+                                .map(paint -> Legibility.against(run.paint(), paint, view)),
+                        backdrop.veiled.stream())
+                .toList();
     }
 
     /**
@@ -110,7 +146,8 @@ final class Backdrop {
         // know
         double size = run.size();
         Rect roomy = run.box(line).inset(-size, -size, -size, -size);
-        if (!line.text().isBlank() && oneBackground(roomy)) {
+        boolean veiledSomewhere = veils.stream().anyMatch(each -> each.touches(roomy));
+        if (!line.text().isBlank() && !veiledSomewhere && oneBackground(roomy)) {
             return;
         }
         List<GlyphInk> inks =
@@ -119,11 +156,18 @@ final class Backdrop {
                         .filter(ink -> !ink.box().intersection(bleed).isEmpty())
                         .toList();
         Optional<Rect> all = inks.stream().map(GlyphInk::box).reduce(Rect::union);
-        if (all.isEmpty() || oneBackground(all.get())) {
+        if (all.isEmpty() || !veiledSomewhere && oneBackground(all.get())) {
             return;
         }
         BackdropPixels pixels =
-                new BackdropPixels(scene, areas, run, view, inks, all.get().intersection(bleed));
+                new BackdropPixels(
+                        scene,
+                        areas,
+                        veiledSomewhere ? veils : List.of(),
+                        run,
+                        view,
+                        inks,
+                        all.get().intersection(bleed));
         inks.forEach(ink -> glyph(ink, pixels));
     }
 
@@ -156,6 +200,10 @@ final class Backdrop {
 
     private void glyph(GlyphInk ink, BackdropPixels pixels) {
         text.forEach(other -> text(other.letters(), other.index(), ink));
+        if (veils.stream().anyMatch(each -> each.touches(ink.box()))) {
+            veiled.addAll(pixels.veiled(ink));
+            return;
+        }
         Rect box = ink.box().intersection(bleed);
         List<Item.Filled> here = areas.stream().filter(fill -> fill.touches(box)).toList();
         List<Rect> open = new ArrayList<>();

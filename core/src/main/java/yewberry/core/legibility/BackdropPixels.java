@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import yewberry.core.color.Contrast;
+import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.raster.ChosenPixels;
 import yewberry.core.raster.Coverage;
@@ -38,6 +39,7 @@ final class BackdropPixels {
 
     private final MediumScene scene;
     private final List<Item.Filled> fills;
+    private final List<Item.Filled> veils;
     private final Item.GlyphRun run;
     private final View view;
     private final Rect region;
@@ -46,6 +48,10 @@ final class BackdropPixels {
     private PageRaster areas;
     private int[] numbers;
     private int[] seen;
+
+    /** What the letters come to; empty where that is the same everywhere. */
+    private int[] text;
+
     private float[] ratios;
 
     /** For each colour in short its place among those of a glyph, if it stands there. */
@@ -53,18 +59,21 @@ final class BackdropPixels {
 
     /**
      * @param fills below the line, from the lowest up
+     * @param veils above it that let it through
      * @param inks of the line
      * @param region around them
      */
     BackdropPixels(
             MediumScene scene,
             List<Item.Filled> fills,
+            List<Item.Filled> veils,
             Item.GlyphRun run,
             View view,
             List<Backdrop.GlyphInk> inks,
             Rect region) {
         this.scene = scene;
         this.fills = fills;
+        this.veils = veils;
         this.run = run;
         this.view = view;
         this.inks = inks;
@@ -89,6 +98,31 @@ final class BackdropPixels {
         return kept(pixels, named);
     }
 
+    /** A glyph that something lies over, held against what is seen beside it there. */
+    List<RunContrast.Against> veiled(Backdrop.GlyphInk ink) {
+        if (areas == null) {
+            paint();
+        }
+        Rect box = ink.box().intersection(scene.boxes().bleed());
+        InkPixels pixels = new InkPixels(List.of(box), box);
+        covered.get(ink).forEach(pixels::add);
+        List<RunContrast.Against> against = new ArrayList<>();
+        for (int i : pixels.worstOfEach()) {
+            int number = numbers[pixels.at[i]];
+            Rgb front = rgb(text[number]);
+            Rgb below = rgb(seen[number]);
+            Paint paint = Paint.sampled(scene.planes().color(planes(number)), veils.getLast());
+            against.add(
+                    new RunContrast.Against(
+                            Optional.of(paint), front, below, Contrast.ratio(front, below), true));
+        }
+        return against;
+    }
+
+    private static Rgb rgb(int packed) {
+        return new Rgb(packed >> 16 & 0xff, packed >> 8 & 0xff, packed & 0xff);
+    }
+
     /** Under the ink of the line only: it covers about a quarter of what is around it. */
     private void paint() {
         int width = PageRaster.pixels(region.width(), PPI);
@@ -106,9 +140,16 @@ final class BackdropPixels {
             numbers[at] = number++;
         }
         areas = PageRaster.fills(scene, fills, region, PPI, ChosenPixels.of(width, height, inked));
+        if (veils.isEmpty()) {
+            text =
+                    run.paint().overprints()
+                            ? areas.overprinted(run.paint()).seen(view)
+                            : new int[0];
+        } else {
+            text = areas.lettered(run.paint()).below(veils, PPI).seen(view);
+            areas = areas.below(veils, PPI);
+        }
         seen = areas.seen(view);
-        int[] text =
-                run.paint().overprints() ? areas.overprinted(run.paint()).seen(view) : new int[0];
         double plain = Contrast.luminance(view.see(run.paint().color()));
         ratios = new float[seen.length];
         for (int i = 0; i < seen.length; i++) {

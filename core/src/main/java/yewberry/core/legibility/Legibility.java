@@ -90,7 +90,7 @@ public final class Legibility {
         List<RunContrast> judged = new ArrayList<>();
         for (Item.GlyphRun run : scene.text()) {
             Cancellation.check();
-            judge(scene, scene.below(run), run, view).ifPresent(judged::add);
+            judge(scene, scene.below(run), scene.veils(run), run, view).ifPresent(judged::add);
         }
         known.put(view, List.copyOf(judged));
         return List.copyOf(judged);
@@ -101,17 +101,20 @@ public final class Legibility {
      * its ink is on the page.
      *
      * @param below what lies below it, from the lowest up
+     * @param veils what lies above it and lets it through, from the lowest up
      * @param run in the colours of the scene's medium
      */
     public Optional<RunContrast> judge(
-            MediumScene scene, List<Item> below, Item.GlyphRun run, View view) {
-        List<Optional<Paint>> behind = Backdrop.behind(scene, below, run, view);
-        if (behind.isEmpty()) {
+            MediumScene scene,
+            List<Item> below,
+            List<Item.Filled> veils,
+            Item.GlyphRun run,
+            View view) {
+        List<RunContrast.Against> against = Backdrop.against(scene, below, veils, run, view);
+        if (against.isEmpty()) {
             return Optional.empty();
         }
         SizeClass sizeClass = SizeClass.of(run.type());
-        List<RunContrast.Against> against =
-                behind.stream().map(paint -> against(run.paint(), paint, view)).toList();
         return Optional.of(
                 new RunContrast(
                         run.withoutGlyphs(),
@@ -126,6 +129,6 @@ public final class Legibility {
         Rgb foreground = view.see(text.over(backdrop.map(Paint::color), view.condition()));
         Rgb color = backdrop.map(paint -> view.see(paint.color())).orElseGet(view::bare);
         return new RunContrast.Against(
-                backdrop, foreground, color, Contrast.ratio(foreground, color));
+                backdrop, foreground, color, Contrast.ratio(foreground, color), false);
     }
 }

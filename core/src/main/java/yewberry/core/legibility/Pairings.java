@@ -60,7 +60,8 @@ public record Pairings(List<Paint> texts, List<Optional<Paint>> backdrops, List<
                     .flatMap(fill -> fill.solid().stream())
                     .forEach(paint -> collected.backdrop(Optional.of(paint)));
             for (RunContrast contrast : legibility.judge(scene, view)) {
-                contrast.against()
+                contrast.against().stream()
+                        .filter(against -> !against.veiled())
                         .forEach(against ->
                                 collected.use(
                                         against.paint(),

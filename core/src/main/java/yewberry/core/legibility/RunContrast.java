@@ -26,11 +26,18 @@ public record RunContrast(
      * @param paint what is behind; nothing is the bare stock
      * @param foreground the text's colour on it, as it is seen
      * @param color that as it is seen
+     * @param veiled whether something lies over both, through which they are seen
      */
-    public record Against(Optional<Paint> paint, Rgb foreground, Rgb color, double ratio) {
+    public record Against(
+            Optional<Paint> paint, Rgb foreground, Rgb color, double ratio, boolean veiled) {
         public String name() {
             return paint.map(it -> "“%s”".formatted(it.inWords())).orElse("bare stock");
         }
+    }
+
+    /** Whether something lies over some of it; what its own colour comes to is not known then. */
+    public boolean veiled() {
+        return against.stream().anyMatch(Against::veiled);
     }
 
     public Against worst() {

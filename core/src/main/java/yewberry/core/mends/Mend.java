@@ -103,6 +103,8 @@ public record Mend(
                                     new LookEdit.ChangeLook(
                                             knockingOut(look).withColor(Tinted.full(id)))));
         }
+        // what a colour comes to through what lies over it is not worked out here
+        uses.removeIf(use -> use.of().contrasts().stream().anyMatch(RunContrast::veiled));
         List<Mend> mends = new ArrayList<>();
         for (Use use : uses) {
             mends.addAll(there(use, paint, publication, condition));

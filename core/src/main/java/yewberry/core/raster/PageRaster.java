@@ -179,6 +179,36 @@ public final class PageRaster {
         return new PageRaster(scene, region, scale, pixels, printed, pictured);
     }
 
+    /**
+     * What there is where letters cover it everywhere; this stays.
+     *
+     * @param paint of the letters
+     */
+    public PageRaster lettered(Paint paint) {
+        if (paint.overprints()) {
+            return overprinted(paint);
+        }
+        PlaneRaster covered = raster.copy();
+        double[] source = scene.planes().of(paint.color());
+        for (int at = 0; at < pixels.count(); at++) {
+            covered.paint(at, source, 1, BlendMode.NORMAL);
+        }
+        return new PageRaster(scene, region, scale, pixels, covered, new BitSet());
+    }
+
+    /**
+     * The same below some fills; this stays.
+     *
+     * @param above from the lowest up
+     */
+    public PageRaster below(List<? extends Item.Filled> above, double ppi) {
+        PageRaster page =
+                new PageRaster(
+                        scene, region, scale, pixels, raster.copy(), (BitSet) pictured.clone());
+        above.forEach(fill -> page.item(fill, ppi));
+        return page;
+    }
+
     /** The pixels by their numbers. */
     public PlaneRaster raster() {
         return raster;

@@ -359,6 +359,16 @@ public sealed interface Item {
                     };
         }
 
+        /** A part of its picture that text keeps off, where it lies on the page. */
+        public Shape clearPart(PictureFrame.Clear clear, AreaPaint.Picture picture) {
+            return picture.place()
+                    .part(
+                            clear.left() / 100,
+                            clear.top() / 100,
+                            clear.width() / 100,
+                            clear.height() / 100);
+        }
+
         /** Whether it paints anything at a point; what is transparent in a picture counts, too. */
         public boolean isAt(double x, double y) {
             return holds(x, y)

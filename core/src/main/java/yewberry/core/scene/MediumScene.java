@@ -86,6 +86,17 @@ public final class MediumScene {
         return items.subList(0, indexOf(item) + 1);
     }
 
+    /** What lies above an item and lets it through, from the lowest up. */
+    public List<Item.Filled> veils(Item item) {
+        Rect bounds = item instanceof Item.Lettering letters ? letters.inkBounds() : item.bounds();
+        return items.subList(indexOf(item) + 1, items.size()).stream()
+                .filter(Item.Filled.class::isInstance)
+                .map(Item.Filled.class::cast)
+                .filter(each -> !each.covers() && each.opacity() > 0)
+                .filter(each -> !each.bounds().intersection(bounds).isEmpty())
+                .toList();
+    }
+
     private int indexOf(Item item) {
         for (int i = 0; i < items.size(); i++) {
             if (items.get(i) == item) {

@@ -64,6 +64,24 @@ public final class Painted {
         return planes.color(ink);
     }
 
+    /**
+     * What a colour comes to below some fills at a point.
+     *
+     * @param fills above it, from the lowest up; those that do not hold the point are left out
+     */
+    public Color below(Color color, List<Item.Filled> fills, double x, double y) {
+        double[] ink = planes.of(color).clone();
+        double alpha = 1;
+        for (Item.Filled fill : fills) {
+            if (fill.holds(x, y)) {
+                Source source =
+                        sources.computeIfAbsent(fill, each -> source(fill, planes, POINTS_PPI));
+                alpha = Blend.ink(ink, alpha, source.ink(x, y), source.alpha(x, y), fill.blend());
+            }
+        }
+        return planes.color(ink);
+    }
+
     /** What an area paints at a point, before it meets what is below it. */
     public interface Source {
         /** The planes, 0 to 1; the array may be used again by the next call. */

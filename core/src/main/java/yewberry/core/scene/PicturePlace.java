@@ -1,6 +1,8 @@
 package yewberry.core.scene;
 
+import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Rectangle2D;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Placing;
@@ -207,6 +209,17 @@ public record PicturePlace(
             }
         }
         return true;
+    }
+
+    /**
+     * A part of the picture where it lies on the page.
+     *
+     * @param left from its left edge, as a part of its width, like {@code width}; {@code top} and
+     *     {@code height} of its height
+     */
+    public Shape part(double left, double top, double width, double height) {
+        return new AffineTransform(acrossX, acrossY, downX, downY, x, y)
+                .createTransformedShape(new Rectangle2D.Double(left, top, width, height));
     }
 
     /** A rectangle around it. */

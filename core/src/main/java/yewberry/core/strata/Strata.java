@@ -82,6 +82,19 @@ public final class Strata {
                         Color color = run.paint().over(painted, view.condition());
                         Rgb below = painted.map(view::see).orElseGet(view::bare);
                         Rgb screen = view.see(color);
+                        List<Item.Filled> veils = here ? shown.veils(item) : List.of();
+                        if (veils.stream().anyMatch(each -> each.holds(x, y))) {
+                            // both are seen through what lies over them
+                            Painted over = new Painted(shown, List.of());
+                            screen = view.see(over.below(color, veils, x, y));
+                            below =
+                                    view.see(
+                                            over.below(
+                                                    painted.orElseGet(() -> over.at(x, y)),
+                                                    veils,
+                                                    x,
+                                                    y));
+                        }
                         double ratio = Contrast.ratio(screen, below);
                         up.add(new Stratum.Text(run, color, screen, ratio, below));
                     }

@@ -20,23 +20,31 @@ import yewberry.core.color.Contrast;
 import yewberry.core.color.Definition;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Viewing;
+import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
+import yewberry.core.edit.FrameEdit;
 import yewberry.core.edit.LookEdit;
 import yewberry.core.edit.SwatchEdit;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Findings;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Padding;
 import yewberry.core.publication.Panel;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
+import yewberry.core.publication.TextBand;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.ColorChoice;
@@ -410,6 +418,42 @@ class LegibleColorsTest {
         assertThatThrownBy(() -> Editing.edit(publication, new LookEdit.ChangeLook(shaded)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("for text only");
+        for (Edit edit :
+                List.of(
+                        new FrameEdit.AddPicture(
+                                new Owner.OnPage(Sample.page(1)),
+                                new PictureFrame(
+                                        Sample.id("word"),
+                                        Sides.BOTH,
+                                        new Box(
+                                                Length.mm(1),
+                                                Length.mm(1),
+                                                Length.mm(9),
+                                                Length.mm(9)),
+                                        PictureFrame.Level.OVER,
+                                        new Fill.Word(
+                                                "PROOF",
+                                                "Source Serif 4",
+                                                400,
+                                                false,
+                                                Optional.empty(),
+                                                Tinted.full(reading.id())))),
+                        new FrameEdit.AddBand(
+                                new Owner.OnPage(Sample.page(1)),
+                                Sample.id("band"),
+                                Sides.BOTH,
+                                new TextBand(
+                                        Edge.TOP,
+                                        Length.mm(9),
+                                        Padding.NONE,
+                                        new Fill.Solid(Tinted.full(reading.id()))),
+                                Sample.id("band story"),
+                                Sample.id("band paragraph"),
+                                Sample.BODY.id()))) {
+            assertThatThrownBy(() -> Editing.edit(publication, edit))
+                    .isInstanceOf(Refused.class)
+                    .hasMessageContaining("for text only");
+        }
         assertThatThrownBy(() ->
                         Editing.edit(
                                 Sample.publication(),

@@ -1,8 +1,12 @@
 package yewberry.server.view;
 
+import java.awt.Shape;
+import java.awt.geom.PathIterator;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import yewberry.core.picture.SvgPicture;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Owner;
@@ -10,6 +14,7 @@ import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Story;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
@@ -46,6 +51,7 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
      * @param where it lies before it is rotated
      * @param rotation about its middle, in degrees clockwise
      * @param name of its file, or its word
+     * @param clear the corners of the parts that text keeps off, x and y in turn, in millimetres
      */
     public record PictureOnPage(
             UUID frame,
@@ -55,8 +61,10 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
             double rotation,
             PictureFrame.Level level,
             String name,
-            boolean locked) {
-        static PictureOnPage of(PageScene.PlacedPicture placed, Publication publication) {
+            boolean locked,
+            List<List<Double>> clear) {
+        static PictureOnPage of(
+                PageScene.PlacedPicture placed, PageScene scene, Publication publication) {
             PictureFrame frame = placed.frame();
             String name =
                     frame.fill() instanceof Fill.Word word
@@ -73,7 +81,8 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
                     placed.turn().degrees(),
                     frame.level(),
                     name,
-                    frame.locked());
+                    frame.locked(),
+                    keptClear(frame, scene));
         }
     }
 
@@ -109,6 +118,35 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
         }
     }
 
+    /** The corners of the parts of a picture that text keeps off, x and y in turn. */
+    private static List<List<Double>> keptClear(PictureFrame frame, PageScene scene) {
+        if (frame.clear().isEmpty()) {
+            return List.of();
+        }
+        return scene.items().stream()
+                .filter(Item.FrontFill.class::isInstance)
+                .map(Item.FrontFill.class::cast)
+                .filter(fill -> fill.element().equals(frame.id()))
+                .flatMap(fill ->
+                        fill.paint() instanceof AreaPaint.Picture picture
+                                ? frame.clear().stream()
+                                        .map(each -> corners(fill.clearPart(each, picture)))
+                                : Stream.empty())
+                .toList();
+    }
+
+    private static List<Double> corners(Shape part) {
+        List<Double> corners = new ArrayList<>();
+        double[] at = new double[6];
+        for (PathIterator path = part.getPathIterator(null); !path.isDone(); path.next()) {
+            if (path.currentSegment(at) != PathIterator.SEG_CLOSE) {
+                corners.add(Extent.mm(at[0]));
+                corners.add(Extent.mm(at[1]));
+            }
+        }
+        return corners;
+    }
+
     public static SpreadView of(int index, List<PageScene> scenes, Publication publication) {
         List<SvgPicture.PlacedScene> arranged = SvgPicture.arrange(scenes);
         Rect view =
@@ -139,7 +177,7 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
                         .map(Extent::of),
                 scene.frames().stream().map(frame -> FrameOnPage.of(frame, publication)).toList(),
                 scene.pictures().stream()
-                        .map(frame -> PictureOnPage.of(frame, publication))
+                        .map(frame -> PictureOnPage.of(frame, scene, publication))
                         .toList(),
                 ItemView.text(scene));
     }
