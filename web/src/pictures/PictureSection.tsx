@@ -3,7 +3,7 @@ import { FileUp, ImagePlus, Trash2 } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
 import { useSteps } from "../api/queries";
-import type { Asset, AssetEntry, PageEntry, Publication } from "../api/types";
+import type { Asset, AssetEntry, Edit, Owner, PageEntry, Publication } from "../api/types";
 import { backgroundOf } from "../scope/newBackground";
 import { pictureInFront } from "../scope/front";
 import { scopesOf } from "../scope/scope";
@@ -108,6 +108,28 @@ function PictureEntry({
   const [removing, setRemoving] = useState(false);
   const { asset } = entry;
   const targets = scopesOf(publication, page, chosen);
+  const ways: { name: string; label: string; edit: (owner: Owner) => Edit; done: string }[] = [
+    {
+      name: `Where to place ${asset.name}`,
+      label: "Place it, to the bleed…",
+      edit: (owner) => ({
+        type: "addBackground",
+        owner,
+        background: backgroundOf(crypto.randomUUID(), fillOf(asset)),
+      }),
+      done: "Placed, out to the bleed",
+    },
+    {
+      name: `Where to place ${asset.name} in front`,
+      label: "Place it in front…",
+      edit: (owner) => ({
+        type: "addPicture",
+        owner,
+        picture: pictureInFront(publication, owner, asset),
+      }),
+      done: "Placed in front of the backgrounds, in the middle of the page",
+    },
+  ];
   const replace = useMutation({
     mutationFn: (file: File) => bring(publication, file),
     onSuccess: ({ sha256, content }) =>
@@ -122,58 +144,25 @@ function PictureEntry({
     <Stack>
       <Large src={thumbnail(publication, asset, 320)} alt={`Preview of ${asset.name}`} />
       <Quiet as="p">{factsOf(asset)}</Quiet>
-      <ChoiceMenu
-        label={`Where to place ${asset.name}`}
-        trigger={
-          <Button>
-            <ImagePlus size={15} aria-hidden />
-            Place it, to the bleed…
-          </Button>
-        }
-        options={targets.map(({ id, label }) => ({ id, label }))}
-        onChoose={(id) => {
-          const target = targets.find((each) => each.id === id);
-          if (target) {
-            steps.make(
-              {
-                type: "several",
-                edits: target.owners.map((owner) => ({
-                  type: "addBackground",
-                  owner,
-                  background: backgroundOf(crypto.randomUUID(), fillOf(asset)),
-                })),
-              },
-              "Placed, out to the bleed",
-            );
+      {ways.map(({ name, label, edit, done }) => (
+        <ChoiceMenu
+          key={label}
+          label={name}
+          trigger={
+            <Button>
+              <ImagePlus size={15} aria-hidden />
+              {label}
+            </Button>
           }
-        }}
-      />
-      <ChoiceMenu
-        label={`Where to place ${asset.name} in front`}
-        trigger={
-          <Button>
-            <ImagePlus size={15} aria-hidden />
-            Place it in front…
-          </Button>
-        }
-        options={targets.map(({ id, label }) => ({ id, label }))}
-        onChoose={(id) => {
-          const target = targets.find((each) => each.id === id);
-          if (target) {
-            steps.make(
-              {
-                type: "several",
-                edits: target.owners.map((owner) => ({
-                  type: "addPicture",
-                  owner,
-                  picture: pictureInFront(publication, owner, asset),
-                })),
-              },
-              "Placed in front of the backgrounds, in the middle of the page",
-            );
-          }
-        }}
-      />
+          options={targets.map(({ id, label: target }) => ({ id, label: target }))}
+          onChoose={(id) => {
+            const target = targets.find((each) => each.id === id);
+            if (target) {
+              steps.make({ type: "several", edits: target.owners.map(edit) }, done);
+            }
+          }}
+        />
+      ))}
       <FileButton accepted={accepted} onFiles={([file]) => file && replace.mutate(file)}>
         <Button isDisabled={replace.isPending}>
           <FileUp size={15} aria-hidden />

@@ -7,10 +7,10 @@ import { Choice } from "../ui/Choice";
 import { Row, Stack } from "../ui/Field";
 import { LengthField } from "../ui/LengthField";
 import { NumberField } from "../ui/NumberField";
-import { trimOf } from "../publication/sizes";
 import { useBench } from "../bench/BenchState";
 import { within360 } from "../stage/rotating";
 import { BandFields } from "./BandFields";
+import { BoxFields } from "./BoxFields";
 import { FrameChain } from "./FrameChain";
 import { LockFrame } from "./LockFrame";
 import { sideOptions } from "./BackgroundEditor";
@@ -33,7 +33,6 @@ export function FrameEditor({
 }) {
   const steps = useSteps(publication);
   const { unit } = publication.setup;
-  const trim = trimOf(publication, owner);
   const { write } = useBench();
 
   const [placed, become] = useChanges(
@@ -51,8 +50,6 @@ export function FrameEditor({
     "Frame arranged",
   );
   const { box } = placed;
-  /** On left pages it stands mirrored, so that it lies as far from the spine on both hands. */
-  const mirrored = owner.type === "onParent" && publication.setup.facing && placed.sides === "BOTH";
   const place = (changes: Partial<TextFrame["box"]>, sides = placed.sides) =>
     become({ sides, box: { ...box, ...changes } });
   return (
@@ -61,33 +58,12 @@ export function FrameEditor({
         <BandFields publication={publication} owner={owner} frame={frame} band={frame.band} />
       ) : (
         <Row $columns="repeat(2, minmax(0, 1fr))">
-          <LengthField
-            label={mirrored ? "From the inside" : "From the left"}
-            unit={unit}
-            of={trim.width}
-            value={box.x}
-            onCommit={(x) => place({ x })}
-          />
-          <LengthField
-            label="From the top"
-            unit={unit}
-            of={trim.height}
-            value={box.y}
-            onCommit={(y) => place({ y })}
-          />
-          <LengthField
-            label="Width"
-            unit={unit}
-            of={trim.width}
-            value={box.width}
-            onCommit={(width) => place({ width })}
-          />
-          <LengthField
-            label="Height"
-            unit={unit}
-            of={trim.height}
-            value={box.height}
-            onCommit={(height) => place({ height })}
+          <BoxFields
+            publication={publication}
+            owner={owner}
+            sides={placed.sides}
+            box={box}
+            onChange={place}
           />
         </Row>
       )}

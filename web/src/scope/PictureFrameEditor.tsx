@@ -4,7 +4,6 @@ import { useChanges } from "../api/useChanges";
 import type { Fill, Owner, PictureFrame, Publication } from "../api/types";
 import { useBench } from "../bench/BenchState";
 import { PlacedFields } from "../pictures/PictureFields";
-import { trimOf } from "../publication/sizes";
 import { within360 } from "../stage/rotating";
 import { Button, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
@@ -15,6 +14,7 @@ import { NumberField } from "../ui/NumberField";
 import { Tick } from "../ui/Tick";
 import { TintField } from "../ui/TintField";
 import { blends, sideOptions } from "./BackgroundEditor";
+import { BoxFields } from "./BoxFields";
 import { LockFrame } from "./LockFrame";
 import { SwatchChoice } from "./SwatchChoice";
 
@@ -50,8 +50,6 @@ export function PictureFrameEditor({
 }) {
   const steps = useSteps(publication);
   const { chooseFrame } = useBench();
-  const { unit } = publication.setup;
-  const trim = trimOf(publication, owner);
   const [frame, become] = useChanges(
     publication,
     stored.id,
@@ -62,7 +60,6 @@ export function PictureFrameEditor({
   const change = (changes: Partial<PictureFrame>) => become({ ...frame, ...changes });
   const { box, fill, goesTo, meaning } = frame;
   const place = (changes: Partial<PictureFrame["box"]>) => change({ box: { ...box, ...changes } });
-  const mirrored = owner.type === "onParent" && publication.setup.facing && frame.sides === "BOTH";
   return (
     <Stack>
       {fill.type === "word" && (
@@ -83,33 +80,12 @@ export function PictureFrameEditor({
         onChange={(id) => change({ level: id as PictureFrame["level"] })}
       />
       <Row>
-        <LengthField
-          label={mirrored ? "From the inside" : "From the left"}
-          unit={unit}
-          of={trim.width}
-          value={box.x}
-          onCommit={(x) => place({ x })}
-        />
-        <LengthField
-          label="From the top"
-          unit={unit}
-          of={trim.height}
-          value={box.y}
-          onCommit={(y) => place({ y })}
-        />
-        <LengthField
-          label="Width"
-          unit={unit}
-          of={trim.width}
-          value={box.width}
-          onCommit={(width) => place({ width })}
-        />
-        <LengthField
-          label="Height"
-          unit={unit}
-          of={trim.height}
-          value={box.height}
-          onCommit={(height) => place({ height })}
+        <BoxFields
+          publication={publication}
+          owner={owner}
+          sides={frame.sides}
+          box={box}
+          onChange={place}
         />
         <NumberField
           label="Rotation of the frame °"
