@@ -71,7 +71,7 @@ final class FrameEdits {
         };
     }
 
-    /** All of it but where it lies in the order and whether it is locked. */
+    /** A locked one stays where it lies; all else of it may change. */
     private static Publication changed(
             Publication on, PictureFrame picture, Optional<PictureFrame> was) {
         PictureFrame is = OwnerLookup.pictureFrame(on, picture.id());

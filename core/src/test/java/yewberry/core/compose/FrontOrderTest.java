@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,6 +16,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
+import yewberry.core.color.Cmyk;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
@@ -25,11 +27,13 @@ import yewberry.core.edit.FrameEdit;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Frame;
+import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Side;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
@@ -122,13 +126,12 @@ class FrontOrderTest {
     void an_opacity_mixes_inks() {
         PictureFrame night = dash("night", PictureFrame.Level.OVER, Sample.NIGHT).withOpacity(50);
         List<Stratum> strata = Strata.at(scene(with(night)), 60 * MM, 45 * MM, DESIGNED);
-        assertThat(strata.getFirst().inked().orElseThrow())
-                .isEqualTo(new yewberry.core.color.Cmyk(50, 43, 21, 26));
+        assertThat(strata.getFirst().inked().orElseThrow()).isEqualTo(new Cmyk(50, 43, 21, 26));
         assertThat(strata.getFirst()).isInstanceOf(Stratum.Front.class);
     }
 
     @ParameterizedTest
-    @ValueSource(doubles = {0, 90, -35})
+    @ValueSource(doubles = {0, 90})
     void a_word_is_as_large_as_its_frame_lets_it(double rotation) {
         PictureFrame proof =
                 front("proof", 30, PictureFrame.Level.OVER, "PROOF", Sample.SIGNAL)
@@ -138,7 +141,7 @@ class FrontOrderTest {
         Rect ink = front(scene).bounds();
         assertThat(ink.x() + ink.width() / 2).isCloseTo(60 * MM, within(8.0));
         assertThat(ink.y() + ink.height() / 2).isCloseTo(45 * MM, within(8.0));
-        double along = rotation == 0 ? ink.width() : rotation == 90 ? ink.height() : 60 * MM;
+        double along = rotation == 0 ? ink.width() : ink.height();
         assertThat(along).isCloseTo(60 * MM, within(0.01));
         assertThat(rotation == 90 ? ink.width() : ink.height()).isLessThan(55 * MM);
     }
@@ -156,7 +159,7 @@ class FrontOrderTest {
     void a_word_of_a_size_has_the_height_of_its_face() {
         var face = FontLibrary.face("Source Serif 4", 400, false);
         double height =
-                WordShape.within(new java.awt.geom.Rectangle2D.Double(0, 0, 9, 9), "H", face, 100)
+                WordShape.within(new Rectangle2D.Double(0, 0, 9, 9), "H", face, 100)
                         .getBounds2D()
                         .getHeight();
         assertThat(height).isCloseTo(67, within(0.1));
@@ -192,7 +195,7 @@ class FrontOrderTest {
         assertThat(pages).hasSizeGreaterThan(1);
         for (int page : pages) {
             PageScene scene = new Composer(COATED).compose(marked, page);
-            boolean left = scene.boxes().side() == yewberry.core.publication.Side.LEFT;
+            boolean left = scene.boxes().side() == Side.LEFT;
             Item.FrontFill fill = front(scene);
             assertThat(fill.frame().x())
                     .isCloseTo(
@@ -245,9 +248,7 @@ class FrontOrderTest {
                         edited(
                                 page,
                                 new FrameEdit.ArrangeFrame(
-                                        proof.id(),
-                                        yewberry.core.publication.FrameSetting.USUAL,
-                                        Optional.empty())))
+                                        proof.id(), FrameSetting.USUAL, Optional.empty())))
                 .isInstanceOf(Refused.class);
     }
 }
