@@ -10,7 +10,16 @@ import {
 import { useStatus } from "../ui/Status";
 import { answered, author, client } from "./client";
 import { readPublication } from "./publication";
-import type { Edit, PaletteImport, Publication, Setup, Viewing, Reversal, Schemas } from "./types";
+import type {
+  Edit,
+  Extent,
+  PaletteImport,
+  Publication,
+  Setup,
+  Viewing,
+  Reversal,
+  Schemas,
+} from "./types";
 
 export function useShelf() {
   return useQuery({
@@ -325,6 +334,57 @@ export function useFindings(publication: Publication, viewing: Viewing = "AS_DES
   });
 }
 
+/** Text that fails under some viewing, with its ratio under every one. */
+export function useLegibility(publication: Publication) {
+  return useQuery({
+    queryKey: ["legibility", publication.id, publication.revision],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/legibility", {
+          params: { path: { id: publication.id }, query: {} },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    refetchInterval: ({ state }) =>
+      state.data && state.data.checked < state.data.pages ? NEXT_PART : false,
+  });
+}
+
+/**
+ * What mends all text; the search ends when nobody waits for it.
+ *
+ * @param watch an id that one can ask by how far it has come
+ */
+export function useWholeMend(publication: Publication, watch: string) {
+  return useQuery({
+    queryKey: ["whole mend", publication.id, publication.revision],
+    queryFn: ({ signal }) =>
+      answered(
+        client.GET("/api/publications/{id}/whole-mend", {
+          params: { path: { id: publication.id }, query: { watch } },
+          signal,
+        }),
+      ),
+    staleTime: Infinity,
+    retry: false,
+  });
+}
+
+/** How far the search for that has come. */
+export function useLooked(publication: Publication, watch: string) {
+  return useQuery({
+    queryKey: ["looked", watch],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/whole-mend/progress", {
+          params: { path: { id: publication.id }, query: { watch } },
+        }),
+      ),
+    refetchInterval: 700,
+    gcTime: 0,
+  });
+}
+
 /** Where things of the catalogue are used. */
 export function useUses(publication: Publication, of: string[]) {
   return useQuery({
@@ -383,6 +443,23 @@ export function usePreview(
           )
       : skipToken,
     placeholderData: keepPreviousData,
+  });
+}
+
+/** A part of a page as an edit would make it look, as SVG. */
+export function usePart(publication: Publication, page: string, edit: Edit, part: Extent) {
+  return useQuery({
+    queryKey: ["part", publication.id, publication.revision, page, edit, part],
+    queryFn: async () => {
+      const { picture } = await answered(
+        client.POST("/api/publications/{id}/previews", {
+          params: { path: { id: publication.id } },
+          body: { edit, page, viewing: "AS_DESIGNED", unchecked: true, part },
+        }),
+      );
+      return picture;
+    },
+    staleTime: Infinity,
   });
 }
 

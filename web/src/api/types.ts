@@ -69,3 +69,4 @@ export type Tinted = Schemas["Tinted"];
 export type Viewing = NonNullable<Schemas["PreviewRequest"]["viewing"]>;
 export type StrokeStratum = Schemas["StrokeStratum"];
 export type TextStratum = Schemas["TextStratum"];
+export type Extent = Schemas["Extent"];

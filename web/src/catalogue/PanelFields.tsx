@@ -119,6 +119,7 @@ export function PanelFields({
     sides: ["TOP", "RIGHT", "BOTTOM", "LEFT"],
     width: "1 pt",
     color,
+    carriesMeaning: false,
     ...border,
     style,
   });
@@ -230,6 +231,11 @@ export function PanelFields({
               onChange={(tint) => lined({ color: { ...border.color, tint } })}
             />
           </Row>
+          <Tick
+            label="Carries meaning: has to stand out 3 : 1"
+            checked={border.carriesMeaning}
+            onChange={(carriesMeaning) => lined({ carriesMeaning })}
+          />
           <Row role="group" aria-label="Sides with a border">
             {sides.map(({ id, label }) => (
               <Tick

@@ -8,6 +8,9 @@ export function countedByPage(findings: Finding[]): Map<string, number> {
 }
 
 /** How far the check of many pages has come. */
-export function checkedInWords({ checked, pages }: Schemas["FindingList"]): string {
+export function checkedInWords({
+  checked,
+  pages,
+}: Pick<Schemas["FindingList"], "checked" | "pages">): string {
   return `Counting: ${checked} of ${pages} pages are checked so far.`;
 }

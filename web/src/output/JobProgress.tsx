@@ -1,32 +1,17 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
-import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { answered, client } from "../api/client";
 import type { Job } from "../api/types";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
+import { ProgressLine } from "../ui/ProgressLine";
 import { useStatus } from "../ui/Status";
 
 const Line = styled.div`
   display: flex;
   align-items: center;
   gap: ${theme.space.two};
-`;
-
-const Bar = styled(Aria.ProgressBar)`
-  flex: 1;
-`;
-
-const Track = styled.div`
-  height: 10px;
-  border: 1px solid ${theme.color.edge};
-  background: ${theme.color.paper};
-  & > div {
-    height: 100%;
-    background: ${theme.color.active};
-    forced-color-adjust: none;
-  }
 `;
 
 /** So often a running export is looked at, in case what is told of it is missed; milliseconds. */
@@ -50,17 +35,14 @@ export function JobProgress({ job }: { job: Job }) {
     }
   }, [now, queries, status]);
 
-  const percent = now.all === 0 ? 0 : Math.round((100 * now.done) / now.all);
   return (
     <Line>
-      <Bar aria-label={now.phase || "Waiting"} value={percent}>
-        <span>
-          {now.phase || "Waiting"}: page {now.done} of {now.all}
-        </span>
-        <Track>
-          <div style={{ width: `${percent}%` }} />
-        </Track>
-      </Bar>
+      <ProgressLine
+        label={now.phase || "Waiting"}
+        words={`${now.phase || "Waiting"}: page ${now.done} of ${now.all}`}
+        done={now.done}
+        all={now.all}
+      />
       <Button
         onPress={() =>
           void answered(

@@ -14,7 +14,7 @@ import { Actions, Modal } from "../ui/Modal";
 import { Failed, Notice } from "../ui/Notice";
 import { useStatus } from "../ui/Status";
 import { Inner, Main } from "../ui/Sheet";
-import { counted } from "../ui/words";
+import { counted, dayAndTime } from "../ui/words";
 import { JobProgress } from "./JobProgress";
 import { ReadBack } from "./ReadBack";
 
@@ -100,7 +100,7 @@ export function Output() {
     onSettled: () => queries.invalidateQueries({ queryKey: ["exports", publication.id] }),
   });
   const { setup } = publication;
-  const open = findings.data?.findings.length ?? 0;
+  const open = findings.data?.open ?? 0;
   const running = exports.data?.some((job) => job.state === "RUNNING") ?? false;
 
   return (
@@ -164,12 +164,12 @@ export function Output() {
           <p>No file yet. The first export stands here with what was read back from it.</p>
         )}
         {exports.data?.map((job) => (
-          <One key={job.id} aria-label={`Export of ${time(job.started)}`}>
+          <One key={job.id} aria-label={`Export of ${dayAndTime(job.started)}`}>
             <Head>
               <div>
                 <h3>{job.fileName}</h3>
                 <Quiet>
-                  {time(job.started)}
+                  {dayAndTime(job.started)}
                   {job.revision === publication.revision
                     ? ", of the publication as it is now"
                     : ", of an earlier state of the publication"}
@@ -199,8 +199,4 @@ export function Output() {
       </Inner>
     </Main>
   );
-}
-
-function time(instant: string): string {
-  return new Date(instant).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" });
 }

@@ -55,6 +55,10 @@ export function Cell({
     <>
       {cell.passes ? (
         <span>✓ {ratio(cell.ratio)}</span>
+      ) : cell.excepted ? (
+        <span>
+          △ {ratio(cell.ratio)} <Quiet>excepted</Quiet>
+        </span>
       ) : used ? (
         <Failed>✕ {ratio(cell.ratio)}</Failed>
       ) : (

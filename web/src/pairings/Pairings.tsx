@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { useLocation } from "react-router";
 import styled from "styled-components";
 import { usePairings } from "../api/queries";
 import type { PairCell } from "../api/types";
@@ -52,6 +53,8 @@ type Order = "publication" | "ratio";
 /** Every text colour against every colour behind something. */
 export function Pairings() {
   const { publication, viewing } = useOpened();
+  const { search } = useLocation();
+  const given = new URLSearchParams(search);
   const [level, setLevel] = useState<"AA" | "AAA">(publication.setup.level);
   const [shown, setShown] = useState<Shown>("all");
   const [order, setOrder] = useState<Order>("publication");
@@ -77,7 +80,9 @@ export function Pairings() {
     );
   }
   const { texts, backdrops, cells } = pairings.data;
-  const failing = cells.filter((cell) => !cell.passes && cell.pages.length > 0).length;
+  const failing = cells.filter(
+    (cell) => !cell.passes && !cell.excepted && cell.pages.length > 0,
+  ).length;
   const wanted = (cell: PairCell) =>
     shown === "all" || (cell.pages.length > 0 && (shown === "used" || !cell.passes));
   const at = (text: number, backdrop: number) =>
@@ -140,7 +145,12 @@ export function Pairings() {
           the smallest text set in it; one that does not occur, as normal text.
           {viewing === "AS_DESIGNED" ? "" : " Here by what is seen this way."}
         </p>
-        <TypedPair publication={publication} viewing={viewing} />
+        <TypedPair
+          key={search}
+          publication={publication}
+          viewing={viewing}
+          sampled={{ text: given.get("text") ?? "", backdrop: given.get("backdrop") ?? "" }}
+        />
         {rows.length === 0 ? (
           <p>No pair to show. {texts.length === 0 ? "Put text on a page first." : ""}</p>
         ) : (

@@ -173,7 +173,7 @@ function Opened({ publication }: { publication: Publication }) {
   const [chosen, setViewing] = useState<Viewing>("AS_DESIGNED");
   const offered = viewings(publication);
   const viewing = offered.some((each) => each.id === chosen) ? chosen : "AS_DESIGNED";
-  const count = findings.data?.findings.length;
+  const count = findings.data?.open;
   const partial = findings.data !== undefined && findings.data.checked < findings.data.pages;
   const counting = findings.isFetching || partial || count === undefined;
 

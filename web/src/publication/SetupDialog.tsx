@@ -31,7 +31,7 @@ export function SetupDialog({
     ({ was, made }) => ({ type: "changeSetup", setup: made, was }),
     "Setup changed",
   );
-  const { unit, checks } = setup;
+  const { unit, checks, textChecks } = setup;
   const options = useOptions();
   const change = (changed: Partial<Setup>) => become({ ...setup, ...changed });
   const sizes = options.data?.sizes ?? [];
@@ -197,6 +197,29 @@ export function SetupDialog({
         press={setup.press}
         onChange={(press) => change({ press })}
       />
+      <Fold head={<Name>A stricter rule for text</Name>}>
+        <Row $columns={three}>
+          <NumberField
+            label="Normal text, at least"
+            value={textChecks.normal}
+            onCommit={(normal) => change({ textChecks: { ...textChecks, normal } })}
+          />
+          <NumberField
+            label="Large text, at least"
+            value={textChecks.large}
+            onCommit={(large) => change({ textChecks: { ...textChecks, large } })}
+          />
+          <NumberField
+            label="Left out of each letter, %"
+            value={textChecks.leftOut}
+            onCommit={(leftOut) => change({ textChecks: { ...textChecks, leftOut } })}
+          />
+        </Row>
+        <Quiet>
+          Contrast to 1; below what the standard asks for, that counts. Where many colours lie
+          behind a letter, up to 5 % of it is left out, so that a stray pixel does not decide.
+        </Quiet>
+      </Fold>
       <Fold head={<Name>Limits of the press checks</Name>}>
         <Row $columns={three}>
           <LengthField

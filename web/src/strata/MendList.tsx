@@ -1,10 +1,11 @@
 import styled from "styled-components";
-import { useMends, useSteps } from "../api/queries";
-import type { Mend, Publication } from "../api/types";
+import { useMends, usePart, useSteps } from "../api/queries";
+import type { Extent, Mend, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { Quiet } from "../ui/Fold";
+import { Failed } from "../ui/Notice";
 import { numbersInWords, ratio } from "../ui/words";
 import { useBench } from "../bench/BenchState";
 
@@ -12,6 +13,15 @@ const List = styled.ul`
   display: flex;
   flex-direction: column;
   gap: ${theme.space.one};
+  &.cards {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+    gap: ${theme.space.two};
+    padding: ${theme.space.one} 0;
+  }
+  &.cards > li {
+    align-content: start;
+  }
 `;
 
 const Offer = styled.li`
@@ -30,19 +40,79 @@ const Offer = styled.li`
   }
 `;
 
+const Part = styled.img`
+  display: block;
+  width: 100%;
+  aspect-ratio: 220 / 88;
+  object-fit: cover;
+  background: ${theme.color.ground};
+  border: 1px solid ${theme.color.edge};
+`;
+
+/** A part of a page. */
+interface Place {
+  page: string;
+  part: Extent;
+}
+
+/** What a mend makes of it. */
+function After({
+  publication,
+  place,
+  mend,
+}: {
+  publication: Publication;
+  place: Place;
+  mend: Mend;
+}) {
+  const picture = usePart(publication, place.page, mend.edit, place.part);
+  return (
+    <div className="wide">
+      {picture.isError ? (
+        <Quiet role="alert">{picture.error.message}</Quiet>
+      ) : (
+        <Part
+          alt="The place after it"
+          src={
+            picture.data
+              ? `data:image/svg+xml,${encodeURIComponent(picture.data)}`
+              : "data:image/svg+xml,<svg xmlns='http://www.w3.org/2000/svg'/>"
+          }
+        />
+      )}
+    </div>
+  );
+}
+
 function labelOf(mend: Mend): string {
   switch (mend.scope) {
     case "RUN":
       return "Give it to this text only";
     case "LOOK":
       return `Give it to the look: ${numbersInWords(mend.pages)}`;
-    default:
+    case "BAND":
       return `Move the edge of the band: ${numbersInWords(mend.pages)}`;
+    default:
+      return `Do it: ${numbersInWords(mend.pages)}`;
   }
 }
 
+/** Whether it gives the text or a band another colour, which is named. */
+function isColor(mend: Mend): boolean {
+  return ["RUN", "LOOK", "BAND"].includes(mend.scope);
+}
+
 /** The mends of a run: each with its new colour and ratio, tried out before it is done. */
-export function MendList({ publication, run }: { publication: Publication; run: string }) {
+export function MendList({
+  publication,
+  run,
+  place,
+}: {
+  publication: Publication;
+  run: string;
+  /** Shown as it is and as each would make it, where the page itself does not show that. */
+  place?: Place;
+}) {
   const mends = useMends(publication, run);
   const steps = useSteps(publication);
   const bench = useBench();
@@ -56,20 +126,43 @@ export function MendList({ publication, run }: { publication: Publication; run: 
   if (mends.data.length === 0) {
     return (
       <p>
-        No swatch of this publication and no colour of this hue passes on everything behind the
-        text, and no band that it stands on could end elsewhere. Change what is behind it.
+        Nothing was found that makes this text legible everywhere it stands: no colour, background,
+        veil, shading, outline or size. Move it, or change what is behind it.
       </p>
     );
   }
   return (
-    <List aria-label="Mends">
+    <List aria-label="Mends" className={place ? "cards" : ""}>
+      {place && (
+        <li>
+          <Part
+            alt="The place as it is now"
+            src={`/api/publications/${publication.id}/pages/${place.page}/region?${new URLSearchParams(
+              Object.entries(place.part).map(([name, value]) => [name, value.toFixed(2)]),
+            )}&r=${publication.revision}`}
+          />
+          <Quiet>Now</Quiet>
+        </li>
+      )}
       {mends.data.map((mend) => (
         <Offer key={`${mend.scope} ${mend.name} ${mend.values}`}>
+          {place && <After publication={publication} place={place} mend={mend} />}
           <Chip $color={mend.screen} $size={26} />
           <div>
-            “{mend.name}”, <strong>{ratio(mend.ratio)}</strong>
+            {isColor(mend) ? `“${mend.name}”` : mend.name}, <strong>{ratio(mend.ratio)}</strong>
             <br />
             <Quiet>{mend.values}</Quiet>
+            {mend.worse.length > 0 && (
+              <p>
+                <Failed>✕ Other text would fail:</Failed> {mend.worse.slice(0, 3).join("; ")}
+                {mend.worse.length > 3 && ` and ${mend.worse.length - 3} more`}
+              </p>
+            )}
+            {mend.overset && (
+              <p>
+                <Failed>✕ Some text would not fit its frame.</Failed>
+              </p>
+            )}
           </div>
           <div className="wide">
             <Button

@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import styled from "styled-components";
 import { useStory } from "../api/story";
 import { useCommonLayer, usePageDetail, useStrata, type Point } from "../api/queries";
@@ -83,6 +84,12 @@ const InkLine = styled.p`
   font-size: ${theme.size.small};
 `;
 
+const ToPair = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  min-height: ${theme.hit};
+`;
+
 const Sampler = styled.div`
   margin-bottom: ${theme.space.one};
   padding: ${theme.space.one};
@@ -151,6 +158,7 @@ export function StrataPanel({
         )}{" "}
         of {data.inkLimit} %
       </InkLine>
+      <PairHere publication={publication} strata={data.strata} />
       <Stack aria-label="From the top down to the stock">
         {data.strata.map((stratum, index) => (
           <li key={keyOf(stratum, index)}>
@@ -163,6 +171,36 @@ export function StrataPanel({
       </Stack>
     </Section>
   );
+}
+
+/** The way to the pair tool, with what is seen here. */
+function PairHere({ publication, strata }: { publication: Publication; strata: Stratum[] }) {
+  const [top] = strata;
+  if (!top) {
+    return null;
+  }
+  const sampled = new URLSearchParams({ backdrop: written(top) });
+  if (top.type === "textStratum") {
+    const below = strata[1];
+    sampled.set("text", top.tint === 100 ? written(top) : top.screen);
+    sampled.set("backdrop", below?.screen === top.below ? written(below) : top.below);
+  }
+  return (
+    <InkLine>
+      <ToPair to={`/publications/${publication.id}/pairings?${sampled.toString()}`}>
+        {top.type === "textStratum" ? "Try this pair by itself" : "Try a text colour on this"}
+      </ToPair>
+    </InkLine>
+  );
+}
+
+const READABLE = /^(#[0-9a-f]{6}|C[\d.]+ M[\d.]+ Y[\d.]+ K[\d.]+)$/i;
+
+/** A colour as it was defined, where the pair tool can read that; else as it is seen. */
+function written(stratum: Stratum): string {
+  const isMixed = stratum.type === "fillStratum" && stratum.mixed !== undefined;
+  const values = "values" in stratum && !isMixed ? stratum.values : "";
+  return READABLE.test(values) ? values : stratum.screen;
 }
 
 /** What a colour is being taken for, and the way out. */

@@ -106,22 +106,39 @@ function CommandField({
   const [typed, setTyped] = useState("");
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), []);
+  const list = useRef<HTMLDivElement>(null);
   const commands = found(offered, typed, onScreen).map((each, at) => ({ ...each, id: `${at}` }));
+  const run = (command: Command) => {
+    onClose();
+    // once the focus is back where it was: what is done may take it elsewhere
+    window.setTimeout(command.run);
+  };
   return (
     <Modal title="Actions" isOpen onClose={onClose}>
       <Aria.Autocomplete inputValue={typed} onInputChange={setTyped}>
-        <Aria.SearchField aria-label="Search actions">
+        <Aria.SearchField
+          aria-label="Search actions"
+          onSubmit={() => {
+            const [first] = commands;
+            // who types fast presses Enter before the first of the list is marked
+            if (first && !list.current?.querySelector("[data-focused]")) {
+              run(first);
+            }
+          }}
+        >
           <Typed ref={field} placeholder="Search by name" />
         </Aria.SearchField>
         <List
+          ref={list}
           aria-label="Actions found"
           items={commands}
           dependencies={[typed]}
           renderEmptyState={() => <Empty>No action has “{typed.trim()}” in its name.</Empty>}
           onAction={(id) => {
-            onClose();
-            // once the focus is back where it was: what is done may take it elsewhere
-            window.setTimeout(() => commands.find((each) => each.id === id)?.run());
+            const chosen = commands.find((each) => each.id === id);
+            if (chosen) {
+              run(chosen);
+            }
           }}
         >
           {({ id, label, keys, place }) => (

@@ -83,6 +83,24 @@ describe("a field", () => {
     expect(field).not.toHaveAttribute("aria-invalid");
   });
 
+  it("is not given back what was given up on Escape before it was refused", async () => {
+    let refuse: (stored: boolean) => void = () => undefined;
+    const stored = new Promise<boolean>((resolve) => {
+      refuse = resolve;
+    });
+    render(<Field label="Depth" value="20 mm" onCommit={() => stored} />);
+    const user = userEvent.setup();
+    const field = screen.getByLabelText("Depth");
+    await user.clear(field);
+    await user.type(field, "-5 mm{Enter}");
+    expect(field).toHaveValue("-5 mm");
+    await user.keyboard("{Escape}");
+    refuse(false);
+    await stored;
+    await waitFor(() => expect(field).toHaveValue("20 mm"));
+    expect(field).not.toHaveAttribute("aria-invalid");
+  });
+
   it("is not given back an older value that is refused late", async () => {
     let refuse: (stored: boolean) => void = () => undefined;
     const onCommit = vi

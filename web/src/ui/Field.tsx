@@ -130,6 +130,9 @@ export function Field({
       tryOut(undefined);
       setDraft(undefined);
       event.stopPropagation();
+    } else if (event.key === "Escape" && sent !== undefined) {
+      // given up before the answer came: what is refused then does not come back
+      commits.current++;
     } else if (step && (event.key === "ArrowUp" || event.key === "ArrowDown")) {
       event.preventDefault();
       const by = event.shiftKey ? 10 : 1;

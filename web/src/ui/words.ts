@@ -54,3 +54,8 @@ export function ordinal(number: number): string {
     ] ?? "th";
   return `${number}${ending}`;
 }
+
+/** An instant as people here write it. */
+export function dayAndTime(instant: string): string {
+  return new Date(instant).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" });
+}

@@ -26,6 +26,7 @@ public final class Bench {
                     new Named("picture-behind-pages", new PictureBehindPages()),
                     new Named("compose", new Compose()),
                     new Named("colored-text", new ColoredText()),
+                    new Named("whole-check", new WholeCheck()),
                     new Named("draw-page", new DrawPage()),
                     new Named("many-pictures", new ManyPictures()));
 

@@ -33,21 +33,16 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
     private static final Namespace NAMESPACE = Namespace.create(Browser.class);
 
     private record Running(
-            ConfigurableApplicationContext server,
-            Playwright playwright,
-            com.microsoft.playwright.Browser chromium)
-            implements AutoCloseable {
-        @Override
-        public void close() {
-            chromium.close();
-            playwright.close();
-            server.close();
-        }
-
+            ConfigurableApplicationContext server, com.microsoft.playwright.Browser chromium) {
         String address() {
             int port = ((WebServerApplicationContext) server).getWebServer().getPort();
             return "http://localhost:" + port;
         }
+    }
+
+    /** Begun with the first test of a process; both end with it. */
+    private static final class Shared {
+        static final Running RUNNING = start();
     }
 
     /** A window on the application. */
@@ -118,12 +113,6 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(scope)).click();
     }
 
-    private static Running running(ExtensionContext context) {
-        return context.getRoot()
-                .getStore(NAMESPACE)
-                .getOrComputeIfAbsent("running", key -> start(), Running.class);
-    }
-
     private static Running start() {
         Path data;
         try {
@@ -155,12 +144,12 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
                                                         "--disable-background-networking",
                                                         "--disable-component-update",
                                                         "--disable-sync")));
-        return new Running(server, playwright, chromium);
+        return new Running(server, chromium);
     }
 
     @Override
     public void beforeEach(ExtensionContext context) {
-        Running running = running(context);
+        Running running = Shared.RUNNING;
         BrowserContext window =
                 running.chromium()
                         .newContext(

@@ -173,7 +173,10 @@ class ColorEntryTest {
     void a_finding_of_the_press_shows_its_rule_and_its_mend_does_it(Browser.Window window) {
         Page page = window.openDemo("/findings");
         Locator last =
-                page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Page 12"));
+                page.getByRole(
+                        AriaRole.REGION,
+                        new Page.GetByRoleOptions()
+                                .setName(Pattern.compile("^Small type reversed")));
         assertThat(last).containsText("Small type reversed out of several inks");
         assertThat(last).containsText("common practice");
         last.getByRole(
@@ -198,9 +201,9 @@ class ColorEntryTest {
                         new Page.GetByRoleOptions().setName(Pattern.compile("^Findings")))
                 .click();
         Locator finding =
-                page.getByRole(AriaRole.LISTITEM)
-                        .filter(new Locator.FilterOptions().setHasText("Only simulated"))
-                        .first();
+                page.getByRole(
+                        AriaRole.REGION,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Only simulated")));
         finding.getByText("Make it a real background…").click();
         Locator where =
                 finding.getByRole(

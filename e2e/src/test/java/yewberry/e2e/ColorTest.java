@@ -113,7 +113,8 @@ class ColorTest {
         assertThat(cell).containsText("parent “Night”");
         page.getByLabel("Try a text colour").fill("#767676");
         page.getByLabel("on a background").fill("white");
-        assertThat(page.getByText("4.54 : 1")).isVisible();
+        assertThat(page.getByText("4.54 : 1").first()).isVisible();
+        assertThat(page.getByText("passes from 18 pt, or bold from 14 pt")).isVisible();
         page.getByLabel("on a background").fill("blurple");
         assertThat(page.getByText("no colour that can be read")).isVisible();
     }

@@ -23,8 +23,9 @@ class CommandsTest {
 
     private static void command(Page page, String typed) {
         page.keyboard().press(".");
-        assertThat(list(page)).isVisible();
+        assertThat(list(page).getByPlaceholder("Search by name")).isFocused();
         page.keyboard().type(typed);
+        assertThat(list(page).getByRole(AriaRole.MENUITEM).first()).isVisible();
         page.keyboard().press("Enter");
         assertThat(list(page)).isHidden();
     }
@@ -43,6 +44,10 @@ class CommandsTest {
         page.keyboard().press("Escape");
         command(page, "go findings");
         assertThat(page).hasURL(Pattern.compile("/findings$"));
+        assertThat(
+                        page.getByRole(
+                                AriaRole.HEADING, new Page.GetByRoleOptions().setName("Findings")))
+                .isVisible();
         command(page, "view grey");
         assertThat(page.getByRole(AriaRole.BANNER)).containsText("Grey copy");
         command(page, "go bench");

@@ -174,7 +174,11 @@ class ListsAndLinksTest {
                 .click();
         page.waitForCondition(() -> names(page).get(1).equals(before.getFirst()));
         assertThat(names(page).getFirst()).isEqualTo(before.get(1));
-        assertThat(page.getByText("2nd of 3 from the back")).isVisible();
+        assertThat(
+                        page.getByRole(
+                                AriaRole.GROUP,
+                                new Page.GetByRoleOptions().setName("Order of frames")))
+                .containsText("2nd of 4 from the back");
         Browser.undoAll(page);
     }
 

@@ -75,6 +75,12 @@ class OthersTest {
             other.keyboard().press("Escape");
             rename(other, "Season guide");
             assertThat(setup(own)).hasAttribute("aria-label", "Setup of Season guide");
+            // what was changed by both cannot be undone by one: it is set as it was
+            setup(own).click();
+            margin.fill("18 mm");
+            own.keyboard().press("Enter");
+            setup(other).click();
+            assertThat(field(other, "Margin, top")).hasValue("18 mm");
         }
     }
 

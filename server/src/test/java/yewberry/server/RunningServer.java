@@ -5,7 +5,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
-import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
@@ -13,27 +12,25 @@ import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 
-/** Starts the real application once for all tests, on a free port with a folder of its own. */
+/**
+ * Starts the real application once for all tests of a process, on a free port with a folder of its
+ * own.
+ */
 public final class RunningServer implements BeforeAllCallback, ParameterResolver {
-    private static final Namespace NAMESPACE = Namespace.create(RunningServer.class);
+    private record Started(ConfigurableApplicationContext context, Client client) {}
 
-    private record Started(ConfigurableApplicationContext context, Client client)
-            implements AutoCloseable {
-        @Override
-        public void close() {
-            context.close();
-        }
+    /** Begun with the first test that asks for it; the application ends with the process. */
+    private static final class Shared {
+        static final Started SERVER = start();
     }
 
     @Override
     public void beforeAll(ExtensionContext context) {
-        started(context);
+        started();
     }
 
-    private static Started started(ExtensionContext context) {
-        return context.getRoot()
-                .getStore(NAMESPACE)
-                .getOrComputeIfAbsent("server", key -> start(), Started.class);
+    private static Started started() {
+        return Shared.SERVER;
     }
 
     private static Started start() {
@@ -61,7 +58,7 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
 
     @Override
     public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
-        Started started = started(context);
+        Started started = started();
         return parameter.getParameter().getType() == Client.class
                 ? started.client()
                 : started.context();

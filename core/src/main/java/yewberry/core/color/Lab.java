@@ -34,6 +34,15 @@ public record Lab(double lightness, double a, double b) implements Color {
         return value + 0.0;
     }
 
+    /**
+     * The lightness L* of a colour of this luminance.
+     *
+     * @param luminance relative, 0 to 1
+     */
+    public static double lightnessOf(double luminance) {
+        return 116 * response(luminance) - 16;
+    }
+
     public double chroma() {
         return Math.hypot(a, b);
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import yewberry.core.publication.Border;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Highlight;
@@ -39,9 +40,14 @@ record BehindText(
     /** What rounding may cost before characters count as apart, in points. */
     private static final double NEAR = 0.01;
 
-    List<Item.TextFill> panels(List<SetPanel> set) {
+    /**
+     * @param beyond how high what is cut goes on in frames before and behind
+     */
+    List<Item.TextFill> panels(List<SetPanel> set, Beyond beyond) {
         List<Item.TextFill> items = new ArrayList<>();
-        for (SetPanel each : set) {
+        for (int i = 0; i < set.size(); i++) {
+            int at = i;
+            SetPanel each = set.get(i);
             Panel panel = each.panel();
             Rounded outer =
                     new Rounded(
@@ -58,7 +64,10 @@ record BehindText(
                                             each,
                                             fill,
                                             outer.form(),
-                                            around)));
+                                            fill instanceof Fill.Gradient
+                                                    ? whole(set, at, around, beyond)
+                                                    : around,
+                                            Optional.empty())));
             panel.border()
                     .ifPresent(border ->
                             items.add(
@@ -71,14 +80,68 @@ record BehindText(
                                                     border,
                                                     each.cutAbove(),
                                                     each.cutBelow()),
-                                            around)));
+                                            around,
+                                            Optional.of(border))));
         }
         items.removeIf(item -> item.form().bounds().isEmpty());
         return items;
     }
 
+    /**
+     * How high a panel is, in points, in the frames before one and in those behind it, where it
+     * goes on from the ones and in the others.
+     */
+    record Beyond(double before, double after) {
+        static final Beyond NOTHING = new Beyond(0, 0);
+
+        /** Whether a panel of a frame goes on beyond it, and is one that has to know how far. */
+        static boolean counts(List<SetPanel> set) {
+            return !set.isEmpty()
+                    && (isCut(set.getFirst(), set.getFirst().cutAbove())
+                            || isCut(set.getLast(), set.getLast().cutBelow()));
+        }
+
+        private static boolean isCut(SetPanel panel, boolean cut) {
+            return cut
+                    && panel.panel().shading().filter(Fill.Gradient.class::isInstance).isPresent();
+        }
+    }
+
+    /** From its top to its bottom, in points. */
+    static double height(SetPanel panel) {
+        double top = panel.rows().stream().mapToDouble(SetPanel.Row::y).min().orElse(0);
+        double bottom =
+                panel.rows().stream().mapToDouble(row -> row.y() + row.height()).max().orElse(0);
+        return bottom - top;
+    }
+
+    /**
+     * What a gradient runs over: where a panel is cut, all its parts one below the other (CSS
+     * Fragmentation 3, box-decoration-break: slice).
+     */
+    private static Rect whole(List<SetPanel> set, int at, Rect around, Beyond beyond) {
+        double above = 0;
+        int from = at;
+        while (set.get(from).cutAbove() && from > 0) {
+            above += height(set.get(--from));
+        }
+        above += set.get(from).cutAbove() ? beyond.before() : 0;
+        double below = 0;
+        int to = at;
+        while (set.get(to).cutBelow() && to < set.size() - 1) {
+            below += height(set.get(++to));
+        }
+        below += set.get(to).cutBelow() ? beyond.after() : 0;
+        return around.inset(0, -above, 0, -below);
+    }
+
     private Item.TextFill item(
-            Item.TextFill.Kind kind, SetPanel of, Fill fill, Form form, Rect around) {
+            Item.TextFill.Kind kind,
+            SetPanel of,
+            Fill fill,
+            Form form,
+            Rect around,
+            Optional<Border> border) {
         return new Item.TextFill(
                 origin,
                 kind,
@@ -90,7 +153,8 @@ record BehindText(
                 paints.apply(fill),
                 form,
                 around,
-                turn);
+                turn,
+                border);
     }
 
     private Rect placed(SetPanel.Row row) {
@@ -195,7 +259,8 @@ record BehindText(
                 paints.apply(new Fill.Solid(highlight.color())),
                 form,
                 rect,
-                turn);
+                turn,
+                Optional.empty());
     }
 
     private static String lookName(Look look, CharacterLook characters) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.RandomAccess;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -15,6 +16,7 @@ import yewberry.core.Cancellation;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.PressCondition;
 import yewberry.core.flow.Flows;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Parent;
@@ -22,9 +24,11 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Spreads;
+import yewberry.core.publication.Story;
 import yewberry.core.scene.PageBoxes;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.SceneKey;
+import yewberry.core.text.StoryPlace;
 
 /**
  * Composes the pages of one publication under one press condition, and knows what it made them
@@ -115,6 +119,55 @@ public final class Composer {
             return known.flatMap(memory::scene)
                     .orElseGet(() -> fresh(publication, wanted, known, variants));
         }
+    }
+
+    /**
+     * Where each frame of a story begins in its text, and last where that ends or finds no more
+     * room. How much a band holds, the first page that shows it decides.
+     */
+    public List<StoryPlace> places(UUID story, Publication in) {
+        List<Story.Link> chain = in.story(story).chain();
+        Optional<Integer> page =
+                chain.stream()
+                        .filter(link -> in.frame(link).band().isPresent())
+                        .flatMap(link -> firstPage(link.owner(), in).stream())
+                        .findFirst();
+        if (page.isEmpty()) {
+            return flows.places(story, in);
+        }
+        PageScene scene = compose(in, page.get());
+        return scene.frames().stream()
+                .filter(placed -> placed.story().equals(story))
+                .findFirst()
+                .map(placed ->
+                        flows.places(
+                                story,
+                                in,
+                                page.get(),
+                                placed.frame(),
+                                PageComposition.box(placed.where())))
+                .orElseGet(() -> flows.places(story, in));
+    }
+
+    /** The position of the first page that shows what is on something. */
+    private static Optional<Integer> firstPage(Owner owner, Publication in) {
+        return switch (owner) {
+            case Owner.OnPage(UUID page) -> {
+                OptionalInt at = in.pages().position(page);
+                yield at.isPresent() ? Optional.of(at.getAsInt()) : Optional.empty();
+            }
+            case Owner.OnParent(UUID parent) ->
+                    IntStream.range(0, in.pages().size())
+                            .filter(at ->
+                                    in.pages().get(at).parentShown()
+                                            && in.pages()
+                                                    .get(at)
+                                                    .parent()
+                                                    .equals(Optional.of(parent)))
+                            .boxed()
+                            .findFirst();
+            case Owner.OnRecipe recipe -> Optional.empty();
+        };
     }
 
     /** How stories run through their frames. */

@@ -11,6 +11,7 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
+import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Setup;
 import yewberry.core.scene.ColorChoice;
@@ -32,7 +33,7 @@ final class LegibleColors {
     private LegibleColors(Setup setup, PressCondition condition) {
         this.setup = setup;
         this.condition = condition;
-        this.legibility = new Legibility(condition, setup.level(), setup.destination());
+        this.legibility = new Legibility(condition, Demand.of(setup), setup.destination());
     }
 
     /** The scene with all its colours chosen; itself where there is nothing to choose. */

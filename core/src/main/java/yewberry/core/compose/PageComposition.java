@@ -22,6 +22,7 @@ import yewberry.core.publication.Length;
 import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Padding;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Parent;
@@ -32,6 +33,7 @@ import yewberry.core.publication.RunOut;
 import yewberry.core.publication.SeeThrough;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.TextBand;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
@@ -49,6 +51,7 @@ import yewberry.core.scene.SceneKey;
 import yewberry.core.scene.Turn;
 import yewberry.core.text.FontLibrary;
 import yewberry.core.text.Segment;
+import yewberry.core.text.SetPanel;
 import yewberry.core.text.WordShape;
 
 /**
@@ -73,8 +76,14 @@ final class PageComposition {
 
     /** A frame, and what runs through it. */
     record Filled(TextFrame frame, FilledFrame text, UUID page, Optional<Box> box) {
+        /** Whether the same runs through it still; a frame of another page may be gone. */
         boolean holds(Publication in, Flows flows) {
-            return flows.through(frame, in, page, box) == text;
+            boolean isThere =
+                    in.pages().position(page).isPresent()
+                            && in.findStory(frame.story()).stream()
+                                    .flatMap(story -> story.chain().stream())
+                                    .anyMatch(link -> link.frame().equals(frame.id()));
+            return isThere && flows.through(frame, in, page, box).isSameAs(text);
         }
     }
 
@@ -330,7 +339,13 @@ final class PageComposition {
         BehindText behind =
                 new BehindText(origin, frame.id(), box, turn, boxes.side(), this::behind);
         frame.band().ifPresent(band -> items.add(band(frame, band, origin)));
-        items.addAll(behind.panels(text.panels()));
+        List<SetPanel> panels = text.panels();
+        items.addAll(
+                behind.panels(
+                        panels,
+                        BehindText.Beyond.counts(panels)
+                                ? new BehindText.Beyond(beyond(frame, false), beyond(frame, true))
+                                : BehindText.Beyond.NOTHING));
         items.addAll(behind.highlights(segments));
         letters(runs(segments, frame, origin, box, turn));
         links(segments, origin, box, turn);
@@ -340,6 +355,39 @@ final class PageComposition {
                     new PageScene.Overset(
                             origin, frame.id(), frame.story(), turn.around(box), rest));
         }
+    }
+
+    /** How high a panel that goes on beyond a frame is there, in points. */
+    private double beyond(TextFrame frame, boolean onward) {
+        List<Story.Link> chain = publication.story(frame.story()).chain();
+        int at = 0;
+        while (!chain.get(at).frame().equals(frame.id())) {
+            at++;
+        }
+        double height = 0;
+        int step = onward ? 1 : -1;
+        for (int i = at + step; i >= 0 && i < chain.size(); i += step) {
+            List<SetPanel> panels = panels(chain.get(i));
+            for (SetPanel each : onward ? panels : panels.reversed()) {
+                if (onward ? !each.cutAbove() : !each.cutBelow()) {
+                    return height;
+                }
+                height += BehindText.height(each);
+                if (onward ? !each.cutBelow() : !each.cutAbove()) {
+                    return height;
+                }
+            }
+        }
+        return height;
+    }
+
+    /** Those of another frame, which this page depends on from now on. */
+    private List<SetPanel> panels(Story.Link link) {
+        UUID on = link.owner() instanceof Owner.OnPage(UUID id) ? id : page;
+        TextFrame frame = publication.frame(link);
+        FilledFrame text = flows.through(frame, publication, on, Optional.empty());
+        filled.add(new Filled(frame, text, on, Optional.empty()));
+        return text.panels();
     }
 
     /** Where the text of a band stands: within the trim, its padding mirrored with the page. */
@@ -361,7 +409,7 @@ final class PageComposition {
         return roomy ? inside : all;
     }
 
-    private static Box box(Rect rect) {
+    static Box box(Rect rect) {
         return new Box(
                 Length.pt(rect.x()),
                 Length.pt(rect.y()),
@@ -387,7 +435,8 @@ final class PageComposition {
                 behind(band.fill()),
                 Form.of(all),
                 all,
-                Turn.NONE);
+                Turn.NONE,
+                Optional.empty());
     }
 
     private void links(List<Segment> segments, Origin origin, Rect box, Turn turn) {

@@ -20,7 +20,8 @@ public sealed interface Edit
                 RecipeEdit,
                 BackgroundEdit,
                 FrameEdit,
-                StoryEdit {
+                StoryEdit,
+                ExemptionEdit {
     /** Several edits as one step: all of them or none. */
     record Several(List<Edit> edits) implements Edit {}
 }

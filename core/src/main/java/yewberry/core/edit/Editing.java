@@ -88,6 +88,7 @@ public final class Editing {
             case BackgroundEdit background -> BackgroundEdits.apply(on, background);
             case FrameEdit frame -> FrameEdits.apply(on, frame);
             case StoryEdit story -> StoryEdits.apply(on, story);
+            case ExemptionEdit exemption -> ExemptionEdits.apply(on, exemption);
         };
     }
 }

@@ -10,6 +10,7 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Frame;
 import yewberry.core.publication.Heading;
 import yewberry.core.publication.Layer;
@@ -85,7 +86,8 @@ final class FreshIds {
                     Asset _,
                     Page _,
                     Parent _,
-                    Recipe _ ->
+                    Recipe _,
+                    Exemption _ ->
                     List.of();
         };
     }

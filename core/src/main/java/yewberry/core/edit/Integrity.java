@@ -12,6 +12,7 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Frame;
 import yewberry.core.publication.Heading;
@@ -80,6 +81,7 @@ final class Integrity {
             case Frame frame -> false;
             case Paragraph paragraph -> false;
             case Heading heading -> false;
+            case Exemption exemption -> false;
         };
     }
 
@@ -114,6 +116,7 @@ final class Integrity {
             }
             case Story story -> chain(after.story(story.id()));
             case Paragraph paragraph -> Limits.check(paragraph);
+            case Exemption exemption -> {}
         }
     }
 

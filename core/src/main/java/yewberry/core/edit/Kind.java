@@ -8,6 +8,7 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Frame;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
@@ -71,7 +72,12 @@ record Kind<H, T extends Element>(
                             Story.class,
                             Publication::stories,
                             Publication::withStories,
-                            story -> story.withParagraphs(List.of())));
+                            story -> story.withParagraphs(List.of())),
+                    new Kind<>(
+                            Exemption.class,
+                            Publication::exemptions,
+                            Publication::withExemptions,
+                            UnaryOperator.identity()));
 
     static final List<Kind<Layer, ?>> OF_LAYERS =
             List.of(

@@ -12,6 +12,7 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Heading;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
@@ -96,7 +97,8 @@ final class TextColors {
             case PictureFrame frame -> swatches(frame.fill().colors());
             case TextFrame frame ->
                     frame.band().stream().flatMap(band -> swatches(band.fill().colors()));
-            case Heading _, Asset _, Page _, Parent _, Recipe _, Story _ -> Stream.empty();
+            case Heading _, Asset _, Page _, Parent _, Recipe _, Story _, Exemption _ ->
+                    Stream.empty();
         };
     }
 

@@ -24,6 +24,7 @@ public sealed interface Finding
                 LooseLine,
                 RunsIntoText,
                 FrontFinding,
+                GraphicFinding,
                 AreaFinding,
                 PressFinding {
     UUID page();
@@ -58,8 +59,10 @@ public sealed interface Finding
      * Text that does not stand out enough from something it lies on.
      *
      * @param circumstance that this is so under, in words, where there are several
+     * @param isVerdict whether it is as designed, and not under another viewing
      */
-    record TooLittleContrast(UUID page, RunContrast contrast, Optional<String> circumstance)
+    record TooLittleContrast(
+            UUID page, RunContrast contrast, Optional<String> circumstance, boolean isVerdict)
             implements Finding {
         @Override
         public Origin origin() {
@@ -82,8 +85,13 @@ public sealed interface Finding
             String several =
                     contrast.against().size() == 1
                             ? ""
-                            : " It lies on %d colours; this is the worst of them."
-                                    .formatted(contrast.against().size());
+                            : " It lies on %d colours; this is the worst of them%s, and %s %% of what is behind it fails."
+                                    .formatted(
+                                            contrast.against().size(),
+                                            contrast.spot()
+                                                    .map(spot -> ", at “%s”".formatted(spot.word()))
+                                                    .orElse(""),
+                                            percent(contrast.failing()));
             String chosen =
                     contrast.run()
                             .choice()
@@ -114,10 +122,17 @@ public sealed interface Finding
                             through);
         }
 
+        private static String percent(double share) {
+            return share > 0 && share < 0.01 ? "under 1" : Long.toString(Math.round(100 * share));
+        }
+
         @Override
         public String rule() {
-            return "WCAG 2.2, contrast: %s : 1 for %s."
+            return "%s: %s : 1 for %s."
                     .formatted(
+                            contrast.byOwnRule()
+                                    ? "This publication's own rule"
+                                    : "WCAG 2.2, contrast",
                             Numbers.plain(contrast.required()),
                             contrast.sizeClass().large() ? "large text" : "normal text");
         }

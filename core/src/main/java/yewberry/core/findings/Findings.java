@@ -33,6 +33,7 @@ public final class Findings {
                 setup,
                 condition,
                 legibility.judge(scene),
+                true,
                 contrast -> several ? Optional.of(contrast.medium().inWords()) : Optional.empty());
     }
 
@@ -49,6 +50,7 @@ public final class Findings {
                 setup,
                 condition,
                 legibility.judge(scene, view),
+                view.viewing() == Viewing.AS_DESIGNED,
                 contrast ->
                         view.viewing() == Viewing.AS_DESIGNED
                                 ? Optional.empty()
@@ -61,6 +63,7 @@ public final class Findings {
             Setup setup,
             PressCondition condition,
             List<RunContrast> contrasts,
+            boolean isVerdict,
             Function<RunContrast, Optional<String>> circumstance) {
         Destination destination = setup.destination();
         List<Finding> findings = new ArrayList<>();
@@ -68,7 +71,7 @@ public final class Findings {
                 .filter(contrast -> !contrast.passes())
                 .map(contrast ->
                         new Finding.TooLittleContrast(
-                                scene.page(), contrast, circumstance.apply(contrast)))
+                                scene.page(), contrast, circumstance.apply(contrast), isVerdict))
                 .forEach(findings::add);
         scene.overset().stream()
                 .map(overset -> new Finding.TextOverflow(scene.page(), overset))
@@ -89,6 +92,7 @@ public final class Findings {
                 .forEach(findings::add);
         findings.addAll(RunsIntoText.in(scene));
         findings.addAll(FrontFinding.in(scene));
+        findings.addAll(GraphicFinding.in(scene, destination, condition));
         Press press = setup.press();
         if (destination.has(Medium.PAPER)
                 && simulated(press)

@@ -150,6 +150,15 @@ public sealed interface FrontFinding extends Finding {
         return worst;
     }
 
+    /** To say that a picture is decoration. */
+    static Offer decoration(Item.FrontFill fill) {
+        return new Offer(
+                "It is decoration",
+                new FrameEdit.ChangePicture(
+                        fill.source().withMeaning(new PictureFrame.Meaning(true, "")),
+                        Optional.of(fill.source())));
+    }
+
     private static double far(Rect shared) {
         return Math.min(shared.width(), shared.height());
     }
@@ -184,12 +193,7 @@ public sealed interface FrontFinding extends Finding {
 
         @Override
         public List<Offer> offers(Publication publication) {
-            return List.of(
-                    new Offer(
-                            "It is decoration",
-                            new FrameEdit.ChangePicture(
-                                    fill.source().withMeaning(new PictureFrame.Meaning(true, "")),
-                                    Optional.of(fill.source()))));
+            return List.of(decoration(fill));
         }
     }
 

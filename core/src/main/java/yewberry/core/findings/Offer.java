@@ -13,6 +13,7 @@ import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Medium;
+import yewberry.core.color.Numbers;
 import yewberry.core.color.PressCondition;
 import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Edit;
@@ -29,6 +30,7 @@ import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Panel;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Publication;
@@ -62,6 +64,9 @@ public record Offer(String label, Edit edit) {
             case RunsIntoText into -> into.offers(publication);
             case LooseLine loose -> List.of(ragged(loose.run().look()));
             case FrontFinding front -> front.offers(publication);
+            case GraphicFinding graphic -> graphic.offers(publication);
+            case PressFinding.TextOnBusy busy -> List.of();
+            case PressFinding.Hairline line -> wider(line, publication);
             case PictureFinding picture ->
                     PictureOffers.of(
                             picture,
@@ -109,6 +114,57 @@ public record Offer(String label, Edit edit) {
                 new Offer(
                         "Set the look “%s” in %s".formatted(look.name(), size),
                         new LookEdit.ChangeLook(look.withSize(size))));
+    }
+
+    /** As wide as it takes, where a look says how wide it is. */
+    private static List<Offer> wider(PressFinding.Hairline line, Publication publication) {
+        double times = PressFinding.Hairline.WIDE / line.line();
+        Optional<Look> look =
+                switch (line.item()) {
+                    case Item.TextFill fill ->
+                            bordered(fill, publication)
+                                    .map(each ->
+                                            each.withBorder(
+                                                    fill.border()
+                                                            .map(border ->
+                                                                    border.withWidth(
+                                                                            wide(
+                                                                                    border.width(),
+                                                                                    times)))));
+                    case Item.GlyphStroke stroke -> {
+                        Look of = stroke.letters().look();
+                        yield of.outline()
+                                .map(outline ->
+                                        of.withOutline(
+                                                Optional.of(
+                                                        outline.withWidth(
+                                                                wide(outline.width(), times)))));
+                    }
+                    default -> Optional.empty();
+                };
+        return look.stream()
+                .map(each ->
+                        new Offer(
+                                "Lines of %s pt in the look “%s”"
+                                        .formatted(
+                                                Numbers.plain(PressFinding.Hairline.WIDE),
+                                                each.name()),
+                                new LookEdit.ChangeLook(each)))
+                .toList();
+    }
+
+    private static Length wide(Length now, double times) {
+        return Length.pt(Math.ceil(now.points() * times * 100 - 1e-6) / 100);
+    }
+
+    /** The look that says what border this is; nothing where a paragraph has one of its own. */
+    static Optional<Look> bordered(Item.TextFill fill, Publication publication) {
+        return publication.looks().stream()
+                .filter(each -> each.id().equals(fill.look()))
+                .filter(each ->
+                        fill.border().isPresent()
+                                && each.panel().flatMap(Panel::border).equals(fill.border()))
+                .findFirst();
     }
 
     private static Offer ragged(Look look) {

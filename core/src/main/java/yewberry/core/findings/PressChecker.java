@@ -1,9 +1,11 @@
 package yewberry.core.findings;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
@@ -17,6 +19,7 @@ import yewberry.core.publication.PressChecks;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Paint;
 import yewberry.core.scene.TextOverprint;
 
 /** Holds a scene against what the press can do. */
@@ -29,6 +32,9 @@ final class PressChecker {
     private final PressChecks checks;
     private final List<Finding> findings = new ArrayList<>();
 
+    /** The paragraphs whose borders were looked at. */
+    private final Set<UUID> bordered = new HashSet<>();
+
     PressChecker(PageScene scene, PressCondition condition, PressChecks checks) {
         this.scene = scene;
         this.condition = condition;
@@ -40,8 +46,20 @@ final class PressChecker {
         legibility.judge(scene, View.designed(Medium.PAPER, condition)).forEach(this::type);
         scene.areas().forEach(this::area);
         for (Item item : scene.items()) {
-            if (item instanceof Item.FrontFill fill) {
-                front(fill);
+            switch (item) {
+                case Item.FrontFill fill -> front(fill);
+                case Item.TextFill fill ->
+                        fill.border().ifPresent(border -> line(fill, border.line(), fill.solid()));
+                case Item.GlyphStroke stroke ->
+                        line(
+                                stroke,
+                                stroke.letters()
+                                        .look()
+                                        .outline()
+                                        .map(outline -> outline.width().points())
+                                        .orElse(stroke.width()),
+                                Optional.of(stroke.paint()));
+                default -> {}
             }
         }
         return findings;
@@ -59,6 +77,20 @@ final class PressChecker {
             for (TrimEdge edge : TrimEdge.of(scene, fill)) {
                 findings.add(new PressFinding.EndsAtTrim(scene.page(), fill, edge));
             }
+        }
+    }
+
+    private void line(Item item, double width, Optional<Paint> paint) {
+        // a border that goes on in another column is one finding
+        if (item instanceof Item.TextFill fill && !bordered.add(fill.paragraph())) {
+            return;
+        }
+        if (width >= PressFinding.Hairline.WIDE - 1e-6 || paint.isEmpty()) {
+            return;
+        }
+        Set<String> inks = SmallType.screened(paint.get().color(), condition);
+        if (!inks.isEmpty()) {
+            findings.add(new PressFinding.Hairline(scene.page(), item, width, inks));
         }
     }
 
@@ -83,6 +115,9 @@ final class PressChecker {
         }
         if (run.look().overprint() == Look.Overprint.ALWAYS && !run.paint().overprints()) {
             findings.add(new PressFinding.LightOverprint(scene.page(), run));
+        }
+        if (contrast.variation() >= PressFinding.TextOnBusy.BUSY) {
+            findings.add(new PressFinding.TextOnBusy(scene.page(), run, contrast.variation()));
         }
         if (!SmallType.isSmall(run, checks)) {
             return;

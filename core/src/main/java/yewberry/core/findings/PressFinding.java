@@ -105,6 +105,71 @@ public sealed interface PressFinding extends Finding {
         }
     }
 
+    /** Text on a picture that is light and dark by turns behind its letters. */
+    record TextOnBusy(UUID page, Item.GlyphRun run, double variation) implements OfText {
+        /** The standard deviation of L* behind a letter from which on eyes are led astray. */
+        static final double BUSY = 12;
+
+        public TextOnBusy {
+            run = run.withoutGlyphs();
+        }
+
+        @Override
+        public String message() {
+            return "The picture behind this text is restless: its lightness L* changes by %s within a letter. Put a veil or a shading between them, or move the text to a calm part."
+                    .formatted(Numbers.plain(Math.rint(variation)));
+        }
+
+        @Override
+        public String rule() {
+            return "The lightness L* behind a letter varies by less than %s (standard deviation): common practice, no source."
+                    .formatted(Numbers.plain(BUSY));
+        }
+    }
+
+    /**
+     * A thin line in a tint, which is printed as a row of dots.
+     *
+     * @param item a border, or the line around letters
+     * @param line how wide it is, in points
+     * @param inks that are screened
+     */
+    record Hairline(UUID page, Item item, double line, Set<String> inks) implements PressFinding {
+        /** In points; a line this wide has enough dots to hold together. */
+        static final double WIDE = 0.5;
+
+        public Hairline {
+            item = item.withoutGlyphs();
+        }
+
+        @Override
+        public Origin origin() {
+            return item.origin();
+        }
+
+        @Override
+        public Rect where() {
+            return item.bounds();
+        }
+
+        @Override
+        public String text() {
+            return words(item);
+        }
+
+        @Override
+        public String message() {
+            return "A line of %s pt is in a tint of %s; it is printed as dots and breaks up. Make it wider, or of inks in full strength."
+                    .formatted(Numbers.plain(Math.rint(line * 100) / 100), String.join(", ", inks));
+        }
+
+        @Override
+        public String rule() {
+            return "Lines under %s pt are of inks in full strength: common practice, no source."
+                    .formatted(Numbers.plain(WIDE));
+        }
+    }
+
     /** A large area of black ink alone. */
     record PlainBlackArea(
             UUID page, InkPlace place, Item.AreaFill fill, double limit, PressChecks checks)

@@ -122,6 +122,23 @@ public final class FilledFrame {
         return looks.unchangedIn(now) && counted.subList(from, to).equals(marks);
     }
 
+    /**
+     * Whether it was set from the very same: after many other states one that is made anew stands
+     * for what it was before.
+     */
+    public boolean isSameAs(FilledFrame other) {
+        return this == other
+                || begin == other.begin
+                        && isLast == other.isLast
+                        && toTheEnd == other.toTheEnd
+                        && box.equals(other.box)
+                        && setting.equals(other.setting)
+                        && end.equals(other.end)
+                        && marks.equals(other.marks)
+                        && seen.equals(other.seen)
+                        && looks.areThose(other.looks);
+    }
+
     /** Where the next frame goes on, given where this one begins. */
     StoryPlace next(StoryPlace start) {
         return new StoryPlace(start.paragraph() + end.paragraph(), end.character());

@@ -9,6 +9,8 @@ import java.util.UUID;
 import java.util.function.Function;
 import yewberry.core.Cancellation;
 import yewberry.core.publication.Box;
+import yewberry.core.publication.Field;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Story;
@@ -21,6 +23,8 @@ import yewberry.core.text.StoryPlace;
  */
 final class Flow {
     private final Story story;
+    private final List<OnPage> pages;
+    private final List<Integer> fields = new ArrayList<>();
     private final AllLooks looks;
     private final List<String> marks;
     private final List<TextFrame> frames;
@@ -28,9 +32,6 @@ final class Flow {
     private final Map<UUID, Integer> turns = new HashMap<>();
     private final List<FilledFrame> filled = new ArrayList<>();
     private final List<StoryPlace> places = new ArrayList<>(List.of(StoryPlace.BEGINNING));
-
-    private final Story written;
-    private final OnPage page;
 
     /** Where a frame lies on a page. */
     record Place(UUID frame, Box box) {}
@@ -45,10 +46,12 @@ final class Flow {
         static final OnPage ANY = new OnPage(PageFields.NONE, Optional.empty());
     }
 
-    Flow(Story written, Publication in, OnPage page, FlowMemory memory) {
-        this.written = written;
-        this.story = page.fields().in(written);
-        this.page = page;
+    /**
+     * @param pages for each frame what the page decides that it is seen on
+     */
+    Flow(Story story, Publication in, List<OnPage> pages, FlowMemory memory) {
+        this.story = story;
+        this.pages = pages;
         this.looks = AllLooks.of(in, story);
         this.marks = looks.marks(story);
         this.frames = story.chain().stream().map(in::frame).toList();
@@ -56,6 +59,31 @@ final class Flow {
         for (int i = 0; i < frames.size(); i++) {
             turns.put(frames.get(i).id(), i);
         }
+        for (int i = 0; i < story.paragraphs().size(); i++) {
+            if (Field.isIn(story.paragraphs().get(i))) {
+                fields.add(i);
+            }
+        }
+    }
+
+    /** The text as it reads in a frame. */
+    private List<Paragraph> read(int turn) {
+        return pages.get(turn).fields().in(story.paragraphs(), fields);
+    }
+
+    /** Where a frame's text ends as the one behind it reads; behind the last as it does itself. */
+    private StoryPlace onward(StoryPlace end, int turn) {
+        if (turn + 1 == frames.size() || fields.isEmpty() || end.character() == 0) {
+            return end;
+        }
+        return new StoryPlace(
+                end.paragraph(),
+                pages.get(turn)
+                        .fields()
+                        .onward(
+                                story.paragraphs().get(end.paragraph()).text(),
+                                end.character(),
+                                pages.get(turn + 1).fields()));
     }
 
     FilledFrame through(UUID frame) {
@@ -67,12 +95,15 @@ final class Flow {
             Cancellation.check();
             FilledFrame one = fill(frames.get(filled.size()), places.getLast());
             filled.add(one);
-            places.add(one.next(places.getLast()));
+            places.add(onward(one.next(places.getLast()), filled.size() - 1));
         }
         return filled.get(turn);
     }
 
-    /** Where each frame begins in the text, and last where it ends or finds no more room. */
+    /**
+     * Where each frame begins in the text as that reads there, and last where it ends or finds no
+     * more room.
+     */
     List<StoryPlace> places() {
         if (!frames.isEmpty()) {
             at(frames.size() - 1);
@@ -93,16 +124,19 @@ final class Flow {
     Optional<Flows.CharacterPlace> place(
             UUID paragraph, int character, Function<Story.Link, Side> sides) {
         int index = story.paragraphs().position(paragraph).orElse(-1);
-        int place =
-                index < 0
-                        ? character
-                        : page.fields().place(written.paragraphs().get(index).text(), character);
-        List<StoryPlace> begins = places();
-        StoryPlace end = begins.getLast();
-        if (index > end.paragraph() || index == end.paragraph() && place >= end.character()) {
+        if (index < 0) {
             return Optional.empty();
         }
-        for (int i = frames.size() - 1; i >= 0 && index >= 0; i--) {
+        String text = story.paragraphs().get(index).text();
+        List<StoryPlace> begins = places();
+        StoryPlace end = begins.getLast();
+        for (int i = frames.size() - 1; i >= 0; i--) {
+            int place = pages.get(i).fields().place(text, character);
+            if (i == frames.size() - 1
+                    && (index > end.paragraph()
+                            || index == end.paragraph() && place >= end.character())) {
+                return Optional.empty();
+            }
             StoryPlace begin = begins.get(i);
             boolean isIn =
                     begin.paragraph() < index
@@ -114,7 +148,7 @@ final class Flow {
                                         .map(each -> each.on(sides.apply(frame)))
                                         .toList(),
                                 paragraph,
-                                story.paragraphs().get(index).text(),
+                                read(i).get(index).text(),
                                 place)
                         .map(position -> new Flows.CharacterPlace(frame, position));
             }
@@ -123,20 +157,15 @@ final class Flow {
     }
 
     private FilledFrame fill(TextFrame frame, StoryPlace begin) {
-        boolean isLast = filled.size() == frames.size() - 1;
+        int turn = filled.size();
+        List<Paragraph> text = read(turn);
+        boolean isLast = turn == frames.size() - 1;
         return memory.known(
                         frame,
-                        page,
-                        each -> each.holds(story.paragraphs(), marks, begin, isLast, looks))
+                        pages.get(turn),
+                        each -> each.holds(text, marks, begin, isLast, looks))
                 .orElseGet(() ->
                         FilledFrame.fill(
-                                memory,
-                                frame,
-                                page,
-                                story.paragraphs(),
-                                marks,
-                                begin,
-                                isLast,
-                                looks));
+                                memory, frame, pages.get(turn), text, marks, begin, isLast, looks));
     }
 }

@@ -52,7 +52,11 @@ public final class Flows {
         }
     }
 
-    /** A story as it runs on a page, or on any. */
+    /**
+     * A story as it runs on a page, or on any.
+     *
+     * @param page what that page decides: of frames that are seen on several
+     */
     private record Way(UUID story, Flow.OnPage page) {}
 
     public Flows(FlowMemory memory) {
@@ -73,9 +77,9 @@ public final class Flows {
         return flow(
                         frame.story(),
                         in,
-                        new Flow.OnPage(
-                                fields(used, in, in.pages().position(page).orElseThrow()),
-                                box.map(each -> new Flow.Place(frame.id(), each))))
+                        used,
+                        in.pages().position(page).orElseThrow(),
+                        box.map(each -> new Flow.Place(frame.id(), each)))
                 .through(frame.id());
     }
 
@@ -97,6 +101,22 @@ public final class Flows {
      */
     public List<StoryPlace> places(UUID story, Publication in) {
         return flow(story, in).places();
+    }
+
+    /**
+     * The same as it runs on a page that decides where a frame lies.
+     *
+     * @param page its position, from 0
+     * @param box where the frame lies there
+     */
+    public List<StoryPlace> places(UUID story, Publication in, int page, UUID frame, Box box) {
+        return flow(
+                        story,
+                        in,
+                        fields.get(in.story(story), Field::in),
+                        page,
+                        Optional.of(new Flow.Place(frame, box)))
+                .places();
     }
 
     /**
@@ -134,18 +154,14 @@ public final class Flows {
         return flow(
                 story,
                 in,
-                used.isEmpty()
-                        ? Flow.OnPage.ANY
-                        : new Flow.OnPage(
-                                fields(used, in, firstPage(in.story(story), in)),
-                                Optional.empty()));
+                used,
+                used.isEmpty() ? 0 : firstPage(in.story(story), in),
+                Optional.empty());
     }
 
+    /** That shows a frame of a parent first. */
     private static int firstPage(Story story, Publication in) {
         for (Story.Link link : story.chain()) {
-            if (link.owner() instanceof Owner.OnPage(UUID page)) {
-                return in.pages().position(page).orElse(0);
-            }
             if (link.owner() instanceof Owner.OnParent(UUID parent)) {
                 for (int i = 0; i < in.pages().size(); i++) {
                     if (in.pages().get(i).parent().equals(Optional.of(parent))) {
@@ -157,10 +173,33 @@ public final class Flows {
         return 0;
     }
 
-    private Flow flow(UUID story, Publication in, Flow.OnPage page) {
+    /**
+     * @param page that frames of parents are seen on
+     */
+    private Flow flow(
+            UUID story, Publication in, Set<Field> used, int page, Optional<Flow.Place> place) {
+        List<Story.Link> chain = in.story(story).chain();
+        boolean isOnPages = chain.stream().allMatch(link -> link.owner() instanceof Owner.OnPage);
+        Flow.OnPage seen =
+                new Flow.OnPage(isOnPages ? PageFields.NONE : fields(used, in, page), place);
         return state(in)
                 .flows
                 .computeIfAbsent(
-                        new Way(story, page), way -> new Flow(in.story(story), in, page, memory));
+                        new Way(story, seen),
+                        way ->
+                                new Flow(
+                                        in.story(story),
+                                        in,
+                                        chain.stream()
+                                                .map(link -> on(link.owner(), seen, in, used))
+                                                .toList(),
+                                        memory));
+    }
+
+    private Flow.OnPage on(Owner frame, Flow.OnPage seen, Publication in, Set<Field> used) {
+        return frame instanceof Owner.OnPage(UUID page) && !used.isEmpty()
+                ? new Flow.OnPage(
+                        fields(used, in, in.pages().position(page).orElseThrow()), seen.place())
+                : seen;
     }
 }

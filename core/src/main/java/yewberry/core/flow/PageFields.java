@@ -1,5 +1,6 @@
 package yewberry.core.flow;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -7,7 +8,6 @@ import java.util.Set;
 import yewberry.core.publication.Field;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
-import yewberry.core.publication.Story;
 
 /**
  * What fields come to on a page.
@@ -43,17 +43,21 @@ record PageFields(Map<Field, String> texts) {
         return new PageFields(texts);
     }
 
-    /** A story as it reads on the page. */
-    Story in(Story story) {
-        return texts.isEmpty()
-                ? story
-                : story.withParagraphs(story.paragraphs().stream().map(this::in).toList());
+    /**
+     * Paragraphs as they read on the page.
+     *
+     * @param having the places of those that have fields
+     */
+    List<Paragraph> in(List<Paragraph> paragraphs, List<Integer> having) {
+        if (texts.isEmpty()) {
+            return paragraphs;
+        }
+        List<Paragraph> read = new ArrayList<>(paragraphs);
+        having.forEach(place -> read.set(place, in(paragraphs.get(place))));
+        return read;
     }
 
     private Paragraph in(Paragraph paragraph) {
-        if (paragraph.runs().stream().allMatch(run -> read(run.text()).equals(run.text()))) {
-            return paragraph;
-        }
         List<Run> runs =
                 paragraph.runs().stream().map(run -> run.withText(read(run.text()))).toList();
         return paragraph.withRuns(runs);
@@ -62,18 +66,41 @@ record PageFields(Map<Field, String> texts) {
     private String read(String text) {
         StringBuilder read = new StringBuilder();
         for (int i = 0; i < text.length(); i++) {
-            char each = text.charAt(i);
-            if (Field.is(each)) {
-                read.append(texts.getOrDefault(Field.of(each), ""));
+            if (Field.is(text.charAt(i))) {
+                read.append(texts.getOrDefault(Field.of(text.charAt(i)), ""));
             } else {
-                read.append(each);
+                read.append(text.charAt(i));
             }
         }
         return read.toString();
     }
 
+    private int length(char written) {
+        return Field.is(written) ? texts.getOrDefault(Field.of(written), "").length() : 1;
+    }
+
     /** Where a character of a text with fields stands in what that reads. */
     int place(String text, int character) {
         return read(text.substring(0, Math.min(character, text.length()))).length();
+    }
+
+    /**
+     * Where what was read here up to a place goes on as another page reads it: within a field as
+     * far in, if it is that long there.
+     *
+     * @param text with fields
+     * @param place in what that reads here
+     */
+    int onward(String text, int place, PageFields to) {
+        int here = 0;
+        int there = 0;
+        for (int i = 0; i < text.length() && here < place; i++) {
+            int length = length(text.charAt(i));
+            boolean isWhole = here + length <= place;
+            int other = to.length(text.charAt(i));
+            there += isWhole ? other : Math.min(place - here, other);
+            here += length;
+        }
+        return there;
     }
 }

@@ -56,6 +56,19 @@ final class UsedLooks implements Looks {
         return this;
     }
 
+    /** Whether the very same looks were used. */
+    boolean areThose(UsedLooks others) {
+        return language == others.language
+                && sameObjects(paragraphs, others.paragraphs)
+                && sameObjects(characters, others.characters);
+    }
+
+    private static <T> boolean sameObjects(Map<UUID, T> some, Map<UUID, T> others) {
+        return some.size() == others.size()
+                && some.entrySet().stream()
+                        .allMatch(each -> others.get(each.getKey()) == each.getValue());
+    }
+
     boolean unchangedIn(AllLooks now) {
         return language == now.language()
                 && unchanged(paragraphs, now.paragraphs())

@@ -1,17 +1,13 @@
 package yewberry.core.legibility;
 
 import java.awt.Shape;
-import java.awt.geom.AffineTransform;
-import java.awt.geom.Area;
-import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.SequencedSet;
-import java.util.TreeSet;
-import java.util.function.Function;
-import java.util.stream.Stream;
+import java.util.stream.IntStream;
+import yewberry.core.color.Contrast;
 import yewberry.core.color.View;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
@@ -22,83 +18,95 @@ import yewberry.core.scene.Rect;
 import yewberry.core.text.Segment;
 
 /**
- * What lies behind a run of text: every colour that any part of its ink stands on. The edges of the
- * areas cut the page into cells; within one, the same areas lie on each other everywhere, so that
- * its colour is exact where they are plain, and along a single gradient goes exactly as far as the
- * ink does. Only where pictures lie, or several gradients cross, pixels are looked at ({@link
- * BackdropPixels}). The runs of its own frame do not count as lying behind it.
+ * What lies behind a run of text: the colours behind its glyphs and close around them. Where one
+ * plain colour lies behind all of a line, or of a glyph, that is exactly it; elsewhere all pixels
+ * are looked at ({@link LineField}). The runs of its own frame do not count as lying behind it.
  */
 final class Backdrop {
+    /** How far around glyphs what lies behind them counts, in em, and at least in points. */
+    private static final double AROUND = 0.05;
+
+    private static final double LEAST_AROUND = 0.1 * 72 / 25.4;
+
     private final Item.GlyphRun run;
     private final MediumScene scene;
     private final View view;
     private final Rect bleed;
-    private final List<Item.Filled> areas;
-
     private final List<Item> below;
-    private final List<OtherText> text = new ArrayList<>();
-
+    private final List<Item.Filled> fills;
     private final List<Item.Filled> veils;
-    private final SequencedSet<RunContrast.Against> veiled = new LinkedHashSet<>();
-
+    private final Demand demand;
+    private final double around;
     private final Painted painted;
-    private final SequencedSet<Optional<Paint>> found = new LinkedHashSet<>();
+
+    private final SequencedSet<RunContrast.Against> found = new LinkedHashSet<>();
+    private final List<Part> plain = new ArrayList<>();
+    private final Worst worst = new Worst();
+    private double area;
+    private double failingArea;
+
+    /** Of the glyphs that stand on a picture. */
+    private double picturedArea;
+
+    private double variation;
+
+    /** Where it fails, if somebody asks. */
+    private Optional<List<double[]>> failing = Optional.empty();
+
+    /**
+     * What is behind a place.
+     *
+     * @param paint nothing is the bare stock
+     * @param fill that paints it; nothing where that is the stock, or letters
+     */
+    private record Ground(Optional<Paint> paint, Optional<Item.Filled> fill) {
+        static final Ground STOCK = new Ground(Optional.empty(), Optional.empty());
+    }
+
+    /** The glyphs of a line, by their places in it, that stand on one colour. */
+    private record Part(Item.Line line, List<Integer> glyphs, double ratio) {}
+
+    /** The glyph that is hardest to tell from what it stands on. */
+    private static final class Worst {
+        private double ratio = Double.MAX_VALUE;
+        private Item.Line line;
+        private int glyph;
+
+        void meet(double met, Item.Line in, int at) {
+            if (met < ratio) {
+                ratio = met;
+                line = in;
+                glyph = at;
+            }
+        }
+    }
 
     private Backdrop(
             MediumScene scene,
             List<Item> below,
             List<Item.Filled> veils,
             Item.GlyphRun run,
-            View view) {
-        this.veils = veils;
+            View view,
+            Demand demand) {
         this.scene = scene;
-        this.view = view;
         this.run = run;
+        this.view = view;
+        this.demand = demand;
         this.bleed = scene.boxes().bleed();
-        this.below = below;
-        this.areas = only(below, Item.Filled.class);
-        for (int i = 0; i < below.size(); i++) {
-            if (below.get(i) instanceof Item.Lettering other && isOther(other)) {
-                text.add(new OtherText(other, i));
-            }
-        }
-        this.painted = new Painted(scene, areas);
-    }
-
-    /**
-     * Text of another frame below.
-     *
-     * @param index of it among what lies below
-     */
-    private record OtherText(Item.Lettering letters, int index) {}
-
-    private boolean isOther(Item.Lettering text) {
-        return !text.letters().frame().equals(run.frame());
-    }
-
-    private static <T extends Item> List<T> only(List<Item> items, Class<T> kind) {
-        return items.stream().filter(kind::isInstance).map(kind::cast).toList();
-    }
-
-    /** The paints behind the run, in the order they were met; empty stands for the bare stock. */
-    static List<Optional<Paint>> behind(MediumScene scene, Item.GlyphRun run, View view) {
-        return behind(scene, scene.below(run), run, view);
-    }
-
-    /**
-     * The same of a run that might be there.
-     *
-     * @param below what would lie below it
-     */
-    static List<Optional<Paint>> behind(
-            MediumScene scene, List<Item> below, Item.GlyphRun run, View view) {
-        Optional<Paint> surround = surround(below, run);
-        if (surround.isPresent()) {
-            return List.of(surround);
-        }
-        Backdrop backdrop = new Backdrop(scene, below, List.of(), run, view);
-        run.lines().forEach(backdrop::line);
-        return List.copyOf(backdrop.found);
+        this.veils = veils;
+        this.below =
+                below.stream()
+                        .filter(item ->
+                                !(item instanceof Item.Lettering text
+                                        && text.letters().frame().equals(run.frame())))
+                        .toList();
+        this.fills =
+                this.below.stream()
+                        .filter(Item.Filled.class::isInstance)
+                        .map(Item.Filled.class::cast)
+                        .toList();
+        this.around = Math.max(LEAST_AROUND, AROUND * run.size());
+        this.painted = new Painted(scene, fills);
     }
 
     /**
@@ -107,24 +115,23 @@ final class Backdrop {
      *
      * @param below what lies below it
      * @param veils above it that let it through
+     * @return nothing where none of it is on the page
      */
-    static List<RunContrast.Against> against(
+    static Optional<RunContrast> judge(
             MediumScene scene,
             List<Item> below,
             List<Item.Filled> veils,
             Item.GlyphRun run,
-            View view) {
+            View view,
+            Demand demand) {
+        Backdrop backdrop = new Backdrop(scene, below, veils, run, view, demand);
         Optional<Paint> surround = surround(below, run);
         if (surround.isPresent()) {
-            return List.of(Legibility.against(run.paint(), surround, view));
+            backdrop.found.add(Legibility.against(run.paint(), surround, view));
+        } else {
+            run.lines().forEach(backdrop::line);
         }
-        Backdrop backdrop = new Backdrop(scene, below, veils, run, view);
-        run.lines().forEach(backdrop::line);
-        return Stream.concat(
-                        backdrop.found.stream()
-                                .map(paint -> Legibility.against(run.paint(), paint, view)),
-                        backdrop.veiled.stream())
-                .toList();
+        return backdrop.found.isEmpty() ? Optional.empty() : Optional.of(backdrop.judged());
     }
 
     /**
@@ -132,7 +139,9 @@ final class Backdrop {
      * practice, no source.
      */
     private static Optional<Paint> surround(List<Item> below, Item.GlyphRun run) {
-        return only(below, Item.GlyphStroke.class).stream()
+        return below.stream()
+                .filter(Item.GlyphStroke.class::isInstance)
+                .map(Item.GlyphStroke.class::cast)
                 .filter(line ->
                         line.letters().run().equals(run.run())
                                 && line.letters().frame().equals(run.frame())
@@ -141,259 +150,338 @@ final class Backdrop {
                 .findFirst();
     }
 
+    /**
+     * Where a run does not stand out from what is behind it and close around it.
+     *
+     * @return the middles of pixels of {@link LineField#PPI}, each x and y on the page
+     */
+    static List<double[]> failing(MediumScene scene, Item.GlyphRun run, View view, Demand demand) {
+        Backdrop backdrop =
+                new Backdrop(scene, scene.below(run), scene.veils(run), run, view, demand);
+        List<double[]> places = new ArrayList<>();
+        backdrop.failing = Optional.of(places);
+        if (surround(scene.below(run), run).isPresent()) {
+            return places;
+        }
+        run.lines().forEach(backdrop::line);
+        double required = backdrop.required();
+        for (Part part : backdrop.plain) {
+            for (int glyph : part.glyphs()) {
+                if (part.ratio() < required) {
+                    LineField.places(backdrop.ink(part.line(), glyph), places);
+                }
+            }
+        }
+        return places;
+    }
+
+    private RunContrast judged() {
+        SizeClass sizeClass = SizeClass.of(run.type());
+        List<RunContrast.Against> against = List.copyOf(found);
+        boolean alike = against.stream().map(RunContrast.Against::ratio).distinct().count() == 1;
+        return new RunContrast(
+                run.withoutGlyphs(),
+                sizeClass,
+                required(),
+                demand.isOwn(sizeClass.large()),
+                scene.medium(),
+                against,
+                share(),
+                alike || worst.line == null ? Optional.empty() : Optional.of(spot()),
+                picturedArea == 0 ? 0 : variation / picturedArea);
+    }
+
+    private double required() {
+        return demand.required(SizeClass.of(run.type()).large());
+    }
+
+    /** The part of what lies behind the run that it does not stand out from. */
+    private double share() {
+        double required = required();
+        if (area == 0) {
+            boolean allFail = found.stream().allMatch(each -> each.ratio() < required);
+            boolean allPass = found.stream().allMatch(each -> each.ratio() >= required);
+            if (allFail || allPass) {
+                return allFail ? 1 : 0;
+            }
+        }
+        for (Part part : plain) {
+            for (int glyph : part.glyphs()) {
+                double covered = LineField.area(ink(part.line(), glyph));
+                area += covered;
+                failingArea += part.ratio() < required ? covered : 0;
+            }
+        }
+        return area == 0 ? 0 : failingArea / area;
+    }
+
+    /** The word around the worst glyph. */
+    private RunContrast.Spot spot() {
+        List<Segment.Glyph> glyphs = worst.line.glyphs();
+        int from = worst.glyph;
+        while (from > 0 && !isSpace(glyphs.get(from - 1))) {
+            from--;
+        }
+        int to = worst.glyph + 1;
+        while (to < glyphs.size() && !isSpace(glyphs.get(to))) {
+            to++;
+        }
+        StringBuilder word = new StringBuilder();
+        for (int i = from; i < to; i++) {
+            word.append(glyphs.get(run.type().leftward() ? to - 1 - (i - from) : i).text());
+        }
+        Item.Line alone =
+                run.type().leftward()
+                        ? worst.line.partLeftward(from, to)
+                        : worst.line.part(from, to);
+        return new RunContrast.Spot(word.toString().strip(), run.box(alone));
+    }
+
+    private static boolean isSpace(Segment.Glyph glyph) {
+        return glyph.isWordSpace() || glyph.text().isBlank();
+    }
+
     private void line(Item.Line line) {
         // ink does not go farther beyond its line than its size; mostly that is all there is to
         // know
-        double size = run.size();
+        double size = Math.max(run.size(), around);
         Rect roomy = run.box(line).inset(-size, -size, -size, -size);
-        boolean veiledSomewhere = veils.stream().anyMatch(each -> each.touches(roomy));
-        if (!line.text().isBlank() && !veiledSomewhere && oneBackground(roomy)) {
-            return;
-        }
-        List<GlyphInk> inks =
-                line.glyphs().stream()
-                        .map(glyph -> GlyphInk.of(run, line, glyph))
-                        .filter(ink -> !ink.box().intersection(bleed).isEmpty())
-                        .toList();
-        Optional<Rect> all = inks.stream().map(GlyphInk::box).reduce(Rect::union);
-        if (all.isEmpty() || !veiledSomewhere && oneBackground(all.get())) {
-            return;
-        }
-        BackdropPixels pixels =
-                new BackdropPixels(
-                        scene,
-                        areas,
-                        veiledSomewhere ? veils : List.of(),
-                        run,
-                        view,
-                        inks,
-                        all.get().intersection(bleed));
-        inks.forEach(ink -> glyph(ink, pixels));
-    }
-
-    /** The common case: the first thing met below is a fill that lies under the whole line. */
-    private boolean oneBackground(Rect line) {
-        for (Item item : below.reversed()) {
-            switch (item) {
-                case Item.Filled fill -> {
-                    if (fill.solid().isPresent() && fill.holds(line)) {
-                        found.add(fill.solid());
-                        return true;
-                    }
-                    if (fill.touches(line)) {
-                        return false;
-                    }
-                }
-                case Item.Lettering other -> {
-                    if (isOther(other) && !other.inkBounds().intersection(line).isEmpty()) {
-                        return false;
-                    }
-                }
+        boolean isVeiled = veils.stream().anyMatch(each -> each.touches(roomy));
+        if (!line.text().isBlank() && !isVeiled) {
+            Optional<Ground> one = oneBackground(roomy);
+            if (one.isPresent()) {
+                plain(line, IntStream.range(0, line.glyphs().size()).boxed().toList(), one.get());
+                return;
             }
         }
-        if (bleed.contains(line)) {
-            found.add(Optional.empty());
-            return true;
-        }
-        return false;
-    }
-
-    private void glyph(GlyphInk ink, BackdropPixels pixels) {
-        text.forEach(other -> text(other.letters(), other.index(), ink));
-        if (veils.stream().anyMatch(each -> each.touches(ink.box()))) {
-            veiled.addAll(pixels.veiled(ink));
-            return;
-        }
-        Rect box = ink.box().intersection(bleed);
-        List<Item.Filled> here = areas.stream().filter(fill -> fill.touches(box)).toList();
-        List<Rect> open = new ArrayList<>();
-        for (Rect cell : cells(box, here)) {
-            if (here.stream().anyMatch(fill -> fill.touches(cell) && !fill.holds(cell))) {
-                open.add(cell); // the edge of something that is not a rectangle goes through it
-                continue;
+        List<GlyphInk> inks = new ArrayList<>();
+        for (int i = 0; i < line.glyphs().size(); i++) {
+            GlyphInk ink = ink(line, i);
+            if (ink.hasInk() && !ink.box().intersection(bleed).isEmpty()) {
+                inks.add(ink);
             }
-            List<Item.Filled> stack = visible(here, cell);
-            if (stack.isEmpty() || stack.stream().allMatch(Backdrop::isPlain)) {
-                if (ink.touches(cell)) {
-                    found.add(plain(stack, cell));
-                }
-            } else if (oneGradient(stack)) {
-                gradient(stack, ink.within(cell));
+        }
+        List<GlyphInk> mixed = new ArrayList<>();
+        for (GlyphInk ink : inks) {
+            Optional<Ground> one =
+                    veils.stream().anyMatch(each -> each.touches(ink.box()))
+                            ? Optional.empty()
+                            : oneBackground(ink.box());
+            if (one.isPresent()) {
+                plain(line, List.of(ink.index()), one.get());
             } else {
-                open.add(cell);
+                mixed.add(ink);
             }
         }
-        if (!open.isEmpty()) {
-            found.addAll(pixels.behind(ink, open, cell -> named(here, cell)));
+        if (!mixed.isEmpty() && !alongGradient(line, mixed)) {
+            field(line, mixed);
         }
     }
 
-    /** The parts of a box that no edge of an area goes through. */
-    private static List<Rect> cells(Rect box, List<Item.Filled> areas) {
-        List<Double> across = cuts(box.x(), box.right(), areas, Rect::x, Rect::right);
-        List<Double> down = cuts(box.y(), box.bottom(), areas, Rect::y, Rect::bottom);
-        List<Rect> cells = new ArrayList<>();
-        for (int row = 1; row < down.size(); row++) {
-            for (int column = 1; column < across.size(); column++) {
-                cells.add(
-                        new Rect(
-                                across.get(column - 1),
-                                down.get(row - 1),
-                                across.get(column) - across.get(column - 1),
-                                down.get(row) - down.get(row - 1)));
-            }
-        }
-        return cells.stream().filter(cell -> !cell.isEmpty()).toList();
+    private GlyphInk ink(Item.Line line, int glyph) {
+        return GlyphInk.of(run, line, glyph, around);
     }
 
-    private static List<Double> cuts(
-            double from,
-            double to,
-            List<Item.Filled> areas,
-            Function<Rect, Double> start,
-            Function<Rect, Double> end) {
-        TreeSet<Double> cuts = new TreeSet<>(List.of(from, to));
-        for (Item.Filled fill : areas) {
-            cuts.add(Math.clamp(start.apply(fill.bounds()), from, to));
-            cuts.add(Math.clamp(end.apply(fill.bounds()), from, to));
-        }
-        return List.copyOf(cuts);
+    private void plain(Item.Line line, List<Integer> glyphs, Ground ground) {
+        RunContrast.Against against = against(ground);
+        found.add(against);
+        plain.add(new Part(line, glyphs, against.ratio()));
+        glyphs.stream()
+                .filter(each -> !isSpace(line.glyphs().get(each)))
+                .findFirst()
+                .ifPresent(each -> worst.meet(against.ratio(), line, each));
     }
 
-    /** The areas of a cell from the lowest that shows up. */
-    private static List<Item.Filled> visible(List<Item.Filled> areas, Rect cell) {
-        double x = cell.x() + cell.width() / 2;
-        double y = cell.y() + cell.height() / 2;
+    /**
+     * Where one gradient alone changes, and no stop of it lies within the line, its colours go from
+     * one end to the other: both are looked at. Where the text passes at one of them only, or more
+     * is behind it, this says no.
+     */
+    private boolean alongGradient(Item.Line line, List<GlyphInk> inks) {
+        Rect all = inks.stream().map(GlyphInk::box).reduce(Rect::union).orElseThrow();
+        if (veils.stream().anyMatch(each -> each.touches(all)) || !bleed.contains(all)) {
+            return false;
+        }
         List<Item.Filled> stack = new ArrayList<>();
-        for (Item.Filled fill : areas) {
-            if (fill.holds(x, y)) {
+        for (Item item : below) {
+            if (item instanceof Item.Filled fill && fill.touches(all)) {
+                if (!fill.holds(all) || fill.paint() instanceof AreaPaint.Picture) {
+                    return false;
+                }
                 if (fill.covers()) {
                     stack.clear();
                 }
                 stack.add(fill);
+            } else if (item instanceof Item.Lettering text
+                    && !text.inkBounds().intersection(all).isEmpty()) {
+                return false;
             }
         }
-        return stack;
-    }
-
-    private static boolean isPlain(Item.Filled fill) {
-        return fill.paint() instanceof AreaPaint.Solid;
-    }
-
-    private static boolean oneGradient(List<Item.Filled> stack) {
-        return stack.stream().filter(fill -> !isPlain(fill)).count() == 1
-                && stack.stream().noneMatch(fill -> fill.paint() instanceof AreaPaint.Picture);
-    }
-
-    /** What gives the colours of a cell their name. */
-    private static Item.Filled named(List<Item.Filled> areas, Rect cell) {
-        List<Item.Filled> there = areas.stream().filter(fill -> fill.touches(cell)).toList();
-        return there.reversed().stream()
-                .filter(fill -> !isPlain(fill))
-                .findFirst()
-                .orElse(there.getLast());
-    }
-
-    private static Item.Filled topmost(List<Item.Filled> stack) {
-        return stack.reversed().stream().filter(fill -> !isPlain(fill)).findFirst().orElseThrow();
-    }
-
-    private Optional<Paint> plain(List<Item.Filled> stack, Rect cell) {
-        if (stack.isEmpty()) {
-            return Optional.empty();
+        List<Item.Filled> gradients = stack.stream().filter(each -> !isPlain(each)).toList();
+        if (gradients.size() != 1) {
+            return false;
         }
-        Item.Filled top = stack.getLast();
-        return top.solid()
-                .or(() ->
-                        Optional.of(
-                                Paint.sampled(
-                                        painted.of(
-                                                stack,
-                                                cell.x() + cell.width() / 2,
-                                                cell.y() + cell.height() / 2),
-                                        top)));
-    }
-
-    /** All colours that the one gradient of a stack goes through below the ink. */
-    private void gradient(List<Item.Filled> stack, Area ink) {
-        Item.Filled fill = topmost(stack);
-        GradientReach.of((AreaPaint.Gradient) fill.paint(), fill.frame(), fill.turn(), ink).stream()
-                .map(point -> painted.of(stack, point.getX(), point.getY()))
-                .distinct()
-                .map(color -> Optional.of(Paint.sampled(color, fill)))
-                .forEach(found::add);
-    }
-
-    /** Text that overprints shows in as many colours as it lies on. */
-    private void addText(Item.Lettering other) {
-        if (!other.paint().overprints()) {
-            found.add(Optional.of(other.paint()));
-            return;
+        Item.Filled fill = gradients.getFirst();
+        GradientEnds ends = GradientEnds.of(fill, inks);
+        if (ends.hasStopWithin()) {
+            return false;
         }
-        for (Optional<Paint> lower : behind(scene, other.letters(), view)) {
-            found.add(
-                    Optional.of(
-                            other.paint()
-                                    .withColor(
-                                            other.paint()
-                                                    .over(
-                                                            lower.map(Paint::color),
-                                                            view.condition()))));
+        RunContrast.Against first = against(ends.from(), stack, fill);
+        RunContrast.Against last = against(ends.to(), stack, fill);
+        double required = required();
+        boolean crosses = isLighter(first) != isLighter(last); // and is the text's own in between
+        if (crosses || first.ratio() < required != last.ratio() < required) {
+            return false;
+        }
+        found.add(first);
+        found.add(last);
+        worst.meet(first.ratio(), line, ends.from().ink().index());
+        worst.meet(last.ratio(), line, ends.to().ink().index());
+        plain.add(
+                new Part(
+                        line,
+                        inks.stream().map(GlyphInk::index).toList(),
+                        Math.min(first.ratio(), last.ratio())));
+        return true;
+    }
+
+    private static boolean isLighter(RunContrast.Against against) {
+        return Contrast.luminance(against.color()) > Contrast.luminance(against.foreground());
+    }
+
+    private RunContrast.Against against(
+            GradientEnds.End end, List<Item.Filled> stack, Item.Filled fill) {
+        return against(
+                new Ground(
+                        Optional.of(Paint.sampled(painted.of(stack, end.x(), end.y()), fill)),
+                        Optional.of(fill)));
+    }
+
+    private void field(Item.Line line, List<GlyphInk> inks) {
+        List<Item.Filled> over =
+                veils.stream()
+                        .filter(veil -> inks.stream().anyMatch(ink -> veil.touches(ink.box())))
+                        .toList();
+        LineField field = new LineField(scene, below, over, run, view, inks);
+        for (GlyphInk ink : inks) {
+            LineField.Glyph glyph = field.glyph(ink, demand.leftOut(), required());
+            area += glyph.area();
+            failingArea += glyph.failing();
+            if (fills.stream().anyMatch(each -> isPicture(each) && each.touches(ink.box()))) {
+                picturedArea += glyph.area();
+                variation += glyph.area() * field.variation(ink);
+            }
+            boolean isVeiled = over.stream().anyMatch(each -> each.touches(ink.box()));
+            failing.ifPresent(places -> field.failing(ink, required(), places));
+            for (LineField.Pixel pixel : glyph.worstOfEach()) {
+                RunContrast.Against against =
+                        isVeiled ? field.veiled(pixel) : against(behind(field, pixel));
+                found.add(against);
+                worst.meet(against.ratio(), line, ink.index());
+            }
         }
     }
 
-    /**
-     * @param index of it among what lies below
-     */
-    private void text(Item.Lettering other, int index, GlyphInk ink) {
-        if (ink.box().intersection(other.inkBounds()).isEmpty()) {
-            return;
-        }
-        for (Item.Line line : other.letters().lines()) {
-            for (Segment.Glyph glyph : line.glyphs()) {
-                Shape lower = other.shape(line, glyph);
-                if (!ink.box().intersection(Rect.around(lower)).isEmpty()) {
-                    Area shared = ink.shape();
-                    shared.intersect(new Area(lower));
-                    for (Item above : below.subList(index, below.size())) {
-                        if (above instanceof Item.Filled fill
-                                && fill.covers()
-                                && fill.touches(ink.box())) {
-                            shared.subtract(new Area(fill.shape().orElse(fill.bounds().shape())));
-                        }
+    private RunContrast.Against against(Ground ground) {
+        return Legibility.against(run.paint(), ground.paint(), view, ground.fill());
+    }
+
+    /** The common case: the first thing met below is a fill that lies under all of it. */
+    private Optional<Ground> oneBackground(Rect box) {
+        for (Item item : below.reversed()) {
+            switch (item) {
+                case Item.Filled fill -> {
+                    if (fill.solid().isPresent() && fill.holds(box)) {
+                        return Optional.of(new Ground(fill.solid(), Optional.of(fill)));
                     }
-                    if (!shared.isEmpty()) {
-                        addText(other);
-                        return;
+                    if (fill.touches(box)) {
+                        return Optional.empty();
+                    }
+                }
+                case Item.Lettering other -> {
+                    if (!other.inkBounds().intersection(box).isEmpty()) {
+                        return Optional.empty();
                     }
                 }
             }
         }
+        return bleed.contains(box) ? Optional.of(Ground.STOCK) : Optional.empty();
     }
 
-    /** A glyph's ink at its place on the page. */
-    record GlyphInk(Item.GlyphRun run, Item.Line line, Segment.Glyph glyph, Rect box) {
-        static GlyphInk of(Item.GlyphRun run, Item.Line line, Segment.Glyph glyph) {
-            AffineTransform place = run.place(line, glyph);
-            Rectangle2D units = run.face().outline(glyph.id()).ink();
-            return new GlyphInk(run, line, glyph, Rect.around(place.createTransformedShape(units)));
+    /** What lies behind a pixel: exactly, where only plain colours meet there. */
+    private Ground behind(LineField field, LineField.Pixel pixel) {
+        double x = pixel.x();
+        double y = pixel.y();
+        List<Item.Filled> stack = new ArrayList<>();
+        Optional<Item.Lettering> letters = Optional.empty();
+        for (Item item : below) {
+            switch (item) {
+                case Item.Filled fill -> {
+                    if (fill.holds(x, y)) {
+                        if (fill.covers()) {
+                            stack.clear();
+                            letters = Optional.empty();
+                        }
+                        stack.add(fill);
+                    }
+                }
+                case Item.Lettering text -> {
+                    if (text.inkBounds().contains(x, y) && inks(text, x, y)) {
+                        letters = Optional.of(text);
+                    }
+                }
+            }
         }
+        if (letters.isPresent() && stack.stream().allMatch(Item.Filled::covers)) {
+            return new Ground(Optional.of(lettered(letters.get(), stack, x, y)), Optional.empty());
+        }
+        if (stack.isEmpty()) {
+            return Ground.STOCK;
+        }
+        Item.Filled top = stack.getLast();
+        if (letters.isEmpty() && stack.stream().allMatch(Backdrop::isPlain)) {
+            return new Ground(
+                    top.solid().or(() -> Optional.of(Paint.sampled(painted.of(stack, x, y), top))),
+                    Optional.of(top));
+        }
+        Item.Filled named =
+                stack.reversed().stream().filter(fill -> !isPlain(fill)).findFirst().orElse(top);
+        return new Ground(
+                Optional.of(Paint.sampled(field.color(pixel), named)), Optional.of(named));
+    }
 
-        boolean touches(Rect rect) {
-            return rect.contains(box) || !within(rect).isEmpty();
+    /** Text that overprints shows in as many colours as it lies on. */
+    private Paint lettered(Item.Lettering text, List<Item.Filled> stack, double x, double y) {
+        if (!text.paint().overprints()) {
+            return text.paint();
         }
+        return text.paint()
+                .withColor(
+                        text.paint()
+                                .over(
+                                        stack.isEmpty()
+                                                ? Optional.empty()
+                                                : Optional.of(painted.of(stack, x, y)),
+                                        view.condition()));
+    }
 
-        Area within(Rect rect) {
-            Area shape = shape();
-            shape.intersect(
-                    new Area(
-                            new Rectangle2D.Double(
-                                    rect.x(), rect.y(), rect.width(), rect.height())));
-            return shape;
+    private static boolean inks(Item.Lettering text, double x, double y) {
+        for (Item.Line line : text.letters().lines()) {
+            for (Segment.Glyph glyph : line.glyphs()) {
+                Shape shape = text.shape(line, glyph);
+                if (shape.contains(x, y)) {
+                    return true;
+                }
+            }
         }
+        return false;
+    }
 
-        Area shape() {
-            return new Area(run.shape(line, glyph));
-        }
+    private static boolean isPicture(Item.Filled fill) {
+        return fill.paint() instanceof AreaPaint.Picture;
+    }
+
+    private static boolean isPlain(Item.Filled fill) {
+        return fill.paint() instanceof AreaPaint.Solid;
     }
 }

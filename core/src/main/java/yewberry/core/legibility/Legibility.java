@@ -30,18 +30,23 @@ import yewberry.core.scene.Paint;
  */
 public final class Legibility {
     private final PressCondition condition;
-    private final Level level;
+    private final Demand demand;
     private final Destination destination;
     private final Map<MediumScene, Map<View, List<RunContrast>>> memo = new WeakHashMap<>();
 
-    public Legibility(PressCondition condition, Level level, Destination destination) {
+    public Legibility(PressCondition condition, Demand demand, Destination destination) {
         this.condition = condition;
-        this.level = level;
+        this.demand = demand;
         this.destination = destination;
     }
 
-    public Level level() {
-        return level;
+    /** Held to a level of WCAG 2.2. */
+    public Legibility(PressCondition condition, Level level, Destination destination) {
+        this(condition, Demand.of(level), destination);
+    }
+
+    public Demand demand() {
+        return demand;
     }
 
     public Destination destination() {
@@ -110,25 +115,29 @@ public final class Legibility {
             List<Item.Filled> veils,
             Item.GlyphRun run,
             View view) {
-        List<RunContrast.Against> against = Backdrop.against(scene, below, veils, run, view);
-        if (against.isEmpty()) {
-            return Optional.empty();
-        }
-        SizeClass sizeClass = SizeClass.of(run.type());
-        return Optional.of(
-                new RunContrast(
-                        run.withoutGlyphs(),
-                        sizeClass,
-                        level.required(sizeClass.large()),
-                        scene.medium(),
-                        against));
+        return Backdrop.judge(scene, below, veils, run, view, demand);
     }
 
     /** A text colour on what is behind it, as it is seen. */
     static RunContrast.Against against(Paint text, Optional<Paint> backdrop, View view) {
+        return against(text, backdrop, view, Optional.empty());
+    }
+
+    /**
+     * The same.
+     *
+     * @param fill that paints what is behind it
+     */
+    static RunContrast.Against against(
+            Paint text, Optional<Paint> backdrop, View view, Optional<Item.Filled> fill) {
         Rgb foreground = view.see(text.over(backdrop.map(Paint::color), view.condition()));
         Rgb color = backdrop.map(paint -> view.see(paint.color())).orElseGet(view::bare);
         return new RunContrast.Against(
-                backdrop, foreground, color, Contrast.ratio(foreground, color), false);
+                backdrop,
+                foreground,
+                color,
+                Contrast.ratio(foreground, color),
+                false,
+                fill.map(RunContrast.Behind::of));
     }
 }

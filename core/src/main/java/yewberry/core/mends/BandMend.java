@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
 import yewberry.core.compose.Composer;
 import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Edit;
@@ -31,6 +32,7 @@ import yewberry.core.scene.Rect;
  * @param textColor the name of the swatch that the text is given, if it is given another
  * @param ratio the least ratio that the text has then
  * @param pages that the band is on, in order
+ * @param screen what the band is painted with, as it is seen
  */
 public record BandMend(
         Item.AreaFill fill,
@@ -40,7 +42,28 @@ public record BandMend(
         double ratio,
         double required,
         List<UUID> pages,
-        Edit edit) {
+        Edit edit,
+        Rgb screen)
+        implements Mend {
+    @Override
+    public String changes() {
+        return "BAND";
+    }
+
+    @Override
+    public String words() {
+        return fill.inWords();
+    }
+
+    @Override
+    public String detail() {
+        return "Band %s deep instead of %s%s"
+                .formatted(
+                        now.depth(),
+                        was.depth(),
+                        textColor.map(name -> ", and the text in “%s”".formatted(name)).orElse(""));
+    }
+
     /** Between the text and where the band ends, in points. */
     private static final double CLEAR = Unit.MM.points();
 
@@ -172,7 +195,11 @@ public record BandMend(
                                 each.ratio(),
                                 contrast.required(),
                                 pages,
-                                each.edit()));
+                                each.edit(),
+                                search.condition()
+                                        .seen(
+                                                fill.paints().getFirst().color(),
+                                                contrast.medium())));
     }
 
     /** With the band moved, and if that does not do, the text in a colour that passes. */
@@ -189,7 +216,7 @@ public record BandMend(
                     judged.stream().mapToDouble(each -> each.worst().ratio()).min().orElse(21);
             return Optional.of(new Reached(after, ratio, Optional.empty(), moved));
         }
-        return Mend.of(
+        return ColorMend.of(
                         search.run(),
                         after,
                         scenes,

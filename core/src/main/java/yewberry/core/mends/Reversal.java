@@ -22,6 +22,7 @@ import yewberry.core.edit.Edit;
 import yewberry.core.edit.LookEdit;
 import yewberry.core.edit.StoryEdit;
 import yewberry.core.edit.SwatchEdit;
+import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.SizeClass;
 import yewberry.core.publication.Basis;
 import yewberry.core.publication.CharacterLook;
@@ -176,7 +177,7 @@ public record Reversal(
             this.ground = ground;
             this.condition = condition;
             this.ids = ids;
-            this.required = in.setup().level().required(SizeClass.of(type).large());
+            this.required = Demand.of(in.setup()).required(SizeClass.of(type).large());
         }
 
         private record Tried(Tinted color, String name, double ratio, Rgb screen) {}

@@ -2,6 +2,8 @@ package yewberry.core.picture;
 
 import java.awt.Shape;
 import java.awt.geom.PathIterator;
+import java.awt.image.BufferedImage;
+import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -72,8 +74,21 @@ public final class SvgPicture {
      * @param region in the space of the page; what lies beyond the bleed stays empty
      */
     public static String region(PageScene scene, Rect region, View view) {
+        return region(scene, region, view, Optional.empty());
+    }
+
+    /** An image that lies over a part of a page. */
+    public record Marks(BufferedImage image, Rect region) {}
+
+    /**
+     * The same.
+     *
+     * @param marks that lie over it
+     */
+    public static String region(PageScene scene, Rect region, View view, Optional<Marks> marks) {
         SvgPicture picture = new SvgPicture(view, false, PictureLinks.NONE, USUAL_PPI);
         picture.draw(scene, 0, scene.boxes().bleed().intersection(region));
+        marks.ifPresent(picture::marks);
         return picture.document(region);
     }
 
@@ -191,13 +206,24 @@ public final class SvgPicture {
      */
     private void image(PaintedAreas.Picture painted, Rect region) {
         double pixel = 72.0 / ppi;
-        body.append("<image");
-        box(
-                body,
+        image(
+                painted.base64(),
                 new Rect(
                         region.x(), region.y(), painted.width() * pixel, painted.height() * pixel));
+    }
+
+    private void marks(Marks marks) {
+        image(Base64.getEncoder().encodeToString(Png.of(marks.image())), marks.region());
+    }
+
+    /**
+     * @param png in Base64
+     */
+    private void image(String png, Rect box) {
+        body.append("<image");
+        box(body, box);
         body.append(" preserveAspectRatio=\"none\" href=\"data:image/png;base64,");
-        body.append(painted.base64()).append("\"/>");
+        body.append(png).append("\"/>");
     }
 
     /** Where the pixels of an area are that is all covered by a part of one picture. */

@@ -11,7 +11,7 @@ import yewberry.core.scene.Item;
 
 /**
  * Small type whose edges several plates have to meet in: each plate that is a hair off leaves a
- * fringe. Common practice, no source.
+ * fringe; and thin lines that are printed as dots. Common practice, no source.
  */
 public final class SmallType {
     private static final double TOLERANCE = 1e-9;
@@ -29,6 +29,14 @@ public final class SmallType {
     public static Set<String> inks(Item.GlyphRun run, PressCondition condition) {
         return Plate.of(run.paint().color(), condition).entrySet().stream()
                 .filter(each -> each.getValue() >= NOTHING)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /** The inks of a colour that are printed as dots: neither none nor all of them. */
+    public static Set<String> screened(Color color, PressCondition condition) {
+        return Plate.of(color, condition).entrySet().stream()
+                .filter(each -> each.getValue() >= NOTHING && each.getValue() <= 100 - NOTHING)
                 .map(Map.Entry::getKey)
                 .collect(Collectors.toCollection(TreeSet::new));
     }

@@ -18,7 +18,8 @@ public sealed interface Element
                 Background,
                 Frame,
                 Story,
-                Paragraph {
+                Paragraph,
+                Exemption {
     UUID id();
 
     /** What it needs to be there, each as often as it refers to it. */

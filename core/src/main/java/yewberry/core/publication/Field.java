@@ -31,7 +31,7 @@ public enum Field {
         return character;
     }
 
-    public static boolean is(char character) {
+    public static boolean is(int character) {
         return character >= FIRST && character <= LAST;
     }
 
@@ -45,14 +45,14 @@ public enum Field {
         Set<Field> found = EnumSet.noneOf(Field.class);
         for (Paragraph paragraph : story.paragraphs()) {
             for (Run run : paragraph.runs()) {
-                String text = run.text();
-                for (int i = 0; i < text.length(); i++) {
-                    if (is(text.charAt(i))) {
-                        found.add(of(text.charAt(i)));
-                    }
-                }
+                run.text().chars().filter(Field::is).forEach(each -> found.add(of((char) each)));
             }
         }
         return found;
+    }
+
+    /** Whether a paragraph has any. */
+    public static boolean isIn(Paragraph paragraph) {
+        return paragraph.runs().stream().anyMatch(run -> run.text().chars().anyMatch(Field::is));
     }
 }

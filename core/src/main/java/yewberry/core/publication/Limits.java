@@ -15,6 +15,7 @@ public final class Limits {
     public static final int RECIPES = 500;
 
     public static final int STORIES = 40_000;
+    public static final int EXEMPTIONS = 2_000;
 
     /** Of one story. */
     public static final int PARAGRAPHS = 20_000;
@@ -40,6 +41,7 @@ public final class Limits {
         check("pictures", before.assets().size(), after.assets().size(), PICTURES);
         check("recipes", before.recipes().size(), after.recipes().size(), RECIPES);
         check("stories", before.stories().size(), after.stories().size(), STORIES);
+        check("exceptions", before.exemptions().size(), after.exemptions().size(), EXEMPTIONS);
     }
 
     /**

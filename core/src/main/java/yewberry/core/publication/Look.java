@@ -159,6 +159,12 @@ public record Look(
                 overprint, setting, next, role, outline, list, panel, basis);
     }
 
+    public Look withWeight(int changed) {
+        return new Look(
+                id, name, family, changed, italic, size, leading, before, alignment, color,
+                overprint, setting, next, role, outline, list, panel, basis);
+    }
+
     public Look withSize(Length changed) {
         return new Look(
                 id, name, family, weight, italic, changed, leading, before, alignment, color,
@@ -211,6 +217,11 @@ public record Look(
         return new Look(
                 id, name, family, weight, italic, size, changed, before, alignment, color,
                 overprint, setting, next, role, outline, list, panel, basis);
+    }
+
+    /** With another border in its panel. */
+    public Look withBorder(Optional<Border> changed) {
+        return withPanel(panel.map(each -> each.withBorder(changed)));
     }
 
     public Look withPanel(Optional<Panel> changed) {

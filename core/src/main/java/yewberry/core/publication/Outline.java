@@ -29,6 +29,10 @@ public record Outline(Tinted color, Length width, Join join, boolean centered) {
         }
     }
 
+    public Outline withWidth(Length changed) {
+        return new Outline(color, changed, join, centered);
+    }
+
     Outline withReference(UUID old, UUID replacement) {
         return new Outline(color.withReference(old, replacement), width, join, centered);
     }

@@ -28,7 +28,8 @@ public record Publication(
         Elements<Recipe> recipes,
         Elements<Parent> parents,
         Elements<Page> pages,
-        Elements<Story> stories) {
+        Elements<Story> stories,
+        Elements<Exemption> exemptions) {
     public Publication {
         name = Names.checked("publication", name);
     }
@@ -55,7 +56,8 @@ public record Publication(
                 Elements.of(recipes),
                 Elements.of(parents),
                 Elements.of(pages),
-                Elements.of(stories));
+                Elements.of(stories),
+                Elements.of(List.of()));
     }
 
     /** One without pictures, recipes and text. */
@@ -82,7 +84,8 @@ public record Publication(
                 recipes,
                 parents,
                 pages,
-                stories);
+                stories,
+                exemptions);
     }
 
     public Publication withSetup(Setup changed) {
@@ -97,7 +100,8 @@ public record Publication(
                 recipes,
                 parents,
                 pages,
-                stories);
+                stories,
+                exemptions);
     }
 
     public Publication withSwatches(List<Swatch> changed) {
@@ -112,7 +116,8 @@ public record Publication(
                 recipes,
                 parents,
                 pages,
-                stories);
+                stories,
+                exemptions);
     }
 
     public Publication withLooks(List<Look> changed) {
@@ -127,7 +132,8 @@ public record Publication(
                 recipes,
                 parents,
                 pages,
-                stories);
+                stories,
+                exemptions);
     }
 
     public Publication withCharacterLooks(List<CharacterLook> changed) {
@@ -142,7 +148,8 @@ public record Publication(
                 recipes,
                 parents,
                 pages,
-                stories);
+                stories,
+                exemptions);
     }
 
     public Publication withAssets(List<Asset> changed) {
@@ -157,7 +164,8 @@ public record Publication(
                 recipes,
                 parents,
                 pages,
-                stories);
+                stories,
+                exemptions);
     }
 
     public Publication withRecipes(List<Recipe> changed) {
@@ -172,7 +180,8 @@ public record Publication(
                 Elements.of(changed),
                 parents,
                 pages,
-                stories);
+                stories,
+                exemptions);
     }
 
     public Publication withParents(List<Parent> changed) {
@@ -187,7 +196,8 @@ public record Publication(
                 recipes,
                 Elements.of(changed),
                 pages,
-                stories);
+                stories,
+                exemptions);
     }
 
     public Publication withPages(List<Page> changed) {
@@ -202,7 +212,8 @@ public record Publication(
                 recipes,
                 parents,
                 Elements.of(changed),
-                stories);
+                stories,
+                exemptions);
     }
 
     public Publication withStories(Collection<Story> changed) {
@@ -217,7 +228,33 @@ public record Publication(
                 recipes,
                 parents,
                 pages,
+                Elements.of(changed),
+                exemptions);
+    }
+
+    public Publication withExemptions(List<Exemption> changed) {
+        return new Publication(
+                id,
+                name,
+                setup,
+                swatches,
+                looks,
+                characterLooks,
+                assets,
+                recipes,
+                parents,
+                pages,
+                stories,
                 Elements.of(changed));
+    }
+
+    /** A run by its id, wherever it stands. */
+    public Optional<Run> findRun(UUID run) {
+        return stories.stream()
+                .flatMap(story -> story.paragraphs().stream())
+                .flatMap(paragraph -> paragraph.runs().stream())
+                .filter(each -> each.id().equals(run))
+                .findFirst();
     }
 
     public Optional<Swatch> findSwatch(UUID swatch) {
@@ -383,6 +420,7 @@ public record Publication(
                         characterLooks.stream(),
                         assets.stream(),
                         stories.stream(),
+                        exemptions.stream(),
                         carriers())
                 .flatMap(elements -> elements);
     }
@@ -433,7 +471,8 @@ public record Publication(
                 pages.mapped(each ->
                         each.withReference(old, replacement)
                                 .withLayer(each.layer().withReference(old, replacement))),
-                stories.mapped(each -> each.withReference(old, replacement)));
+                stories.mapped(each -> each.withReference(old, replacement)),
+                exemptions);
     }
 
     /**
@@ -472,7 +511,8 @@ public record Publication(
                 onRecipes.isEmpty() ? recipes : recipes.changed(onRecipes),
                 onParents.isEmpty() ? parents : parents.changed(onParents),
                 onPages.isEmpty() ? pages : pages.changed(onPages),
-                stories);
+                stories,
+                exemptions);
     }
 
     /** That something is not there any more. */

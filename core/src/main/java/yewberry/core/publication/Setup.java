@@ -11,6 +11,7 @@ import yewberry.core.Refused;
  * @param facing whether left and right pages face each other; page 1 is then a right-hand page
  * @param safe how far inside the trim text is to stay
  * @param level what text is held to
+ * @param textChecks what it is held to besides
  * @param language of all text that says no other
  * @param title as readers show it; nothing means the publication's name
  * @throws Refused if a measure is negative or leaves no room on the page
@@ -26,6 +27,7 @@ public record Setup(
         Level level,
         Press press,
         PressChecks checks,
+        TextChecks textChecks,
         Language language,
         Optional<String> title) {
     private static final int LONGEST_TITLE = 500;
@@ -71,6 +73,7 @@ public record Setup(
                 level,
                 press,
                 checks,
+                TextChecks.USUAL,
                 Language.ENGLISH_BRITISH,
                 Optional.empty());
     }
@@ -134,6 +137,7 @@ public record Setup(
                 level,
                 changed,
                 checks,
+                textChecks,
                 language,
                 title);
     }
@@ -150,6 +154,7 @@ public record Setup(
                 level,
                 press,
                 changed,
+                textChecks,
                 language,
                 title);
     }
@@ -171,8 +176,26 @@ public record Setup(
                         level,
                         press,
                         checks,
+                        textChecks,
                         language,
                         title);
+    }
+
+    public Setup withTextChecks(TextChecks changed) {
+        return new Setup(
+                destination,
+                trim,
+                facing,
+                bleed,
+                safe,
+                margins,
+                unit,
+                level,
+                press,
+                checks,
+                changed,
+                language,
+                title);
     }
 
     public Setup withLanguage(Language changed) {
@@ -187,6 +210,7 @@ public record Setup(
                 level,
                 press,
                 checks,
+                textChecks,
                 changed,
                 title);
     }
@@ -203,13 +227,25 @@ public record Setup(
                 level,
                 press,
                 checks,
+                textChecks,
                 language,
                 changed);
     }
 
     public Setup withDestination(Destination changed) {
         return new Setup(
-                changed, trim, facing, bleed, safe, margins, unit, level, press, checks, language,
+                changed,
+                trim,
+                facing,
+                bleed,
+                safe,
+                margins,
+                unit,
+                level,
+                press,
+                checks,
+                textChecks,
+                language,
                 title);
     }
 

@@ -1,5 +1,6 @@
 package yewberry.core.raster;
 
+import java.util.Arrays;
 import java.util.BitSet;
 
 /**
@@ -65,6 +66,11 @@ public final class ChosenPixels {
     /** The number of the first pixel of a row; of the row after the last, their count. */
     int start(int row) {
         return areAll() ? row * width : starts[row];
+    }
+
+    /** The number of a pixel of the region; below 0 where it is not chosen. */
+    int number(int at) {
+        return areAll() ? at : Arrays.binarySearch(places, at);
     }
 
     int column(int number, int row) {

@@ -1,5 +1,6 @@
 package yewberry.core.raster;
 
+import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -48,13 +49,17 @@ public final class Coverage {
     record Mask(int left, int top, int across, byte[] covered) {
         private static final Mask EMPTY = new Mask(0, 0, 1, new byte[0]);
 
-        /** A shape in pixels, cut at the edges of a rectangle of them. */
-        static Mask of(Shape shape, int fromX, int fromY, int toX, int toY) {
+        /**
+         * A shape in pixels, cut at the edges of a rectangle of them.
+         *
+         * @param around how far beyond its edge it goes
+         */
+        static Mask of(Shape shape, double around, int fromX, int fromY, int toX, int toY) {
             Rectangle2D bounds = shape.getBounds2D();
-            int left = Math.clamp((long) Math.floor(bounds.getMinX()), fromX, toX);
-            int top = Math.clamp((long) Math.floor(bounds.getMinY()), fromY, toY);
-            int right = Math.clamp((long) Math.ceil(bounds.getMaxX()), left, toX);
-            int bottom = Math.clamp((long) Math.ceil(bounds.getMaxY()), top, toY);
+            int left = Math.clamp((long) Math.floor(bounds.getMinX() - around), fromX, toX);
+            int top = Math.clamp((long) Math.floor(bounds.getMinY() - around), fromY, toY);
+            int right = Math.clamp((long) Math.ceil(bounds.getMaxX() + around), left, toX);
+            int bottom = Math.clamp((long) Math.ceil(bounds.getMaxY() + around), top, toY);
             if (bounds.isEmpty() || right == left || bottom == top) {
                 return EMPTY;
             }
@@ -68,6 +73,14 @@ public final class Coverage {
             graphics.setColor(Color.WHITE);
             graphics.translate(-left, -top);
             graphics.fill(shape);
+            if (around > 0) {
+                graphics.setStroke(
+                        new BasicStroke(
+                                (float) (2 * around),
+                                BasicStroke.CAP_ROUND,
+                                BasicStroke.JOIN_ROUND));
+                graphics.draw(shape);
+            }
             graphics.dispose();
             byte[] covered = ((DataBufferByte) mask.getRaster().getDataBuffer()).getData();
             return new Mask(left, top, right - left, covered);
@@ -105,10 +118,36 @@ public final class Coverage {
     }
 
     /**
+     * The same with what is close around it.
+     *
+     * @param around how far beyond its edge it goes, in points
+     */
+    static Coverage of(
+            Item.GlyphRun text,
+            Item.Line line,
+            Segment.Glyph glyph,
+            double around,
+            Rect region,
+            double scale,
+            int width,
+            int height) {
+        AffineTransform place = AffineTransform.getScaleInstance(scale, scale);
+        place.translate(-region.x(), -region.y());
+        return Mask.of(
+                        place.createTransformedShape(text.shape(line, glyph)),
+                        around * scale,
+                        0,
+                        0,
+                        width,
+                        height)
+                .at(0, 0, width, height);
+    }
+
+    /**
      * @param shape in pixels of the raster
      */
     public static Coverage of(Shape shape, int width, int height) {
-        return Mask.of(shape, 0, 0, width, height).at(0, 0, width, height);
+        return Mask.of(shape, 0, 0, 0, width, height).at(0, 0, width, height);
     }
 
     /** Of each pixel of the raster how much is covered, 255 for all of it. */

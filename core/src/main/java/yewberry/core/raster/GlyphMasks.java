@@ -34,10 +34,18 @@ public final class GlyphMasks {
     /**
      * @param scale pixels to a unit of the face
      * @param degrees that it is rotated by
+     * @param around how far beyond its edge it goes, in pixels
      * @param across steps beyond a whole pixel
      * @param down likewise
      */
-    private record Key(Face face, int glyph, double scale, double degrees, int across, int down) {
+    private record Key(
+            Face face,
+            int glyph,
+            double scale,
+            double degrees,
+            double around,
+            int across,
+            int down) {
         Coverage.Mask drawn() {
             AffineTransform place =
                     AffineTransform.getTranslateInstance(
@@ -46,6 +54,7 @@ public final class GlyphMasks {
             place.scale(scale, scale);
             return Coverage.Mask.of(
                     place.createTransformedShape(face.outline(glyph).path()),
+                    around,
                     Integer.MIN_VALUE / 4,
                     Integer.MIN_VALUE / 4,
                     Integer.MAX_VALUE / 4,
@@ -54,8 +63,10 @@ public final class GlyphMasks {
     }
 
     /**
-     * A glyph on a raster of a part of a page, at most an eighth of a pixel off its place.
+     * A glyph and what is close around it on a raster of a part of a page, at most an eighth of a
+     * pixel off its place.
      *
+     * @param around how far beyond its edge it goes, in points
      * @param region of the page, whose top left is that of the raster
      * @param scale pixels to the point
      * @param width pixels of the raster
@@ -65,12 +76,13 @@ public final class GlyphMasks {
             Item.GlyphRun run,
             Item.Line line,
             Segment.Glyph glyph,
+            double around,
             Rect region,
             double scale,
             int width,
             int height) {
         if (scale * run.scale() * Face.UNITS > LARGEST) {
-            return Coverage.of(run, line, glyph, region, scale, width, height);
+            return Coverage.of(run, line, glyph, around, region, scale, width, height);
         }
         AffineTransform place = run.place(line, glyph);
         long x = Math.round((place.getTranslateX() - region.x()) * scale * STEPS);
@@ -81,6 +93,7 @@ public final class GlyphMasks {
                         glyph.id(),
                         scale * run.scale(),
                         run.turn().degrees(),
+                        around * scale,
                         (int) Math.floorMod(x, (long) STEPS),
                         (int) Math.floorMod(y, (long) STEPS));
         return KNOWN.get(key, Key::drawn)

@@ -133,19 +133,19 @@ public final class PageRaster {
     }
 
     /**
-     * Some pixels of a part of a page with some of its fills; its raster is one row of them.
+     * Some pixels of a part of a page with some of what is on it; its raster is one row of them.
      *
-     * @param fills of the scene, from the lowest up
+     * @param items of the scene, from the lowest up
      * @param pixels of the region, from its top left
      */
-    public static PageRaster fills(
+    public static PageRaster of(
             MediumScene scene,
-            List<? extends Item.Filled> fills,
+            List<? extends Item> items,
             Rect region,
             double ppi,
             ChosenPixels pixels) {
         PageRaster page = new PageRaster(scene, region, ppi, pixels);
-        fills.forEach(fill -> page.item(fill, ppi));
+        items.forEach(item -> page.item(item, ppi));
         return page;
     }
 
@@ -224,7 +224,13 @@ public final class PageRaster {
 
     /** What is seen of each pixel by its number, red, green and blue in the lowest three bytes. */
     public int[] seen(View view) {
-        return new ScreenPixels(scene.planes(), view).seen(raster, pictured);
+        return new ScreenPixels(scene.planes(), view, ScreenPixels.OF_PAGES).seen(raster, pictured);
+    }
+
+    /** The same of what lies behind letters, where few colours have to be exact. */
+    public int[] seenBehindLetters(View view) {
+        return new ScreenPixels(scene.planes(), view, ScreenPixels.OF_LETTERS)
+                .seen(raster, pictured);
     }
 
     private void fill(Item.Filled fill, Painted.Source source) {
@@ -291,8 +297,12 @@ public final class PageRaster {
         boolean[] printed = printed(source);
         for (Item.Line line : text.letters().lines()) {
             for (Segment.Glyph glyph : line.glyphs()) {
-                Coverage.of(text, line, glyph, region, scale, raster.width(), raster.height())
-                        .forEach((at, covered) -> {
+                Coverage.of(text, line, glyph, region, scale, pixels.width(), pixels.height())
+                        .forEach((place, covered) -> {
+                            int at = pixels.number(place);
+                            if (at < 0) {
+                                return;
+                            }
                             if (paint.overprints()) {
                                 raster.overprint(at, source, printed, covered, BlendMode.NORMAL);
                             } else {

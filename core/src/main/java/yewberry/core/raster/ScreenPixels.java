@@ -19,7 +19,10 @@ import yewberry.core.scene.Planes;
  */
 final class ScreenPixels {
     /** A page has so many colours without pictures only where several gradients cross. */
-    private static final int MOST_EXACT = 40_000;
+    static final int OF_PAGES = 40_000;
+
+    /** Of a few letters: where more colours lie behind them, the nearest table's will do. */
+    static final int OF_LETTERS = 200;
 
     private final Planes planes;
     private final View view;
@@ -27,7 +30,13 @@ final class ScreenPixels {
     private final Map<Tuple, Integer> exact = new HashMap<>();
     private ScreenTable table;
 
-    ScreenPixels(Planes planes, View view) {
+    private final int mostExact;
+
+    /**
+     * @param mostExact so many colours are exact, the others to a level of 255 or so
+     */
+    ScreenPixels(Planes planes, View view, int mostExact) {
+        this.mostExact = mostExact;
         this.planes = planes;
         this.view = view;
         this.equivalents = planes.medium() == Medium.PAPER ? equivalents() : new double[0][];
@@ -82,7 +91,7 @@ final class ScreenPixels {
         if (known != null) {
             return known;
         }
-        if (exact.size() >= MOST_EXACT) {
+        if (exact.size() >= mostExact) {
             return table(raster, at);
         }
         int seen = exactly(values);

@@ -14,6 +14,7 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.Numbers;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Border;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Look;
@@ -238,6 +239,7 @@ public sealed interface Item {
      * @param look that says it
      * @param form what it fills, before it is rotated
      * @param frame that its fill is spread over, before it is rotated
+     * @param border that it is, if it is one
      */
     record TextFill(
             Origin origin,
@@ -250,7 +252,8 @@ public sealed interface Item {
             AreaPaint paint,
             Form form,
             Rect frame,
-            Turn turn)
+            Turn turn,
+            Optional<Border> border)
             implements Formed {
         /** What it is to the text. */
         public enum Kind {
@@ -304,7 +307,8 @@ public sealed interface Item {
                     paint.on(medium, condition),
                     form,
                     frame,
-                    turn);
+                    turn,
+                    border);
         }
     }
 

@@ -43,6 +43,7 @@ import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
+import yewberry.core.text.StoryPlace;
 
 /** Bands with text, and what the text says of its page. */
 class BandsTest {
@@ -137,6 +138,23 @@ class BandsTest {
         }
         assertThat(bands).hasSize(1);
         return bands.getFirst();
+    }
+
+    /** What finds no room within the padding is what is told to have none. */
+    @Test
+    void the_room_of_a_band_is_what_its_padding_leaves() {
+        for (int words = 1; words <= 60; words++) {
+            Publication in = guide(2, Edge.TOP, "Reeds ".repeat(words).strip());
+            PageScene scene = composer.compose(in, 0);
+            String rest =
+                    scene.overset().stream().map(PageScene.Overset::text).findFirst().orElse("");
+            StoryPlace end = composer.places(id("story"), in).getLast();
+            assertThat(end.paragraph() == 1).as("%d words", words).isEqualTo(rest.isEmpty());
+            if (!rest.isEmpty()) {
+                String text = in.story(id("story")).paragraphs().getFirst().text();
+                assertThat(text.substring(end.character()).strip()).isEqualTo(rest);
+            }
+        }
     }
 
     @Test

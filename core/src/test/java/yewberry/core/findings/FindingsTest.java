@@ -24,6 +24,7 @@ import yewberry.core.compose.Composer;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.LookEdit;
+import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
@@ -41,6 +42,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
+import yewberry.core.publication.TextChecks;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
@@ -505,5 +507,32 @@ class FindingsTest {
                 .extracting(Finding::message)
                 .asString()
                 .contains("paper only");
+    }
+
+    @Test
+    void a_rule_of_ones_own_is_told_apart_from_wcags() {
+        var layer =
+                new Layer(
+                        List.of(wholePage("g", NIGHT)),
+                        List.of(frame("f", 10, 10, 100, 30, BODY, "Ink")));
+        PageScene scene = new Composer(PressCondition.coated()).compose(Sample.withPage(layer), 0);
+        Setup own = Sample.a5().withTextChecks(new TextChecks(9, 3, 5));
+        for (Setup setup : List.of(Sample.a5(), own)) {
+            Finding found =
+                    Findings.of(
+                                    scene,
+                                    new Legibility(
+                                            PressCondition.coated(),
+                                            Demand.of(setup),
+                                            Destination.PAPER),
+                                    setup,
+                                    PressCondition.coated())
+                            .getFirst();
+            assertThat(found.rule())
+                    .startsWith(
+                            setup == own
+                                    ? "This publication's own rule: 9 : 1"
+                                    : "WCAG 2.2, contrast: 4.5 : 1");
+        }
     }
 }

@@ -24,6 +24,7 @@ import yewberry.core.edit.LookEdit;
 import yewberry.core.edit.PageEdit;
 import yewberry.core.edit.StoryEdit;
 import yewberry.core.publication.Box;
+import yewberry.core.publication.Field;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -105,6 +106,51 @@ class FlowsTest {
                 Optional.empty(),
                 List.of(new StoryEdit.WrittenParagraph(old.id(), old.look(), text)),
                 List.of(new StoryEdit.WrittenParagraph(old.id(), old.look(), old.text())));
+    }
+
+    /** The part's name is short on some pages and long on others, so that lines end elsewhere. */
+    @Test
+    void a_story_with_fields_reads_each_on_its_frames_page_and_loses_and_doubles_no_word() {
+        List<Paragraph> text =
+                IntStream.range(0, 30)
+                        .mapToObj(i ->
+                                paragraph(
+                                        "p" + i,
+                                        BODY,
+                                        i
+                                                + ". "
+                                                + Field.PART.character()
+                                                + " on "
+                                                + Field.PAGE.character()
+                                                + ": "
+                                                + WORDS))
+                        .toList();
+        Publication publication = story(text);
+        List<String> parts = List.of("A", "The long nights of the season", "B", "Booking a seat");
+        List<Page> pages = new ArrayList<>();
+        for (int i = 0; i < 4; i++) {
+            pages.add(publication.pages().get(i).withPart(Optional.of(parts.get(i))));
+        }
+        Publication named = publication.withPages(pages);
+        List<FilledFrame> frames = all(named);
+        String plain = String.join("|", text.stream().map(Paragraph::text).toList());
+        StringBuilder written = new StringBuilder();
+        for (int i = 0; i < 4; i++) {
+            String here = read(frames.subList(i, i + 1));
+            assertThat(here).contains(parts.get(i) + " on " + (i + 1) + ":");
+            for (int other = 0; other < 4; other++) {
+                assertThat(here.contains(" on " + (other + 1) + ":")).isEqualTo(other == i);
+            }
+            boolean goesOn = here.charAt(0) < '0' || here.charAt(0) > '9';
+            written.append(i == 0 ? "" : goesOn ? " " : "|");
+            written.append(
+                    here.replace(parts.get(i) + " on", Field.PART.character() + " on")
+                            .replace(
+                                    " on " + (i + 1) + ":", " on " + Field.PAGE.character() + ":"));
+        }
+        assertThat(plain).startsWith(written.toString());
+        assertThat(written.length() + frames.getLast().overset().length())
+                .isGreaterThan(plain.length() / 2);
     }
 
     @Test

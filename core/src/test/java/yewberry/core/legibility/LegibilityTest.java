@@ -27,7 +27,7 @@ import yewberry.core.compose.Composer;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.StoryEdit;
 import yewberry.core.mends.BandMend;
-import yewberry.core.mends.Mend;
+import yewberry.core.mends.ColorMend;
 import yewberry.core.mends.NearestLegible;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
@@ -227,9 +227,9 @@ class LegibilityTest {
                 .isEmpty();
     }
 
-    private static List<Mend> mends(Publication publication, String run) {
+    private static List<ColorMend> mends(Publication publication, String run) {
         PressCondition press = PressCondition.coated();
-        return Mend.of(
+        return ColorMend.of(
                 Sample.id("run " + run),
                 publication,
                 new Composer(PressCondition.coated()).composeAll(publication),
@@ -245,20 +245,22 @@ class LegibilityTest {
                         new Layer(
                                 List.of(wholePage("g", NIGHT)),
                                 List.of(frame("f", 10, 10, 100, 40, BODY, "One", "Two"))));
-        List<Mend> mends = mends(broken, "f 0");
+        List<ColorMend> mends = mends(broken, "f 0");
         // a swatch that is there comes first, a colour of the same hue after those
         assertThat(mends.getFirst().name()).isEqualTo("White");
-        assertThat(mends.getFirst().scope()).isEqualTo(Mend.Scope.RUN);
+        assertThat(mends.getFirst().scope()).isEqualTo(ColorMend.Scope.RUN);
         assertThat(mends)
                 .filteredOn(mend -> mend.name().equals("Ink, lighter"))
-                .extracting(Mend::scope)
-                .containsExactly(Mend.Scope.RUN, Mend.Scope.LOOK);
+                .extracting(ColorMend::scope)
+                .containsExactly(ColorMend.Scope.RUN, ColorMend.Scope.LOOK);
         assertThat(mends.getLast().name()).isEqualTo("Ink, lighter");
-        for (Mend mend : mends) {
+        for (ColorMend mend : mends) {
             Publication mended = Editing.edit(broken, mend.edit()).publication();
             PageScene scene = new Composer(PressCondition.coated()).compose(mended, 0);
             long failing = aa.judge(scene).stream().filter(c -> !c.passes()).count();
-            assertThat(failing).as(mend.name()).isEqualTo(mend.scope() == Mend.Scope.RUN ? 1 : 0);
+            assertThat(failing)
+                    .as(mend.name())
+                    .isEqualTo(mend.scope() == ColorMend.Scope.RUN ? 1 : 0);
             assertThat(mend.pages()).containsExactly(Sample.page(1));
             mended.swatches().stream()
                     .filter(each -> each.id().equals(Sample.id("mended")))
@@ -278,7 +280,7 @@ class LegibilityTest {
                                         wholePage("g", WHITE),
                                         Sample.band("b", Edge.TOP, 14, NIGHT)),
                                 List.of(frame("f", 10, 10, 100, 40, BODY, "One", "Two"))));
-        for (Mend mend : mends(broken, "f 0")) {
+        for (ColorMend mend : mends(broken, "f 0")) {
             Publication mended = Editing.edit(broken, mend.edit()).publication();
             PageScene scene = new Composer(PressCondition.coated()).compose(mended, 0);
             assertThat(
@@ -368,7 +370,7 @@ class LegibilityTest {
                         .publication();
         assertThat(mends(broken, "f 0"))
                 .isNotEmpty()
-                .extracting(Mend::scope)
-                .containsOnly(Mend.Scope.RUN);
+                .extracting(ColorMend::scope)
+                .containsOnly(ColorMend.Scope.RUN);
     }
 }

@@ -54,7 +54,7 @@ class GlyphMasksTest {
         Rect region = region(run, right, below);
         for (var glyph : line.glyphs()) {
             double[] exact = covered(Coverage.of(run, line, glyph, region, SCALE, SIDE, SIDE));
-            double[] quick = covered(GlyphMasks.of(run, line, glyph, region, SCALE, SIDE, SIDE));
+            double[] quick = covered(GlyphMasks.of(run, line, glyph, 0, region, SCALE, SIDE, SIDE));
             for (int at = 0; at < exact.length; at++) {
                 // an edge across a pixel moves by an eighth of it at most in each direction
                 assertThat(quick[at]).isCloseTo(exact[at], within(0.25 + 2 / 255.0));
@@ -74,7 +74,7 @@ class GlyphMasksTest {
         double[] quick =
                 covered(
                         GlyphMasks.of(
-                                run, line, line.glyphs().getFirst(), region, SCALE, SIDE, SIDE));
+                                run, line, line.glyphs().getFirst(), 0, region, SCALE, SIDE, SIDE));
         assertThat(exact).contains(1);
         assertThat(quick).containsExactly(exact);
     }

@@ -88,7 +88,7 @@ class OneColorTest {
         BitSet some = new BitSet();
         new Random(5).ints(count / 7, 0, count).forEach(some::set);
         int[] seen =
-                PageRaster.fills(
+                PageRaster.of(
                                 scene,
                                 scene.fills(),
                                 region,

@@ -14,6 +14,7 @@ import yewberry.core.Refused;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
 import yewberry.core.edit.Edit;
+import yewberry.core.findings.Exemptions;
 import yewberry.core.picture.SvgPicture;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
@@ -22,6 +23,7 @@ import yewberry.core.scene.PageScene;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
 import yewberry.server.store.History;
+import yewberry.server.view.Extent;
 import yewberry.server.view.FindingView;
 import yewberry.server.view.PageEntry;
 import yewberry.server.view.PageList;
@@ -57,13 +59,15 @@ class EditApi {
      * @param ppi how fine what is mixed is painted, in pixels per inch; 144 where it is left out
      * @param unchecked whether only the picture is wanted, as at each key while somebody types:
      *     then there are no findings and no pages in the answer
+     * @param part that is to be drawn of the page alone; the whole spread where it is left out
      */
     record PreviewRequest(
             Edit edit,
             UUID page,
             Viewing viewing,
             Optional<Integer> ppi,
-            Optional<Boolean> unchecked) {
+            Optional<Boolean> unchecked,
+            Optional<Extent> part) {
         boolean isChecked() {
             return !unchecked.orElse(false);
         }
@@ -156,6 +160,7 @@ class EditApi {
                 Spreads.at(after, spread).stream()
                         .map(index -> open.composer(after).compose(after, index))
                         .toList();
+        Exemptions exemptions = Exemptions.of(after);
         List<FindingView> findings =
                 (request.isChecked() ? scenes : List.<PageScene>of())
                         .stream()
@@ -168,16 +173,26 @@ class EditApi {
                                                                 finding,
                                                                 after.indexOf(scene.page()) + 1,
                                                                 after,
-                                                                open.press(after))))
+                                                                open.press(after),
+                                                                exemptions)))
+                                .filter(FindingView::isOpen)
                                 .toList();
         View view = open.view(after, request.viewing());
         return new Preview(
-                SvgPicture.spread(
-                        scenes,
-                        view,
-                        true,
-                        PictureAddresses.of(before, view),
-                        request.ppi().orElse(SvgPicture.USUAL_PPI)),
+                request.part()
+                        .map(part ->
+                                SvgPicture.region(
+                                        open.composer(after)
+                                                .compose(after, after.indexOf(request.page())),
+                                        part.rect(),
+                                        view))
+                        .orElseGet(() ->
+                                SvgPicture.spread(
+                                        scenes,
+                                        view,
+                                        true,
+                                        PictureAddresses.of(before, view),
+                                        request.ppi().orElse(SvgPicture.USUAL_PPI))),
                 findings,
                 request.isChecked() ? open.pagesTouched(before, after) : List.of());
     }

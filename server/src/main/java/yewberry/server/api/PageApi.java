@@ -2,7 +2,6 @@ package yewberry.server.api;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,7 +9,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Stream;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -22,14 +20,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Refused;
-import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
-import yewberry.core.compose.Composer;
 import yewberry.core.findings.Finding;
-import yewberry.core.legibility.Legibility;
-import yewberry.core.mends.BandMend;
-import yewberry.core.mends.Mend;
+import yewberry.core.legibility.Demand;
+import yewberry.core.legibility.FailingMarks;
 import yewberry.core.picture.SceneStamp;
 import yewberry.core.picture.SmallPicture;
 import yewberry.core.picture.SvgPicture;
@@ -40,21 +35,23 @@ import yewberry.core.publication.Spreads;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 import yewberry.core.strata.Strata;
+import yewberry.server.publications.FindingLedger;
 import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.PageCheck;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.ChosenPages;
 import yewberry.server.view.CommonLayer;
+import yewberry.server.view.Extent;
 import yewberry.server.view.FindingList;
-import yewberry.server.view.FindingView;
 import yewberry.server.view.ItemView;
-import yewberry.server.view.MendView;
 import yewberry.server.view.PageDetail;
 import yewberry.server.view.PictureAddresses;
 import yewberry.server.view.SpreadView;
 import yewberry.server.view.Stamps;
 import yewberry.server.view.StratumView;
+import yewberry.server.view.ViewingTable;
+import yewberry.server.view.WrittenRun;
 
 /** What is read from scenes: pictures, strata, items, findings and mends. */
 @RestController
@@ -71,12 +68,17 @@ class PageApi {
     /** A request checks pages for so long, then it answers with what it has. */
     private static final Duration CHECKING = Duration.ofMillis(1500);
 
+    /** So many findings are listed; nobody reads more, and a browser could not hold them all. */
+    private static final int MOST = 10_000;
+
     private final Publications publications;
     private final PageCheck check;
+    private final FindingLedger ledger;
 
-    PageApi(Publications publications, PageCheck check) {
+    PageApi(Publications publications, PageCheck check, FindingLedger ledger) {
         this.publications = publications;
         this.check = check;
+        this.ledger = ledger;
     }
 
     @GetMapping("/pages/{page}")
@@ -210,6 +212,7 @@ class PageApi {
     /**
      * A part of a page, in millimetres from the top left corner of the trim.
      *
+     * @param failing a run of text; where it does not stand out is marked
      * @throws Refused if the part is empty or larger than any page
      */
     @GetMapping(path = "/pages/{page}/region", produces = "image/svg+xml")
@@ -219,12 +222,29 @@ class PageApi {
             @RequestParam double x,
             @RequestParam double y,
             @RequestParam double width,
-            @RequestParam double height) {
-        if (!(width > 0 && height > 0 && width <= 6000 && height <= 6000)) {
-            throw new Refused("A part of a page is more than 0 and at most 6000 mm wide and high.");
-        }
-        Rect part = new Rect(points(x), points(y), points(width), points(height));
-        return picture(SvgPicture.region(scene(id, page), part, view(id, Viewing.AS_DESIGNED)));
+            @RequestParam double height,
+            @RequestParam Optional<UUID> failing,
+            @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
+        Rect part = new Extent(x, y, width, height).rect();
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        View view = open.view(publication, viewing);
+        PageScene scene =
+                open.composer(publication).compose(publication, indexOf(publication, page));
+        return picture(
+                SvgPicture.region(
+                        scene,
+                        part,
+                        view,
+                        failing.flatMap(run ->
+                                        FailingMarks.of(
+                                                scene,
+                                                view,
+                                                Demand.of(publication.setup()),
+                                                run,
+                                                part))
+                                .map(marks ->
+                                        new SvgPicture.Marks(marks.image(), marks.region()))));
     }
 
     /** Everything painted through a point, in millimetres from the top left corner of the trim. */
@@ -270,44 +290,52 @@ class PageApi {
         OpenPublication.State state = open.state();
         Publication publication = state.publication();
         Map<Integer, List<Finding>> found =
-                check.check(open, publication, viewing, first, CHECKING.toNanos());
-        List<FindingView> views = new ArrayList<>();
-        found.forEach((at, findings) ->
-                findings.forEach(finding ->
-                        views.add(
-                                FindingView.of(
-                                        finding, at + 1, publication, open.press(publication)))));
-        return new FindingList(
-                state.revision(),
-                publication.setup().level().name(),
-                views,
-                found.size(),
-                publication.pages().size());
+                check.check(
+                        open,
+                        publication,
+                        open.check(publication, viewing),
+                        first,
+                        CHECKING.toNanos());
+        FindingList list =
+                FindingList.of(state.revision(), publication, open.press(publication), found, MOST);
+        return list.isWhole() && viewing.isEmpty()
+                ? list.withMended(
+                        ledger.note(publication, state.revision(), list.known()), publication)
+                : list;
     }
 
-    /** What would make a run legible; an empty list where nothing that is known would. */
-    @GetMapping("/mends")
-    List<MendView> mends(@PathVariable UUID id, @RequestParam UUID run) {
+    /**
+     * Text that fails under some viewing: of the pages that are checked by now, the worst first.
+     *
+     * @param first the position of the page that is checked first, from 0
+     */
+    @GetMapping("/legibility")
+    ViewingTable legibility(@PathVariable UUID id, @RequestParam(defaultValue = "0") int first) {
         OpenPublication open = publications.get(id);
-        Publication publication = open.state().publication();
-        Composer composer = open.composer(publication);
-        Legibility legibility = open.legibility(publication);
-        PressCondition press = open.press(publication);
-        Stream<MendView> colors =
-                Mend.of(
-                                run,
-                                publication,
-                                composer.composeAll(publication),
-                                legibility,
-                                press,
-                                UUID.randomUUID())
-                        .stream()
-                        .map(mend -> MendView.of(mend, publication));
-        Stream<MendView> bands =
-                BandMend.of(run, publication, composer, legibility, press, UUID.randomUUID())
-                        .stream()
-                        .map(mend -> MendView.of(mend, publication, press));
-        return Stream.concat(colors, bands).toList();
+        OpenPublication.State state = open.state();
+        Publication publication = state.publication();
+        return ViewingTable.of(
+                state.revision(),
+                publication,
+                open.press(publication),
+                check.check(
+                        open, publication, open.byViewing(publication), first, CHECKING.toNanos()));
+    }
+
+    /**
+     * Some text as it is written.
+     *
+     * @throws Missing if it is gone
+     */
+    @GetMapping("/runs/{run}")
+    WrittenRun run(@PathVariable UUID id, @PathVariable UUID run) {
+        return publications
+                .get(id)
+                .state()
+                .publication()
+                .findRun(run)
+                .map(each -> new WrittenRun(each.id(), each.text()))
+                .orElseThrow(() -> new Missing("text"));
     }
 
     private View view(UUID id, Viewing viewing) {

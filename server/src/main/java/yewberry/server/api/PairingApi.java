@@ -3,26 +3,32 @@ package yewberry.server.api;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.color.Color;
-import yewberry.core.color.Contrast;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
 import yewberry.core.color.WrittenColor;
+import yewberry.core.findings.Exemptions;
+import yewberry.core.legibility.ByViewing;
+import yewberry.core.legibility.Legibility;
 import yewberry.core.legibility.Pairings;
 import yewberry.core.mends.SwatchMend;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Setup;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
@@ -49,14 +55,33 @@ class PairingApi {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
         View view = open.view(publication, viewing);
+        List<PageScene> scenes = open.composer(publication).composeAll(publication);
         Pairings pairings =
                 Pairings.of(
-                        open.composer(publication).composeAll(publication),
+                        scenes,
                         unused ? swatches(publication, open.press(publication)) : List.of(),
                         open.legibility(publication),
                         level,
                         view);
-        return PairMatrix.of(pairings, publication, view);
+        return PairMatrix.of(
+                pairings,
+                publication,
+                view,
+                excepted(publication, scenes, open.legibility(publication)));
+    }
+
+    /** The runs that an exception holds for. */
+    private static Set<UUID> excepted(
+            Publication publication, List<PageScene> scenes, Legibility legibility) {
+        if (publication.exemptions().isEmpty()) {
+            return Set.of();
+        }
+        return Exemptions.of(publication)
+                .all(publication, scenes.stream().flatMap(each -> legibility.judge(each).stream()))
+                .stream()
+                .filter(Exemptions.Held::holds)
+                .map(each -> each.exemption().run())
+                .collect(Collectors.toSet());
     }
 
     private static List<Paint> swatches(Publication publication, PressCondition press) {
@@ -72,21 +97,13 @@ class PairingApi {
             @RequestParam String backdrop,
             @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing) {
         OpenPublication open = publications.get(id);
-        View view = open.view(open.state().publication(), viewing);
-        Rgb one = view.see(WrittenColor.read(text));
-        Rgb other = view.see(WrittenColor.read(backdrop));
-        double ratio = Contrast.ratio(one, other);
-        return new TypedPair(one.hex(), other.hex(), Contrast.cut(ratio), verdict(ratio));
-    }
-
-    private static String verdict(double ratio) {
-        if (ratio >= Level.AAA.required(false)) {
-            return "passes AAA";
-        }
-        if (ratio >= Level.AA.required(false)) {
-            return "passes AA, and AAA where the text is large";
-        }
-        return ratio >= Level.AA.required(true) ? "passes AA where the text is large" : "fails";
+        Setup setup = open.state().publication().setup();
+        return TypedPair.of(
+                WrittenColor.read(text),
+                WrittenColor.read(backdrop),
+                setup,
+                open.view(open.state().publication(), viewing),
+                ByViewing.views(setup, open.press(open.state().publication())));
     }
 
     /** The nearest passing changes of either side. */

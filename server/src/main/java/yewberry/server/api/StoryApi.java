@@ -7,9 +7,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import yewberry.core.compose.Composer;
 import yewberry.core.findings.MakeRoom;
 import yewberry.core.findings.Offer;
-import yewberry.core.flow.Flows;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Story;
 import yewberry.server.publications.Missing;
@@ -78,11 +78,11 @@ class StoryApi {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
         Story there = publication.findStory(story).orElseThrow(() -> new Missing("text"));
-        Flows flows = open.composer(publication).flows();
+        Composer composer = open.composer(publication);
         return FlowView.of(
                 there,
-                flows.places(story, publication),
-                flows.marks(story, publication),
+                composer.places(story, publication),
+                composer.flows().marks(story, publication),
                 publication);
     }
 }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Progress;
@@ -17,7 +18,11 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.compose.Composer;
+import yewberry.core.findings.Exemptions;
+import yewberry.core.findings.Finding;
 import yewberry.core.findings.Findings;
+import yewberry.core.legibility.ByViewing;
+import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.picture.Png;
 import yewberry.core.publication.Asset;
@@ -28,6 +33,8 @@ import yewberry.pdf.PdfDocuments;
 import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.server.json.CoreJson;
+import yewberry.server.reports.LegibilityReport;
+import yewberry.server.reports.Reports;
 import yewberry.server.view.FindingView;
 
 /** Writes the outputs of the demo publication to a folder, without a server. */
@@ -73,11 +80,11 @@ public final class DemoFiles {
                 pdf,
                 Progress.NONE);
         Legibility legibility =
-                new Legibility(press, guide.setup().level(), guide.setup().destination());
+                new Legibility(press, Demand.of(guide.setup()), guide.setup().destination());
         List<FindingView> findings = new ArrayList<>();
         for (int i = 0; i < scenes.size(); i++) {
             for (var finding : Findings.of(scenes.get(i), legibility, guide.setup(), press)) {
-                findings.add(FindingView.of(finding, i + 1, guide, press));
+                findings.add(FindingView.of(finding, i + 1, guide, press, Exemptions.of(guide)));
             }
         }
         JsonMapper json =
@@ -85,6 +92,7 @@ public final class DemoFiles {
                         .enable(SerializationFeature.INDENT_OUTPUT)
                         .build();
         json.writeValue(folder.resolve("season-guide-findings.json").toFile(), findings);
+        report(guide, scenes, legibility, press, folder);
         SceneFile.write(scenes, json, folder.resolve("season-guide-scene.json"));
         SwatchTable.write(guide, press, folder.resolve("swatches.csv"));
         pictures(scenes, press, folder.resolve("pictures"));
@@ -107,6 +115,27 @@ public final class DemoFiles {
     }
 
     /** Every page as Yewberry draws it itself, out to the bleed, at 144 ppi. */
+    private static void report(
+            Publication guide,
+            List<PageScene> scenes,
+            Legibility legibility,
+            PressCondition press,
+            Path folder)
+            throws IOException {
+        Map<Integer, List<Finding>> found = new TreeMap<>();
+        Map<Integer, ByViewing.Found> viewed = new TreeMap<>();
+        List<View> views = ByViewing.views(guide.setup(), press);
+        for (int i = 0; i < scenes.size(); i++) {
+            found.put(i, Findings.of(scenes.get(i), legibility, guide.setup(), press));
+            viewed.put(i, ByViewing.on(scenes.get(i), legibility, views));
+        }
+        LegibilityReport report =
+                LegibilityReport.of(0, guide, press, found, viewed, Clock.systemUTC().instant());
+        Files.write(folder.resolve("legibility-report.pdf"), Reports.pdf(report, press));
+        Files.write(folder.resolve("legibility-report.csv"), Reports.csv(report));
+        Files.write(folder.resolve("legibility-report.json"), Reports.json(report));
+    }
+
     private static void pictures(List<PageScene> scenes, PressCondition press, Path folder)
             throws IOException {
         Files.createDirectories(folder);

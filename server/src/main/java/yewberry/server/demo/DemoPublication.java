@@ -20,6 +20,7 @@ import yewberry.core.publication.Box;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
+import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Layer;
@@ -253,6 +254,8 @@ public final class DemoPublication {
                 .withNext(Optional.of(id("look " + next)));
     }
 
+    private static final String WORD_MARK = "Saltmarsh Observatory";
+
     private Publication build() {
         Length margin = Length.mm(16);
         Setup setup =
@@ -281,7 +284,31 @@ public final class DemoPublication {
                                 List.of(daylight, night),
                                 pages(),
                                 List.of()))
-                .withCharacterLooks(List.of(emphasis, strong, notice.time()));
+                .withCharacterLooks(List.of(emphasis, strong, notice.time()))
+                .withExemptions(List.of(wordMark()));
+    }
+
+    /** The name beside the mark is pale on purpose; the address says it again. */
+    private static Exemption wordMark() {
+        return new Exemption(
+                id("exemption word mark"),
+                id("run word mark"),
+                Exemption.Why.LOGOTYPE,
+                "Word mark of the observatory; its name stands in the address as well",
+                WORD_MARK,
+                3.5);
+    }
+
+    private TextFrame besideTheMark() {
+        Paragraph name = paragraph("word mark", subtitle, WORD_MARK);
+        return frame(
+                "word mark",
+                50,
+                115,
+                78,
+                12,
+                name.withRuns(
+                        List.of(run("word mark", WORD_MARK, Optional.of(Tinted.full(haze.id()))))));
     }
 
     private List<Asset> assets() {
@@ -547,7 +574,8 @@ public final class DemoPublication {
                                         22,
                                         paragraph(
                                                 "cover 3", subtitle, "Open on every clear night")),
-                                call()));
+                                call(),
+                                underTheSky()));
         return new Page(id("page 1"), Optional.of(night.id()), true, layer);
     }
 
@@ -562,6 +590,21 @@ public final class DemoPublication {
                         12,
                         paragraph("cover 4", call, "Lights out, look up"));
         return frame.withSetting(frame.setting().withRotation(-9));
+    }
+
+    /** What the picture shows; where the sky is bright, it cannot be read. */
+    private TextFrame underTheSky() {
+        String words =
+                "The Milky Way over the hides, put together from sixty long nights of winter";
+        Paragraph paragraph = paragraph("cover 5", nightCaption, words);
+        return frame(
+                "cover sky",
+                16,
+                140,
+                116,
+                8,
+                paragraph.withRuns(
+                        List.of(run("cover 5", words, Optional.of(Tinted.full(haze.id()))))));
     }
 
     /** From the top of the page down to the band, out to the bleed. */
@@ -704,7 +747,8 @@ public final class DemoPublication {
                                                 paragraph(
                                                         "back 3",
                                                         smallPrint,
-                                                        "Times may change with the weather. Please ring before a long journey.")))));
+                                                        "Times may change with the weather. Please ring before a long journey."))),
+                                besideTheMark()));
         return new Page(id("page 12"), Optional.empty(), true, layer);
     }
 

@@ -14,6 +14,7 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 import yewberry.core.color.BlendMode;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Border;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Keeps;
@@ -22,6 +23,7 @@ import yewberry.core.publication.Letters;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Setup;
+import yewberry.core.publication.TextChecks;
 import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.TextSetting;
 
@@ -34,6 +36,8 @@ final class Defaults {
 
     private static final Map<Class<?>, Map<String, JsonNode>> BY_TYPE =
             Map.of(
+                    Border.class,
+                    Map.of("carriesMeaning", JSON.booleanNode(false)),
                     Background.class,
                     Map.of(
                             "opacity", JSON.numberNode(100),
@@ -62,10 +66,18 @@ final class Defaults {
                     Map.of(
                             "language", JSON.stringNode(Language.ENGLISH_BRITISH.name()),
                             "checks", checks(PressChecks.USUAL),
+                            "textChecks", checks(TextChecks.USUAL),
                             "destination", JSON.stringNode(Destination.PAPER.name())));
 
     private static JsonNode goesTo(Background.GoesTo to) {
         return JSON.objectNode().put("screen", to.screen()).put("paper", to.paper());
+    }
+
+    private static JsonNode checks(TextChecks checks) {
+        return JSON.objectNode()
+                .put("normal", checks.normal())
+                .put("large", checks.large())
+                .put("leftOut", checks.leftOut());
     }
 
     private static JsonNode checks(PressChecks checks) {

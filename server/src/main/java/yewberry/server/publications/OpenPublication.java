@@ -1,5 +1,7 @@
 package yewberry.server.publications;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,14 +24,16 @@ import yewberry.core.edit.Patch;
 import yewberry.core.findings.CheckedPages;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Findings;
+import yewberry.core.legibility.ByViewing;
+import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Heading;
-import yewberry.core.publication.Level;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Paragraph;
@@ -57,11 +61,24 @@ public final class OpenPublication {
     private static final int RECENT = 64;
 
     private final PublicationStore store;
+
+    /** So many rows are remembered, of about 1 kB each. */
+    private static final int MOST_VIEWED = 50_000;
+
     private final PressConditions conditions;
     private final PictureFiles files;
     private final CheckedPages checked;
     private final News news;
     private final Map<PressCondition, Readers> readers = new ConcurrentHashMap<>();
+
+    /** What was found under every viewing on pages that are made from the same still. */
+    private final Cache<SceneKey, ByViewing.Found> viewed =
+            Caffeine.newBuilder()
+                    .weakKeys()
+                    .maximumWeight(MOST_VIEWED)
+                    .weigher((SceneKey page, ByViewing.Found found) -> 1 + found.failing().size())
+                    .executor(Runnable::run)
+                    .build();
 
     /** The states before this one, which share nearly all with it, by revision. */
     private final SortedMap<Long, Publication> recent = new TreeMap<>();
@@ -88,7 +105,7 @@ public final class OpenPublication {
     private record Readers(Composer composer, Map<Criterion, Legibility> legibility) {}
 
     /** What text is held to, and where. */
-    private record Criterion(Level level, Destination destination) {}
+    private record Criterion(Demand demand, Destination destination) {}
 
     OpenPublication(
             PublicationStore.StoredPublication stored,
@@ -141,12 +158,13 @@ public final class OpenPublication {
 
     public Legibility legibility(Publication publication) {
         Criterion criterion =
-                new Criterion(publication.setup().level(), publication.setup().destination());
+                new Criterion(Demand.of(publication.setup()), publication.setup().destination());
         PressCondition press = press(publication);
         return readers(publication)
                 .legibility()
                 .computeIfAbsent(
-                        criterion, each -> new Legibility(press, each.level(), each.destination()));
+                        criterion,
+                        each -> new Legibility(press, each.demand(), each.destination()));
     }
 
     /**
@@ -159,9 +177,37 @@ public final class OpenPublication {
         return checked.of(scene.key(), viewing, () -> check(scene, publication, viewing));
     }
 
-    /** The same, if the page was checked before. */
-    public Optional<List<Finding>> knownFindings(SceneKey page, Optional<Viewing> viewing) {
-        return checked.known(page, viewing);
+    /** How pages of a state of this publication are checked. */
+    public PageCheck.Check<List<Finding>> check(
+            Publication publication, Optional<Viewing> viewing) {
+        return new PageCheck.Check<>() {
+            @Override
+            public Optional<List<Finding>> known(SceneKey page) {
+                return checked.known(page, viewing);
+            }
+
+            @Override
+            public List<Finding> found(PageScene page) {
+                return findings(page, publication, viewing);
+            }
+        };
+    }
+
+    /** How text of a state of this publication is judged under every viewing. */
+    public PageCheck.Check<ByViewing.Found> byViewing(Publication publication) {
+        List<View> views = ByViewing.views(publication.setup(), press(publication));
+        return new PageCheck.Check<>() {
+            @Override
+            public Optional<ByViewing.Found> known(SceneKey page) {
+                return Optional.ofNullable(viewed.getIfPresent(page));
+            }
+
+            @Override
+            public ByViewing.Found found(PageScene page) {
+                return viewed.get(
+                        page.key(), each -> ByViewing.on(page, legibility(publication), views));
+            }
+        };
     }
 
     private List<Finding> check(
@@ -342,6 +388,7 @@ public final class OpenPublication {
                     frame.isRunningItem() ? "a running item" : "a picture in front";
             case Story story -> "which frames a text runs through";
             case Paragraph paragraph -> "the text of a paragraph";
+            case Exemption exemption -> "an exception";
         };
     }
 

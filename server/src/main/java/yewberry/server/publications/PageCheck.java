@@ -15,11 +15,10 @@ import java.util.stream.IntStream;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 import yewberry.core.Cancellation;
-import yewberry.core.color.Viewing;
 import yewberry.core.compose.Composer;
-import yewberry.core.findings.Finding;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.SceneKey;
 
 /** Checks the pages of publications, each on as many threads as there are processors. */
 @Component
@@ -30,39 +29,40 @@ public class PageCheck implements DisposableBean {
             Executors.newFixedThreadPool(
                     THREADS, Thread.ofPlatform().daemon().name("checking-", 1).factory());
 
+    /** How a page is checked. */
+    public interface Check<T> {
+        /** What was found before. */
+        Optional<T> known(SceneKey page);
+
+        T found(PageScene page);
+    }
+
     /**
      * What is found on pages, as far as one gets in some time; what was found before is at hand.
      *
-     * @param viewing that text is judged under; nothing for the verdict
      * @param first the position of the page that is checked first, from 0
      * @param nanos how long pages are checked; one is in any case
      * @return by the positions of the pages that are checked by now
      * @throws CancellationException if nobody wants it any more
      */
-    public Map<Integer, List<Finding>> check(
-            OpenPublication open,
-            Publication publication,
-            Optional<Viewing> viewing,
-            int first,
-            long nanos) {
+    public <T> Map<Integer, T> check(
+            OpenPublication open, Publication publication, Check<T> check, int first, long nanos) {
         int pages = publication.pages().size();
         long until = System.nanoTime() + nanos;
         AtomicInteger next = new AtomicInteger();
-        Map<Integer, List<Finding>> found = new ConcurrentSkipListMap<>();
+        Map<Integer, T> found = new ConcurrentSkipListMap<>();
         Runnable checking =
                 () -> {
                     for (int i = next.getAndIncrement(); i < pages; i = next.getAndIncrement()) {
                         int at = Math.floorMod(first + i, pages);
                         Composer composer = open.composer(publication);
                         boolean inTime = i == 0 || System.nanoTime() < until;
-                        Optional<List<Finding>> known =
-                                composer.known(publication, at)
-                                        .flatMap(page -> open.knownFindings(page, viewing));
+                        Optional<T> known = composer.known(publication, at).flatMap(check::known);
                         if (known.isPresent()) {
                             found.put(at, known.get());
                         } else if (inTime) {
                             PageScene scene = composer.compose(publication, at);
-                            found.put(at, open.findings(scene, publication, viewing));
+                            found.put(at, check.found(scene));
                         }
                     }
                 };

@@ -31,6 +31,7 @@ class AllRows {
     private final FrameRows frames;
     private final StoryRows stories = new StoryRows();
     private final ParagraphRows paragraphs;
+    private final ExemptionRows exemptions = new ExemptionRows();
 
     AllRows(Columns columns) {
         this.columns = columns;
@@ -61,7 +62,8 @@ class AllRows {
                 backgrounds,
                 frames,
                 stories,
-                paragraphs);
+                paragraphs,
+                exemptions);
     }
 
     /** A publication from its rows. */
@@ -87,7 +89,8 @@ class AllRows {
                         parents.read(db, id, layers),
                         pages.read(db, id, layers),
                         stories.read(db, id, chains, paragraphs.read(db, id)));
-        return read.withCharacterLooks(characterLooks.read(db, id));
+        return read.withCharacterLooks(characterLooks.read(db, id))
+                .withExemptions(exemptions.read(db, id));
     }
 
     private static Map<UUID, UUID> storyOfFrames(Map<UUID, List<Story.Link>> chains) {

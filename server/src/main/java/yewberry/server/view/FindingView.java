@@ -6,8 +6,11 @@ import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.PressCondition;
+import yewberry.core.findings.Exemptions;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.FrontFinding;
+import yewberry.core.findings.GraphicFinding;
+import yewberry.core.findings.Identity;
 import yewberry.core.findings.LooseLine;
 import yewberry.core.findings.Offer;
 import yewberry.core.findings.PictureFinding;
@@ -21,7 +24,6 @@ import yewberry.core.scene.Item;
 /**
  * A finding as it is shown and exported.
  *
- * @param kind such as {@code contrast} or {@code too-much-ink}; docs/api.md has them all
  * @param page the page's number, from 1
  * @param rule behind it, and where the rule comes from
  * @param offers what would mend it; contrasts have mends of their own
@@ -30,9 +32,19 @@ import yewberry.core.scene.Item;
  * @param ratio of a contrast, cut to two decimals
  * @param foreground of a contrast: the text's colour on the screen, {@code #rrggbb}
  * @param backdrop of a contrast: the worst colour behind it
+ * @param failing of a contrast: the part of what is behind the text that it does not stand out
+ *     from, in percent
+ * @param worst of a contrast: the word where it is worst, if it is not the same all over
+ * @param behind of a contrast: what paints the worst colour, in words
+ * @param key the same for the same finding after edits of other things
+ * @param cause the same for all findings that one change would mend
+ * @param causeInWords what that is
+ * @param onPicture of a contrast: whether the text stands on a picture, where no exception is
+ *     possible
+ * @param exemption the exception for its text, whether it holds or ended
  */
 public record FindingView(
-        String kind,
+        FindingKind kind,
         int page,
         UUID pageId,
         String message,
@@ -49,18 +61,40 @@ public record FindingView(
         Optional<String> backdrop,
         String rule,
         Finding.Severity severity,
-        List<Offer> offers) {
+        List<Offer> offers,
+        Optional<Double> failing,
+        Optional<WorstWord> worst,
+        Optional<String> behind,
+        UUID key,
+        UUID cause,
+        String causeInWords,
+        Optional<ExemptionView> exemption,
+        boolean onPicture) {
+    /** A word, and where it stands. */
+    public record WorstWord(String word, Extent where) {}
+
+    /** Whether it is still to be mended: no exception holds for it. */
+    public boolean isOpen() {
+        return exemption.filter(each -> each.ended().isEmpty()).isEmpty();
+    }
+
     /**
      * @param page the number of its page, from 1
+     * @param exemptions of the publication
      */
     public static FindingView of(
-            Finding finding, int page, Publication publication, PressCondition press) {
+            Finding finding,
+            int page,
+            Publication publication,
+            PressCondition press,
+            Exemptions exemptions) {
+        Identity identity = Identity.of(finding);
         Optional<RunContrast> contrast =
                 finding instanceof Finding.TooLittleContrast little
                         ? Optional.of(little.contrast())
                         : Optional.empty();
         return new FindingView(
-                kind(finding),
+                FindingKind.of(finding),
                 page,
                 finding.page(),
                 finding.message(),
@@ -81,41 +115,18 @@ public record FindingView(
                 contrast.map(it -> it.worst().color().hex()),
                 finding.rule(),
                 finding.severity(),
-                Offer.of(finding, publication, press));
-    }
-
-    private static String kind(Finding finding) {
-        return switch (finding) {
-            case Finding.TooLittleContrast it -> "contrast";
-            case Finding.TextOverflow it -> "text-overflow";
-            case Finding.StockNotPrinted it -> "stock-not-printed";
-            case Finding.MissingCharacters it -> "missing-characters";
-            case Finding.OtherFont it -> "other-font";
-            case Finding.DeadLink it -> "dead-link";
-            case RunsIntoText it -> "runs-into-text";
-            case FrontFinding.NoAlternative it -> "no-alternative-text";
-            case FrontFinding.OnClear it -> "text-on-clear-part";
-            case FrontFinding.HidesText it -> "text-hidden";
-            case FrontFinding.IntoPicture it -> "runs-into-picture";
-            case LooseLine it -> "loose-line";
-            case PictureFinding.Unreadable it -> "picture-unreadable";
-            case PictureFinding.TooCoarse it -> "picture-too-coarse";
-            case PictureFinding.Boxed it -> "picture-boxed";
-            case PictureFinding.NotForPress it -> "pdf-not-for-press";
-            case PictureFinding.SpotCannotBlend it -> "spot-cannot-blend";
-            case PressFinding.TooMuchInk it -> "too-much-ink";
-            case PressFinding.SmallTypeInInks it -> "small-type-inks";
-            case PressFinding.SmallTypeReversed it -> "small-type-reversed";
-            case PressFinding.PlainBlackArea it -> "plain-black-area";
-            case PressFinding.LightOverprint it -> "light-overprint";
-            case PressFinding.EndsAtTrim it -> "ends-at-trim";
-            case PressFinding.TextNearTrim it -> "text-near-trim";
-            case PressFinding.BackgroundLeftOut it ->
-                    switch (it.medium()) {
-                        case PAPER -> "background-not-printed";
-                        case SCREEN -> "background-not-shown";
-                    };
-        };
+                Offer.of(finding, publication, press),
+                contrast.map(it -> Math.rint(it.failing() * 1000) / 10),
+                contrast.flatMap(RunContrast::spot)
+                        .map(spot -> new WorstWord(spot.word(), Extent.of(spot.where()))),
+                contrast.flatMap(it -> it.worst().behind()).map(RunContrast.Behind::words),
+                identity.key(),
+                identity.cause(),
+                identity.words(),
+                finding instanceof Finding.TooLittleContrast little
+                        ? exemptions.of(little).map(ExemptionView::of)
+                        : Optional.empty(),
+                contrast.filter(RunContrast::onPicture).isPresent());
     }
 
     private static Optional<Item.GlyphRun> run(Finding finding) {
@@ -129,6 +140,11 @@ public record FindingView(
                             ? Optional.of(run)
                             : Optional.empty();
             case PressFinding.OfArea it -> Optional.empty();
+            case PressFinding.Hairline it ->
+                    it.item() instanceof Item.Lettering letters
+                            ? Optional.of(letters.letters())
+                            : Optional.empty();
+            case GraphicFinding it -> Optional.empty();
             case PictureFinding it -> Optional.empty();
             case Finding.TextOverflow it -> Optional.empty();
             case Finding.DeadLink it -> Optional.empty();

@@ -9,10 +9,10 @@ import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.PressCondition;
+import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.SizeClass;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
-import yewberry.core.publication.Level;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.PictureFrame;
@@ -31,6 +31,7 @@ public sealed interface StratumView {
      * @param ratio contrast with what is below it at this point, cut to two decimals
      * @param changesPages how many pages show it, so that editing it changes so many
      * @param chosen why its colour is this one, where it is a legible one
+     * @param below what is seen below it here, {@code #rrggbb}
      */
     record TextStratum(
             String text,
@@ -53,7 +54,8 @@ public sealed interface StratumView {
             String sizeReason,
             boolean overprints,
             double tint,
-            Optional<String> chosen)
+            Optional<String> chosen,
+            String below)
             implements StratumView {}
 
     /**
@@ -316,9 +318,9 @@ public sealed interface StratumView {
 
     private static StratumView text(Stratum.Text text, Publication publication) {
         Item.GlyphRun run = text.run();
-        Level level = publication.setup().level();
+        Demand demand = Demand.of(publication.setup());
         SizeClass sizeClass = SizeClass.of(run.type());
-        double required = level.required(sizeClass.large());
+        double required = demand.required(sizeClass.large());
         return new TextStratum(
                 run.text(),
                 run.paint().swatch().orElseThrow(),
@@ -342,7 +344,8 @@ public sealed interface StratumView {
                 sizeClass.reason(),
                 run.paint().overprints(),
                 run.paint().tint(),
-                run.choice().map(ColorChoice::inWords));
+                run.choice().map(ColorChoice::inWords),
+                text.below().hex());
     }
 
     private static StratumView stroke(Stratum.Stroke stroke, Publication publication) {

@@ -18,6 +18,7 @@ import yewberry.core.edit.AssetEdit;
 import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.CharacterLookEdit;
 import yewberry.core.edit.Edit;
+import yewberry.core.edit.ExemptionEdit;
 import yewberry.core.edit.FrameEdit;
 import yewberry.core.edit.LookEdit;
 import yewberry.core.edit.PageEdit;
@@ -40,6 +41,7 @@ import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Distance;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Highlight;
@@ -63,6 +65,7 @@ import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Role;
+import yewberry.core.publication.Run;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.SeeThrough;
 import yewberry.core.publication.Sides;
@@ -221,6 +224,10 @@ final class EditMaker {
                             new FrameEdit.ChangePicture(
                                     maker.picture(maker.pictureFrame()), Optional.empty()),
                     EditMaker::write,
+                    EditMaker::exempt,
+                    maker ->
+                            new ExemptionEdit.EndExemption(
+                                    maker.id(maker.on.exemptions().stream())),
                     maker -> new StoryEdit.ColorRun(maker.run(), maker.maybe(maker.tinted())),
                     maker ->
                             new Edit.Several(
@@ -279,6 +286,18 @@ final class EditMaker {
 
     private String name() {
         return "Name " + upTo(1000);
+    }
+
+    private Edit exempt() {
+        UUID run = run();
+        return new ExemptionEdit.AddExemption(
+                new Exemption(
+                        fresh(),
+                        run,
+                        any(List.of(Exemption.Why.values())),
+                        name(),
+                        on.findRun(run).map(Run::text).orElse("gone"),
+                        1 + upTo(20)));
     }
 
     private Edit rename() {

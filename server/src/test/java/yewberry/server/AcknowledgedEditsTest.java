@@ -11,7 +11,7 @@ import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** Acknowledged means stored: the server is killed in the middle of edits, twenty times. */
-class KilledServerTest {
+class AcknowledgedEditsTest {
     private static final int TIMES = 20;
 
     @TempDir Path data;

@@ -1,0 +1,43 @@
+package yewberry.core.edit;
+
+import java.util.List;
+import java.util.stream.Stream;
+import yewberry.core.Refused;
+import yewberry.core.publication.Exemption;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
+
+/** Applies edits of what is excepted from the checks. */
+final class ExemptionEdits {
+    private ExemptionEdits() {}
+
+    static Publication apply(Publication on, ExemptionEdit edit) {
+        return switch (edit) {
+            case ExemptionEdit.AddExemption(var exemption) -> add(on, exemption);
+            case ExemptionEdit.EndExemption(var id) -> {
+                if (!on.exemptions().holds(id)) {
+                    throw Publication.gone("exception");
+                }
+                yield on.withExemptions(
+                        on.exemptions().stream().filter(each -> !each.id().equals(id)).toList());
+            }
+        };
+    }
+
+    private static Publication add(Publication on, Exemption exemption) {
+        Run run =
+                on.findRun(exemption.run())
+                        .orElseThrow(() ->
+                                new Refused(
+                                        "The text that this exception is for is gone; there is nothing to except."));
+        if (!run.text().equals(exemption.text())) {
+            throw new Refused(
+                    "The text of this exception was changed meanwhile; look at the finding again before you except it.");
+        }
+        List<Exemption> others =
+                on.exemptions().stream()
+                        .filter(each -> !each.run().equals(exemption.run()))
+                        .toList();
+        return on.withExemptions(Stream.concat(others.stream(), Stream.of(exemption)).toList());
+    }
+}

@@ -1,0 +1,544 @@
+package yewberry.pdf;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import yewberry.core.Progress;
+import yewberry.core.asset.Intake;
+import yewberry.core.asset.Pictures;
+import yewberry.core.color.BlendMode;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Contrast;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
+import yewberry.core.legibility.Demand;
+import yewberry.core.legibility.Legibility;
+import yewberry.core.legibility.RunContrast;
+import yewberry.core.publication.Anchor;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Destination;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Level;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Outline;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
+import yewberry.core.publication.Paragraph;
+import yewberry.core.publication.Placing;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
+import yewberry.core.publication.RunOut;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
+import yewberry.core.publication.Swatch;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.TextSetting;
+import yewberry.core.publication.Tinted;
+import yewberry.core.scene.PageScene;
+
+/**
+ * The worst ratio and the failing share of text on gradients, pictures and blends, rotated and
+ * outlined too, against the same worked out pixel by pixel from ghostscript's drawing of the
+ * exported pages at 600 pixels per inch, without the text; where its letters are is read from a
+ * drawing of them alone. Letters stand apart, so that each is one connected shape.
+ */
+class FieldTest {
+    private static final PressCondition COATED = PressCondition.coated();
+    private static final int PPI = 600;
+    private static final int PAGES = 60;
+    private static final String WORD = "HEMLOCKS";
+    private static final Swatch BLACK = new Swatch(id("black"), "Black", new Cmyk(0, 0, 0, 100));
+    private static final Legibility AA = new Legibility(COATED, Level.AA, Destination.PAPER);
+
+    @TempDir Path folder;
+
+    private static UUID id(String name) {
+        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** One page with a word on it, whose circumstances a seed decides. */
+    private static final class Sheet {
+        final Random random;
+        final int number;
+        final Swatch text;
+        final Look look;
+        final TextFrame frame;
+        final Story story;
+        final Page page;
+        final List<Swatch> swatches = new ArrayList<>();
+        final boolean isOutlined;
+
+        Sheet(int number, Asset waves, Asset noise) {
+            this.number = number;
+            this.random = new Random(1_000 + number);
+            this.text = swatch("text");
+            double size = 9 + random.nextInt(14);
+            this.isOutlined = number % 10 == 9;
+            Look plain =
+                    new Look(
+                            id("look" + number),
+                            "Look " + number,
+                            "Source Sans 3",
+                            random.nextBoolean() ? 400 : 700,
+                            Length.pt(size),
+                            Length.pt(size * 1.2),
+                            Length.pt(0),
+                            Look.Alignment.LEFT,
+                            Tinted.full(text.id()),
+                            Look.Overprint.NEVER);
+            Look tracked =
+                    plain.withSetting(
+                            new TextSetting(
+                                    Length.pt(0), Length.pt(0), Length.pt(0), Length.pt(0), 300));
+            Swatch line = swatch("line");
+            this.look =
+                    isOutlined
+                            ? tracked.withOutline(
+                                    Optional.of(
+                                            new Outline(
+                                                    Tinted.full(line.id()),
+                                                    Length.pt(Math.max(1.5, 0.1 * size)),
+                                                    Outline.Join.ROUND,
+                                                    false)))
+                            : tracked;
+            double rotation = number % 3 == 0 ? random.nextInt(40) - 20 : 0;
+            this.frame =
+                    new TextFrame(
+                                    id("frame" + number),
+                                    Sides.BOTH,
+                                    new Box(
+                                            Length.mm(6 + random.nextDouble()),
+                                            Length.mm(10 + random.nextDouble()),
+                                            Length.mm(70),
+                                            Length.mm(12)),
+                                    id("story" + number))
+                            .withSetting(FrameSetting.USUAL.withRotation(rotation));
+            this.page =
+                    new Page(
+                            id("page" + number),
+                            Optional.empty(),
+                            true,
+                            new Layer(backgrounds(waves, noise), List.of(frame)));
+            this.story =
+                    new Story(
+                            frame.story(),
+                            List.of(new Story.Link(new Owner.OnPage(page.id()), frame.id())),
+                            List.of(
+                                    new Paragraph(
+                                            id("paragraph" + number),
+                                            look.id(),
+                                            List.of(
+                                                    new Run(
+                                                            id("run" + number),
+                                                            WORD,
+                                                            Optional.empty())))));
+        }
+
+        Swatch swatch(String name) {
+            double dark =
+                    number % 2 == 0
+                            ? random.nextDouble()
+                            : name.equals("text") ? 0.08 : 0.8 + 0.2 * random.nextDouble();
+            Swatch swatch =
+                    new Swatch(
+                            id(name + number),
+                            name + number,
+                            new Cmyk(ink(dark), ink(dark), ink(dark), ink(0.7 * dark)));
+            swatches.add(swatch);
+            return swatch;
+        }
+
+        /** From half of a share up to it, in whole percent. */
+        private double ink(double share) {
+            return Math.rint(100 * share * (0.5 + random.nextDouble() / 2));
+        }
+
+        private List<Background> backgrounds(Asset waves, Asset noise) {
+            return switch (number % 5) {
+                case 0 -> List.of(on("g", gradient(Fill.Gradient.Kind.LINEAR)));
+                case 1 -> List.of(on("g", gradient(Fill.Gradient.Kind.RADIAL)));
+                case 2 -> List.of(on("g", picture(waves)));
+                case 3 ->
+                        List.of(
+                                on("g", gradient(Fill.Gradient.Kind.LINEAR)),
+                                on("p", picture(noise))
+                                        .withOpacity(30 + random.nextInt(60))
+                                        .withBlend(BlendMode.MULTIPLY));
+                default ->
+                        List.of(
+                                on("g", solid("low")),
+                                part("bar", solid("bar")),
+                                on("veil", gradient(Fill.Gradient.Kind.LINEAR))
+                                        .withOpacity(20 + random.nextInt(60))
+                                        .withBlend(
+                                                random.nextBoolean()
+                                                        ? BlendMode.SCREEN
+                                                        : BlendMode.NORMAL));
+            };
+        }
+
+        private Fill solid(String name) {
+            return new Fill.Solid(Tinted.full(swatch(name).id()));
+        }
+
+        private Fill picture(Asset asset) {
+            return new Fill.Picture(asset.id(), Placing.COVER, RunOut.NONE, Optional.empty());
+        }
+
+        private Fill gradient(Fill.Gradient.Kind kind) {
+            return new Fill.Gradient(
+                    kind,
+                    random.nextInt(180),
+                    false,
+                    List.of(
+                            new Fill.Gradient.Stop(0, Tinted.full(swatch("from").id()), 100),
+                            new Fill.Gradient.Stop(100, Tinted.full(swatch("to").id()), 100)));
+        }
+
+        private Background on(String name, Fill fill) {
+            return new Background(id(name + number), Sides.BOTH, new Area.WholePage(), fill);
+        }
+
+        private Background part(String name, Fill fill) {
+            return new Background(
+                    id(name + number),
+                    Sides.BOTH,
+                    new Area.Rectangle(
+                            new Anchor(Anchor.Across.LEFT, Anchor.Down.TOP),
+                            Length.mm(10 + random.nextInt(20)),
+                            Length.mm(0),
+                            Length.mm(5 + random.nextInt(20)),
+                            Length.mm(40),
+                            java.util.Set.of()),
+                    fill);
+        }
+    }
+
+    /** Grey waves, or coarse noise in colours. */
+    private static byte[] picture(boolean noise) {
+        Random random = new Random(5);
+        BufferedImage image = new BufferedImage(530, 290, BufferedImage.TYPE_INT_RGB);
+        for (int y = 0; y < 290; y++) {
+            for (int x = 0; x < 530; x++) {
+                int level =
+                        (int) (128 + 60 * Math.sin(x / 17.0) + 60 * Math.cos(y / 11.0 + x / 40.0));
+                image.setRGB(x, y, level << 16 | level << 8 | (level + 255) / 2);
+            }
+        }
+        if (noise) {
+            for (int y = 0; y < 290; y += 10) {
+                for (int x = 0; x < 530; x += 10) {
+                    int color = random.nextInt(0x1000000);
+                    for (int i = 0; i < 100; i++) {
+                        image.setRGB(x + i % 10, y + i / 10, color);
+                    }
+                }
+            }
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(image, "png", out);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toByteArray();
+    }
+
+    private static Publication publication(
+            List<Sheet> pages, List<Asset> assets, boolean withText, boolean withGround) {
+        return new Publication(
+                        id("publication"),
+                        "Fields",
+                        Setup.of(new PageSize(Length.mm(76), Length.mm(30)), false),
+                        Stream.concat(
+                                        Stream.of(BLACK),
+                                        pages.stream().flatMap(each -> each.swatches.stream()))
+                                .toList(),
+                        pages.stream()
+                                .map(each ->
+                                        withGround
+                                                ? each.look
+                                                : each.look
+                                                        .withOutline(Optional.empty())
+                                                        .withColor(Tinted.full(BLACK.id())))
+                                .toList(),
+                        List.of(),
+                        pages.stream()
+                                .map(each ->
+                                        each.page.withLayer(
+                                                new Layer(
+                                                        withGround
+                                                                ? each.page.layer().backgrounds()
+                                                                : List.of(),
+                                                        withText
+                                                                ? List.of(each.frame)
+                                                                : List.of())))
+                                .toList())
+                .withAssets(assets)
+                .withStories(
+                        withText ? pages.stream().map(each -> each.story).toList() : List.of());
+    }
+
+    private record Drawn(List<PageScene> scenes, List<BufferedImage> pages) {}
+
+    /** What of the pages is there. */
+    private record Variant(String name, boolean text, boolean ground) {}
+
+    private Drawn drawn(String name, Composer composer, Publication publication) {
+        List<PageScene> scenes = composer.composeAll(publication);
+        Path pdf = folder.resolve(name + ".pdf");
+        try {
+            PdfWriter.write(name, scenes, Medium.PAPER, COATED, Instant.EPOCH, pdf, Progress.NONE);
+            return new Drawn(scenes, Ghostscript.pages(pdf, PPI));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @Test
+    void worst_ratio_and_failing_share_are_what_every_pixel_of_ghostscripts_drawing_says() {
+        byte[] waves = picture(false);
+        byte[] noise = picture(true);
+        PdfDocuments documents = new PdfDocuments();
+        Intake intake = new Intake(documents);
+        List<Asset> assets =
+                List.of(
+                        new Asset(id("w"), "waves.png", "waves", intake.look("waves.png", waves)),
+                        new Asset(id("n"), "noise.png", "noise", intake.look("noise.png", noise)));
+        Composer composer =
+                new Composer(
+                        COATED,
+                        new Pictures(sha256 -> sha256.equals("waves") ? waves : noise, documents));
+        List<Sheet> pages =
+                IntStream.range(0, PAGES)
+                        .mapToObj(number -> new Sheet(number, assets.get(0), assets.get(1)))
+                        .toList();
+        List<Drawn> drawn =
+                Stream.of(
+                                new Variant("with", true, true),
+                                new Variant("without", false, true),
+                                new Variant("alone", true, false))
+                        .parallel()
+                        .map(each ->
+                                drawn(
+                                        each.name(),
+                                        composer,
+                                        publication(pages, assets, each.text(), each.ground())))
+                        .toList();
+        Drawn with = drawn.get(0);
+        Drawn without = drawn.get(1);
+        Drawn alone = drawn.get(2);
+        List<String> far = new ArrayList<>();
+        int failing = 0;
+        for (int i = 0; i < PAGES; i++) {
+            RunContrast ours = AA.judge(with.scenes().get(i)).getFirst();
+            double size = ours.run().size();
+            Brute brute =
+                    pages.get(i).isOutlined
+                            ? Brute.outlined(
+                                    alone.pages().get(i),
+                                    with.pages().get(i),
+                                    size,
+                                    ours.required())
+                            : Brute.of(
+                                    alone.pages().get(i),
+                                    with.pages().get(i),
+                                    without.pages().get(i),
+                                    size,
+                                    ours.required());
+            assertThat(brute.letters()).as("page %d", i).isEqualTo(WORD.length());
+            failing += ours.passes() ? 0 : 1;
+            double off = ours.worst().ratio() / brute.ratio();
+            if (Math.abs(off - 1) > 0.05
+                    || ours.failing() < brute.least() - 0.05
+                    || ours.failing() > brute.most() + 0.05) {
+                far.add("page %d: %s, theirs %s".formatted(i, ours, brute));
+            }
+        }
+        assertThat(far).isEmpty();
+        assertThat(failing).isBetween(10, PAGES - 10);
+    }
+
+    /**
+     * The definition, read literally.
+     *
+     * @param ratio of the worst letter, with a twentieth of what is behind and around it left out
+     * @param least the share of all that is behind and around the letters, that the text does not
+     *     stand out from; where a field is even, it goes by a hundredth of the ratio, and the
+     *     drawing's colours are up to 2 of 255 off: so the least that it may be
+     * @param most likewise
+     */
+    private record Brute(int letters, double ratio, double least, double most) {
+        static Brute of(
+                BufferedImage alone,
+                BufferedImage with,
+                BufferedImage without,
+                double size,
+                double required) {
+            int[] letters = letters(alone);
+            int count = Arrays.stream(letters).max().orElse(0);
+            double text = inside(letters, alone.getWidth(), with);
+            double around = Math.max(0.1 / 25.4, 0.05 * size / 72) * PPI;
+            double least = Double.MAX_VALUE;
+            long all = 0;
+            long fewest = 0;
+            long most = 0;
+            for (int letter = 1; letter <= count; letter++) {
+                double[] ratios =
+                        region(letters, letter, alone.getWidth(), around)
+                                .mapToDouble(at ->
+                                        Contrast.ratio(
+                                                text,
+                                                Contrast.luminance(
+                                                        without.getRGB(
+                                                                        at % alone.getWidth(),
+                                                                        at / alone.getWidth())
+                                                                & 0xffffff)))
+                                .sorted()
+                                .toArray();
+                least = Math.min(least, ratios[(int) (ratios.length * Demand.LEFT_OUT)]);
+                all += ratios.length;
+                fewest += Arrays.stream(ratios).filter(each -> each < 0.98 * required).count();
+                most += Arrays.stream(ratios).filter(each -> each < 1.02 * required).count();
+            }
+            return new Brute(count, least, (double) fewest / all, (double) most / all);
+        }
+
+        /** Held against the line around the letters, a little away from the edges of both. */
+        static Brute outlined(
+                BufferedImage alone, BufferedImage with, double size, double required) {
+            int[] letters = letters(alone);
+            int width = alone.getWidth();
+            double text = inside(letters, width, with);
+            double to = Math.max(1.5, 0.1 * size) / 72 * PPI - 2;
+            double sum = 0;
+            int count = 0;
+            for (int letter = 1; letter <= Arrays.stream(letters).max().orElse(0); letter++) {
+                int[] close = region(letters, letter, width, 2.5).toArray();
+                Arrays.sort(close);
+                for (int at : region(letters, letter, width, to).toArray()) {
+                    if (Arrays.binarySearch(close, at) < 0) {
+                        sum += Contrast.luminance(with.getRGB(at % width, at / width) & 0xffffff);
+                        count++;
+                    }
+                }
+            }
+            double ratio = Contrast.ratio(text, sum / count);
+            double share = ratio < required ? 1 : 0;
+            return new Brute(Arrays.stream(letters).max().orElse(0), ratio, share, share);
+        }
+
+        /** The light of pixels that lie well within letters. */
+        private static double inside(int[] letters, int width, BufferedImage drawn) {
+            double[] lights =
+                    IntStream.range(2 * width + 2, letters.length - 2 * width - 2)
+                            .filter(at -> letters[at] > 0)
+                            .filter(at ->
+                                    IntStream.of(at, at - 2, at + 2, at - 2 * width, at + 2 * width)
+                                            .allMatch(each -> letters[each] > 0))
+                            .mapToDouble(at ->
+                                    Contrast.luminance(
+                                            drawn.getRGB(at % width, at / width) & 0xffffff))
+                            .sorted()
+                            .toArray();
+            return lights[lights.length / 2];
+        }
+
+        /** Of each pixel the number of the letter that covers it, from 1; 0 for none. */
+        private static int[] letters(BufferedImage alone) {
+            int width = alone.getWidth();
+            int[] pixels = alone.getRGB(0, 0, width, alone.getHeight(), null, 0, width);
+            int[] letters = new int[pixels.length];
+            int count = 0;
+            for (int start = 0; start < letters.length; start++) {
+                if (letters[start] != 0 || !isInk(pixels[start])) {
+                    continue;
+                }
+                count++;
+                Deque<Integer> open = new ArrayDeque<>(List.of(start));
+                letters[start] = count;
+                while (!open.isEmpty()) {
+                    int at = open.pop();
+                    for (int next :
+                            new int[] {
+                                at - 1,
+                                at + 1,
+                                at - width,
+                                at + width,
+                                at - width - 1,
+                                at - width + 1,
+                                at + width - 1,
+                                at + width + 1
+                            }) {
+                        if (next >= 0
+                                && next < letters.length
+                                && letters[next] == 0
+                                && isInk(pixels[next])) {
+                            letters[next] = count;
+                            open.push(next);
+                        }
+                    }
+                }
+            }
+            return letters;
+        }
+
+        private static boolean isInk(int pixel) {
+            return (pixel & 0xffffff) != 0xffffff;
+        }
+
+        /** The pixels of a letter and those within a distance of it. */
+        private static IntStream region(int[] letters, int letter, int width, double around) {
+            BitSet in = new BitSet(letters.length);
+            int reach = (int) Math.ceil(around);
+            for (int at = 0; at < letters.length; at++) {
+                if (letters[at] != letter) {
+                    continue;
+                }
+                in.set(at);
+                boolean isEdge =
+                        letters[at - 1] != letter
+                                || letters[at + 1] != letter
+                                || letters[at - width] != letter
+                                || letters[at + width] != letter;
+                for (int dy = -reach; isEdge && dy <= reach; dy++) {
+                    for (int dx = -reach; dx <= reach; dx++) {
+                        if (dx * dx + dy * dy <= around * around) {
+                            in.set(at + dy * width + dx);
+                        }
+                    }
+                }
+            }
+            return in.stream();
+        }
+    }
+}
