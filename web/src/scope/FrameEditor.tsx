@@ -84,14 +84,14 @@ export function FrameEditor({
         <LengthField
           label="Gap between them"
           unit={unit}
-          of={box.width}
+          of={frame.band ? undefined : box.width}
           value={arranged.gap}
           onCommit={(gap) => arrange({ ...arranged, gap })}
         />
         <LengthField
           label="Inset"
           unit={unit}
-          of={box.width}
+          of={frame.band ? undefined : box.width}
           value={arranged.inset}
           onCommit={(inset) => arrange({ ...arranged, inset })}
         />

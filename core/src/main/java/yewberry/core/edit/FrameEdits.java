@@ -11,14 +11,12 @@ import java.util.UUID;
 import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
 import yewberry.core.publication.Box;
-import yewberry.core.publication.Edge;
 import yewberry.core.publication.Elements;
 import yewberry.core.publication.Frame;
 import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Owner;
-import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
@@ -89,15 +87,9 @@ final class FrameEdits {
     }
 
     private static Publication add(Publication on, FrameEdit.AddBand add) {
-        PageSize trim = on.setup().trim();
-        boolean lies = add.band().edge() == Edge.TOP || add.band().edge() == Edge.BOTTOM;
-        // as near as can be said without a page; where it lies on one the band says
-        Box box =
-                new Box(
-                        Length.ZERO,
-                        Length.ZERO,
-                        lies ? trim.width() : add.band().depth(),
-                        lies ? add.band().depth() : trim.height());
+        // its length is that of each page's edge, whatever the pages' size is by then
+        Length depth = add.band().depth();
+        Box box = new Box(Length.ZERO, Length.ZERO, depth, depth);
         Publication added =
                 add(
                         on,

@@ -20,6 +20,8 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Story;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.scene.PageBoxes;
+import yewberry.core.scene.Rect;
 import yewberry.core.text.StoryPlace;
 
 /** Finds how many pages a story needs more, and the step that adds them. */
@@ -106,7 +108,20 @@ public final class MakeRoom {
                         new Owner.OnPage(added),
                         next,
                         Sides.BOTH,
-                        across(now, before, like.box())));
+                        like.band().isPresent()
+                                ? withinMargins(now, before)
+                                : across(now, before, like.box())));
+    }
+
+    /** A band is no place for what goes on; the page after it has all its room. */
+    private static Box withinMargins(Publication now, Page before) {
+        Rect type =
+                PageBoxes.of(now.setup(), now.setup().sideOf(now.indexOf(before.id()) + 1)).type();
+        return new Box(
+                whole(Length.pt(type.x())),
+                whole(Length.pt(type.y())),
+                whole(Length.pt(type.width())),
+                whole(Length.pt(type.height())));
     }
 
     /** As far from the spine on the next page, where pages face. */
@@ -118,6 +133,11 @@ public final class MakeRoom {
                 now.setup(before).trim().width().millimetres()
                         - box.x().millimetres()
                         - box.width().millimetres();
-        return new Box(Length.mm(Math.rint(x * 1000) / 1000), box.y(), box.width(), box.height());
+        return new Box(whole(Length.mm(x)), box.y(), box.width(), box.height());
+    }
+
+    /** To a thousandth of a millimetre. */
+    private static Length whole(Length length) {
+        return Length.mm(Math.rint(length.millimetres() * 1000) / 1000);
     }
 }

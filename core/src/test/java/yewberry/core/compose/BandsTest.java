@@ -157,6 +157,26 @@ class BandsTest {
         }
     }
 
+    /** Whether somebody else changes the pages' size before or after: the same is kept. */
+    @ParameterizedTest
+    @EnumSource(Edge.class)
+    void a_band_and_another_page_size_come_in_either_order(Edge edge) {
+        Publication bare = guide(2, Edge.TOP, "Tides");
+        Edit band =
+                new FrameEdit.AddBand(
+                        new Owner.OnPage(id("page1")),
+                        id("own"),
+                        Sides.BOTH,
+                        new TextBand(edge, Length.mm(9), PADDING, fill()),
+                        id("its story"),
+                        id("its paragraph"),
+                        LOOK.id());
+        Edit size =
+                new PublicationEdit.ChangeSetup(
+                        bare.setup().withTrim(new PageSize(Length.mm(139), Length.mm(287))));
+        assertThat(edited(edited(bare, band), size)).isEqualTo(edited(edited(bare, size), band));
+    }
+
     @Test
     void fields_say_what_their_page_is() {
         String text =

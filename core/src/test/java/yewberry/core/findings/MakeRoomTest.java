@@ -11,12 +11,21 @@ import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.edit.Editing;
+import yewberry.core.edit.FrameEdit;
 import yewberry.core.flow.FlowMemory;
 import yewberry.core.flow.Flows;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Edge;
+import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Padding;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Sides;
 import yewberry.core.publication.Story;
+import yewberry.core.publication.TextBand;
 import yewberry.core.publication.TextFrame;
+import yewberry.core.publication.Tinted;
 
 class MakeRoomTest {
     private static final String WORDS =
@@ -61,6 +70,44 @@ class MakeRoomTest {
                 after.stories().getFirst().chain().stream().map(after::frame).toList();
         assertThat(frames.get(0).box().x().millimetres()).isEqualTo(20);
         assertThat(frames.get(1).box().x().millimetres()).isEqualTo(148 - 20 - 80);
+    }
+
+    /** A band has its depth and its page's edge, which is no measure for a whole text. */
+    @Test
+    void what_a_band_leaves_goes_on_within_the_margins_of_the_next_page() {
+        Publication plain = written(40, "Tides");
+        Publication banded =
+                Editing.edit(
+                                plain,
+                                new FrameEdit.AddBand(
+                                        plain.pages().getFirst().asOwner(),
+                                        Sample.id("band"),
+                                        Sides.BOTH,
+                                        new TextBand(
+                                                Edge.TOP,
+                                                Length.mm(12),
+                                                Padding.NONE,
+                                                new Fill.Solid(Tinted.full(Sample.NIGHT.id()))),
+                                        Sample.id("its story"),
+                                        Sample.id("its paragraph"),
+                                        BODY.id()))
+                        .publication();
+        Publication before =
+                banded.withStories(
+                        banded.stories()
+                                .mapped(story ->
+                                        story.id().equals(Sample.id("its story"))
+                                                ? story.withParagraphs(
+                                                        List.of(
+                                                                Sample.paragraph(
+                                                                        "words", BODY, WORDS)))
+                                                : story));
+        Offer offer = MakeRoom.of(before, Sample.id("its story"), flows, UUID::randomUUID);
+        Publication after = Editing.edit(before, offer.edit()).publication();
+        TextFrame next = after.frame(after.story(Sample.id("its story")).chain().getLast());
+        assertThat(next.band()).isEmpty();
+        assertThat(next.box())
+                .isEqualTo(new Box(Length.mm(12), Length.mm(12), Length.mm(124), Length.mm(186)));
     }
 
     @Test
