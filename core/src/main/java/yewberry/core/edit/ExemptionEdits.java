@@ -1,8 +1,8 @@
 package yewberry.core.edit;
 
 import java.util.List;
-import java.util.stream.Stream;
 import yewberry.core.Refused;
+import yewberry.core.publication.Elements;
 import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
@@ -38,6 +38,6 @@ final class ExemptionEdits {
                 on.exemptions().stream()
                         .filter(each -> !each.run().equals(exemption.run()))
                         .toList();
-        return on.withExemptions(Stream.concat(others.stream(), Stream.of(exemption)).toList());
+        return on.withExemptions(Elements.of(others).plus(exemption));
     }
 }

@@ -61,14 +61,13 @@ final class Recipes {
             throw new Refused(
                     "There is no background to save here; choose a page or parent that has one of its own.");
         }
-        List<Recipe> recipes = new ArrayList<>(on.recipes());
-        recipes.add(
+        Recipe recipe =
                 new Recipe(
                         save.recipe(),
                         save.name(),
                         on.trim(save.from()),
-                        new Layer(backgrounds, List.of())));
-        return on.withRecipes(recipes);
+                        new Layer(backgrounds, List.of()));
+        return on.withRecipes(on.recipes().plus(recipe));
     }
 
     private static Publication put(Publication on, ApplyRecipe apply) {

@@ -273,6 +273,14 @@ class RecipesTest {
     }
 
     @Test
+    void one_id_stands_for_one_recipe() {
+        assertThatThrownBy(
+                        () -> after(applied(), new RecipeEdit.SaveRecipe(RECIPE, "Twice", first)))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("added already");
+    }
+
+    @Test
     void a_page_without_backgrounds_makes_no_recipe() {
         assertThatThrownBy(() -> after(sample, new RecipeEdit.SaveRecipe(RECIPE, "Empty", second)))
                 .isInstanceOf(Refused.class)

@@ -96,6 +96,28 @@ class ExemptionsTest {
     }
 
     @Test
+    void one_id_stands_for_one_exception() {
+        Publication exempted = exempted();
+        Exemption other =
+                new Exemption(
+                        id("e"),
+                        id("run f 1"),
+                        Exemption.Why.DECORATION,
+                        "Of the same id",
+                        "Observatory",
+                        1);
+        assertThatThrownBy(() -> after(exempted, new ExemptionEdit.AddExemption(other)))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("added already");
+        assertThat(
+                        after(exempted, new ExemptionEdit.AddExemption(exemption("again", 1)))
+                                .exemptions())
+                .as("another takes its place")
+                .extracting(Exemption::id)
+                .containsExactly(id("again"));
+    }
+
+    @Test
     void it_ends_by_itself_when_the_text_changes_and_is_back_when_that_is_undone() {
         Publication exempted = exempted();
         var paragraph = exempted.stories().getFirst().paragraphs().getFirst();

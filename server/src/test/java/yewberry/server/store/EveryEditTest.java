@@ -33,10 +33,15 @@ import yewberry.core.edit.Edited;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.FrameEdit;
 import yewberry.core.edit.Patch;
+import yewberry.core.edit.RecipeEdit;
+import yewberry.core.publication.Background;
 import yewberry.core.publication.Element;
+import yewberry.core.publication.Heading;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recipe;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Uses;
 import yewberry.server.json.CoreJson;
@@ -182,7 +187,10 @@ class EveryEditTest {
             Statistics.collect("conflict");
             return; // a conflict, which is told
         }
-        if (takesAfter(first, second) || takesAfter(second, first)) {
+        if (takesAfter(first, second)
+                || takesAfter(second, first)
+                || usesRecipe(first, secondAlone.get())
+                || usesRecipe(second, firstAlone.get())) {
             Statistics.collect("one takes after what the other changes");
             return;
         }
@@ -207,6 +215,23 @@ class EveryEditTest {
         return one instanceof FrameEdit.ContinueFrame made
                 && other instanceof FrameEdit.ArrangeFrame arranged
                 && made.after().equals(arranged.frame());
+    }
+
+    /** A recipe is made of, and put on, pages as they are by then. */
+    private static boolean usesRecipe(Edit one, Edited other) {
+        return switch (one) {
+            case Edit.Several(var edits) ->
+                    edits.stream().anyMatch(each -> usesRecipe(each, other));
+            case RecipeEdit.ApplyRecipe _, RecipeEdit.SaveRecipe _ ->
+                    other.patch().changes().stream()
+                            .map(Change::element)
+                            .anyMatch(each ->
+                                    each instanceof Heading
+                                            || each instanceof Page
+                                            || each instanceof Recipe
+                                            || each instanceof Background);
+            default -> false;
+        };
     }
 
     private static Optional<Edited> then(Edited before, Edit edit) {
