@@ -59,6 +59,11 @@ export function JobProgress({ job }: { job: Job }) {
 function ended(job: Job): string {
   switch (job.state) {
     case "DONE":
+      if (job.kind === "FILES") {
+        return job.files.some((file) => file.problem)
+          ? "Exported, but not all files are as they should be"
+          : "Exported; all is where it should be";
+      }
       return job.report?.matches
         ? "Exported; the file is what was composed"
         : "Exported, but the file is not what was composed";

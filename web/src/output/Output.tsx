@@ -16,6 +16,7 @@ import { useStatus } from "../ui/Status";
 import { Inner, Main } from "../ui/Sheet";
 import { counted, dayAndTime } from "../ui/words";
 import { JobProgress } from "./JobProgress";
+import { FileResults } from "./FileResults";
 import { ReadBack } from "./ReadBack";
 
 const Offer = styled.section`
@@ -65,17 +66,32 @@ const Head = styled.div`
   }
 `;
 
-type Medium = Job["medium"];
+type Kind = Job["kind"];
 
 interface Wanted {
-  medium: Medium;
+  kind: Kind;
   missingAccepted?: boolean;
 }
 
-const names: Record<Medium, string> = { PAPER: "Press PDF", SCREEN: "Screen PDF" };
+const names: Record<Kind, string> = {
+  PRESS_PDF: "Press PDF",
+  SCREEN_PDF: "Screen PDF",
+  FILES: "The files, with what was added",
+};
 
-function media(destination: Publication["setup"]["destination"]): Medium[] {
-  return destination === "BOTH" ? ["PAPER", "SCREEN"] : [destination];
+const buttons: Record<Kind, string> = {
+  PRESS_PDF: "Export press PDF",
+  SCREEN_PDF: "Export screen PDF",
+  FILES: "Export files",
+};
+
+/** Pages of files go out as those files first of all. */
+function kinds({ setup, pages }: Publication): Kind[] {
+  const pdfs: Kind[] =
+    setup.destination === "BOTH"
+      ? ["PRESS_PDF", "SCREEN_PDF"]
+      : [setup.destination === "PAPER" ? "PRESS_PDF" : "SCREEN_PDF"];
+  return pages.some((page) => page.imported) ? ["FILES", ...pdfs] : pdfs;
 }
 
 /** Makes the PDF for where the publication goes, follows its making, and shows what was read back from it. */
@@ -99,7 +115,6 @@ export function Output() {
         : status.fail(error.message),
     onSettled: () => queries.invalidateQueries({ queryKey: ["exports", publication.id] }),
   });
-  const { setup } = publication;
   const open = findings.data?.open ?? 0;
   const running = exports.data?.some((job) => job.state === "RUNNING") ?? false;
 
@@ -107,19 +122,11 @@ export function Output() {
     <Main>
       <Inner>
         <h1>Output</h1>
-        {media(setup.destination).map((medium) => (
-          <Offer key={medium} aria-label={names[medium]}>
+        {kinds(publication).map((kind) => (
+          <Offer key={kind} aria-label={names[kind]}>
             <div>
-              <h2>{names[medium]}</h2>
-              <p>
-                {counted(publication.pages.length, "page", "pages")} of{" "}
-                {shownLength(setup.trim.width, setup.unit).split(" ")[0]} ×{" "}
-                {shownLength(setup.trim.height, setup.unit)},{" "}
-                {medium === "PAPER"
-                  ? `each out to its bleed, in CMYK for ${publication.pressCondition.toLowerCase()}`
-                  : "cropped to the trim, in sRGB"}
-                , with embedded fonts. The file is opened again and held against the pages.
-              </p>
+              <h2>{names[kind]}</h2>
+              <p>{kind === "FILES" ? aboutFiles(publication) : aboutPdf(publication, kind)}</p>
               {open > 0 && (
                 <p>
                   <Failed>✕ {counted(open, "finding is", "findings are")} still open.</Failed> They
@@ -128,11 +135,11 @@ export function Output() {
               )}
             </div>
             <MainButton
-              onPress={() => begin.mutate({ medium })}
+              onPress={() => begin.mutate({ kind })}
               isDisabled={begin.isPending || running}
             >
               <FileOutput size={16} aria-hidden />
-              Export {names[medium].replace("Press", "press").replace("Screen", "screen")}
+              {buttons[kind]}
             </MainButton>
           </Offer>
         ))}
@@ -188,6 +195,7 @@ export function Output() {
                 {job.state === "FAILED" ? <Failed>✕ Failed.</Failed> : "Cancelled."} {job.message}
               </p>
             )}
+            {job.files.length > 0 && <FileResults files={job.files} />}
             {job.report && (
               <ReadBack
                 report={job.report}
@@ -199,4 +207,25 @@ export function Output() {
       </Inner>
     </Main>
   );
+}
+
+function aboutPdf(publication: Publication, kind: Kind): string {
+  const { setup, pages } = publication;
+  const [width] = shownLength(setup.trim.width, setup.unit).split(" ");
+  const size = `${width} × ${shownLength(setup.trim.height, setup.unit)}`;
+  const inks =
+    kind === "PRESS_PDF"
+      ? `each out to its bleed, in CMYK for ${publication.pressCondition.toLowerCase()}`
+      : "cropped to the trim, in sRGB";
+  return `${counted(pages.length, "page", "pages")} of ${size}, ${inks}, with embedded fonts. The file is opened again and held against the pages.`;
+}
+
+function aboutFiles({ pages }: Publication): string {
+  const files = new Set(pages.flatMap((page) => (page.imported ? [page.imported.asset] : [])));
+  const bare = pages.filter((page) => !page.imported).length;
+  const left =
+    bare > 0
+      ? ` ${counted(bare, "page that is", "pages that are")} of no file will not be in them.`
+      : "";
+  return `${counted(files.size, "new file", "new files")} in a zip file, in the folders that they came in. What lies behind and over the pages is appended to each; all else in it stays as it came, and so do the originals. Each is opened again and held against the pages.${left}`;
 }

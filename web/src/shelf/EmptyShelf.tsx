@@ -2,6 +2,7 @@ import styled from "styled-components";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { FileButton } from "../ui/FileButton";
+import { openable } from "./useOpening";
 
 const Ways = styled.ul`
   display: grid;
@@ -29,12 +30,12 @@ const Way = styled.li`
 export function EmptyShelf({
   isPending,
   onSize,
-  onPdf,
+  onPdfs,
   onExample,
 }: {
   isPending: boolean;
   onSize: () => void;
-  onPdf: (file: File) => void;
+  onPdfs: (files: File[]) => void;
   onExample: () => void;
 }) {
   return (
@@ -49,13 +50,13 @@ export function EmptyShelf({
           </MainButton>
         </Way>
         <Way>
-          <h2>From a PDF</h2>
+          <h2>From PDFs</h2>
           <p>
-            Each of its pages on a page of its own, so that colours and pictures can go behind them.
-            It can also be dropped here.
+            One or many, or a zip file of them: their pages in a row, for colours, pictures and
+            numbers behind and over them. They can also be dropped here.
           </p>
-          <FileButton accepted={[".pdf"]} onFiles={(files) => files[0] && onPdf(files[0])}>
-            <Button isDisabled={isPending}>Choose a PDF…</Button>
+          <FileButton accepted={openable} several onFiles={onPdfs}>
+            <Button isDisabled={isPending}>Choose PDFs…</Button>
           </FileButton>
         </Way>
         <Way>

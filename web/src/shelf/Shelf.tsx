@@ -18,6 +18,7 @@ import { Wordmark } from "../ui/Wordmark";
 import { EmptyShelf } from "./EmptyShelf";
 import { NewPublication } from "./NewPublication";
 import { useBeginning } from "./useBeginning";
+import { openable, useOpening } from "./useOpening";
 
 const Page = styled.div`
   min-height: 100%;
@@ -110,14 +111,10 @@ export function Shelf() {
   const [removing, setRemoving] = useState<{ id: string; name: string }>();
   const queries = useQueryClient();
   const status = useStatus();
-  const { fromPdf, examples, isPending } = useBeginning();
-  const drop = useFileDrop<HTMLDivElement>((files) => {
-    if (files.length > 1) {
-      status.fail("Drop one PDF at a time; each makes a publication.");
-    } else if (files[0]) {
-      fromPdf.mutate(files[0]);
-    }
-  });
+  const beginning = useBeginning();
+  const opening = useOpening();
+  const isPending = beginning.isPending || opening.isPending;
+  const drop = useFileDrop<HTMLDivElement>(opening.open);
   const isEmpty = shelf.data?.length === 0;
   const remove = useMutation({
     mutationFn: (id: string) =>
@@ -141,13 +138,10 @@ export function Shelf() {
           <h1>Shelf</h1>
           {!isEmpty && (
             <Actions>
-              <FileButton
-                accepted={[".pdf"]}
-                onFiles={(files) => files[0] && fromPdf.mutate(files[0])}
-              >
+              <FileButton accepted={openable} several onFiles={opening.open}>
                 <Button isDisabled={isPending}>
                   <FileText size={16} aria-hidden />
-                  From a PDF…
+                  Open PDFs…
                 </Button>
               </FileButton>
               <MainButton onPress={() => setCreating(true)}>
@@ -169,8 +163,8 @@ export function Shelf() {
           <EmptyShelf
             isPending={isPending}
             onSize={() => setCreating(true)}
-            onPdf={fromPdf.mutate}
-            onExample={() => examples.mutate()}
+            onPdfs={opening.open}
+            onExample={() => beginning.examples.mutate()}
           />
         )}
         <Grid>
@@ -201,6 +195,7 @@ export function Shelf() {
           ))}
         </Grid>
       </Main>
+      {opening.dialogs}
       <NewPublication isOpen={creating} onClose={() => setCreating(false)} />
       {removing && (
         <RemoveDialog

@@ -13,25 +13,6 @@ export function useBeginning() {
     await navigate(`/publications/${id}`);
   };
 
-  /** A page for each page of the PDF, with that page on it. */
-  const fromPdf = useMutation({
-    mutationFn: (file: File) =>
-      answered(
-        client.POST("/api/publications/documents", {
-          params: { query: { name: file.name } },
-          headers: { "Content-Type": "application/octet-stream" },
-          body: file as unknown as string, // how the description writes bytes
-          bodySerializer: (body) => body,
-        }),
-      ),
-    onMutate: (file) => status.say(`Reading ${file.name}…`),
-    onSuccess: async (created) => {
-      await opened(created);
-      status.say("Publication created");
-    },
-    onError: (error) => status.fail(error.message),
-  });
-
   const examples = useMutation({
     mutationFn: () => answered(client.POST("/api/publications/examples")),
     onMutate: () => status.say("Making the example…"),
@@ -42,5 +23,5 @@ export function useBeginning() {
     onError: (error) => status.fail(error.message),
   });
 
-  return { fromPdf, examples, isPending: fromPdf.isPending || examples.isPending };
+  return { examples, isPending: examples.isPending };
 }

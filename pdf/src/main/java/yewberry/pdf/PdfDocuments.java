@@ -8,7 +8,6 @@ import java.util.Optional;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import yewberry.core.Refused;
 import yewberry.core.asset.Documents;
@@ -53,15 +52,13 @@ public final class PdfDocuments implements Documents {
     }
 
     private static Asset.Leaf leaf(PDPage page) throws IOException {
-        PDRectangle crop = page.getCropBox();
-        boolean turned = page.getRotation() % 180 != 0;
-        double width = turned ? crop.getHeight() : crop.getWidth();
-        double height = turned ? crop.getWidth() : crop.getHeight();
-        if (!(width > 0 && height > 0)) {
+        SeenPage seen = SeenPage.of(page);
+        if (!(seen.width() > 0 && seen.height() > 0)) {
             throw new Refused("A page of this PDF has no size; export it anew.");
         }
         BroughtAlong brought = BroughtAlong.by(page);
-        return new Asset.Leaf(width, height, brought.screenColor(), brought.missingFonts());
+        return new Asset.Leaf(
+                seen.width(), seen.height(), brought.screenColor(), brought.missingFonts());
     }
 
     @Override

@@ -65,7 +65,8 @@ class ShelfTest {
                 .isEqualTo("210 mm");
         JsonNode pages = publication.path("pages");
         assertThat(pages).hasSize(3);
-        assertThat(pages.get(0).path("size").isMissingNode()).isTrue();
+        assertThat(pages.get(0).path("size").path("width").asString()).isEqualTo("210 mm");
+        assertThat(pages.get(0).path("imported").path("number").asInt()).isEqualTo(1);
         assertThat(pages.get(1).path("size").path("width").asString()).isEqualTo("297 mm");
         String second = pages.get(1).path("id").asString();
         JsonNode middle =
@@ -97,7 +98,7 @@ class ShelfTest {
         String svg =
                 "<svg xmlns='http://www.w3.org/2000/svg' width='9' height='9'><rect width='9' height='9'/></svg>";
         assertThat(begin("Mark.svg", svg.getBytes(StandardCharsets.UTF_8)).detail())
-                .isEqualTo("“Mark” is not a PDF; begin with a size, and place it on a page.");
+                .isEqualTo("“Mark.svg” cannot be opened. It is not a PDF; a set is made of PDFs.");
         assertThat(begin("Tiny.pdf", pdf(new PDRectangle(10, 10))).detail())
                 .contains("is not possible; choose from 10 mm");
         assertThat(begin("Broken.pdf", new byte[] {'%', 'P', 'D', 'F'}).status()).isEqualTo(422);

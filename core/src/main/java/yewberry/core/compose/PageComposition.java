@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import yewberry.core.asset.Pictures;
+import yewberry.core.color.BlendMode;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.flow.FilledFrame;
@@ -18,6 +19,7 @@ import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Frame;
 import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.Look;
@@ -56,7 +58,8 @@ import yewberry.core.text.WordShape;
 
 /**
  * Composes one page: the backgrounds of its parents, its own on top, then what runs behind the
- * content, the frames of its parents, its own, and what runs over the content.
+ * content, the page of a file that it is, the frames of its parents, its own, and what runs over
+ * the content.
  */
 final class PageComposition {
     private final Publication publication;
@@ -115,6 +118,9 @@ final class PageComposition {
         }
         backgrounds(page.layer().backgrounds(), own);
         for (PictureFrame.Level level : PictureFrame.Level.values()) {
+            if (level == PictureFrame.Level.CONTENT) {
+                page.imported().ifPresent(file -> imported(page.id(), file));
+            }
             parents.forEach(parent -> frames(parent.layer().frames(), origin(parent), level));
             frames(page.layer().frames(), own, level);
         }
@@ -148,6 +154,44 @@ final class PageComposition {
                                                 background.goesTo())));
             }
         }
+    }
+
+    /** The page of a file fills the trim; it is the first of the content. */
+    private void imported(UUID page, Imported file) {
+        Asset asset = ingredients.asset(file.asset());
+        PictureFrame frame =
+                new PictureFrame(
+                        page,
+                        Sides.BOTH,
+                        new Box(
+                                Length.ZERO,
+                                Length.ZERO,
+                                Length.pt(boxes.trim().width()),
+                                Length.pt(boxes.trim().height())),
+                        0,
+                        PictureFrame.Level.CONTENT,
+                        new Fill.PdfPage(
+                                file.asset(),
+                                file.number(),
+                                Placing.COVER.withFit(Placing.Fit.STRETCH)),
+                        100,
+                        BlendMode.NORMAL,
+                        Background.GoesTo.BOTH,
+                        new PictureFrame.Meaning(true, ""),
+                        List.of(),
+                        true);
+        Fill.PdfPage fill = (Fill.PdfPage) frame.fill();
+        items.add(
+                front(
+                        frame,
+                        new Origin.FromFile(page, asset.name()),
+                        boxes.trim(),
+                        Turn.NONE,
+                        fill.asset(),
+                        fill.number(),
+                        fill.placing(),
+                        RunOut.NONE,
+                        Optional.empty()));
     }
 
     private Optional<AreaPaint> paint(Background background) {

@@ -16,6 +16,7 @@ import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Frame;
 import yewberry.core.publication.Heading;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Limits;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
@@ -106,7 +107,10 @@ final class Integrity {
             case Parent parent -> after.chain(Optional.of(parent.id()));
             case Background background -> check(background.fill());
             case Recipe recipe -> {}
-            case Page page -> after.setup(page);
+            case Page page -> {
+                after.setup(page);
+                imported(page);
+            }
             case Heading heading -> after.pages().forEach(after::setup);
             case PictureFrame frame -> check(frame.fill());
             case TextFrame frame -> {
@@ -172,17 +176,7 @@ final class Integrity {
                 }
             }
             case Fill.PdfPage(UUID id, int number, Placing placing) -> {
-                Asset asset = after.asset(id);
-                if (!(asset.content() instanceof Asset.Document document)) {
-                    throw new Refused(
-                            "“%s” is a picture and has no pages; place it as a picture."
-                                    .formatted(asset.name()));
-                }
-                if (number < 1 || number > document.pages().size()) {
-                    throw new Refused(
-                            "“%s” has no page %d; it has pages 1 to %d."
-                                    .formatted(asset.name(), number, document.pages().size()));
-                }
+                new Imported(id, number).sizeIn(after.asset(id));
             }
         }
     }
@@ -196,6 +190,26 @@ final class Integrity {
                                 layer.pictureFrames().stream().map(PictureFrame::fill)))
                 .filter(fill -> fill.madeFrom().filter(asset.id()::equals).isPresent())
                 .forEach(this::check);
+        after.pages().stream()
+                .filter(page ->
+                        page.imported().filter(each -> each.asset().equals(asset.id())).isPresent())
+                .forEach(this::imported);
+    }
+
+    /** The page of a file is as large as it is there. */
+    private void imported(Page page) {
+        page.imported()
+                .ifPresent(file -> {
+                    Asset asset = after.asset(file.asset());
+                    if (!page.size().equals(Optional.of(file.sizeIn(asset)))) {
+                        throw new Refused(
+                                "Page %d is page %d of “%s”, and as large as that; its size is not changed here."
+                                        .formatted(
+                                                after.indexOf(page.id()) + 1,
+                                                file.number(),
+                                                asset.name()));
+                    }
+                });
     }
 
     private void check(Swatch swatch) {

@@ -14,6 +14,17 @@ public sealed interface PageEdit extends Edit {
             implements PageEdit {}
 
     /**
+     * Adds pages that are those of a file, one after the other.
+     *
+     * @param asset of the publication; one that is a document
+     * @param first the number of the first of them in it, from 1
+     * @param after the page they come after; nothing means at the front
+     */
+    record AddImported(
+            UUID asset, int first, List<UUID> pages, Optional<UUID> after, Optional<UUID> parent)
+            implements PageEdit {}
+
+    /**
      * @param size nothing means that of the publication
      */
     record SizePages(List<UUID> pages, Optional<PageSize> size) implements PageEdit {}

@@ -10,6 +10,8 @@ import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
 import yewberry.core.edit.PageEdit.AddPages;
 import yewberry.core.edit.PageEdit.MovePages;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
@@ -22,7 +24,14 @@ final class PageEdits {
 
     static Publication apply(Publication on, PageEdit edit) {
         return switch (edit) {
-            case AddPages add -> add(on, add);
+            case AddPages add ->
+                    insert(
+                            on,
+                            add.after(),
+                            add.pages().stream()
+                                    .map(id -> new Page(id, add.parent(), true, Layer.EMPTY))
+                                    .toList());
+            case PageEdit.AddImported add -> insert(on, add.after(), imported(on, add));
             case PageEdit.SizePages(List<UUID> pages, Optional<PageSize> size) ->
                     change(on, pages, page -> page.withSize(size));
             case MovePages move -> move(on, move);
@@ -36,15 +45,24 @@ final class PageEdits {
         };
     }
 
-    private static Publication add(Publication on, AddPages add) {
-        if (add.pages().isEmpty()) {
+    private static List<Page> imported(Publication on, PageEdit.AddImported add) {
+        Asset asset = on.asset(add.asset());
+        List<Page> pages = new ArrayList<>();
+        for (UUID id : add.pages()) {
+            Imported of = new Imported(asset.id(), add.first() + pages.size());
+            pages.add(
+                    new Page(id, add.parent(), true, Layer.EMPTY)
+                            .withSize(Optional.of(of.sizeIn(asset)))
+                            .withImported(Optional.of(of)));
+        }
+        return pages;
+    }
+
+    private static Publication insert(Publication on, Optional<UUID> after, List<Page> added) {
+        if (added.isEmpty()) {
             throw new Refused("Add one page or more.");
         }
-        int at = add.after().map(page -> on.indexOf(page) + 1).orElse(0);
-        List<Page> added =
-                add.pages().stream()
-                        .map(id -> new Page(id, add.parent(), true, Layer.EMPTY))
-                        .toList();
+        int at = after.map(page -> on.indexOf(page) + 1).orElse(0);
         List<Page> pages = new ArrayList<>(on.pages());
         pages.addAll(at, added);
         Lists.refuseTwice(pages, Page::id);

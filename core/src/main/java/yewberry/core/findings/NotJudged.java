@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Element;
 import yewberry.core.publication.Layer;
+import yewberry.core.publication.Page;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Uses;
@@ -21,12 +22,18 @@ public record NotJudged(UUID asset, String name, Uses.Places where) {
     /** All of a publication, by their names. */
     public static List<NotJudged> of(Publication publication) {
         return publication.assets().stream()
-                .filter(asset -> publication.layers().anyMatch(layer -> shows(layer, asset)))
+                .filter(asset ->
+                        publication.layers().anyMatch(layer -> shows(layer, asset))
+                                || publication.pages().stream().anyMatch(page -> isOf(page, asset)))
                 .map(asset ->
                         new NotJudged(
                                 asset.id(), asset.name(), Uses.places(publication, asset.id())))
                 .sorted((one, other) -> one.name().compareTo(other.name()))
                 .toList();
+    }
+
+    private static boolean isOf(Page page, Asset asset) {
+        return page.imported().filter(file -> file.asset().equals(asset.id())).isPresent();
     }
 
     private static boolean shows(Layer layer, Asset asset) {

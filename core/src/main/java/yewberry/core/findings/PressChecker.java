@@ -71,9 +71,14 @@ final class PressChecker {
         }
     }
 
-    /** A picture that is rotated has no edge along that of the page. */
+    /**
+     * A picture that is rotated has no edge along that of the page; the page of a file ends where
+     * that does.
+     */
     private void front(Item.FrontFill fill) {
-        if (fill.paint() instanceof AreaPaint.Picture && fill.form().rectangle().isPresent()) {
+        if (!fill.isImported()
+                && fill.paint() instanceof AreaPaint.Picture
+                && fill.form().rectangle().isPresent()) {
             for (TrimEdge edge : TrimEdge.of(scene, fill)) {
                 findings.add(new PressFinding.EndsAtTrim(scene.page(), fill, edge));
             }

@@ -338,6 +338,11 @@ public sealed interface Item {
             return source.id();
         }
 
+        /** Whether it is the page of a file that the page is; its element is the page then. */
+        public boolean isImported() {
+            return origin instanceof Origin.FromFile;
+        }
+
         @Override
         public double opacity() {
             return source.opacity() / 100;
@@ -382,6 +387,9 @@ public sealed interface Item {
 
         /** What it is to whoever looks. */
         public String kind() {
+            if (isImported()) {
+                return "Page of a file";
+            }
             return source.isRunningItem() ? "Running item" : "Picture";
         }
 

@@ -9,9 +9,17 @@ public sealed interface Origin {
 
     record FromParent(UUID parent, String name) implements Origin {}
 
+    /**
+     * The page of a file that a page is.
+     *
+     * @param name of the file
+     */
+    record FromFile(UUID page, String name) implements Origin {}
+
     default Owner owner() {
         return switch (this) {
             case FromPage(UUID page) -> new Owner.OnPage(page);
+            case FromFile(UUID page, String name) -> new Owner.OnPage(page);
             case FromParent(UUID parent, String name) -> new Owner.OnParent(parent);
         };
     }
@@ -19,6 +27,7 @@ public sealed interface Origin {
     default String inWords() {
         return switch (this) {
             case FromPage page -> "this page";
+            case FromFile(UUID page, String name) -> "the file “%s”".formatted(name);
             case FromParent(UUID parent, String name) -> "parent “%s”".formatted(name);
         };
     }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.apache.pdfbox.Loader;
@@ -106,6 +107,50 @@ public final class ReadBack implements AutoCloseable {
         return ReadBackReport.of(PageReaders.read(file, opener, pages, progress), problems);
     }
 
+    /**
+     * The same of a file that something was added to: what it paints on pages that were changed, as
+     * they are seen, against their scenes, in which the page as it came is one item.
+     *
+     * @param scenes by the number of the page, from 1
+     * @throws IOException if the file cannot be read
+     * @throws java.util.concurrent.CancellationException if {@code progress} says so
+     */
+    public static ReadBackReport checkAdded(
+            Path file,
+            Map<Integer, PageScene> scenes,
+            Medium medium,
+            PressCondition condition,
+            Progress progress)
+            throws IOException {
+        List<PageReport> pages = new ArrayList<>();
+        try (PDDocument document =
+                        Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
+                ReadBack readBack =
+                        new ReadBack(
+                                document,
+                                List.copyOf(scenes.values()),
+                                medium,
+                                condition,
+                                new AtomicInteger())) {
+            for (Map.Entry<Integer, PageScene> each : scenes.entrySet()) {
+                progress.at(pages.size(), scenes.size());
+                pages.add(readBack.added(each.getKey(), each.getValue().on(medium)));
+            }
+        }
+        return ReadBackReport.of(pages, List.of());
+    }
+
+    private PageReport added(int number, MediumScene scene) throws IOException {
+        PDPage page = document.getPage(number - 1);
+        Rect shown = scene.boxes().trim();
+        AffineTransform toPixels =
+                AffineTransform.getScaleInstance(shown.width() * SCALE, shown.height() * SCALE);
+        toPixels.concatenate(PagePlates.unit(page));
+        PlaneRaster wanted = own.draw(scene, shown, PPI);
+        PaintCheck comparison = painted(page, scene, shown, wanted, toPixels);
+        return PageReport.of(number, List.of(), comparison, List.of(), List.of());
+    }
+
     /** What is wrong with the file as a whole. */
     private List<String> file() throws IOException {
         List<String> problems = new ArrayList<>();
@@ -184,7 +229,15 @@ public final class ReadBack implements AutoCloseable {
                                                     x(place, wanted, shown),
                                                     y(place, wanted, shown))));
         }
-        PaintCheck comparison = painted(page, scene, shown, wanted);
+        AffineTransform toPixels =
+                new AffineTransform(
+                        SCALE,
+                        0,
+                        0,
+                        -SCALE,
+                        (bleed.x() - shown.x()) * SCALE,
+                        (bleed.bottom() - shown.y()) * SCALE);
+        PaintCheck comparison = painted(page, scene, shown, wanted, toPixels);
         return PageReport.of(number, boxes, comparison, text.colors(), problems);
     }
 
@@ -245,17 +298,13 @@ public final class ReadBack implements AutoCloseable {
     }
 
     /** Painted from the file's operators, and from the scene. */
-    private PaintCheck painted(PDPage page, MediumScene scene, Rect shown, PlaneRaster wanted)
+    private PaintCheck painted(
+            PDPage page,
+            MediumScene scene,
+            Rect shown,
+            PlaneRaster wanted,
+            AffineTransform toPixels)
             throws IOException {
-        Rect bleed = scene.boxes().bleed();
-        AffineTransform toPixels =
-                new AffineTransform(
-                        SCALE,
-                        0,
-                        0,
-                        -SCALE,
-                        (bleed.x() - shown.x()) * SCALE,
-                        (bleed.bottom() - shown.y()) * SCALE);
         List<String> spots = scene.planes().spots().stream().map(Inks.Spot::name).toList();
         PlaneRaster found =
                 PagePlates.paint(

@@ -21,7 +21,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import yewberry.core.color.Medium;
 import yewberry.server.jobs.Jobs;
 import yewberry.server.publications.Missing;
 import yewberry.server.view.JobView;
@@ -31,6 +30,8 @@ import yewberry.server.web.Streams;
 @RestController
 @RequestMapping("/api")
 class JobApi {
+    private static final String ZIP = "application/zip";
+
     private final Jobs jobs;
     private final Streams streams;
 
@@ -43,9 +44,9 @@ class JobApi {
     @ResponseStatus(HttpStatus.ACCEPTED)
     JobView export(
             @PathVariable UUID id,
-            @RequestParam Optional<Medium> medium,
+            @RequestParam Optional<JobView.Kind> kind,
             @RequestParam(defaultValue = "false") boolean missingAccepted) {
-        return jobs.export(id, medium, missingAccepted);
+        return jobs.export(id, kind, missingAccepted);
     }
 
     @GetMapping("/publications/{id}/exports")
@@ -94,7 +95,9 @@ class JobApi {
         }
     }
 
-    @GetMapping(path = "/jobs/{job}/file", produces = MediaType.APPLICATION_PDF_VALUE)
+    @GetMapping(
+            path = "/jobs/{job}/file",
+            produces = {MediaType.APPLICATION_PDF_VALUE, ZIP})
     ResponseEntity<Resource> file(@PathVariable UUID job) {
         JobView view = jobs.get(job);
         var file = jobs.file(job);
@@ -102,7 +105,10 @@ class JobApi {
             throw new Missing("file");
         }
         return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_PDF)
+                .contentType(
+                        view.kind() == JobView.Kind.FILES
+                                ? MediaType.valueOf(ZIP)
+                                : MediaType.APPLICATION_PDF)
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment()

@@ -42,6 +42,8 @@ import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.PictureFiles;
 import yewberry.server.publications.Publications;
+import yewberry.server.publications.SetFiles;
+import yewberry.server.view.FileIn;
 import yewberry.server.view.PictureAddresses;
 import yewberry.server.view.RunOutList;
 import yewberry.server.view.RunOutView;
@@ -54,10 +56,12 @@ import yewberry.server.view.RunOutView;
 class PictureApi {
     private final Publications publications;
     private final PictureFiles files;
+    private final SetFiles sets;
 
-    PictureApi(Publications publications, PictureFiles files) {
+    PictureApi(Publications publications, PictureFiles files, SetFiles sets) {
         this.publications = publications;
         this.files = files;
+        this.sets = sets;
     }
 
     /**
@@ -78,6 +82,27 @@ class PictureApi {
             throws IOException {
         publications.get(id);
         return files.add(UUID.randomUUID(), name, file);
+    }
+
+    /**
+     * Keeps a PDF, or all the PDFs of a zip file; the body is the file itself. The answer says of
+     * each what an edit adds, or why not.
+     *
+     * @param name of the file
+     */
+    @Operation(
+            requestBody =
+                    @RequestBody(
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.APPLICATION_OCTET_STREAM_VALUE,
+                                            schema = @Schema(type = "string", format = "binary"))))
+    @PostMapping(path = "/files", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    List<FileIn> addFiles(@PathVariable UUID id, @RequestParam String name, InputStream file)
+            throws IOException {
+        publications.get(id);
+        return sets.take(name, file);
     }
 
     /**

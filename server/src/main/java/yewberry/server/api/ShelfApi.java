@@ -6,6 +6,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import yewberry.core.Refused;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Bleed;
 import yewberry.core.publication.Destination;
@@ -29,8 +31,11 @@ import yewberry.server.jobs.Jobs;
 import yewberry.server.publications.Beginning;
 import yewberry.server.publications.PictureFiles;
 import yewberry.server.publications.Publications;
+import yewberry.server.publications.SetFiles;
 import yewberry.server.view.Created;
+import yewberry.server.view.FileIn;
 import yewberry.server.view.Options;
+import yewberry.server.view.SetCreated;
 import yewberry.server.view.ShelfEntry;
 
 /** The shelf: all publications, and what a new one can be made of. */
@@ -38,13 +43,13 @@ import yewberry.server.view.ShelfEntry;
 @RequestMapping("/api")
 class ShelfApi {
     private final Publications publications;
-    private final PictureFiles files;
+    private final SetFiles sets;
     private final DemoData demo;
     private final Jobs jobs;
 
-    ShelfApi(Publications publications, PictureFiles files, DemoData demo, Jobs jobs) {
+    ShelfApi(Publications publications, SetFiles sets, DemoData demo, Jobs jobs) {
         this.publications = publications;
-        this.files = files;
+        this.sets = sets;
         this.demo = demo;
         this.jobs = jobs;
     }
@@ -92,9 +97,10 @@ class ShelfApi {
     }
 
     /**
-     * A publication with a page for each page of a PDF, which is the body, and that page on it.
+     * A publication whose pages are those of a PDF, or of all the PDFs in a zip file.
      *
      * @param name of the file
+     * @param called what the publication is called; after the file where it is left out
      */
     @Operation(
             requestBody =
@@ -107,11 +113,21 @@ class ShelfApi {
             path = "/publications/documents",
             consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
-    Created createFrom(@RequestParam String name, InputStream file) throws IOException {
+    SetCreated createFrom(
+            @RequestParam String name, @RequestParam Optional<String> called, InputStream file)
+            throws IOException {
+        List<FileIn> all = sets.take(name, file);
+        List<Asset> opened = all.stream().flatMap(each -> each.asset().stream()).toList();
+        if (opened.isEmpty()) {
+            FileIn first = all.getFirst();
+            throw new Refused(
+                    "“%s” cannot be opened. %s"
+                            .formatted(first.name(), first.refused().orElseThrow()));
+        }
         UUID id = UUID.randomUUID();
-        Asset document = files.add(UUID.randomUUID(), name, file);
-        publications.create(Beginning.ofDocument(id, document, UUID::randomUUID));
-        return new Created(id);
+        String usual = opened.size() == 1 ? opened.getFirst().name() : PictureFiles.title(name);
+        publications.create(Beginning.ofFiles(id, called.orElse(usual), opened, UUID::randomUUID));
+        return new SetCreated(id, all);
     }
 
     /** Puts the examples that are not on the shelf there, and names the first to look at. */

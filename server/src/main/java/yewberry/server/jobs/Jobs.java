@@ -43,8 +43,10 @@ import yewberry.server.Settings;
 import yewberry.server.publications.Missing;
 import yewberry.server.publications.News;
 import yewberry.server.publications.OpenPublication;
+import yewberry.server.publications.PictureFiles;
 import yewberry.server.publications.Publications;
 import yewberry.server.store.db.tables.records.JobRecord;
+import yewberry.server.view.FileResult;
 import yewberry.server.view.JobView;
 
 /** Exports, one at a time: each writes a file, opens it again and holds it against the scenes. */
@@ -56,6 +58,7 @@ public class Jobs implements DisposableBean {
     private final JsonMapper mapper;
     private final Publications publications;
     private final News news;
+    private final PictureFiles files;
     private final Clock clock;
     private final Path folder;
     private final ExecutorService worker = Executors.newSingleThreadExecutor();
@@ -66,12 +69,14 @@ public class Jobs implements DisposableBean {
             JsonMapper mapper,
             Publications publications,
             News news,
+            PictureFiles files,
             Clock clock,
             Settings settings) {
         this.db = db;
         this.mapper = mapper;
         this.publications = publications;
         this.news = news;
+        this.files = files;
         this.clock = clock;
         this.folder = settings.data().resolve("exports");
         db.update(JOB)
@@ -82,32 +87,36 @@ public class Jobs implements DisposableBean {
     }
 
     /**
-     * Begins the export of the newest state as a PDF.
+     * Begins the export of the newest state.
      *
-     * @param wanted what it is for; nothing for what the publication goes to first
+     * @param wanted what is made; nothing for the PDF for what the publication goes to first
      * @param missingAccepted whether characters that a font does not have may be left out
      * @throws Unconfirmed if there are some, and that was not accepted
+     * @throws Refused if files are wanted of a publication that has none
      */
-    public JobView export(UUID publication, Optional<Medium> wanted, boolean missingAccepted) {
+    public JobView export(
+            UUID publication, Optional<JobView.Kind> wanted, boolean missingAccepted) {
         OpenPublication open = publications.get(publication);
         OpenPublication.State state = open.state();
         if (!missingAccepted) {
             refuseMissing(open.composer(state.publication()).composeAll(state.publication()));
         }
-        Medium medium =
-                wanted.orElseGet(
-                        () -> state.publication().setup().destination().media().getFirst());
+        JobView.Kind kind =
+                wanted.orElseGet(() ->
+                        JobView.Kind.of(
+                                state.publication().setup().destination().media().getFirst()));
+        if (kind == JobView.Kind.FILES && !FilesExport.isSet(state.publication())) {
+            throw new Refused(
+                    "No page of this publication is that of a file; export it as a PDF instead.");
+        }
         UUID id = UUID.randomUUID();
         JobRecord row = db.newRecord(JOB);
         row.setId(id);
         row.setPublication(publication);
         row.setRevision(state.revision());
-        row.setKind(kind(medium));
+        row.setKind(kind.stored());
         row.setState(JobView.State.RUNNING.name());
-        row.setFileName(
-                Names.fileStem(state.publication().name())
-                        + "-"
-                        + kind(medium).replace("-pdf", ".pdf"));
+        row.setFileName(Names.fileStem(state.publication().name()) + kind.ending());
         row.setMessage("");
         row.setStarted(OffsetDateTime.now(clock));
         RunningJob job = new RunningJob(publication);
@@ -118,7 +127,7 @@ public class Jobs implements DisposableBean {
             running.remove(id);
             throw notStored;
         }
-        worker.execute(() -> run(id, job, open, state.publication(), medium));
+        worker.execute(() -> run(id, job, open, state.publication(), kind));
         return get(id);
     }
 
@@ -145,47 +154,26 @@ public class Jobs implements DisposableBean {
         }
     }
 
-    private static String kind(Medium medium) {
-        return switch (medium) {
-            case PAPER -> "press-pdf";
-            case SCREEN -> "screen-pdf";
-        };
-    }
-
-    private static Medium medium(String kind) {
-        return switch (kind) {
-            case "press-pdf" -> Medium.PAPER;
-            case "screen-pdf" -> Medium.SCREEN;
-            default -> throw new IllegalStateException("An unknown kind of export: " + kind);
-        };
-    }
-
     private void run(
-            UUID id, RunningJob job, OpenPublication open, Publication publication, Medium medium) {
+            UUID id,
+            RunningJob job,
+            OpenPublication open,
+            Publication publication,
+            JobView.Kind kind) {
         Path part = folder.resolve(id + ".part");
         if (!job.begin()) {
             return;
         }
         try {
             Files.createDirectories(folder);
-            PressCondition press = open.press(publication);
-            List<PageScene> scenes = open.composer(publication).composeAll(publication);
-            PdfWriter.write(
-                    PdfWriter.About.of(publication, clock.instant()),
-                    scenes,
-                    medium,
-                    press,
-                    part,
-                    (done, all) -> at(id, job, "Writing", done, all));
-            ReadBackReport report =
-                    ReadBack.check(
-                            part,
-                            scenes,
-                            medium,
-                            press,
-                            (done, all) -> at(id, job, "Reading back", done, all));
+            Optional<String> report =
+                    switch (kind) {
+                        case FILES -> files(id, job, open, publication, part);
+                        case PRESS_PDF -> pdf(id, job, open, publication, Medium.PAPER, part);
+                        case SCREEN_PDF -> pdf(id, job, open, publication, Medium.SCREEN, part);
+                    };
             Files.move(part, file(id), StandardCopyOption.REPLACE_EXISTING);
-            finish(id, JobView.State.DONE, "", Optional.of(report));
+            finish(id, JobView.State.DONE, "", report);
         } catch (CancellationException cancelled) {
             finish(id, JobView.State.CANCELLED, "Cancelled; no file was kept.", Optional.empty());
         } catch (Refused refused) {
@@ -212,6 +200,49 @@ public class Jobs implements DisposableBean {
         }
     }
 
+    private Optional<String> pdf(
+            UUID id,
+            RunningJob job,
+            OpenPublication open,
+            Publication publication,
+            Medium medium,
+            Path part)
+            throws IOException {
+        PressCondition press = open.press(publication);
+        List<PageScene> scenes = open.composer(publication).composeAll(publication);
+        PdfWriter.write(
+                PdfWriter.About.of(publication, clock.instant()),
+                scenes,
+                medium,
+                press,
+                part,
+                (done, all) -> at(id, job, "Writing", done, all));
+        ReadBackReport report =
+                ReadBack.check(
+                        part,
+                        scenes,
+                        medium,
+                        press,
+                        (done, all) -> at(id, job, "Reading back", done, all));
+        return Optional.of(mapper.writeValueAsString(report));
+    }
+
+    private Optional<String> files(
+            UUID id, RunningJob job, OpenPublication open, Publication publication, Path part)
+            throws IOException {
+        FilesExport export =
+                new FilesExport(
+                        publication,
+                        open.composer(publication),
+                        open.press(publication),
+                        files,
+                        clock.instant());
+        List<FileResult> results =
+                export.write(
+                        part, (done, all) -> at(id, job, "Writing and reading back", done, all));
+        return Optional.of(mapper.writeValueAsString(results));
+    }
+
     /** Tells how far it is, now and then. */
     private void at(UUID id, RunningJob job, String phase, int done, int all) {
         job.at(phase, done, all);
@@ -236,8 +267,7 @@ public class Jobs implements DisposableBean {
     }
 
     /** Where this cannot be stored, the job counts as failed as soon as it is not running. */
-    private void finish(
-            UUID id, JobView.State state, String message, Optional<ReadBackReport> report) {
+    private void finish(UUID id, JobView.State state, String message, Optional<String> report) {
         try {
             store(id, state, message, report);
         } catch (RuntimeException notStored) {
@@ -245,14 +275,11 @@ public class Jobs implements DisposableBean {
         }
     }
 
-    private void store(
-            UUID id, JobView.State state, String message, Optional<ReadBackReport> report) {
+    private void store(UUID id, JobView.State state, String message, Optional<String> report) {
         db.update(JOB)
                 .set(JOB.STATE, state.name())
                 .set(JOB.MESSAGE, message)
-                .set(
-                        JOB.REPORT,
-                        report.map(it -> JSON.json(mapper.writeValueAsString(it))).orElse(null))
+                .set(JOB.REPORT, report.map(JSON::json).orElse(null))
                 .where(JOB.ID.eq(id))
                 .execute();
     }
@@ -286,24 +313,29 @@ public class Jobs implements DisposableBean {
     private JobView view(JobRecord row) {
         Optional<RunningJob> job = Optional.ofNullable(running.get(row.getId()));
         JobView.State stored = JobView.State.valueOf(row.getState());
+        JobView.Kind kind = JobView.Kind.of(row.getKind());
+        Optional<String> report = Optional.ofNullable(row.getReport()).map(JSON::data);
         boolean lost = stored == JobView.State.RUNNING && job.isEmpty();
         return new JobView(
                 row.getId(),
                 row.getPublication(),
                 row.getRevision(),
-                medium(row.getKind()),
+                kind,
                 lost ? JobView.State.FAILED : stored,
                 row.getFileName(),
                 lost ? "It came to no end; export it again." : row.getMessage(),
                 job.map(RunningJob::phase).orElse(""),
                 job.map(RunningJob::done).orElse(0),
                 job.map(RunningJob::all).orElse(0),
-                Optional.ofNullable(row.getReport())
-                        .map(it -> mapper.readValue(it.data(), ReadBackReport.class)),
+                report.filter(_ -> kind != JobView.Kind.FILES)
+                        .map(it -> mapper.readValue(it, ReadBackReport.class)),
+                report.filter(_ -> kind == JobView.Kind.FILES)
+                        .map(it -> List.of(mapper.readValue(it, FileResult[].class)))
+                        .orElse(List.of()),
                 row.getStarted());
     }
 
-    /** The finished file. */
+    /** The finished file, of whatever kind. */
     public Path file(UUID id) {
         return folder.resolve(id + ".pdf");
     }
@@ -340,7 +372,7 @@ public class Jobs implements DisposableBean {
                     db.deleteFrom(JOB).where(JOB.ID.eq(id)).execute();
                 });
         try (var listed = Files.list(folder)) {
-            List<Path> files = listed.toList(); // first: each is younger than the row of its job
+            List<Path> there = listed.toList(); // first: each is younger than the row of its job
             Set<String> known = new HashSet<>();
             db.select(JOB.ID)
                     .from(JOB)
@@ -349,7 +381,7 @@ public class Jobs implements DisposableBean {
                         known.add(file(id).getFileName().toString());
                         known.add(id + ".part");
                     });
-            files.stream()
+            there.stream()
                     .filter(file -> !known.contains(file.getFileName().toString()))
                     .forEach(Jobs::delete);
         } catch (NoSuchFileException none) {

@@ -1,20 +1,19 @@
 package yewberry.server.publications;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import yewberry.core.Refused;
 import yewberry.core.color.Cmyk;
-import yewberry.core.publication.Anchor;
-import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
-import yewberry.core.publication.Background;
+import yewberry.core.publication.Bleed;
 import yewberry.core.publication.CharacterLook;
-import yewberry.core.publication.Fill;
+import yewberry.core.publication.Destination;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Limits;
@@ -22,10 +21,8 @@ import yewberry.core.publication.Look;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Parent;
-import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
-import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 
@@ -85,34 +82,51 @@ public final class Beginning {
     }
 
     /**
-     * What is laid out behind a PDF: a page for each of its pages, as large as that, with it on.
+     * A publication whose pages are those of files, one file after the other, each page as large as
+     * it is there.
      *
-     * @param document what has come in
+     * @param files what has come in; PDFs, one or more
      * @param ids where new ids come from
-     * @throws Refused if it is no PDF, or has too many pages or one of a size that is not possible
+     * @throws Refused if they have too many pages, or one of a size that is not possible
      */
-    public static Publication ofDocument(UUID id, Asset document, Supplier<UUID> ids) {
-        if (!(document.content() instanceof Asset.Document(List<Asset.Leaf> leaves))) {
-            throw new Refused(
-                    "“%s” is not a PDF; begin with a size, and place it on a page."
-                            .formatted(document.name()));
+    public static Publication ofFiles(UUID id, String name, List<Asset> files, Supplier<UUID> ids) {
+        List<Imported> imported = new ArrayList<>();
+        List<PageSize> sizes = new ArrayList<>();
+        for (Asset file : files) {
+            Asset.Document document = (Asset.Document) file.content();
+            for (int number = 1; number <= document.pages().size(); number++) {
+                Imported page = new Imported(file.id(), number);
+                imported.add(page);
+                sizes.add(page.sizeIn(file));
+            }
         }
-        List<PageSize> sizes = leaves.stream().map(Beginning::size).toList();
-        PageSize first = sizes.getFirst();
-        Setup setup = Setup.of(smallest(sizes), false).withTrim(first);
-        Publication empty = of(id, document.name(), setup, leaves.size(), ids);
+        Setup setup = Setup.of(smallest(sizes), false).withTrim(sizes.getFirst());
+        Publication empty = of(id, name, bare(setup), imported.size(), ids);
         List<Page> pages =
-                IntStream.range(0, leaves.size())
-                        .mapToObj(i -> {
-                            PageSize size = sizes.get(i);
-                            Background page = onAll(ids.get(), document.id(), i + 1, size);
-                            return empty.pages()
-                                    .get(i)
-                                    .withSize(Optional.of(size).filter(each -> !each.equals(first)))
-                                    .withLayer(Layer.EMPTY.withBackgrounds(List.of(page)));
-                        })
+                IntStream.range(0, imported.size())
+                        .mapToObj(i ->
+                                empty.pages()
+                                        .get(i)
+                                        .withSize(Optional.of(sizes.get(i)))
+                                        .withImported(Optional.of(imported.get(i))))
                         .toList();
-        return empty.withAssets(List.of(document)).withPages(pages);
+        return empty.withAssets(files).withPages(pages);
+    }
+
+    /** Finished files are read on screens above all, and have no bleed but their own. */
+    private static Setup bare(Setup usual) {
+        Length none = Length.ZERO;
+        return new Setup(
+                Destination.SCREEN,
+                usual.trim(),
+                usual.facing(),
+                new Bleed(none, none, none, none),
+                usual.safe(),
+                usual.margins(),
+                usual.unit(),
+                usual.level(),
+                usual.press(),
+                usual.checks());
     }
 
     /** As narrow as the narrowest and as low as the lowest: margins that fit there fit on all. */
@@ -121,31 +135,6 @@ public final class Beginning {
         return new PageSize(
                 sizes.stream().map(PageSize::width).min(shorter).orElseThrow(),
                 sizes.stream().map(PageSize::height).min(shorter).orElseThrow());
-    }
-
-    /** To a hundredth of a millimetre. */
-    private static PageSize size(Asset.Leaf leaf) {
-        return new PageSize(millimetres(leaf.width()), millimetres(leaf.height()));
-    }
-
-    private static Length millimetres(double points) {
-        return Length.mm(Math.rint(Length.pt(points).millimetres() * 100) / 100);
-    }
-
-    private static Background onAll(UUID id, UUID asset, int number, PageSize size) {
-        Area.Rectangle trim =
-                new Area.Rectangle(
-                        new Anchor(Anchor.Across.LEFT, Anchor.Down.TOP),
-                        Length.ZERO,
-                        Length.ZERO,
-                        size.width(),
-                        size.height(),
-                        Set.of());
-        return new Background(
-                id,
-                Sides.BOTH,
-                trim,
-                new Fill.PdfPage(asset, number, Placing.COVER.withFit(Placing.Fit.STRETCH)));
     }
 
     private static Look look(

@@ -101,7 +101,7 @@ public class PictureFiles {
     }
 
     /** The name of a file without its ending. */
-    private static String title(String name) {
+    public static String title(String name) {
         String title = name.replaceFirst("\\.[A-Za-z]{3,4}$", "").strip();
         try {
             return Names.checked("picture", Names.cut(title, LONGEST));

@@ -8,6 +8,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import org.jooq.DSLContext;
 import yewberry.core.publication.Holder;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
@@ -34,6 +35,13 @@ final class PageRows extends Rows<Page, PageRecord> {
         row.setParentShown(page.parentShown());
         row.setPart(page.part().orElse(null));
         row.setTrim(page.size().map(size -> columns.write(size, PageSize.class)).orElse(null));
+        row.setImportedAsset(page.imported().map(Imported::asset).orElse(null));
+        row.setImportedPage(page.imported().map(Imported::number).orElse(null));
+    }
+
+    private static Optional<Imported> imported(PageRecord row) {
+        return Optional.ofNullable(row.getImportedAsset())
+                .map(asset -> new Imported(asset, row.getImportedPage()));
     }
 
     List<Page> read(DSLContext db, UUID in, Function<UUID, Layer> layers) {
@@ -46,6 +54,7 @@ final class PageRows extends Rows<Page, PageRecord> {
                                 Optional.ofNullable(row.getPart()),
                                 Optional.ofNullable(row.getTrim())
                                         .map(size -> columns.read(size, PageSize.class)),
+                                imported(row),
                                 layers.apply(row.getId())))
                 .toList();
     }

@@ -1,6 +1,8 @@
 package yewberry.server.view;
 
 import java.time.OffsetDateTime;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Medium;
@@ -10,17 +12,18 @@ import yewberry.pdf.proof.ReadBackReport;
  * An export.
  *
  * @param revision of the publication that is exported
- * @param medium what the file is for
+ * @param kind what is made
  * @param message why it failed or was cancelled, for people
  * @param phase what it is at, while it runs
  * @param done pages done in this phase
  * @param report what was found when the file was opened again
+ * @param files what became of each file of a set, in their order
  */
 public record JobView(
         UUID id,
         UUID publication,
         long revision,
-        Medium medium,
+        Kind kind,
         State state,
         String fileName,
         String message,
@@ -28,8 +31,50 @@ public record JobView(
         int done,
         int all,
         Optional<ReadBackReport> report,
+        List<FileResult> files,
         OffsetDateTime started)
         implements Told {
+    public enum Kind {
+        PRESS_PDF("press-pdf"),
+        SCREEN_PDF("screen-pdf"),
+        /** The files of a set with what was added to their pages, as a zip file. */
+        FILES("files");
+
+        private final String stored;
+
+        Kind(String stored) {
+            this.stored = stored;
+        }
+
+        public String stored() {
+            return stored;
+        }
+
+        public static Kind of(String stored) {
+            return Arrays.stream(values())
+                    .filter(each -> each.stored.equals(stored))
+                    .findFirst()
+                    .orElseThrow(() ->
+                            new IllegalStateException("An unknown kind of export: " + stored));
+        }
+
+        public static Kind of(Medium medium) {
+            return switch (medium) {
+                case PAPER -> PRESS_PDF;
+                case SCREEN -> SCREEN_PDF;
+            };
+        }
+
+        /** What a file of a publication's own is called after it. */
+        public String ending() {
+            return switch (this) {
+                case PRESS_PDF -> "-press.pdf";
+                case SCREEN_PDF -> "-screen.pdf";
+                case FILES -> "-files.zip";
+            };
+        }
+    }
+
     public enum State {
         RUNNING,
         DONE,

@@ -3,6 +3,7 @@ package yewberry.server.view;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 
@@ -11,6 +12,7 @@ import yewberry.core.publication.PageSize;
  *
  * @param part the name of the part that begins with it
  * @param size its own, where it is not that of the publication
+ * @param imported the page of a file that it is
  * @param backgrounds how many it has of its own
  */
 public record PageEntry(
@@ -19,6 +21,7 @@ public record PageEntry(
         boolean parentShown,
         Optional<String> part,
         Optional<PageSize> size,
+        Optional<Imported> imported,
         int backgrounds) {
     static PageEntry of(Page page) {
         return new PageEntry(
@@ -27,6 +30,7 @@ public record PageEntry(
                 page.parentShown(),
                 page.part(),
                 page.size(),
+                page.imported(),
                 page.layer().backgrounds().size());
     }
 

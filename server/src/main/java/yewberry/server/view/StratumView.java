@@ -240,7 +240,7 @@ public sealed interface StratumView {
                 fill.kind(),
                 fill.named(),
                 fill.source().level(),
-                meaning(fill.source()),
+                fill.isImported() ? "As it came" : meaning(fill.source()),
                 first.flatMap(Paint::swatch),
                 fill.solid()
                         .map(paint -> paint.defined().toString())
@@ -365,7 +365,7 @@ public sealed interface StratumView {
 
     private static int pages(Origin origin, Publication publication) {
         return switch (origin) {
-            case Origin.FromPage page -> 1;
+            case Origin.FromPage _, Origin.FromFile _ -> 1;
             case Origin.FromParent parent -> publication.pagesWith(parent.parent());
         };
     }

@@ -33,6 +33,7 @@ class Guard extends OncePerRequestFilter {
     private static final long PROFILE_LIMIT = 16 * LIMIT;
 
     private static final long PICTURE_LIMIT = 128 * LIMIT;
+    private static final long FILES_LIMIT = 512 * LIMIT;
 
     /** A recipe with thousands of backgrounds is brought along in one edit. */
     private static final long EDIT_LIMIT = 16 * LIMIT;
@@ -99,9 +100,11 @@ class Guard extends OncePerRequestFilter {
         }
         return path.endsWith("/recipes/imports")
                 ? RecipeFile.LARGEST
-                : path.endsWith("/pictures") || path.equals("/api/publications/documents")
+                : path.endsWith("/pictures")
                         ? PICTURE_LIMIT
-                        : path.endsWith("/edits") ? EDIT_LIMIT : LIMIT;
+                        : path.endsWith("/files") || path.equals("/api/publications/documents")
+                                ? FILES_LIMIT
+                                : path.endsWith("/edits") ? EDIT_LIMIT : LIMIT;
     }
 
     /** Browsers say where a request comes from; programs that are no browser may say nothing. */

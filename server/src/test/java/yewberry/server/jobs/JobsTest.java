@@ -18,6 +18,7 @@ import yewberry.server.Client;
 import yewberry.server.RunningServer;
 import yewberry.server.Settings;
 import yewberry.server.publications.News;
+import yewberry.server.publications.PictureFiles;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.JobView;
 
@@ -63,6 +64,7 @@ class JobsTest {
                         context.getBean(JsonMapper.class),
                         context.getBean(Publications.class),
                         context.getBean(News.class),
+                        context.getBean(PictureFiles.class),
                         new OutOfMemory(),
                         context.getBean(Settings.class));
         try {

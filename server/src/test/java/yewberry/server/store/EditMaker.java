@@ -108,6 +108,13 @@ final class EditMaker {
                                     maker.box()),
                     maker -> new FrameEdit.OrderFrame(maker.frame(), maker.maybe(maker.frame())),
                     EditMaker::addPages,
+                    maker ->
+                            new PageEdit.AddImported(
+                                    maker.anyAsset(),
+                                    1 + maker.upTo(1),
+                                    List.of(maker.fresh()),
+                                    maker.maybe(maker.page()),
+                                    maker.maybe(maker.parent())),
                     maker -> new PageEdit.SizePages(maker.pages(), maker.maybe(maker.size())),
                     maker -> new PageEdit.MovePages(maker.pages(), maker.maybe(maker.page())),
                     maker -> new PageEdit.RemovePages(maker.pages()),

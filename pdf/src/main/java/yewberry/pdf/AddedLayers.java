@@ -1,0 +1,286 @@
+package yewberry.pdf;
+
+import java.awt.geom.AffineTransform;
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Predicate;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSFloat;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
+import org.apache.pdfbox.pdfparser.PDFParser;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDResources;
+import yewberry.core.Progress;
+import yewberry.core.Refused;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.MediumScene;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+
+/**
+ * Adds to the pages of a PDF that exists, and takes off again what was added. The file is not
+ * written anew: what is new is appended to it (ISO 32000-1, 7.5.6), so that all else in it stays.
+ */
+public final class AddedLayers {
+    private AddedLayers() {}
+
+    /**
+     * What became of a file.
+     *
+     * @param pages how many of it were changed
+     * @param repaired whether it was damaged, and so was written anew instead of added to
+     */
+    public record Outcome(int pages, boolean repaired) {}
+
+    /**
+     * Adds what scenes have besides the page of the file.
+     *
+     * @param original the file as it came
+     * @param scenes by the number of the page, from 1
+     * @param now goes into the marks of what was added
+     * @param to gets the new file
+     * @throws Refused if the file is encrypted, or forbids that it is changed
+     * @throws IOException if the new file cannot be written
+     * @throws java.util.concurrent.CancellationException if {@code progress} says so
+     */
+    public static Outcome add(
+            byte[] original,
+            Map<Integer, PageScene> scenes,
+            Medium medium,
+            PressCondition condition,
+            Instant now,
+            Path to,
+            Progress progress)
+            throws IOException {
+        boolean repaired = isDamaged(original);
+        try (PDDocument document = load(original);
+                Materials materials = new Materials(document, condition)) {
+            Set<COSDictionary> changed = new HashSet<>();
+            int done = 0;
+            for (Map.Entry<Integer, PageScene> each : scenes.entrySet()) {
+                progress.at(done++, scenes.size());
+                PDPage page = document.getPage(each.getKey() - 1);
+                if (new Adding(materials, page, each.getValue().on(medium)).add(now)) {
+                    changed.add(page.getCOSObject());
+                }
+            }
+            materials.finish();
+            save(document, original, changed, repaired, to);
+            return new Outcome(changed.size(), repaired);
+        }
+    }
+
+    /** What was added to each page of a file, by the number of the page. */
+    public static Map<Integer, List<AddedItem>> added(byte[] file) throws IOException {
+        Map<Integer, List<AddedItem>> added = new LinkedHashMap<>();
+        try (PDDocument document = load(file)) {
+            for (int i = 0; i < document.getNumberOfPages(); i++) {
+                List<AddedItem> items =
+                        new PageMarks(document.getPage(i), document.getDocument()).items();
+                if (!items.isEmpty()) {
+                    added.put(i + 1, items);
+                }
+            }
+        }
+        return added;
+    }
+
+    /**
+     * Takes off what was added.
+     *
+     * @param file that something was added to, whenever that was
+     * @param goes what of it comes off
+     * @param to gets the new file
+     * @throws Refused if the file is encrypted, or forbids that it is changed
+     * @throws IOException if the new file cannot be written
+     */
+    public static Outcome takeOff(byte[] file, Predicate<AddedItem> goes, Instant now, Path to)
+            throws IOException {
+        boolean repaired = isDamaged(file);
+        try (PDDocument document = load(file)) {
+            Set<COSDictionary> changed = new HashSet<>();
+            for (PDPage page : document.getPages()) {
+                PageMarks marks = new PageMarks(page, document.getDocument());
+                if (marks.keep(marks.items().stream().filter(goes.negate()).toList(), now)) {
+                    changed.add(page.getCOSObject());
+                }
+            }
+            save(document, file, changed, repaired, to);
+            return new Outcome(changed.size(), repaired);
+        }
+    }
+
+    private static PDDocument load(byte[] file) throws IOException {
+        PDDocument document = Loader.loadPDF(file);
+        COSDictionary catalog = document.getDocumentCatalog().getCOSObject();
+        COSDictionary allowed = catalog.getCOSDictionary(COSName.getPDFName("Perms"));
+        boolean certified = allowed != null && allowed.containsKey(COSName.getPDFName("DocMDP"));
+        if (document.isEncrypted() || certified) {
+            document.close();
+            throw new Refused(
+                    certified
+                            ? "This PDF is certified, and its signature forbids that pages are changed; ask its author for one without."
+                            : "This PDF is encrypted; save it without a password.");
+        }
+        return document;
+    }
+
+    /** Whether its objects are not where it says; nothing can be appended to such a file. */
+    private static boolean isDamaged(byte[] file) {
+        try (RandomAccessReadBuffer bytes = new RandomAccessReadBuffer(file);
+                PDDocument strict = new PDFParser(bytes).parse(false)) {
+            return strict.getNumberOfPages() < 0;
+        } catch (IOException | RuntimeException damaged) {
+            return true;
+        }
+    }
+
+    private static void save(
+            PDDocument document,
+            byte[] original,
+            Set<COSDictionary> changed,
+            boolean repaired,
+            Path to)
+            throws IOException {
+        if (repaired) {
+            document.save(to.toFile());
+        } else if (changed.isEmpty()) {
+            Files.write(to, original);
+        } else {
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(to))) {
+                document.saveIncremental(out, changed);
+            }
+        }
+    }
+
+    /** What one page gets. */
+    private static final class Adding {
+        private final Materials materials;
+        private final PDPage page;
+        private final MediumScene scene;
+        private final COSDictionary resources;
+        private final COSDictionary forms;
+        private final List<AddedItem> added = new ArrayList<>();
+
+        Adding(Materials materials, PDPage page, MediumScene scene) {
+            this.materials = materials;
+            this.page = page;
+            this.scene = scene;
+            PDResources known = page.getResources();
+            this.resources =
+                    known == null ? new COSDictionary() : new COSDictionary(known.getCOSObject());
+            COSDictionary objects = resources.getCOSDictionary(COSName.XOBJECT);
+            this.forms = objects == null ? new COSDictionary() : new COSDictionary(objects);
+        }
+
+        /**
+         * @return whether it gets anything
+         */
+        boolean add(Instant now) throws IOException {
+            List<Item> together = new ArrayList<>();
+            boolean behind = true;
+            for (Item item : scene.items()) {
+                if (item instanceof Item.FrontFill fill && fill.isImported()) {
+                    form(together, behind);
+                    behind = false;
+                    continue;
+                }
+                if (!together.isEmpty()
+                        && !AddedItem.element(together.getFirst())
+                                .equals(AddedItem.element(item))) {
+                    form(together, behind);
+                }
+                together.add(item);
+            }
+            form(together, behind);
+            if (added.isEmpty()) {
+                return false;
+            }
+            resources.setItem(COSName.XOBJECT, forms);
+            Optional<COSBase> were =
+                    Optional.ofNullable(page.getCOSObject().getItem(COSName.RESOURCES));
+            page.getCOSObject().setItem(COSName.RESOURCES, resources);
+            new PageMarks(page, materials.document().getDocument()).add(added, were, now);
+            return true;
+        }
+
+        /** Makes one form of what belongs to one element; nothing is left of the list. */
+        private void form(List<Item> items, boolean behind) throws IOException {
+            if (items.isEmpty()) {
+                return;
+            }
+            Rect bleed = scene.boxes().bleed();
+            COSStream form = materials.document().getDocument().createCOSStream();
+            PDResources own = new PDResources();
+            Sheet sheet = new Sheet(materials, own, bleed);
+            for (Item item : items) {
+                sheet.draw(item);
+            }
+            form.setItem(COSName.TYPE, COSName.XOBJECT);
+            form.setItem(COSName.SUBTYPE, COSName.FORM);
+            form.setItem(COSName.BBOX, numbers(0, 0, bleed.width(), bleed.height()));
+            form.setItem(COSName.MATRIX, numbers(matrix(bleed)));
+            form.setItem(COSName.RESOURCES, own.getCOSObject());
+            try (OutputStream out = form.createOutputStream(COSName.FLATE_DECODE)) {
+                out.write(sheet.bytes());
+            }
+            Item first = items.getFirst();
+            UUID element = AddedItem.element(first);
+            AddedItem item =
+                    new AddedItem(
+                            AddedItem.kind(first), element, AddedItem.name(first), behind, name());
+            forms.setItem(COSName.getPDFName(item.resource()), form);
+            added.add(item);
+            items.clear();
+        }
+
+        /** One that the page has no form of yet. */
+        private String name() {
+            int number = forms.size() + 1;
+            while (forms.containsKey(COSName.getPDFName("Added" + number))) {
+                number++;
+            }
+            return "Added" + number;
+        }
+
+        /** From the form, whose origin is the bottom left of the bleed, to the page's own space. */
+        private double[] matrix(Rect bleed) {
+            Rect trim = scene.boxes().trim();
+            SeenPage seen = SeenPage.of(page);
+            AffineTransform matrix = new AffineTransform(seen.toUser());
+            matrix.scale(seen.width() / trim.width(), seen.height() / trim.height());
+            matrix.translate(bleed.x() - trim.x(), trim.bottom() - bleed.bottom());
+            double[] numbers = new double[6];
+            matrix.getMatrix(numbers);
+            return numbers;
+        }
+
+        private static COSArray numbers(double... values) {
+            COSArray array = new COSArray();
+            for (double value : values) {
+                array.add(new COSFloat((float) value));
+            }
+            return array;
+        }
+    }
+}

@@ -1,0 +1,63 @@
+package yewberry.pdf;
+
+import java.io.Closeable;
+import java.io.IOException;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import yewberry.core.color.PressCondition;
+import yewberry.core.text.Face;
+
+/** What the pages of a document share: fonts, inks and placed files, each in it once. */
+final class Materials implements Closeable {
+    private final PDDocument document;
+    private final PressCondition condition;
+    private final InkSpaces spaces;
+    private final PlacedFiles placed;
+    private final Map<Face, EmbeddedFont> fonts = new LinkedHashMap<>();
+
+    Materials(PDDocument document, PressCondition condition) {
+        this.document = document;
+        this.condition = condition;
+        this.spaces = new InkSpaces(document, condition);
+        this.placed = new PlacedFiles(document, condition);
+    }
+
+    PDDocument document() {
+        return document;
+    }
+
+    PressCondition condition() {
+        return condition;
+    }
+
+    InkSpaces spaces() {
+        return spaces;
+    }
+
+    PlacedFiles placed() {
+        return placed;
+    }
+
+    EmbeddedFont font(Face face) throws IOException {
+        EmbeddedFont known = fonts.get(face);
+        if (known == null) {
+            known = new EmbeddedFont(document, face, "F" + (fonts.size() + 1));
+            fonts.put(face, known);
+        }
+        return known;
+    }
+
+    /** Cuts fonts down to what was used of them; nothing can be written after it. */
+    void finish() throws IOException {
+        for (EmbeddedFont font : fonts.values()) {
+            font.finish();
+        }
+    }
+
+    /** Lets go of the files that pages came from; call it when the document is written. */
+    @Override
+    public void close() throws IOException {
+        placed.close();
+    }
+}

@@ -1,0 +1,555 @@
+package yewberry.pdf;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.BiPredicate;
+import java.util.stream.Stream;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSFloat;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import yewberry.core.Progress;
+import yewberry.core.Refused;
+import yewberry.core.asset.Intake;
+import yewberry.core.asset.Pictures;
+import yewberry.core.color.BlendMode;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.compose.Composer;
+import yewberry.core.publication.Anchor;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Bleed;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Destination;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Imported;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Parent;
+import yewberry.core.publication.PictureFrame;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.Swatch;
+import yewberry.core.publication.Tinted;
+import yewberry.core.scene.AreaPaint;
+import yewberry.core.scene.PageScene;
+import yewberry.pdf.proof.ReadBack;
+import yewberry.pdf.proof.ReadBackReport;
+
+/**
+ * Files of several producers with backgrounds and a watermark appended: what ghostscript and
+ * poppler draw of them before, with, and after all of it was taken off again.
+ */
+class AddedLayersTest {
+    private static final PressCondition COATED = PressCondition.coated();
+    private static final Instant NOW = Instant.parse("2026-01-01T00:00:00Z");
+    private static final int PPI = 72;
+    private static final Swatch SEA = new Swatch(id("sea"), "Sea", new Cmyk(60, 0, 30, 10));
+    private static final Swatch SAND = new Swatch(id("sand"), "Sand", new Cmyk(4, 8, 40, 0));
+    private static final Swatch MARK = new Swatch(id("mark"), "Mark", new Cmyk(0, 90, 80, 0));
+
+    /** One page of letters and a filled square: what producers are given to make files of. */
+    private static final String POSTSCRIPT =
+            """
+            %!PS
+            << /PageSize [240 180] >> setpagedevice
+            /Helvetica findfont 18 scalefont setfont
+            0.1 0.1 0.3 setrgbcolor 30 90 moveto (Log sheet 7) show
+            0.8 0.1 0.1 setrgbcolor 150 20 60 60 rectfill
+            showpage
+            """;
+
+    /** Poppler draws nothing of such a page, as it comes. */
+    private static final String RESTORES = "that restores more than it saves";
+
+    @TempDir static Path made;
+
+    @TempDir Path folder;
+
+    private final Map<String, byte[]> files = new HashMap<>();
+    private final PdfDocuments documents = new PdfDocuments();
+
+    private static UUID id(String name) {
+        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /**
+     * @param change what is done to the page once it is drawn
+     */
+    private interface Change {
+        void to(PDDocument document, PDPage page) throws IOException;
+    }
+
+    private static byte[] drawn(Change change) throws IOException {
+        try (PDDocument document = new PDDocument()) {
+            PDPage page = new PDPage(new PDRectangle(240, 180));
+            document.addPage(page);
+            try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+                content.setNonStrokingColor(0.1f, 0.1f, 0.3f);
+                content.beginText();
+                content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 18);
+                content.newLineAtOffset(30, 90);
+                content.showText("Log sheet 7");
+                content.endText();
+                content.setNonStrokingColor(0.8f, 0.1f, 0.1f);
+                content.addRect(150, 20, 60, 60);
+                content.fill();
+            }
+            change.to(document, page);
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            return out.toByteArray();
+        }
+    }
+
+    private static byte[] drawn(int rotation) throws IOException {
+        return drawn((document, page) -> {
+            page.setMediaBox(new PDRectangle(-20, -10, 300, 220));
+            page.setCropBox(new PDRectangle(10, 5, 220, 160));
+            page.setRotation(rotation);
+        });
+    }
+
+    /** What is made by a program from a file. */
+    private static byte[] by(byte[] from, String ending, String... command) {
+        try {
+            Path in = Files.createTempFile(made, "in", ending);
+            Path out = Files.createTempFile(made, "out", ".pdf");
+            Files.write(in, from);
+            Programs.Result result =
+                    Programs.run(
+                            Stream.of(command)
+                                    .map(part -> part.replace("IN", in.toString()))
+                                    .map(part -> part.replace("OUT", out.toString()))
+                                    .toArray(String[]::new));
+            assertThat(result.status()).as(result.output()).isZero();
+            return Files.readAllBytes(out);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static byte[] ghostscript(String... more) {
+        List<String> command =
+                Stream.of(
+                                Stream.of("gs", "-q", "-dSAFER", "-sDEVICE=pdfwrite"),
+                                Arrays.stream(more),
+                                Stream.of("-o", "OUT", "IN"))
+                        .flatMap(each -> each)
+                        .toList();
+        return by(
+                POSTSCRIPT.getBytes(StandardCharsets.US_ASCII),
+                ".ps",
+                command.toArray(String[]::new));
+    }
+
+    static Map<String, byte[]> originals() throws IOException {
+        Map<String, byte[]> all = new LinkedHashMap<>();
+        all.put("PDFBox", drawn((document, page) -> {}));
+        for (int rotation : new int[] {0, 90, 180, 270}) {
+            all.put("cropped, shifted, rotated by " + rotation, drawn(rotation));
+        }
+        all.put(
+                "of a larger user unit",
+                drawn((document, page) ->
+                        page.getCOSObject()
+                                .setItem(COSName.getPDFName("UserUnit"), new COSFloat(2))));
+        all.put(
+                "with resources of its parent",
+                drawn((document, page) -> {
+                    COSDictionary tree = page.getCOSObject().getCOSDictionary(COSName.PARENT);
+                    tree.setItem(COSName.RESOURCES, page.getResources().getCOSObject());
+                    page.getCOSObject().removeItem(COSName.RESOURCES);
+                }));
+        all.put(
+                "that restores more than it saves",
+                drawn((document, page) ->
+                        contents(document, page, "Q Q\n", "\nq 0.5 0 0 0.5 9 9 cm\n")));
+        all.put("ghostscript", ghostscript());
+        all.put("ghostscript, PDF 1.3", ghostscript("-dCompatibilityLevel=1.3"));
+        byte[] plain = ghostscript();
+        all.put("cairo", by(plain, ".pdf", "pdftocairo", "-pdf", "IN", "OUT"));
+        all.put("qpdf, linearized", by(plain, ".pdf", "qpdf", "--linearize", "IN", "OUT"));
+        all.put(
+                "qpdf, object streams",
+                by(plain, ".pdf", "qpdf", "--object-streams=generate", "IN", "OUT"));
+        all.put("qpdf, readable", by(plain, ".pdf", "qpdf", "--qdf", "IN", "OUT"));
+        return all;
+    }
+
+    /** Contents as an array of streams, with others around what was there. */
+    private static void contents(PDDocument document, PDPage page, String before, String after)
+            throws IOException {
+        COSArray array = new COSArray();
+        array.add(stream(document, before));
+        array.add(page.getCOSObject().getItem(COSName.CONTENTS));
+        array.add(stream(document, after));
+        page.getCOSObject().setItem(COSName.CONTENTS, array);
+    }
+
+    private static PDStream stream(PDDocument document, String content) throws IOException {
+        PDStream stream = new PDStream(document);
+        try (var out = stream.createOutputStream()) {
+            out.write(content.getBytes(StandardCharsets.US_ASCII));
+        }
+        return stream;
+    }
+
+    static Stream<String> names() throws IOException {
+        return originals().keySet().stream();
+    }
+
+    /** A set of one file: a colour on all of the page, a band at its left, a word over it. */
+    private Publication set(byte[] file, PictureFrame.Level level) {
+        files.put("file", file);
+        Asset asset =
+                new Asset(id("asset"), "log", "file", new Intake(documents).look("a.pdf", file));
+        List<Background> behind =
+                List.of(
+                        new Background(
+                                id("all"),
+                                Sides.BOTH,
+                                new Area.WholePage(),
+                                new Fill.Solid(Tinted.full(SEA.id()))),
+                        new Background(
+                                id("band"),
+                                Sides.BOTH,
+                                new Area.Rectangle(
+                                        new Anchor(Anchor.Across.LEFT, Anchor.Down.TOP),
+                                        Length.pt(0),
+                                        Length.pt(0),
+                                        Length.pt(30),
+                                        Length.pt(40),
+                                        Set.of()),
+                                new Fill.Solid(Tinted.full(SAND.id()))));
+        PictureFrame word =
+                new PictureFrame(
+                        id("word"),
+                        Sides.BOTH,
+                        new Box(Length.pt(40), Length.pt(10), Length.pt(90), Length.pt(30)),
+                        0,
+                        level,
+                        new Fill.Word(
+                                "Void",
+                                "Source Serif 4",
+                                700,
+                                false,
+                                Optional.empty(),
+                                Tinted.full(MARK.id())),
+                        100,
+                        BlendMode.NORMAL,
+                        Background.GoesTo.BOTH,
+                        new PictureFrame.Meaning(true, ""),
+                        List.of(),
+                        false);
+        Parent parent = new Parent(id("parent"), "Marked", new Layer(behind, List.of(word)));
+        Imported imported = new Imported(asset.id(), 1);
+        Length none = Length.ZERO;
+        Setup usual = Setup.of(imported.sizeIn(asset), false);
+        Setup setup =
+                new Setup(
+                        Destination.SCREEN,
+                        usual.trim(),
+                        false,
+                        new Bleed(none, none, none, none),
+                        none,
+                        usual.margins(),
+                        usual.unit(),
+                        usual.level(),
+                        usual.press(),
+                        usual.checks());
+        return new Publication(
+                        id("set"),
+                        "Log sheets",
+                        setup,
+                        List.of(SEA, SAND, MARK),
+                        List.of(),
+                        List.of(parent),
+                        List.of(
+                                new Page(id("page"), Optional.of(parent.id()), true, Layer.EMPTY)
+                                        .withSize(Optional.of(usual.trim()))
+                                        .withImported(Optional.of(imported))))
+                .withAssets(List.of(asset));
+    }
+
+    private PageScene scene(Publication set) {
+        return new Composer(COATED, new Pictures(files::get, documents)).compose(set, 0);
+    }
+
+    private Path added(byte[] file, PageScene scene) throws IOException {
+        Path to = folder.resolve("added.pdf");
+        AddedLayers.Outcome outcome =
+                AddedLayers.add(
+                        file, Map.of(1, scene), Medium.SCREEN, COATED, NOW, to, Progress.NONE);
+        assertThat(outcome).isEqualTo(new AddedLayers.Outcome(1, false));
+        return to;
+    }
+
+    private Path written(String name, byte[] file) throws IOException {
+        return Files.write(folder.resolve(name), file);
+    }
+
+    private BufferedImage poppler(Path pdf) throws IOException {
+        Path to = folder.resolve(pdf.getFileName() + ".drawn");
+        Programs.Result result =
+                Programs.run(
+                        "pdftoppm",
+                        "-cropbox",
+                        "-png",
+                        "-singlefile",
+                        "-r",
+                        "" + PPI,
+                        "" + pdf,
+                        "" + to);
+        assertThat(result.status()).as(result.output()).isZero();
+        return ImageIO.read(Path.of(to + ".png").toFile());
+    }
+
+    private BufferedImage ghostscriptDraws(Path pdf) throws IOException {
+        Path to = folder.resolve(pdf.getFileName() + ".gs.png");
+        Ghostscript.draw(
+                pdf,
+                "png16m",
+                PPI,
+                to,
+                "-dUseCropBox",
+                "-dTextAlphaBits=1",
+                "-dGraphicsAlphaBits=1");
+        return ImageIO.read(to.toFile());
+    }
+
+    private static int apart(int one, int other) {
+        int most = 0;
+        for (int shift = 0; shift < 24; shift += 8) {
+            most = Math.max(most, Math.abs((one >> shift & 255) - (other >> shift & 255)));
+        }
+        return most;
+    }
+
+    /** Whether all around a pixel is the same as it. */
+    private static boolean isEven(BufferedImage image, int x, int y) {
+        for (int j = -2; j <= 2; j++) {
+            for (int i = -2; i <= 2; i++) {
+                if (image.getRGB(x + i, y + j) != image.getRGB(x, y)) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+
+    private static Rgb color(PageScene scene, String background) {
+        return scene.on(Medium.SCREEN).areas().stream()
+                .filter(fill -> fill.background().equals(id(background)))
+                .map(fill -> ((AreaPaint.Solid) fill.paint()).paint().color())
+                .map(Rgb.class::cast)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** What was bare has the colour behind it, what was painted is as it was. */
+    private static void holds(BufferedImage before, BufferedImage after, PageScene scene) {
+        double unit = before.getWidth() / scene.boxes().trim().width();
+        int sea = Integer.parseInt(color(scene, "all").hex().substring(1), 16);
+        int sand = Integer.parseInt(color(scene, "band").hex().substring(1), 16);
+        Map<String, Integer> seen = new HashMap<>();
+        BiPredicate<Integer, Integer> inWord =
+                (x, y) -> x > 36 * unit && x < 134 * unit && y > 6 * unit && y < 44 * unit;
+        for (int y = 4; y < before.getHeight() - 4; y++) {
+            for (int x = 4; x < before.getWidth() - 4; x++) {
+                boolean edge = Math.abs(x - 30 * unit) < 3 || Math.abs(y - 40 * unit) < 3;
+                if (!isEven(before, x, y) || inWord.test(x, y) || edge) {
+                    continue;
+                }
+                int was = before.getRGB(x, y) & 0xffffff;
+                boolean inBand = x < 30 * unit && y < 40 * unit;
+                int wanted = was == 0xffffff ? inBand ? sand : sea : was;
+                String what = was == 0xffffff ? inBand ? "band" : "all" : "painted";
+                seen.merge(what, 1, Integer::sum);
+                assertThat(apart(after.getRGB(x, y), wanted))
+                        .as("%s at %d, %d: %06x", what, x, y, after.getRGB(x, y) & 0xffffff)
+                        .isLessThanOrEqualTo(2);
+            }
+        }
+        assertThat(seen.keySet()).containsExactlyInAnyOrder("all", "band", "painted");
+    }
+
+    @ParameterizedTest
+    @MethodSource("names")
+    void what_is_added_is_where_it_should_be_and_comes_off_again(String name) throws IOException {
+        byte[] original = originals().get(name);
+        Path before = written("before.pdf", original);
+        PageScene scene = scene(set(original, PictureFrame.Level.OVER));
+        Path after = added(original, scene);
+        byte[] bytes = Files.readAllBytes(after);
+        assertThat(Arrays.copyOf(bytes, original.length))
+                .as("it is appended to")
+                .isEqualTo(original);
+        Programs.Result check = Programs.run("qpdf", "--check", after.toString());
+        assertThat(check.status()).as(check.output()).isZero();
+        if (!name.equals(RESTORES)) {
+            holds(poppler(before), poppler(after), scene);
+        }
+        holds(ghostscriptDraws(before), ghostscriptDraws(after), scene);
+        assertThat(AddedLayers.added(bytes).get(1))
+                .extracting(AddedItem::kind, AddedItem::element, AddedItem::behind)
+                .containsExactly(
+                        tuple(AddedItem.Kind.BACKGROUND, id("all"), true),
+                        tuple(AddedItem.Kind.BACKGROUND, id("band"), true),
+                        tuple(AddedItem.Kind.WATERMARK, id("word"), false));
+        Path off = folder.resolve("off.pdf");
+        AddedLayers.takeOff(bytes, item -> true, NOW, off);
+        assertThat(AddedLayers.added(Files.readAllBytes(off))).isEmpty();
+        assertThat(Programs.run("qpdf", "--check", off.toString()).status()).isZero();
+        same(poppler(off), poppler(before));
+        same(ghostscriptDraws(off), ghostscriptDraws(before));
+    }
+
+    private static void same(BufferedImage one, BufferedImage other) {
+        assertThat(one.getRGB(0, 0, one.getWidth(), one.getHeight(), null, 0, one.getWidth()))
+                .isEqualTo(
+                        other.getRGB(
+                                0,
+                                0,
+                                other.getWidth(),
+                                other.getHeight(),
+                                null,
+                                0,
+                                other.getWidth()));
+    }
+
+    /** Links, tags, form fields and attachments stay, because the file is only appended to. */
+    @Test
+    void one_kind_comes_off_by_itself_and_a_second_time_goes_around_the_first() throws IOException {
+        byte[] original =
+                drawn((document, page) -> page.getAnnotations().add(new PDAnnotationLink()));
+        byte[] once =
+                Files.readAllBytes(
+                        added(original, scene(set(original, PictureFrame.Level.BEHIND))));
+        assertThat(AddedLayers.added(once).get(1)).allMatch(AddedItem::behind).hasSize(3);
+        byte[] twice = Files.readAllBytes(added(once, scene(set(once, PictureFrame.Level.OVER))));
+        assertThat(AddedLayers.added(twice).get(1))
+                .extracting(AddedItem::kind, AddedItem::behind)
+                .containsExactly(
+                        tuple(AddedItem.Kind.BACKGROUND, true),
+                        tuple(AddedItem.Kind.BACKGROUND, true),
+                        tuple(AddedItem.Kind.BACKGROUND, true),
+                        tuple(AddedItem.Kind.BACKGROUND, true),
+                        tuple(AddedItem.Kind.WATERMARK, true),
+                        tuple(AddedItem.Kind.WATERMARK, false));
+        Path less = folder.resolve("less.pdf");
+        AddedLayers.takeOff(twice, item -> item.kind() == AddedItem.Kind.WATERMARK, NOW, less);
+        assertThat(AddedLayers.added(Files.readAllBytes(less)).get(1))
+                .extracting(AddedItem::kind)
+                .containsOnly(AddedItem.Kind.BACKGROUND)
+                .hasSize(4);
+        Path off = folder.resolve("off.pdf");
+        AddedLayers.Outcome outcome =
+                AddedLayers.takeOff(Files.readAllBytes(less), item -> true, NOW, off);
+        assertThat(outcome).isEqualTo(new AddedLayers.Outcome(1, false));
+        same(poppler(off), poppler(written("before.pdf", original)));
+        try (PDDocument document = Loader.loadPDF(off.toFile());
+                PDDocument before = Loader.loadPDF(original)) {
+            assertThat(document.getPage(0).getAnnotations()).hasSize(1);
+            assertThat(document.getPage(0).getCOSObject().keySet())
+                    .isEqualTo(before.getPage(0).getCOSObject().keySet());
+        }
+    }
+
+    @Test
+    void a_damaged_file_is_written_anew_and_said_to_be() throws IOException {
+        byte[] whole = drawn((document, page) -> {});
+        String text = new String(whole, StandardCharsets.ISO_8859_1);
+        int table = text.lastIndexOf("startxref");
+        byte[] damaged =
+                (text.substring(0, table) + "startxref\n7\n%%EOF\n")
+                        .getBytes(StandardCharsets.ISO_8859_1);
+        PageScene scene = scene(set(damaged, PictureFrame.Level.OVER));
+        Path to = folder.resolve("repaired.pdf");
+        AddedLayers.Outcome outcome =
+                AddedLayers.add(
+                        damaged, Map.of(1, scene), Medium.SCREEN, COATED, NOW, to, Progress.NONE);
+        assertThat(outcome).isEqualTo(new AddedLayers.Outcome(1, true));
+        assertThat(Programs.run("qpdf", "--check", to.toString()).status()).isZero();
+        holds(poppler(written("whole.pdf", whole)), poppler(to), scene);
+    }
+
+    @Test
+    void a_certified_file_that_forbids_changes_is_refused() throws IOException {
+        byte[] certified =
+                drawn((document, page) -> {
+                    COSDictionary allowed = new COSDictionary();
+                    allowed.setItem(COSName.getPDFName("DocMDP"), new COSDictionary());
+                    document.getDocumentCatalog()
+                            .getCOSObject()
+                            .setItem(COSName.getPDFName("Perms"), allowed);
+                });
+        PageScene scene = scene(set(certified, PictureFrame.Level.OVER));
+        assertThatThrownBy(() ->
+                        AddedLayers.add(
+                                certified,
+                                Map.of(1, scene),
+                                Medium.SCREEN,
+                                COATED,
+                                NOW,
+                                folder.resolve("no.pdf"),
+                                Progress.NONE))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("certified");
+    }
+
+    @ParameterizedTest
+    @MethodSource("names")
+    void the_read_back_finds_what_was_added_and_what_is_missing(String name) throws IOException {
+        byte[] original = originals().get(name);
+        PageScene scene = scene(set(original, PictureFrame.Level.OVER));
+        Path after = added(original, scene);
+        assertThat(readBack(after, scene).matches()).isTrue();
+        Path less = folder.resolve("less.pdf");
+        AddedLayers.takeOff(
+                Files.readAllBytes(after), item -> item.element().equals(id("band")), NOW, less);
+        assertThat(readBack(less, scene).matches()).isFalse();
+    }
+
+    private static ReadBackReport readBack(Path file, PageScene scene) throws IOException {
+        return ReadBack.checkAdded(file, Map.of(1, scene), Medium.SCREEN, COATED, Progress.NONE);
+    }
+}

@@ -1,0 +1,77 @@
+import styled from "styled-components";
+import type { Job } from "../api/types";
+import { theme } from "../theme";
+import { Failed } from "../ui/Notice";
+import { counted } from "../ui/words";
+
+const Scroll = styled.div`
+  overflow-x: auto;
+`;
+
+const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  font-size: ${theme.size.small};
+  & th,
+  & td {
+    padding: ${theme.space.half} ${theme.space.one};
+    text-align: left;
+    vertical-align: top;
+    border-top: 1px solid ${theme.color.rule};
+    overflow-wrap: anywhere;
+  }
+  & thead th {
+    border-top: 0;
+  }
+`;
+
+const Verdict = styled.p`
+  font-size: ${theme.size.large};
+`;
+
+/** What became of each file of a set. */
+export function FileResults({ files }: { files: Job["files"] }) {
+  const wrong = files.filter((file) => file.problem).length;
+  return (
+    <div>
+      <Verdict>
+        {wrong === 0 ? (
+          <>
+            <strong>✓ Read back: all is where it should be</strong>, in{" "}
+            {counted(files.length, "file", "files")}.
+          </>
+        ) : (
+          <Failed>
+            ✕ {counted(wrong, "file is", "files are")} missing or not as composed, of {files.length}
+            .
+          </Failed>
+        )}
+      </Verdict>
+      <Scroll tabIndex={0} role="region" aria-label="Files">
+        <Table>
+          <thead>
+            <tr>
+              <th scope="col">File</th>
+              <th scope="col">Pages changed</th>
+              <th scope="col">Verdict</th>
+            </tr>
+          </thead>
+          <tbody>
+            {files.map((file) => (
+              <tr key={file.name}>
+                <th scope="row">{file.name}</th>
+                <td>{file.pages}</td>
+                <td>
+                  {file.problem ? <Failed>✕ {file.problem}</Failed> : "✓ as composed"}
+                  {file.repaired && (
+                    <div>It came damaged, and was written anew instead of added to.</div>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </Scroll>
+    </div>
+  );
+}

@@ -1,0 +1,137 @@
+import { answered, author, client, sendFile } from "../api/client";
+import type { Asset, Edit, Schemas } from "../api/types";
+
+type FileIn = Schemas["FileIn"];
+
+/** In the order of their names, as people count: 9 before 10. */
+export function inOrder(files: File[]): File[] {
+  const collator = new Intl.Collator("en", { numeric: true });
+  return [...files].sort((one, other) => collator.compare(wayOf(one), wayOf(other)));
+}
+
+/** The name of a file with the folders it was chosen in. */
+export function wayOf(file: File): string {
+  return file.webkitRelativePath || file.name;
+}
+
+/** What became of files that were opened. */
+export interface Opened {
+  /** The publication that they are in; nothing if none could be opened. */
+  id?: string;
+  files: number;
+  pages: number;
+  refused: { name: string; why: string }[];
+}
+
+function pagesOf(asset: Asset): number {
+  return asset.content.type === "document" ? asset.content.pages.length : 0;
+}
+
+/** The step that puts all pages of a file behind a page. */
+function added(asset: Asset, pages: string[], after: string, parent: string | undefined): Edit {
+  return {
+    type: "several",
+    edits: [
+      { type: "addAsset", asset },
+      {
+        type: "addImported",
+        asset: asset.id,
+        first: 1,
+        pages,
+        after,
+        ...(parent ? { parent } : {}),
+      },
+    ],
+  };
+}
+
+/**
+ * Opens files one after the other as one publication, whose pages are theirs. One that cannot be
+ * opened does not hold up the others.
+ *
+ * @param onProgress is told before each file, and ends the work by answering false
+ */
+export async function openFiles(
+  files: File[],
+  onProgress: (done: number, name: string) => boolean,
+): Promise<Opened> {
+  const opened: Opened = { files: 0, pages: 0, refused: [] };
+  let end: { revision: number; last: string; parent: string | undefined } | undefined;
+  const took = (all: FileIn[]) => {
+    for (const each of all) {
+      if (each.asset) {
+        opened.files++;
+        opened.pages += pagesOf(each.asset);
+      } else {
+        opened.refused.push({ name: each.name, why: each.refused ?? "" });
+      }
+    }
+  };
+  for (const [index, file] of inOrder(files).entries()) {
+    if (!onProgress(index, file.name)) {
+      break;
+    }
+    const name = encodeURIComponent(wayOf(file));
+    try {
+      if (!opened.id) {
+        const created = await sendFile<Schemas["SetCreated"]>(
+          `/api/publications/documents?name=${name}${called(files)}`,
+          file,
+        );
+        took(created.files);
+        opened.id = created.id;
+        continue;
+      }
+      const id = opened.id;
+      end ??= await lastOf(id);
+      const all = await sendFile<FileIn[]>(`/api/publications/${id}/files?name=${name}`, file);
+      for (const { asset } of all) {
+        if (asset) {
+          const pages = Array.from({ length: pagesOf(asset) }, () => crypto.randomUUID());
+          const step: Schemas["StepResult"] = await answered(
+            client.POST("/api/publications/{id}/edits", {
+              params: { path: { id } },
+              body: {
+                edit: added(asset, pages, end.last, end.parent),
+                revision: end.revision,
+                author: author(),
+              },
+            }),
+          );
+          end = { ...end, revision: step.revision, last: pages.at(-1) ?? end.last };
+        }
+      }
+      took(all);
+    } catch (error) {
+      opened.refused.push({
+        name: wayOf(file),
+        why: error instanceof Error ? error.message : String(error),
+      });
+    }
+  }
+  return opened;
+}
+
+/** Many files are called after the folder that they are in. */
+function called(files: File[]): string {
+  if (files.length === 1) {
+    return "";
+  }
+  const folder = files[0]?.webkitRelativePath.split("/")[0] ?? "";
+  return `&called=${encodeURIComponent(folder || `${files.length} files`)}`;
+}
+
+async function lastOf(id: string) {
+  const whole = await answered(client.GET("/api/publications/{id}", { params: { path: { id } } }));
+  const count = whole.pages;
+  const { pages } = await answered(
+    client.GET("/api/publications/{id}/pages", {
+      params: { path: { id }, query: { from: Math.max(0, count - 1), to: count } },
+    }),
+  );
+  const last = pages.at(-1);
+  if (!last) {
+    throw new Error("The publication has no page; reload to see.");
+  }
+  return { revision: whole.revision, last: last.id, parent: last.parent };
+}

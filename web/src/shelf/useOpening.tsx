@@ -1,0 +1,102 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { useNavigate } from "react-router";
+import styled from "styled-components";
+import { theme } from "../theme";
+import { Button, MainButton } from "../ui/Button";
+import { Actions, Modal } from "../ui/Modal";
+import { Failed } from "../ui/Notice";
+import { ProgressLine } from "../ui/ProgressLine";
+import { useStatus } from "../ui/Status";
+import { counted } from "../ui/words";
+import { openFiles, type Opened } from "./openFiles";
+
+const List = styled.ul`
+  max-height: 320px;
+  overflow: auto;
+  & li {
+    padding: ${theme.space.half} 0;
+    border-top: 1px solid ${theme.color.rule};
+    overflow-wrap: anywhere;
+  }
+`;
+
+/** The files that can be opened. */
+export const openable = [".pdf", ".zip"];
+
+/** Opens PDFs as one publication, says how far it is, and lists those that could not be opened. */
+export function useOpening() {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const status = useStatus();
+  const [at, setAt] = useState<{ done: number; all: number; name: string }>();
+  const [result, setResult] = useState<Opened>();
+  const goesOn = useRef(true);
+
+  const show = async (id: string) => {
+    setResult(undefined);
+    await navigate(`/publications/${id}`);
+  };
+  const open = async (files: File[]) => {
+    goesOn.current = true;
+    const opened = await openFiles(files, (done, name) => {
+      setAt({ done, all: files.length, name });
+      return goesOn.current;
+    });
+    setAt(undefined);
+    await queries.invalidateQueries({ queryKey: ["shelf"] });
+    const words = `${counted(opened.files, "file", "files")} opened, ${counted(opened.pages, "page", "pages")}`;
+    if (opened.id && opened.refused.length === 0) {
+      await show(opened.id);
+      status.say(words);
+    } else if (opened.refused.length > 0) {
+      setResult(opened);
+    }
+  };
+
+  const dialogs = (
+    <>
+      {at && (
+        <Modal title="Opening files" isOpen onClose={() => (goesOn.current = false)}>
+          <ProgressLine
+            label="Opening files"
+            words={`${at.done + 1} of ${at.all}: ${at.name}`}
+            done={at.done}
+            all={at.all}
+          />
+          <Actions>
+            <Button onPress={() => (goesOn.current = false)}>Stop after this one</Button>
+          </Actions>
+        </Modal>
+      )}
+      {result && (
+        <Modal
+          title={result.id ? "Some files were not opened" : "No file could be opened"}
+          isOpen
+          onClose={() => setResult(undefined)}
+        >
+          {result.id && (
+            <p>
+              {counted(result.files, "file is", "files are")} open, with{" "}
+              {counted(result.pages, "page", "pages")}. The others, and why:
+            </p>
+          )}
+          <List tabIndex={0} aria-label="Not opened">
+            {result.refused.map(({ name, why }, index) => (
+              <li key={index}>
+                <Failed>✕ {name}</Failed> {why}
+              </li>
+            ))}
+          </List>
+          <Actions>
+            <Button onPress={() => setResult(undefined)}>Close</Button>
+            {result.id && (
+              <MainButton onPress={() => void show(result.id ?? "")}>Go to the pages</MainButton>
+            )}
+          </Actions>
+        </Modal>
+      )}
+    </>
+  );
+  return { open: (files: File[]) => void open(files), isPending: at !== undefined, dialogs };
+}
