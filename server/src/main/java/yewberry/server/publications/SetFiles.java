@@ -1,6 +1,7 @@
 package yewberry.server.publications;
 
 import java.io.BufferedInputStream;
+import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -101,7 +102,7 @@ public class SetFiles {
                     break;
                 }
             }
-        } catch (ZipException | IllegalArgumentException damaged) {
+        } catch (ZipException | EOFException | IllegalArgumentException damaged) {
             all.add(
                     FileIn.refused(
                             "What comes after it",

@@ -1,0 +1,265 @@
+package yewberry.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.net.http.HttpRequest;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import yewberry.pdf.AddedItem;
+import yewberry.pdf.AddedLayers;
+
+/** Files that others made, from a zip file that came in to one that goes out. */
+@ExtendWith(RunningServer.class)
+class SetTest {
+    private final Client client;
+
+    SetTest(Client client) {
+        this.client = client;
+    }
+
+    private static byte[] pdf(int rotation, PDRectangle... sizes) throws IOException {
+        try (PDDocument document = new PDDocument()) {
+            for (PDRectangle size : sizes) {
+                PDPage page = new PDPage(size);
+                page.setRotation(rotation);
+                document.addPage(page);
+                try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+                    content.setNonStrokingColor(0.2f);
+                    content.addRect(100, 100, 60, 40);
+                    content.fill();
+                }
+            }
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            return out.toByteArray();
+        }
+    }
+
+    private static byte[] zip(Map<String, byte[]> files) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (Map.Entry<String, byte[]> file : files.entrySet()) {
+                zip.putNextEntry(new ZipEntry(file.getKey()));
+                zip.write(file.getValue());
+            }
+        }
+        return out.toByteArray();
+    }
+
+    private static Map<String, byte[]> unzipped(byte[] zip) throws IOException {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                files.put(entry.getName(), in.readAllBytes());
+            }
+        }
+        return files;
+    }
+
+    private Client.Answer send(String path, byte[] body) {
+        return client.send(
+                HttpRequest.newBuilder(client.uri(path))
+                        .header("Content-Type", "application/octet-stream")
+                        .POST(HttpRequest.BodyPublishers.ofByteArray(body)));
+    }
+
+    private JsonNode begin(byte[] file) {
+        Client.Answer answer = send("/api/publications/documents?name=Sheets.zip", file);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(201);
+        return answer.json();
+    }
+
+    private JsonNode edit(String id, String edit) {
+        long revision = client.read(id).path("revision").asLong();
+        Client.Answer answer = client.edit(id, revision, "tester", edit);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.json();
+    }
+
+    private JsonNode exported(String id) throws InterruptedException {
+        Client.Answer begun = client.post("/api/publications/" + id + "/exports?kind=FILES", "");
+        assertThat(begun.status()).as(begun.text()).isEqualTo(202);
+        String job = begun.json().path("id").asString();
+        for (int tries = 0; tries < 300; tries++) {
+            JsonNode now = client.get("/api/jobs/" + job).json();
+            if (!now.path("state").asString().equals("RUNNING")) {
+                return now;
+            }
+            Thread.sleep(100);
+        }
+        throw new AssertionError("The export did not end");
+    }
+
+    /** A night behind all pages that have the first parent. */
+    private void night(String id) {
+        JsonNode publication = client.read(id);
+        edit(
+                id,
+                """
+                {"type": "addBackground",
+                 "owner": {"type": "onParent", "id": "%s"},
+                 "background": {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
+                   "fill": {"type": "solid", "color": {"swatch": "%s", "tint": 100}},
+                   "opacity": 100, "blend": "NORMAL", "goesTo": {"screen": true, "paper": true}}}
+                """
+                        .formatted(
+                                publication.path("parents").get(0).path("id").asString(),
+                                UUID.randomUUID(),
+                                publication.path("swatches").get(2).path("id").asString()));
+    }
+
+    @Test
+    void a_zip_file_goes_out_as_it_came_with_what_was_added_to_each_page() throws Exception {
+        byte[] one = pdf(90, PDRectangle.A4, PDRectangle.A5);
+        byte[] two = pdf(0, new PDRectangle(300, 400));
+        Map<String, byte[]> in = new LinkedHashMap<>();
+        in.put("winter/sheet 1.pdf", one);
+        in.put("winter/sheet 2.pdf", two);
+        in.put("../../sheet 2.pdf", two);
+        in.put("notes.txt", "no PDF".getBytes(StandardCharsets.US_ASCII));
+        in.put("broken.pdf", Arrays.copyOf(one, 200));
+        in.put("__MACOSX/._sheet 1.pdf", new byte[9]);
+        JsonNode made = begin(zip(in));
+        String id = made.path("id").asString();
+        assertThat(made.path("files").valueStream().map(each -> each.path("name").asString()))
+                .containsExactly(
+                        "winter/sheet 1.pdf",
+                        "winter/sheet 2.pdf",
+                        "sheet 2.pdf",
+                        "notes.txt",
+                        "broken.pdf");
+        assertThat(made.path("files").get(3).path("refused").asString())
+                .isEqualTo("It is not a PDF; a set is made of PDFs.");
+        assertThat(made.path("files").get(4).path("refused").asString()).contains("damaged");
+        JsonNode pages = client.read(id).path("pages");
+        assertThat(pages).hasSize(4);
+        assertThat(pages.get(0).path("size").path("width").asString())
+                .as("A4, turned")
+                .isEqualTo("297 mm");
+        night(id);
+        JsonNode done = exported(id);
+        assertThat(done.path("state").asString()).isEqualTo("DONE");
+        assertThat(done.path("fileName").asString()).isEqualTo("sheets-files.zip");
+        assertThat(done.path("files").valueStream().map(each -> each.path("pages").asInt()))
+                .containsExactly(2, 1, 1);
+        assertThat(done.path("files").toString()).doesNotContain("problem");
+        Map<String, byte[]> out =
+                unzipped(
+                        client.get("/api/jobs/%s/file".formatted(done.path("id").asString()))
+                                .bytes());
+        assertThat(out.keySet())
+                .containsExactly("winter/sheet 1.pdf", "winter/sheet 2.pdf", "sheet 2.pdf");
+        byte[] first = out.get("winter/sheet 1.pdf");
+        assertThat(Arrays.copyOf(first, one.length)).isEqualTo(one);
+        assertThat(AddedLayers.added(first)).containsOnlyKeys(1, 2);
+        assertThat(AddedLayers.added(first).get(2))
+                .extracting(AddedItem::kind)
+                .containsExactly(AddedItem.Kind.BACKGROUND);
+    }
+
+    @Test
+    void more_files_come_in_later_and_pages_are_left_out() throws Exception {
+        String id =
+                begin(zip(Map.of("a.pdf", pdf(0, PDRectangle.A5, PDRectangle.A5))))
+                        .path("id")
+                        .asString();
+        Client.Answer more =
+                send("/api/publications/" + id + "/files?name=b.pdf", pdf(0, PDRectangle.A6));
+        assertThat(more.status()).as(more.text()).isEqualTo(201);
+        JsonNode asset = more.json().get(0).path("asset");
+        JsonNode pages = client.read(id).path("pages");
+        edit(
+                id,
+                """
+                {"type": "several", "edits": [
+                  {"type": "addAsset", "asset": %s},
+                  {"type": "addImported", "asset": "%s", "first": 1, "pages": ["%s"],
+                   "after": "%s", "parent": "%s"},
+                  {"type": "removePages", "pages": ["%s"]}]}
+                """
+                        .formatted(
+                                asset,
+                                asset.path("id").asString(),
+                                UUID.randomUUID(),
+                                pages.get(1).path("id").asString(),
+                                pages.get(1).path("parent").asString(),
+                                pages.get(0).path("id").asString()));
+        night(id);
+        JsonNode done = exported(id);
+        assertThat(done.path("files").valueStream().map(each -> each.path("pages").asInt()))
+                .as("the page that was left out stays as it came")
+                .containsExactly(1, 1);
+        Map<String, byte[]> out =
+                unzipped(
+                        client.get("/api/jobs/%s/file".formatted(done.path("id").asString()))
+                                .bytes());
+        assertThat(AddedLayers.added(out.get("a.pdf"))).containsOnlyKeys(2);
+        String undone =
+                client.post("/api/publications/" + id + "/undo", "{\"author\": \"tester\"}").text();
+        assertThat(undone).contains("revision");
+    }
+
+    @Test
+    void the_size_of_a_page_of_a_file_is_that_of_the_file() throws Exception {
+        String id = begin(zip(Map.of("a.pdf", pdf(0, PDRectangle.A5)))).path("id").asString();
+        JsonNode publication = client.read(id);
+        Client.Answer answer =
+                client.edit(
+                        id,
+                        publication.path("revision").asLong(),
+                        "tester",
+                        """
+                        {"type": "sizePages", "pages": ["%s"]}
+                        """
+                                .formatted(publication.path("pages").get(0).path("id").asString()));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.detail())
+                .isEqualTo(
+                        "Page 1 is page 1 of “a”, and as large as that; its size is not changed here.");
+        String own = client.create("Own", 1);
+        Client.Answer none = client.post("/api/publications/" + own + "/exports?kind=FILES", "");
+        assertThat(none.status()).isEqualTo(422);
+        assertThat(none.detail()).contains("No page of this publication is that of a file");
+    }
+
+    /** A file that unpacks to far more than it is, and one in which the zip file breaks off. */
+    @Test
+    void hostile_zip_files_are_given_up_with_a_reason() throws Exception {
+        Map<String, byte[]> in = new LinkedHashMap<>();
+        in.put("good.pdf", pdf(0, PDRectangle.A5));
+        in.put("bomb.pdf", new byte[140 << 20]);
+        in.put("later.pdf", pdf(0, PDRectangle.A5));
+        byte[] bomb = zip(in);
+        assertThat(bomb.length).isLessThan(1 << 20);
+        assertThat(
+                        begin(bomb)
+                                .path("files")
+                                .valueStream()
+                                .map(each -> each.path("refused").asString("")))
+                .containsExactly(
+                        "",
+                        "It is larger than 128 MB; divide it.",
+                        "Nothing behind a file that is too large is unpacked; pack it by itself.");
+        byte[] whole = zip(Map.of("good.pdf", pdf(0, PDRectangle.A5)));
+        Client.Answer cut =
+                send("/api/publications/documents?name=Cut.zip", Arrays.copyOf(whole, 120));
+        assertThat(cut.status()).isEqualTo(422);
+        assertThat(cut.detail()).contains("damaged");
+    }
+}
