@@ -10,6 +10,7 @@ export const titles: Record<Finding["kind"], string> = {
   "runs-into-text": "Shading that runs into other text",
   "runs-into-picture": "Shading that runs into a picture",
   "text-hidden": "Text hidden by a picture",
+  "background-hidden": "Background hidden by what is on the page",
   "text-on-clear-part": "Text over a part to keep clear",
   "no-alternative-text": "Picture without an alternative text",
   "faint-border": "Border hard to tell from what is beside it",

@@ -80,6 +80,11 @@ export function inWords(
   return `${what()}, ${areaInWords(background.area)}`;
 }
 
+const places = [
+  { id: "behind", label: "Behind what is on them" },
+  { id: "over", label: "Over what is on them" },
+];
+
 /** Pictures are offered where there are any to choose from. */
 function isPossible(kind: string, publication: Publication): boolean {
   const documents = publication.assets.filter((entry) => entry.asset.content.type === "document");
@@ -203,6 +208,15 @@ export function BackgroundEditor({
             way="sides"
             options={sideOptions}
             onChange={(id) => change({ sides: id as Background["sides"] })}
+          />
+        )}
+        {publication.pages.some((page) => page.imported) && (
+          <Choice
+            label="On pages of files"
+            value={background.over ? "over" : "behind"}
+            way="over"
+            options={places}
+            onChange={(id) => change({ over: id === "over" })}
           />
         )}
         <Row $columns="84px minmax(0, 1fr)">

@@ -12,6 +12,7 @@ export function backgroundOf(id: string, fill: Fill): Background {
     opacity: 100,
     blend: "NORMAL",
     goesTo: { screen: true, paper: true },
+    over: false,
   };
 }
 

@@ -181,8 +181,14 @@ class AddedLayersTest {
                 command.toArray(String[]::new));
     }
 
+    private static final Map<String, byte[]> ORIGINALS = new LinkedHashMap<>();
+
+    /** Made once, because programs are started for it. */
     static Map<String, byte[]> originals() throws IOException {
-        Map<String, byte[]> all = new LinkedHashMap<>();
+        Map<String, byte[]> all = ORIGINALS;
+        if (!all.isEmpty()) {
+            return all;
+        }
         all.put("PDFBox", drawn((document, page) -> {}));
         for (int rotation : new int[] {0, 90, 180, 270}) {
             all.put("cropped, shifted, rotated by " + rotation, drawn(rotation));
@@ -492,6 +498,42 @@ class AddedLayersTest {
             assertThat(document.getPage(0).getCOSObject().keySet())
                     .isEqualTo(before.getPage(0).getCOSObject().keySet());
         }
+    }
+
+    /** ISO 32000-1, 11.3.5.2: multiplied, white takes the colour over it, and black stays. */
+    @ParameterizedTest
+    @MethodSource("names")
+    void a_colour_over_the_page_is_multiplied_with_it(String name) throws IOException {
+        byte[] original = originals().get(name);
+        Publication behind = set(original, PictureFrame.Level.OVER);
+        Background all =
+                behind.parents().getFirst().layer().backgrounds().getFirst().withOver(true);
+        Layer layer = new Layer(List.of(all.withBlend(BlendMode.MULTIPLY)), List.of());
+        PageScene scene =
+                scene(behind.withParents(List.of(behind.parents().getFirst().withLayer(layer))));
+        Path after = added(original, scene);
+        assertThat(AddedLayers.added(Files.readAllBytes(after)).get(1))
+                .extracting(AddedItem::kind, AddedItem::behind)
+                .containsExactly(tuple(AddedItem.Kind.BACKGROUND, false));
+        BufferedImage before = ghostscriptDraws(written("before.pdf", original));
+        BufferedImage seen = ghostscriptDraws(after);
+        int sea = Integer.parseInt(color(scene, "all").hex().substring(1), 16);
+        int compared = 0;
+        for (int y = 4; y < before.getHeight() - 4; y++) {
+            for (int x = 4; x < before.getWidth() - 4; x++) {
+                if (isEven(before, x, y)) {
+                    int product = 0;
+                    for (int shift = 0; shift < 24; shift += 8) {
+                        int one = before.getRGB(x, y) >> shift & 255;
+                        product |= Math.round(one * (sea >> shift & 255) / 255f) << shift;
+                    }
+                    assertThat(apart(seen.getRGB(x, y), product)).isLessThanOrEqualTo(2);
+                    compared++;
+                }
+            }
+        }
+        assertThat(compared).isGreaterThan(10_000);
+        assertThat(readBack(after, scene).matches()).isTrue();
     }
 
     @Test

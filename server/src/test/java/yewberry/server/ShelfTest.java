@@ -98,7 +98,7 @@ class ShelfTest {
         String svg =
                 "<svg xmlns='http://www.w3.org/2000/svg' width='9' height='9'><rect width='9' height='9'/></svg>";
         assertThat(begin("Mark.svg", svg.getBytes(StandardCharsets.UTF_8)).detail())
-                .isEqualTo("“Mark.svg” cannot be opened. It is not a PDF; a set is made of PDFs.");
+                .isEqualTo("It is not a PDF; a set is made of PDFs.");
         assertThat(begin("Tiny.pdf", pdf(new PDRectangle(10, 10))).detail())
                 .contains("is not possible; choose from 10 mm");
         assertThat(begin("Broken.pdf", new byte[] {'%', 'P', 'D', 'F'}).status()).isEqualTo(422);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.BlendMode;
@@ -113,13 +114,15 @@ final class PageComposition {
     PageScene compose(SceneKey key, Page page, List<Parent> parents) {
         this.page = page.id();
         Origin own = new Origin.FromPage(page.id());
-        if (page.parentShown()) {
-            parents.forEach(parent -> backgrounds(parent.layer().backgrounds(), origin(parent)));
-        }
-        backgrounds(page.layer().backgrounds(), own);
+        boolean isFile = page.imported().isPresent();
+        backgrounds(page, parents, background -> !(isFile && background.over()));
         for (PictureFrame.Level level : PictureFrame.Level.values()) {
             if (level == PictureFrame.Level.CONTENT) {
-                page.imported().ifPresent(file -> imported(page.id(), file));
+                page.imported()
+                        .ifPresent(file -> {
+                            imported(page.id(), file);
+                            backgrounds(page, parents, Background::over);
+                        });
             }
             parents.forEach(parent -> frames(parent.layer().frames(), origin(parent), level));
             frames(page.layer().frames(), own, level);
@@ -137,9 +140,19 @@ final class PageComposition {
         return new Origin.FromParent(parent.id(), parent.name());
     }
 
-    private void backgrounds(List<Background> backgrounds, Origin origin) {
+    /** Some of those of the parents, if they show, and of the page's own. */
+    private void backgrounds(Page page, List<Parent> parents, Predicate<Background> which) {
+        if (page.parentShown()) {
+            parents.forEach(
+                    parent -> backgrounds(parent.layer().backgrounds(), origin(parent), which));
+        }
+        backgrounds(page.layer().backgrounds(), new Origin.FromPage(page.id()), which);
+    }
+
+    private void backgrounds(
+            List<Background> backgrounds, Origin origin, Predicate<Background> which) {
         for (Background background : backgrounds) {
-            if (background.sides().include(boxes.side())) {
+            if (background.sides().include(boxes.side()) && which.test(background)) {
                 paint(background)
                         .ifPresent(paint ->
                                 items.add(

@@ -123,7 +123,6 @@ public record RecipeParts(Recipe recipe, List<Swatch> swatches, List<Asset> asse
     private static Background background(Background from, Map<UUID, UUID> known, UUID id) {
         Fill colored = from.fill().withSwatches(swatch -> found(known, swatch));
         Fill placed = colored.withAsset(asset -> found(known, asset));
-        return new Background(
-                id, from.sides(), from.area(), placed, from.opacity(), from.blend(), from.goesTo());
+        return from.withId(id).withFill(placed).withMadeBy(Optional.empty());
     }
 }

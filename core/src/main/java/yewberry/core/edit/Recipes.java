@@ -117,7 +117,7 @@ final class Recipes {
         if (owner instanceof Owner.OnPage(UUID page)) {
             Side side = on.setup().sideOf(on.indexOf(page));
             return part.sides().include(side)
-                    ? Optional.of(withSides(use, Sides.BOTH))
+                    ? Optional.of(use.withSides(Sides.BOTH))
                     : Optional.empty();
         }
         return Optional.of(use);
@@ -125,27 +125,7 @@ final class Recipes {
 
     private static Background copy(
             Background background, UUID id, Optional<Background.RecipeUse> madeBy) {
-        return new Background(
-                id,
-                background.sides(),
-                background.area(),
-                background.fill(),
-                background.opacity(),
-                background.blend(),
-                background.goesTo(),
-                madeBy);
-    }
-
-    private static Background withSides(Background background, Sides sides) {
-        return new Background(
-                background.id(),
-                sides,
-                background.area(),
-                background.fill(),
-                background.opacity(),
-                background.blend(),
-                background.goesTo(),
-                background.madeBy());
+        return background.withId(id).withMadeBy(madeBy);
     }
 
     /** Derived, so that an edit stays a pure function and does not add twice. */
@@ -275,7 +255,8 @@ final class Recipes {
                 pick(is, was, fresh, Background::opacity),
                 pick(is, was, fresh, Background::blend),
                 pick(is, was, fresh, Background::goesTo),
-                is.madeBy());
+                is.madeBy(),
+                pick(is, was, fresh, Background::over));
     }
 
     private static <T> T pick(

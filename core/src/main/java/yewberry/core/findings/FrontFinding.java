@@ -6,8 +6,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import yewberry.core.color.BlendMode;
 import yewberry.core.color.Numbers;
+import yewberry.core.edit.BackgroundEdit;
+import yewberry.core.edit.Edit;
 import yewberry.core.edit.FrameEdit;
+import yewberry.core.press.OpaqueParts;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
@@ -42,9 +46,28 @@ public sealed interface FrontFinding extends Finding {
                 hidden(scene, fill, items.subList(0, i)).ifPresent(found::add);
                 found.addAll(onClear(scene, fill, items.subList(i + 1, items.size())));
                 intoPicture(scene, fill).ifPresent(found::add);
+                if (fill.isImported()) {
+                    hidesBackground(scene, fill, items.subList(0, i)).ifPresent(found::add);
+                }
             }
         }
         return found;
+    }
+
+    /** What of a page of a file hides the backgrounds behind it. */
+    private static Optional<Finding> hidesBackground(
+            PageScene scene, Item.FrontFill fill, List<Item> below) {
+        List<Item.AreaFill> behind =
+                below.stream()
+                        .filter(Item.AreaFill.class::isInstance)
+                        .map(Item.AreaFill.class::cast)
+                        .toList();
+        if (behind.isEmpty() || !(fill.paint() instanceof AreaPaint.Picture picture)) {
+            return Optional.empty();
+        }
+        return OpaqueParts.of(picture, scene.boxes().trim())
+                .filter(parts -> parts.share() >= HidesBackground.MUCH)
+                .map(parts -> new HidesBackground(scene.page(), fill, parts, behind));
     }
 
     /** Text below a picture that covers it. */
@@ -242,6 +265,63 @@ public sealed interface FrontFinding extends Finding {
         @Override
         public String rule() {
             return "All text is seen.";
+        }
+    }
+
+    /**
+     * The page of a file with white boxes, scans or pictures, which hide what was laid behind it.
+     *
+     * @param behind the backgrounds
+     */
+    record HidesBackground(
+            UUID page, Item.FrontFill fill, OpaqueParts parts, List<Item.AreaFill> behind)
+            implements FrontFinding {
+        /** A smaller part of the page is not told; common practice, no source. */
+        static final double MUCH = 0.02;
+
+        @Override
+        public Rect where() {
+            return parts.where();
+        }
+
+        @Override
+        public String text() {
+            return fill.named();
+        }
+
+        @Override
+        public Severity severity() {
+            return Severity.DOUBTFUL;
+        }
+
+        @Override
+        public String message() {
+            return "%s %% of this page lets nothing through: a white box, a scan or a picture hides the background behind it. Lay the background over the page, or leave it so."
+                    .formatted(Numbers.plain(Math.rint(parts.share() * 100)));
+        }
+
+        @Override
+        public String rule() {
+            return "A background that lies behind a page is seen; common practice, no source.";
+        }
+
+        /** Multiplied, all that is darker than the background stays; darkened, all that is. */
+        @Override
+        public List<Offer> offers(Publication publication) {
+            return List.of(
+                    over(publication, BlendMode.MULTIPLY, "Lay it over the page, multiplied"),
+                    over(publication, BlendMode.DARKEN, "Lay it over the page, darkening only"));
+        }
+
+        private Offer over(Publication publication, BlendMode blend, String label) {
+            List<Edit> edits = new ArrayList<>();
+            for (Item.AreaFill each : behind) {
+                Offer.background(publication, each.background())
+                        .map(is -> is.withOver(true).withBlend(blend))
+                        .map(BackgroundEdit.ChangeBackground::new)
+                        .ifPresent(edits::add);
+            }
+            return new Offer(label, edits.size() == 1 ? edits.getFirst() : new Edit.Several(edits));
         }
     }
 

@@ -56,6 +56,13 @@ public record Identity(UUID key, UUID cause, String words) {
                     alone(finding, check, page, it.fill().element(), it.run().run());
             case FrontFinding.HidesText it ->
                     alone(finding, check, page, it.fill().element(), it.run().run());
+            case FrontFinding.HidesBackground it ->
+                    shared(
+                            finding,
+                            it.fill().source().fill().madeFrom().orElseThrow().toString(),
+                            it.text(),
+                            page,
+                            it.fill().element());
             case FrontFinding.IntoPicture it ->
                     alone(
                             finding,

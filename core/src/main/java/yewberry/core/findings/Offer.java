@@ -369,7 +369,7 @@ public record Offer(String label, Edit edit) {
                 .orElseThrow();
     }
 
-    private static Optional<Background> background(Publication publication, UUID id) {
+    static Optional<Background> background(Publication publication, UUID id) {
         return publication
                 .layers()
                 .flatMap(layer -> layer.backgrounds().stream())

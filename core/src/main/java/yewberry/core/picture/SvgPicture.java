@@ -161,9 +161,10 @@ public final class SvgPicture {
         rect(visible, view.bare());
         areas(scene, visible);
         MediumScene shown = scene.on(view);
-        for (Item item : shown.items()) {
+        List<Item> above = shown.items().subList(shown.lower().size(), shown.items().size());
+        for (Item item : above) {
             switch (item) {
-                case Item.AreaFill fill -> {} // all of them lie below
+                case Item.AreaFill fill -> over(shown, fill);
                 case Item.Formed fill -> fill(shown, fill);
                 case Item.Lettering text -> letters(shown, text);
             }
@@ -184,8 +185,8 @@ public final class SvgPicture {
      */
     private void areas(PageScene scene, Rect visible) {
         MediumScene shown = scene.on(view);
-        if (shown.areas().stream().allMatch(fill -> isPlain(fill) || link(fill).isPresent())) {
-            for (Item.AreaFill fill : shown.areas()) {
+        if (shown.lower().stream().allMatch(fill -> isPlain(fill) || link(fill).isPresent())) {
+            for (Item.AreaFill fill : shown.lower()) {
                 switch (fill.paint()) {
                     case AreaPaint.Gradient gradient ->
                             filled(
@@ -271,6 +272,17 @@ public final class SvgPicture {
 
     private static boolean isPlain(Item.AreaFill fill) {
         return fill.covers() && !(fill.paint() instanceof AreaPaint.Picture);
+    }
+
+    /** A background over the page of a file, with what it comes to there. */
+    private void over(MediumScene scene, Item.AreaFill fill) {
+        Rect region = fill.bounds().intersection(scene.boxes().bleed());
+        if (!region.isEmpty()) {
+            image(
+                    PaintedAreas.picture(
+                            PageRaster.of(scene, scene.upTo(fill), region, ppi).image(view)),
+                    region);
+        }
     }
 
     /** What has a form of its own; where it lets through what is below, as it comes to. */

@@ -15,6 +15,8 @@ import yewberry.core.color.Definition;
  * @param opacity in percent; 100 covers
  * @param goesTo where it is shown
  * @param madeBy the background of a recipe that it is a use of
+ * @param over whether it lies over the page of a file instead of behind it; on pages made here
+ *     nothing lies between
  */
 public record Background(
         UUID id,
@@ -24,7 +26,8 @@ public record Background(
         double opacity,
         BlendMode blend,
         GoesTo goesTo,
-        Optional<RecipeUse> madeBy)
+        Optional<RecipeUse> madeBy,
+        boolean over)
         implements Element {
     /** A background of a recipe. */
     public record RecipeUse(UUID recipe, UUID background) {}
@@ -56,35 +59,43 @@ public record Background(
             double opacity,
             BlendMode blend,
             GoesTo goesTo) {
-        this(id, sides, area, fill, opacity, blend, goesTo, Optional.empty());
+        this(id, sides, area, fill, opacity, blend, goesTo, Optional.empty(), false);
     }
 
     public Background withMadeBy(Optional<RecipeUse> changed) {
-        return new Background(id, sides, area, fill, opacity, blend, goesTo, changed);
+        return new Background(id, sides, area, fill, opacity, blend, goesTo, changed, over);
     }
 
     public Background withId(UUID changed) {
-        return new Background(changed, sides, area, fill, opacity, blend, goesTo, madeBy);
+        return new Background(changed, sides, area, fill, opacity, blend, goesTo, madeBy, over);
     }
 
     public Background withOpacity(double changed) {
-        return new Background(id, sides, area, fill, changed, blend, goesTo, madeBy);
+        return new Background(id, sides, area, fill, changed, blend, goesTo, madeBy, over);
     }
 
     public Background withArea(Area changed) {
-        return new Background(id, sides, changed, fill, opacity, blend, goesTo, madeBy);
+        return new Background(id, sides, changed, fill, opacity, blend, goesTo, madeBy, over);
     }
 
     public Background withGoesTo(GoesTo changed) {
-        return new Background(id, sides, area, fill, opacity, blend, changed, madeBy);
+        return new Background(id, sides, area, fill, opacity, blend, changed, madeBy, over);
     }
 
     public Background withBlend(BlendMode changed) {
-        return new Background(id, sides, area, fill, opacity, changed, goesTo, madeBy);
+        return new Background(id, sides, area, fill, opacity, changed, goesTo, madeBy, over);
+    }
+
+    public Background withSides(Sides changed) {
+        return new Background(id, changed, area, fill, opacity, blend, goesTo, madeBy, over);
+    }
+
+    public Background withOver(boolean changed) {
+        return new Background(id, sides, area, fill, opacity, blend, goesTo, madeBy, changed);
     }
 
     public Background withFill(Fill changed) {
-        return new Background(id, sides, area, changed, opacity, blend, goesTo, madeBy);
+        return new Background(id, sides, area, changed, opacity, blend, goesTo, madeBy, over);
     }
 
     @Override

@@ -80,7 +80,7 @@ public final class PageRaster {
         return of(scene.on(view), region, ppi).image(view);
     }
 
-    /** Its backgrounds alone. */
+    /** Its backgrounds below all else alone. */
     public static BufferedImage areas(PageScene scene, View view, Rect region, double ppi) {
         return areas(scene.on(view), region, ppi).image(view);
     }
@@ -127,9 +127,9 @@ public final class PageRaster {
         return page;
     }
 
-    /** Its backgrounds alone. */
+    /** Its backgrounds below all else alone. */
     public static PageRaster areas(MediumScene scene, Rect region, double ppi) {
-        return of(scene, scene.areas(), region, ppi);
+        return of(scene, scene.lower(), region, ppi);
     }
 
     /**

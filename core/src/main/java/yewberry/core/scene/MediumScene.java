@@ -56,7 +56,19 @@ public final class MediumScene {
         return items;
     }
 
-    /** The backgrounds, from the lowest to the topmost; they lie below all else. */
+    /** The backgrounds that lie below all else, from the lowest to the topmost. */
+    public List<Item.AreaFill> lower() {
+        int count = 0;
+        while (count < items.size() && items.get(count) instanceof Item.AreaFill) {
+            count++;
+        }
+        return areas.subList(0, count);
+    }
+
+    /**
+     * The backgrounds, from the lowest to the topmost; but for those over the page of a file they
+     * lie below all else.
+     */
     public List<Item.AreaFill> areas() {
         return areas;
     }

@@ -160,7 +160,10 @@ public final class PageScene {
         return prepared(medium).all();
     }
 
-    /** The backgrounds, from the lowest to the topmost; they lie below all else. */
+    /**
+     * The backgrounds, from the lowest to the topmost; but for those over the page of a file they
+     * lie below all else.
+     */
     public List<Item.AreaFill> areas() {
         return items.stream()
                 .filter(Item.AreaFill.class::isInstance)

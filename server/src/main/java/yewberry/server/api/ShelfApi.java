@@ -119,10 +119,12 @@ class ShelfApi {
         List<FileIn> all = sets.take(name, file);
         List<Asset> opened = all.stream().flatMap(each -> each.asset().stream()).toList();
         if (opened.isEmpty()) {
-            FileIn first = all.getFirst();
+            String why = all.getFirst().refused().orElseThrow();
             throw new Refused(
-                    "“%s” cannot be opened. %s"
-                            .formatted(first.name(), first.refused().orElseThrow()));
+                    all.size() == 1
+                            ? why
+                            : "None of its %d files can be opened. “%s”: %s"
+                                    .formatted(all.size(), all.getFirst().name(), why));
         }
         UUID id = UUID.randomUUID();
         String usual = opened.size() == 1 ? opened.getFirst().name() : PictureFiles.title(name);

@@ -40,6 +40,7 @@ final class Defaults {
                     Map.of("carriesMeaning", JSON.booleanNode(false)),
                     Background.class,
                     Map.of(
+                            "over", JSON.booleanNode(false),
                             "opacity", JSON.numberNode(100),
                             "blend", JSON.stringNode(BlendMode.NORMAL.name()),
                             "goesTo", goesTo(Background.GoesTo.BOTH)),

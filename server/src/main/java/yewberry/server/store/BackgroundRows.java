@@ -69,6 +69,7 @@ final class BackgroundRows extends Rows<Background, BackgroundRecord> {
         row.setBlend(background.blend().name());
         row.setOnScreen(background.goesTo().screen());
         row.setOnPaper(background.goesTo().paper());
+        row.setOverPage(background.over());
         row.setSwatch(null);
         row.setTint(null);
         row.setGradient(null);
@@ -184,7 +185,8 @@ final class BackgroundRows extends Rows<Background, BackgroundRecord> {
                 BlendMode.valueOf(row.getBlend()),
                 new Background.GoesTo(row.getOnScreen(), row.getOnPaper()),
                 Optional.ofNullable(row.getMadeBy())
-                        .map(recipe -> new Background.RecipeUse(recipe, row.getMadeFrom())));
+                        .map(recipe -> new Background.RecipeUse(recipe, row.getMadeFrom())),
+                row.getOverPage());
     }
 
     private Fill fill(BackgroundRecord row, Map<UUID, List<Fill.Gradient.Stop>> stops) {

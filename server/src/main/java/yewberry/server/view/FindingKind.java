@@ -24,6 +24,7 @@ public enum FindingKind {
     NO_ALTERNATIVE_TEXT,
     TEXT_ON_CLEAR_PART,
     TEXT_HIDDEN,
+    BACKGROUND_HIDDEN,
     LOOSE_LINE,
     FAINT_BORDER,
     FAINT_PICTURE,
@@ -66,6 +67,7 @@ public enum FindingKind {
             case FrontFinding.NoAlternative it -> NO_ALTERNATIVE_TEXT;
             case FrontFinding.OnClear it -> TEXT_ON_CLEAR_PART;
             case FrontFinding.HidesText it -> TEXT_HIDDEN;
+            case FrontFinding.HidesBackground it -> BACKGROUND_HIDDEN;
             case FrontFinding.IntoPicture it -> RUNS_INTO_PICTURE;
             case GraphicFinding.FaintBorder it -> FAINT_BORDER;
             case GraphicFinding.FaintPicture it -> FAINT_PICTURE;

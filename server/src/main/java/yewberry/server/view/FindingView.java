@@ -153,6 +153,7 @@ public record FindingView(
             case FrontFinding.HidesText it -> Optional.of(it.run());
             case FrontFinding.NoAlternative it -> Optional.empty();
             case FrontFinding.IntoPicture it -> Optional.empty();
+            case FrontFinding.HidesBackground it -> Optional.empty();
             case Finding.StockNotPrinted it -> Optional.empty();
         };
     }

@@ -1,0 +1,257 @@
+package yewberry.core.compose;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import yewberry.core.Refused;
+import yewberry.core.Sample;
+import yewberry.core.asset.Documents;
+import yewberry.core.asset.Pictures;
+import yewberry.core.asset.PlaneImage;
+import yewberry.core.color.BlendMode;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.edit.AssetEdit;
+import yewberry.core.edit.BackgroundEdit;
+import yewberry.core.edit.Edit;
+import yewberry.core.edit.Editing;
+import yewberry.core.edit.FrameEdit;
+import yewberry.core.edit.PageEdit;
+import yewberry.core.findings.Finding;
+import yewberry.core.findings.Findings;
+import yewberry.core.findings.FrontFinding;
+import yewberry.core.findings.NotJudged;
+import yewberry.core.findings.Offer;
+import yewberry.core.legibility.Legibility;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Destination;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Level;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
+import yewberry.core.publication.PictureFrame;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.Tinted;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.PageScene;
+
+/** Pages that are those of a file; what they look like is the business of who reads them. */
+class ImportedPagesTest {
+    private static final PressCondition COATED = PressCondition.coated();
+    private static final UUID FILE = new UUID(7, 1);
+    private static final UUID PAGE = new UUID(7, 2);
+    private static final Owner OWN = new Owner.OnPage(PAGE);
+
+    /** 200 pt wide and 100 pt high, with an opaque part of it. */
+    private record Boxed(double share) implements Documents {
+        @Override
+        public Asset.Document read(byte[] file) {
+            return pages(200, 100);
+        }
+
+        @Override
+        public PlaneImage draw(
+                byte[] file,
+                int number,
+                int width,
+                int height,
+                PressCondition condition,
+                Medium medium) {
+            byte[] alpha = new byte[width * height];
+            for (int at = 0; at < alpha.length; at++) {
+                boolean line = at / width == height / 2; // hides nothing that anyone would miss
+                alpha[at] = (byte) (at % width < share * width || line ? 255 : 0);
+            }
+            return new PlaneImage(width, height, 4, new byte[4 * alpha.length], Optional.of(alpha));
+        }
+    }
+
+    private static Asset.Document pages(double width, double height) {
+        Asset.Leaf leaf = new Asset.Leaf(width, height, false, List.of());
+        return new Asset.Document(List.of(leaf, leaf));
+    }
+
+    private static Publication after(Publication in, Edit... edits) {
+        Publication now = in;
+        for (Edit edit : edits) {
+            now = Editing.edit(now, edit).publication();
+        }
+        return now;
+    }
+
+    /** Four pages with a dark parent, and behind them the first page of a file. */
+    private static Publication set() {
+        return after(
+                Sample.publication(),
+                new AssetEdit.AddAsset(new Asset(FILE, "Log", "any", pages(200, 100))),
+                new PageEdit.AddImported(
+                        FILE,
+                        1,
+                        List.of(PAGE),
+                        Optional.of(Sample.page(4)),
+                        Optional.of(Sample.PARENT)));
+    }
+
+    private static PageScene scene(Publication in, double share) {
+        return new Composer(COATED, new Pictures(sha256 -> new byte[0], new Boxed(share)))
+                .compose(in, 4);
+    }
+
+    private static Edit add(String name, boolean over) {
+        return new BackgroundEdit.AddBackground(
+                OWN, Sample.wholePage(name, Sample.SIGNAL).withOver(over));
+    }
+
+    private static PictureFrame word(String name, PictureFrame.Level level) {
+        return new PictureFrame(
+                Sample.id(name),
+                Sides.BOTH,
+                new Box(Length.mm(10), Length.mm(5), Length.mm(40), Length.mm(10)),
+                0,
+                level,
+                new Fill.Word(
+                        name,
+                        "Source Serif 4",
+                        400,
+                        false,
+                        Optional.empty(),
+                        Tinted.full(Sample.INK.id())),
+                100,
+                BlendMode.NORMAL,
+                Background.GoesTo.BOTH,
+                new PictureFrame.Meaning(true, ""),
+                List.of(),
+                false);
+    }
+
+    private static UUID element(Item item) {
+        return switch (item) {
+            case Item.AreaFill fill -> fill.background();
+            case Item.FrontFill fill -> fill.element();
+            case Item.TextFill fill -> fill.textFrame();
+            case Item.Lettering letters -> letters.letters().frame();
+        };
+    }
+
+    @Test
+    void the_page_of_a_file_lies_between_what_is_behind_and_what_is_over_it() {
+        Publication set =
+                after(
+                        set(),
+                        add("over", true),
+                        add("behind", false),
+                        new FrameEdit.AddPicture(OWN, word("Top", PictureFrame.Level.OVER)),
+                        new FrameEdit.AddPicture(OWN, word("Low", PictureFrame.Level.BEHIND)));
+        assertThat(scene(set, 0).items())
+                .extracting(ImportedPagesTest::element)
+                .containsExactly(
+                        Sample.id("dark background"),
+                        Sample.id("behind"),
+                        Sample.id("Low"),
+                        PAGE,
+                        Sample.id("over"),
+                        Sample.id("Top"));
+        // where nothing lies between, the order is that of the stack
+        Publication made =
+                after(
+                        Sample.publication(),
+                        new BackgroundEdit.AddBackground(
+                                new Owner.OnPage(Sample.page(1)),
+                                Sample.wholePage("over", Sample.SIGNAL).withOver(true)));
+        assertThat(new Composer(COATED).compose(made, 0).items())
+                .extracting(ImportedPagesTest::element)
+                .containsExactly(Sample.id("dark background"), Sample.id("over"));
+    }
+
+    @Test
+    void it_is_as_large_as_it_is_in_its_file_and_stays_so() {
+        Publication set = set();
+        Page page = set.page(PAGE);
+        // 200 pt by 100 pt, at 72 to the inch
+        assertThat(page.size().orElseThrow())
+                .isEqualTo(new PageSize(Length.mm(70.56), Length.mm(35.28)));
+        assertThat(scene(set, 0).boxes().trim().width()).isCloseTo(200, within(0.02));
+        assertThatThrownBy(
+                        () -> after(set, new PageEdit.SizePages(List.of(PAGE), Optional.empty())))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("its size is not changed here");
+        assertThatThrownBy(
+                        () -> after(set, new AssetEdit.ReplaceAsset(FILE, "other", pages(90, 90))))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("as large as that");
+        assertThatThrownBy(() ->
+                        after(
+                                set,
+                                new PageEdit.AddImported(
+                                        FILE,
+                                        3,
+                                        List.of(new UUID(7, 3)),
+                                        Optional.empty(),
+                                        Optional.empty())))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("has no page 3; it has pages 1 to 2");
+        assertThatThrownBy(() -> after(set, new AssetEdit.RemoveAsset(FILE, Optional.empty())))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("placed in 1 place");
+    }
+
+    private static Optional<FrontFinding.HidesBackground> hidden(Publication in, double share) {
+        PageScene scene = scene(in, share);
+        List<Finding> all =
+                Findings.of(
+                        scene,
+                        new Legibility(COATED, Level.AA, Destination.PAPER),
+                        in.setup(),
+                        COATED);
+        return all.stream()
+                .filter(FrontFinding.HidesBackground.class::isInstance)
+                .map(FrontFinding.HidesBackground.class::cast)
+                .findFirst();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 0", "0.01, 0", "0.18, 0.18", "0.5, 0.5", "1, 1"})
+    void what_hides_a_background_is_told_with_its_share_of_the_page(double share, double told) {
+        Optional<FrontFinding.HidesBackground> found = hidden(set(), share);
+        assertThat(found.map(each -> each.parts().share()).orElse(0.0))
+                .isCloseTo(told, within(0.01));
+        found.ifPresent(
+                each -> assertThat(each.where().width()).isCloseTo(200 * share, within(2.0)));
+        Publication bare = after(set(), new PageEdit.ShowParent(List.of(PAGE), false));
+        assertThat(hidden(bare, share)).as("nothing lies behind it").isEmpty();
+    }
+
+    @Test
+    void laid_over_the_page_nothing_hides_it() {
+        Publication set = set();
+        for (Offer offer : Offer.of(hidden(set, 1).orElseThrow(), set, COATED)) {
+            Publication mended = after(set, offer.edit());
+            assertThat(hidden(mended, 1)).as(offer.label()).isEmpty();
+            assertThat(scene(mended, 1).items())
+                    .extracting(ImportedPagesTest::element)
+                    .containsExactly(PAGE, Sample.id("dark background"));
+        }
+    }
+
+    @Test
+    void what_is_written_in_it_is_told_as_not_judged() {
+        assertThat(NotJudged.of(set()))
+                .singleElement()
+                .satisfies(each -> {
+                    assertThat(each.name()).isEqualTo("Log");
+                    assertThat(each.where().pages()).containsExactly(5);
+                });
+    }
+}
