@@ -59,7 +59,7 @@ export function JobProgress({ job }: { job: Job }) {
 function ended(job: Job): string {
   switch (job.state) {
     case "DONE":
-      if (job.kind === "FILES") {
+      if (job.kind === "FILES" || job.kind === "BARE_FILES") {
         return job.files.some((file) => file.problem)
           ? "Exported, but not all files are as they should be"
           : "Exported; all is where it should be";

@@ -4,7 +4,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import { answered, client, ServerError } from "../api/client";
 import { useExports, useFindings } from "../api/queries";
-import type { Job, Publication } from "../api/types";
+import type { Job, Publication, Schemas } from "../api/types";
 import { useOpened } from "../publication/PublicationScreen";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
@@ -18,6 +18,7 @@ import { counted, dayAndTime } from "../ui/words";
 import { JobProgress } from "./JobProgress";
 import { FileResults } from "./FileResults";
 import { ReadBack } from "./ReadBack";
+import { TakeOff } from "./TakeOff";
 
 const Offer = styled.section`
   display: grid;
@@ -70,6 +71,8 @@ type Kind = Job["kind"];
 
 interface Wanted {
   kind: Kind;
+  /** What comes off files that something was added to before. */
+  off?: Schemas["AddedBefore"]["kind"][];
   missingAccepted?: boolean;
 }
 
@@ -77,12 +80,14 @@ const names: Record<Kind, string> = {
   PRESS_PDF: "Press PDF",
   SCREEN_PDF: "Screen PDF",
   FILES: "The files, with what was added",
+  BARE_FILES: "The files, without what was added before",
 };
 
 const buttons: Record<Kind, string> = {
   PRESS_PDF: "Export press PDF",
   SCREEN_PDF: "Export screen PDF",
   FILES: "Export files",
+  BARE_FILES: "Export without these",
 };
 
 /** Pages of files go out as those files first of all. */
@@ -127,6 +132,13 @@ export function Output() {
             <div>
               <h2>{names[kind]}</h2>
               <p>{kind === "FILES" ? aboutFiles(publication) : aboutPdf(publication, kind)}</p>
+              {kind === "FILES" && (
+                <TakeOff
+                  publication={publication}
+                  isDisabled={begin.isPending || running}
+                  onTakeOff={(off) => begin.mutate({ kind: "BARE_FILES", off })}
+                />
+              )}
               {open > 0 && (
                 <p>
                   <Failed>✕ {counted(open, "finding is", "findings are")} still open.</Failed> They
@@ -212,7 +224,12 @@ export function Output() {
 function aboutPdf(publication: Publication, kind: Kind): string {
   const { setup, pages } = publication;
   const [width] = shownLength(setup.trim.width, setup.unit).split(" ");
-  const size = `${width} × ${shownLength(setup.trim.height, setup.unit)}`;
+  const isMixed = pages.some(
+    (page) => page.size && JSON.stringify(page.size) !== JSON.stringify(setup.trim),
+  );
+  const size = isMixed
+    ? "different sizes"
+    : `${width} × ${shownLength(setup.trim.height, setup.unit)}`;
   const inks =
     kind === "PRESS_PDF"
       ? `each out to its bleed, in CMYK for ${publication.pressCondition.toLowerCase()}`

@@ -14,6 +14,7 @@ import java.util.UUID;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
+import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -92,8 +93,8 @@ class SetTest {
         return answer.json();
     }
 
-    private JsonNode exported(String id) throws InterruptedException {
-        Client.Answer begun = client.post("/api/publications/" + id + "/exports?kind=FILES", "");
+    private JsonNode exported(String id, String query) throws InterruptedException {
+        Client.Answer begun = client.post("/api/publications/" + id + "/exports?kind=" + query, "");
         assertThat(begun.status()).as(begun.text()).isEqualTo(202);
         String job = begun.json().path("id").asString();
         for (int tries = 0; tries < 300; tries++) {
@@ -153,7 +154,7 @@ class SetTest {
                 .as("A4, turned")
                 .isEqualTo("297 mm");
         night(id);
-        JsonNode done = exported(id);
+        JsonNode done = exported(id, "FILES");
         assertThat(done.path("state").asString()).isEqualTo("DONE");
         assertThat(done.path("fileName").asString()).isEqualTo("sheets-files.zip");
         assertThat(done.path("files").valueStream().map(each -> each.path("pages").asInt()))
@@ -171,6 +172,40 @@ class SetTest {
         assertThat(AddedLayers.added(first).get(2))
                 .extracting(AddedItem::kind)
                 .containsExactly(AddedItem.Kind.BACKGROUND);
+    }
+
+    private byte[] out(JsonNode job) {
+        return client.get("/api/jobs/%s/file".formatted(job.path("id").asString())).bytes();
+    }
+
+    /** Also from a file made long ago, which is all that there is of what was added. */
+    @Test
+    void what_was_added_comes_off_files_that_come_in_again() throws Exception {
+        byte[] original = pdf(90, PDRectangle.A4, PDRectangle.A5);
+        String id = begin(zip(Map.of("a.pdf", original))).path("id").asString();
+        assertThat(client.get("/api/publications/" + id + "/added").json()).isEmpty();
+        night(id);
+        byte[] marked = out(exported(id, "FILES"));
+        String again = begin(marked).path("id").asString();
+        JsonNode added = client.get("/api/publications/" + again + "/added").json();
+        assertThat(added).hasSize(1);
+        assertThat(added.get(0).path("kind").asString()).isEqualTo("BACKGROUND");
+        assertThat(added.get(0).path("items").asInt()).isEqualTo(2);
+        assertThat(added.get(0).path("files").asInt()).isEqualTo(1);
+        JsonNode other = exported(again, "BARE_FILES&off=WATERMARK");
+        assertThat(other.path("files").get(0).path("pages").asInt()).isZero();
+        JsonNode bare = exported(again, "BARE_FILES&off=WATERMARK&off=BACKGROUND");
+        assertThat(bare.path("fileName").asString()).isEqualTo("a-bare.zip");
+        assertThat(bare.path("files").get(0).path("pages").asInt()).isEqualTo(2);
+        byte[] file = unzipped(out(bare)).get("a.pdf");
+        assertThat(AddedLayers.added(file)).isEmpty();
+        try (PDDocument before = Loader.loadPDF(original);
+                PDDocument after = Loader.loadPDF(file)) {
+            for (int i = 0; i < 2; i++) {
+                assertThat(after.getPage(i).getContents().readAllBytes())
+                        .isEqualTo(before.getPage(i).getContents().readAllBytes());
+            }
+        }
     }
 
     @Test
@@ -201,7 +236,7 @@ class SetTest {
                                 pages.get(1).path("parent").asString(),
                                 pages.get(0).path("id").asString()));
         night(id);
-        JsonNode done = exported(id);
+        JsonNode done = exported(id, "FILES");
         assertThat(done.path("files").valueStream().map(each -> each.path("pages").asInt()))
                 .as("the page that was left out stays as it came")
                 .containsExactly(1, 1);

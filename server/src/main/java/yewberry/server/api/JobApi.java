@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
@@ -21,8 +22,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import yewberry.pdf.AddedItem;
 import yewberry.server.jobs.Jobs;
+import yewberry.server.publications.AddedMarks;
 import yewberry.server.publications.Missing;
+import yewberry.server.view.AddedBefore;
 import yewberry.server.view.JobView;
 import yewberry.server.web.Streams;
 
@@ -34,10 +38,12 @@ class JobApi {
 
     private final Jobs jobs;
     private final Streams streams;
+    private final AddedMarks marks;
 
-    JobApi(Jobs jobs, Streams streams) {
+    JobApi(Jobs jobs, Streams streams, AddedMarks marks) {
         this.jobs = jobs;
         this.streams = streams;
+        this.marks = marks;
     }
 
     @PostMapping("/publications/{id}/exports")
@@ -45,8 +51,15 @@ class JobApi {
     JobView export(
             @PathVariable UUID id,
             @RequestParam Optional<JobView.Kind> kind,
+            @RequestParam(defaultValue = "") Set<AddedItem.Kind> off,
             @RequestParam(defaultValue = "false") boolean missingAccepted) {
-        return jobs.export(id, kind, missingAccepted);
+        return jobs.export(id, kind, off, missingAccepted);
+    }
+
+    /** What was added before to the files whose pages these are, as the files tell. */
+    @GetMapping("/publications/{id}/added")
+    List<AddedBefore> added(@PathVariable UUID id) {
+        return marks.of(id);
     }
 
     @GetMapping("/publications/{id}/exports")
@@ -106,9 +119,7 @@ class JobApi {
         }
         return ResponseEntity.ok()
                 .contentType(
-                        view.kind() == JobView.Kind.FILES
-                                ? MediaType.valueOf(ZIP)
-                                : MediaType.APPLICATION_PDF)
+                        view.kind().isSet() ? MediaType.valueOf(ZIP) : MediaType.APPLICATION_PDF)
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment()

@@ -40,7 +40,11 @@ public class DemoData implements SmartInitializingSingleton {
      */
     public synchronized UUID add() {
         Publication guide = DemoPublication.seasonGuide(files::add);
-        List<Publication> all = List.of(DemoLeaflet.publication(files::add), guide);
+        List<Publication> all =
+                List.of(
+                        DemoLogSheets.publication(files::add),
+                        DemoLeaflet.publication(files::add),
+                        guide);
         Set<UUID> there =
                 publications.list().stream()
                         .map(PublicationStore.Listed::id)

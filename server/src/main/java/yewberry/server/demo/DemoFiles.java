@@ -3,6 +3,7 @@ package yewberry.server.demo;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -32,9 +33,11 @@ import yewberry.core.scene.PageScene;
 import yewberry.pdf.PdfDocuments;
 import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.ReadBack;
+import yewberry.server.jobs.SetOutput;
 import yewberry.server.json.CoreJson;
 import yewberry.server.reports.LegibilityReport;
 import yewberry.server.reports.Reports;
+import yewberry.server.view.FileResult;
 import yewberry.server.view.FindingView;
 
 /** Writes the outputs of the demo publication to a folder, without a server. */
@@ -106,12 +109,48 @@ public final class DemoFiles {
                 press,
                 leafletPdf,
                 Progress.NONE);
+        logSheets(taking, files, pictures, press, folder.resolve("log-sheets"));
         System.out.println(
-                "Wrote the press PDFs, season-guide-scene.json, season-guide-findings.json, swatches.csv and pictures to "
+                "Wrote the press PDFs, the log sheets, season-guide-scene.json, season-guide-findings.json, swatches.csv and pictures to "
                         + folder);
         return ReadBack.check(leafletPdf, leafletScenes, Medium.PAPER, press, Progress.NONE)
                         .matches()
                 && ReadBack.check(pdf, scenes, Medium.PAPER, press, Progress.NONE).matches();
+    }
+
+    /** The files as they came, and as they go out. */
+    private static void logSheets(
+            AssetIntake taking,
+            Map<String, byte[]> files,
+            Pictures pictures,
+            PressCondition press,
+            Path folder)
+            throws IOException {
+        Path original = Files.createDirectories(folder.resolve("original"));
+        for (Map.Entry<String, byte[]> file : DemoLogSheets.files().entrySet()) {
+            Files.write(original.resolve(file.getKey()), file.getValue());
+        }
+        Publication sheets = DemoLogSheets.publication(taking);
+        SetOutput output =
+                new SetOutput(
+                        sheets,
+                        new Composer(press, pictures),
+                        press,
+                        files::get,
+                        Clock.systemUTC().instant());
+        Path out = Files.createDirectories(folder.resolve("out"));
+        for (FileResult result :
+                output.write(
+                        (name, part) ->
+                                Files.copy(
+                                        part,
+                                        out.resolve(name),
+                                        StandardCopyOption.REPLACE_EXISTING),
+                        Progress.NONE)) {
+            if (result.problem().isPresent()) {
+                throw new IllegalStateException(result.name() + ": " + result.problem().get());
+            }
+        }
     }
 
     /** Every page as Yewberry draws it itself, out to the bleed, at 144 ppi. */

@@ -30,12 +30,14 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Names;
+import yewberry.core.Progress;
 import yewberry.core.Refused;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
+import yewberry.pdf.AddedItem;
 import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.pdf.proof.ReadBackReport;
@@ -90,12 +92,16 @@ public class Jobs implements DisposableBean {
      * Begins the export of the newest state.
      *
      * @param wanted what is made; nothing for the PDF for what the publication goes to first
+     * @param off what comes off files that something was added to before
      * @param missingAccepted whether characters that a font does not have may be left out
      * @throws Unconfirmed if there are some, and that was not accepted
      * @throws Refused if files are wanted of a publication that has none
      */
     public JobView export(
-            UUID publication, Optional<JobView.Kind> wanted, boolean missingAccepted) {
+            UUID publication,
+            Optional<JobView.Kind> wanted,
+            Set<AddedItem.Kind> off,
+            boolean missingAccepted) {
         OpenPublication open = publications.get(publication);
         OpenPublication.State state = open.state();
         if (!missingAccepted) {
@@ -105,7 +111,7 @@ public class Jobs implements DisposableBean {
                 wanted.orElseGet(() ->
                         JobView.Kind.of(
                                 state.publication().setup().destination().media().getFirst()));
-        if (kind == JobView.Kind.FILES && !FilesExport.isSet(state.publication())) {
+        if (kind.isSet() && !SetOutput.isSet(state.publication())) {
             throw new Refused(
                     "No page of this publication is that of a file; export it as a PDF instead.");
         }
@@ -127,7 +133,7 @@ public class Jobs implements DisposableBean {
             running.remove(id);
             throw notStored;
         }
-        worker.execute(() -> run(id, job, open, state.publication(), kind));
+        worker.execute(() -> run(id, job, open, state.publication(), kind, off));
         return get(id);
     }
 
@@ -159,7 +165,8 @@ public class Jobs implements DisposableBean {
             RunningJob job,
             OpenPublication open,
             Publication publication,
-            JobView.Kind kind) {
+            JobView.Kind kind,
+            Set<AddedItem.Kind> off) {
         Path part = folder.resolve(id + ".part");
         if (!job.begin()) {
             return;
@@ -168,7 +175,11 @@ public class Jobs implements DisposableBean {
             Files.createDirectories(folder);
             Optional<String> report =
                     switch (kind) {
-                        case FILES -> files(id, job, open, publication, part);
+                        case FILES, BARE_FILES -> {
+                            List<FileResult> results =
+                                    files(id, job, open, publication, kind, off, part);
+                            yield Optional.of(mapper.writeValueAsString(results));
+                        }
                         case PRESS_PDF -> pdf(id, job, open, publication, Medium.PAPER, part);
                         case SCREEN_PDF -> pdf(id, job, open, publication, Medium.SCREEN, part);
                     };
@@ -227,20 +238,29 @@ public class Jobs implements DisposableBean {
         return Optional.of(mapper.writeValueAsString(report));
     }
 
-    private Optional<String> files(
-            UUID id, RunningJob job, OpenPublication open, Publication publication, Path part)
+    private List<FileResult> files(
+            UUID id,
+            RunningJob job,
+            OpenPublication open,
+            Publication publication,
+            JobView.Kind kind,
+            Set<AddedItem.Kind> off,
+            Path part)
             throws IOException {
-        FilesExport export =
-                new FilesExport(
+        SetOutput output =
+                new SetOutput(
                         publication,
                         open.composer(publication),
                         open.press(publication),
-                        files,
+                        files::read,
                         clock.instant());
-        List<FileResult> results =
-                export.write(
-                        part, (done, all) -> at(id, job, "Writing and reading back", done, all));
-        return Optional.of(mapper.writeValueAsString(results));
+        Progress progress = (done, all) -> at(id, job, "Writing and reading back", done, all);
+        return SetOutput.zipped(
+                part,
+                to ->
+                        kind == JobView.Kind.FILES
+                                ? output.write(to, progress)
+                                : output.takeOff(off, to, progress));
     }
 
     /** Tells how far it is, now and then. */
@@ -327,9 +347,9 @@ public class Jobs implements DisposableBean {
                 job.map(RunningJob::phase).orElse(""),
                 job.map(RunningJob::done).orElse(0),
                 job.map(RunningJob::all).orElse(0),
-                report.filter(_ -> kind != JobView.Kind.FILES)
+                report.filter(_ -> !kind.isSet())
                         .map(it -> mapper.readValue(it, ReadBackReport.class)),
-                report.filter(_ -> kind == JobView.Kind.FILES)
+                report.filter(_ -> kind.isSet())
                         .map(it -> List.of(mapper.readValue(it, FileResult[].class)))
                         .orElse(List.of()),
                 row.getStarted());

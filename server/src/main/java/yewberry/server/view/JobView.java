@@ -38,7 +38,9 @@ public record JobView(
         PRESS_PDF("press-pdf"),
         SCREEN_PDF("screen-pdf"),
         /** The files of a set with what was added to their pages, as a zip file. */
-        FILES("files");
+        FILES("files"),
+        /** The same without what was added to them before. */
+        BARE_FILES("bare-files");
 
         private final String stored;
 
@@ -65,12 +67,18 @@ public record JobView(
             };
         }
 
-        /** What a file of a publication's own is called after it. */
+        /** Whether it is a zip file of many. */
+        public boolean isSet() {
+            return this == FILES || this == BARE_FILES;
+        }
+
+        /** How the name of its file ends. */
         public String ending() {
             return switch (this) {
                 case PRESS_PDF -> "-press.pdf";
                 case SCREEN_PDF -> "-screen.pdf";
                 case FILES -> "-files.zip";
+                case BARE_FILES -> "-bare.zip";
             };
         }
     }

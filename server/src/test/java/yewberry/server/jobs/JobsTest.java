@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.jooq.DSLContext;
@@ -79,7 +80,7 @@ class JobsTest {
     }
 
     private static JobView ended(Jobs jobs, UUID publication) throws InterruptedException {
-        JobView job = jobs.export(publication, Optional.empty(), false);
+        JobView job = jobs.export(publication, Optional.empty(), Set.of(), false);
         for (int seen = 0; job.state() == JobView.State.RUNNING; seen = jobs.changes(job.id())) {
             job = jobs.awaitChange(job.id(), seen);
         }

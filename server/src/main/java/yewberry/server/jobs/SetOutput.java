@@ -1,0 +1,260 @@
+package yewberry.server.jobs;
+
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.concurrent.CancellationException;
+import java.util.function.Function;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import yewberry.core.Names;
+import yewberry.core.Progress;
+import yewberry.core.Refused;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Imported;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Publication;
+import yewberry.core.scene.PageScene;
+import yewberry.pdf.AddedItem;
+import yewberry.pdf.AddedLayers;
+import yewberry.pdf.proof.ReadBack;
+import yewberry.pdf.proof.ReadBackReport;
+import yewberry.server.publications.SetPaths;
+import yewberry.server.view.FileResult;
+
+/**
+ * The files of a set with what was laid behind and over their pages, or without what was added to
+ * them before. One that fails does not hold up the others.
+ */
+public final class SetOutput {
+    private static final Logger log = LoggerFactory.getLogger(SetOutput.class);
+
+    private final Publication publication;
+    private final Composer composer;
+    private final PressCondition press;
+    private final Function<String, byte[]> files;
+    private final Instant now;
+
+    /**
+     * @param files the bytes of a file that is kept, by its SHA-256
+     * @param now goes into the marks of what is added
+     */
+    public SetOutput(
+            Publication publication,
+            Composer composer,
+            PressCondition press,
+            Function<String, byte[]> files,
+            Instant now) {
+        this.publication = publication;
+        this.composer = composer;
+        this.press = press;
+        this.files = files;
+        this.now = now;
+    }
+
+    /** Where new files go. */
+    public interface To {
+        /**
+         * @param name with its folders
+         * @param file that is read at once, because it is gone after it
+         */
+        void put(String name, Path file) throws IOException;
+    }
+
+    /** Makes one new file. */
+    private interface Making {
+        /**
+         * @param pages the places in the publication of those that are in it, by their numbers
+         *     there
+         * @param part gets the file
+         * @param progress by pages
+         */
+        FileResult make(
+                Asset asset,
+                String name,
+                SortedMap<Integer, Integer> pages,
+                Path part,
+                Progress progress)
+                throws IOException;
+    }
+
+    /** Whether any page of a publication is that of a file. */
+    static boolean isSet(Publication publication) {
+        return publication.pages().stream().anyMatch(page -> page.imported().isPresent());
+    }
+
+    /** All of its new files in one zip file. */
+    static List<FileResult> zipped(Path zip, ToAll all) throws IOException {
+        try (ZipOutputStream out =
+                new ZipOutputStream(new BufferedOutputStream(Files.newOutputStream(zip)))) {
+            return all.write((name, file) -> {
+                out.putNextEntry(new ZipEntry(name));
+                Files.copy(file, out);
+                out.closeEntry();
+            });
+        }
+    }
+
+    /** Writes all files of a set. */
+    interface ToAll {
+        List<FileResult> write(To to) throws IOException;
+    }
+
+    /**
+     * Each file with what lies behind and over its pages; it is read back.
+     *
+     * @param progress by pages
+     * @throws IOException if one cannot be put where it goes
+     */
+    public List<FileResult> write(To to, Progress progress) throws IOException {
+        return each(to, progress, this::added);
+    }
+
+    /**
+     * Each file without what was added to it before, as its marks tell.
+     *
+     * @param kinds of what comes off
+     * @param progress by pages
+     * @throws IOException if one cannot be put where it goes
+     */
+    public List<FileResult> takeOff(Set<AddedItem.Kind> kinds, To to, Progress progress)
+            throws IOException {
+        return each(
+                to,
+                progress,
+                (asset, name, pages, part, at) -> {
+                    at.at(0, pages.size());
+                    AddedLayers.Outcome outcome =
+                            AddedLayers.takeOff(
+                                    files.apply(asset.sha256()),
+                                    item -> kinds.contains(item.kind()),
+                                    now,
+                                    part);
+                    return new FileResult(
+                            name, outcome.pages(), outcome.repaired(), Optional.empty());
+                });
+    }
+
+    private List<FileResult> each(To to, Progress progress, Making making) throws IOException {
+        Map<UUID, SortedMap<Integer, Integer>> pages = pages();
+        int all = pages.values().stream().mapToInt(Map::size).sum();
+        List<FileResult> results = new ArrayList<>();
+        Set<String> taken = new HashSet<>();
+        int before = 0;
+        Path part = Files.createTempFile("yewberry-set", ".part");
+        try {
+            for (Map.Entry<UUID, SortedMap<Integer, Integer>> file : pages.entrySet()) {
+                Asset asset = publication.asset(file.getKey());
+                String name = Names.free(SetPaths.safe(asset.name()), taken);
+                taken.add(name);
+                int done = before;
+                FileResult result =
+                        made(
+                                making,
+                                asset,
+                                name + ".pdf",
+                                file.getValue(),
+                                part,
+                                (page, _) -> progress.at(done + page, all));
+                if (Files.size(part) > 0) {
+                    to.put(result.name(), part);
+                }
+                results.add(result);
+                before += file.getValue().size();
+            }
+        } finally {
+            Files.deleteIfExists(part);
+        }
+        return results;
+    }
+
+    /** The pages of each file, by their number there, with their place in the publication. */
+    private Map<UUID, SortedMap<Integer, Integer>> pages() {
+        Map<UUID, SortedMap<Integer, Integer>> pages = new LinkedHashMap<>();
+        for (int i = 0; i < publication.pages().size(); i++) {
+            Page page = publication.pages().get(i);
+            if (page.imported().isPresent()) {
+                Imported file = page.imported().get();
+                pages.computeIfAbsent(file.asset(), _ -> new TreeMap<>())
+                        .putIfAbsent(file.number(), i);
+            }
+        }
+        return pages;
+    }
+
+    /** Nothing is in the part where there is no new file. */
+    private static FileResult made(
+            Making making,
+            Asset asset,
+            String name,
+            SortedMap<Integer, Integer> pages,
+            Path part,
+            Progress progress)
+            throws IOException {
+        Files.write(part, new byte[0]);
+        try {
+            return making.make(asset, name, pages, part, progress);
+        } catch (CancellationException cancelled) {
+            throw cancelled;
+        } catch (Refused refused) {
+            return failed(part, name, refused.getMessage());
+        } catch (IOException | RuntimeException broken) {
+            log.warn("A file of a set could not be written", broken);
+            return failed(
+                    part,
+                    name,
+                    "It could not be written; the file as it came is unchanged. Export it anew from where it was made, and open that.");
+        }
+    }
+
+    private FileResult added(
+            Asset asset,
+            String name,
+            SortedMap<Integer, Integer> pages,
+            Path part,
+            Progress progress)
+            throws IOException {
+        SortedMap<Integer, PageScene> scenes = new TreeMap<>();
+        pages.forEach((number, index) -> scenes.put(number, composer.compose(publication, index)));
+        Medium medium = publication.setup().destination().media().getFirst();
+        AddedLayers.Outcome outcome =
+                AddedLayers.add(
+                        files.apply(asset.sha256()),
+                        scenes,
+                        medium,
+                        press,
+                        now,
+                        part,
+                        (done, all) -> progress.at(done / 2, all));
+        ReadBackReport report =
+                ReadBack.checkAdded(
+                        part,
+                        scenes,
+                        medium,
+                        press,
+                        (done, all) -> progress.at((all + done) / 2, all));
+        return FileResult.of(name, outcome.pages(), outcome.repaired(), report);
+    }
+
+    private static FileResult failed(Path part, String name, String why) throws IOException {
+        Files.write(part, new byte[0]);
+        return new FileResult(name, 0, false, Optional.of(why));
+    }
+}
