@@ -40,7 +40,7 @@ export function ScopePanel({ publication }: { publication: Publication }) {
   );
 }
 
-function noteOn(pages: PageEntry[], { setup }: Publication): string {
+function noteOn(pages: PageEntry[], { setup, assets }: Publication): string {
   const [page] = pages;
   if (!page || pages.length > 1) {
     return "";
@@ -49,7 +49,10 @@ function noteOn(pages: PageEntry[], { setup }: Publication): string {
   const own = page.size
     ? `${shownLength(page.size.width, setup.unit)} × ${shownLength(page.size.height, setup.unit)}`
     : "";
-  return [setup.facing ? side : "", own].filter((each) => each !== "").join(", ");
+  const { imported } = page;
+  const file = assets.find(({ asset }) => asset.id === imported?.asset)?.asset.name;
+  const from = imported && file ? `page ${imported.number} of “${file}”` : "";
+  return [from, setup.facing ? side : "", own].filter((each) => each !== "").join(", ");
 }
 
 function ParentFields({ publication, pages }: { publication: Publication; pages: PageEntry[] }) {

@@ -7,6 +7,7 @@ import com.microsoft.playwright.FileChooser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.ByteArrayOutputStream;
@@ -62,10 +63,10 @@ class ShelfTest {
     void a_publication_begins_from_a_pdf(Browser.Window window) throws IOException {
         Page page = emptyShelf(window);
         AccessibilityTest.passesAxe(page);
-        FileChooser chooser = page.waitForFileChooser(button(page, "Choose a PDF…")::click);
+        FileChooser chooser = page.waitForFileChooser(button(page, "Choose PDFs…")::click);
         chooser.setFiles(new FilePayload("Log sheets.pdf", "application/pdf", pdf(3)));
         assertThat(page.getByText("Page 1 of 3")).isVisible();
-        assertThat(button(page, "Log sheets, rectangle")).isVisible();
+        assertThat(page.getByText("page 1 of “Log sheets”")).isVisible();
         assertThat(page).hasTitle(Pattern.compile("Log sheets"));
         assertThat(window.complaints()).isEmpty();
         remove(page);
@@ -79,6 +80,61 @@ class ShelfTest {
         page = emptyShelf(window);
         button(page, "Choose a size…").click();
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("New publication");
+        assertThat(window.complaints()).isEmpty();
+    }
+
+    private static Locator region(Page page, String name) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name));
+    }
+
+    /** From files to files: opened together, coloured at once, and exported as they came. */
+    @Test
+    void many_files_are_opened_as_one_set_and_go_out_as_files(Browser.Window window)
+            throws IOException {
+        Page page = window.page();
+        page.navigate(window.address() + "/");
+        FileChooser chooser = page.waitForFileChooser(button(page, "Open PDFs…")::click);
+        chooser.setFiles(
+                new FilePayload[] {
+                    new FilePayload("sheet 10.pdf", "application/pdf", pdf(1)),
+                    new FilePayload("sheet 9.pdf", "application/pdf", pdf(2)),
+                    new FilePayload("writing.pdf", "application/pdf", new byte[] {1, 2, 3})
+                });
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        assertThat(dialog).containsText("2 files are open, with 3 pages");
+        assertThat(dialog).containsText("writing.pdf");
+        assertThat(dialog).containsText("It is not a PDF; a set is made of PDFs.");
+        AccessibilityTest.passesAxe(page);
+        button(page, "Go to the pages").click();
+        assertThat(page.getByText("Page 1 of 3")).isVisible();
+        assertThat(page.getByText("page 1 of “sheet 9”")).isVisible();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Output")).click();
+        Locator files = region(page, "The files, with what was added");
+        assertThat(files).containsText("2 new files in a zip file");
+        button(page, "Export files").click();
+        assertThat(page.getByText("Read back: all is where it should be"))
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+        AccessibilityTest.passesAxe(page);
+        assertThat(window.complaints()).isEmpty();
+        remove(page);
+    }
+
+    /** The example's log sheets: what hides the background is told, and mended with one button. */
+    @Test
+    void a_background_that_a_white_box_hides_is_laid_over_the_page(Browser.Window window) {
+        Page page = window.page();
+        page.navigate(window.address() + "/");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Log sheets")).click();
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Findings 2")))
+                .click();
+        assertThat(page.getByText("45 % of this page lets nothing through")).isVisible();
+        Locator mend = button(page, "Lay it over all pages of “Archived”, multiplied").first();
+        mend.click();
+        assertThat(page.getByText("0 findings")).isVisible();
+        button(page, "Undo").click();
+        assertThat(page.getByText("45 % of this page lets nothing through")).isVisible();
         assertThat(window.complaints()).isEmpty();
     }
 }

@@ -308,9 +308,27 @@ public sealed interface FrontFinding extends Finding {
         /** Multiplied, all that is darker than the background stays; darkened, all that is. */
         @Override
         public List<Offer> offers(Publication publication) {
+            String pages = onPages();
             return List.of(
-                    over(publication, BlendMode.MULTIPLY, "Lay it over the page, multiplied"),
-                    over(publication, BlendMode.DARKEN, "Lay it over the page, darkening only"));
+                    over(
+                            publication,
+                            BlendMode.MULTIPLY,
+                            "Lay it over %s, multiplied".formatted(pages)),
+                    over(
+                            publication,
+                            BlendMode.DARKEN,
+                            "Lay it over %s, darkening only".formatted(pages)));
+        }
+
+        /** What of a parent changes, changes on all its pages. */
+        private String onPages() {
+            return behind.stream()
+                    .map(Item.AreaFill::origin)
+                    .filter(Origin.FromParent.class::isInstance)
+                    .map(Origin.FromParent.class::cast)
+                    .map(parent -> "all pages of “%s”".formatted(parent.name()))
+                    .findFirst()
+                    .orElse("the page");
         }
 
         private Offer over(Publication publication, BlendMode blend, String label) {
