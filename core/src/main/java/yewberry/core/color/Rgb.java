@@ -49,6 +49,11 @@ public record Rgb(int red, int green, int blue) implements Color {
         return new Rgb(value >> 16, value >> 8 & 0xff, value & 0xff);
     }
 
+    /** Red, green and blue in the lowest three bytes. */
+    public int packed() {
+        return red << 16 | green << 8 | blue;
+    }
+
     /** {@code #rrggbb}, lower case. */
     public String hex() {
         return "#%02x%02x%02x".formatted(red, green, blue);

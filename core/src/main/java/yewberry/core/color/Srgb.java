@@ -27,6 +27,22 @@ final class Srgb {
     private static final double[] LINEAR =
             IntStream.range(0, 256).mapToDouble(level -> decode(level / 255.0)).toArray();
 
+    /** Where each of the 256 levels begins: half a level below it. */
+    private static final double[] BEGINS =
+            IntStream.range(0, 256).mapToDouble(level -> decode((level - 0.5) / 255)).toArray();
+
+    /** The level at the beginning of each part of all light. */
+    private static final int[] LEAST =
+            IntStream.range(0, 4096)
+                    .map(part -> {
+                        int level = 0;
+                        while (level < 255 && part / 4095.0 >= BEGINS[level + 1]) {
+                            level++;
+                        }
+                        return level;
+                    })
+                    .toArray();
+
     private Srgb() {}
 
     /** Encoded to linear light, IEC 61966-2-1. */
@@ -55,9 +71,14 @@ final class Srgb {
         return new Rgb(eightBit(linear[0]), eightBit(linear[1]), eightBit(linear[2]));
     }
 
+    /** By the light at which each level begins, so that no power is taken for each pixel. */
     private static int eightBit(double linear) {
-        double encoded = encode(Math.clamp(linear, 0, 1));
-        return (int) Math.round(Math.clamp(encoded, 0, 1) * 255);
+        double light = Math.clamp(linear, 0, 1);
+        int level = LEAST[(int) (light * (LEAST.length - 1))];
+        while (level < 255 && light >= BEGINS[level + 1]) {
+            level++;
+        }
+        return level;
     }
 
     /** Encoded components, 0 to 255, not rounded. */

@@ -39,6 +39,15 @@ public record View(Viewing viewing, Medium medium, PressCondition condition, Lab
         };
     }
 
+    /** What is seen before colours are shifted: the same view for all that begin alike. */
+    public View unshifted() {
+        return switch (viewing) {
+            case ON_PRESS, ON_STOCK -> this;
+            case AS_DESIGNED, ON_SCREEN, BACKGROUNDS_OFF, GREY_COPY, PROTAN, DEUTAN, TRITAN ->
+                    designed(medium, condition);
+        };
+    }
+
     /** A screen colour as this viewing changes it. */
     public Rgb shifted(Rgb color) {
         return switch (viewing) {

@@ -2,13 +2,16 @@ package yewberry.core.legibility;
 
 import java.awt.Shape;
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedSet;
 import java.util.stream.IntStream;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.View;
+import yewberry.core.color.Viewing;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
@@ -38,6 +41,7 @@ final class Backdrop {
     private final Demand demand;
     private final double around;
     private final Painted painted;
+    private final Map<Item.Line, LineField.Painting> paintings;
 
     private final SequencedSet<RunContrast.Against> found = new LinkedHashSet<>();
     private final List<Part> plain = new ArrayList<>();
@@ -87,8 +91,10 @@ final class Backdrop {
             List<Item.Filled> veils,
             Item.GlyphRun run,
             View view,
-            Demand demand) {
+            Demand demand,
+            Map<Item.Line, LineField.Painting> paintings) {
         this.scene = scene;
+        this.paintings = paintings;
         this.run = run;
         this.view = view;
         this.demand = demand;
@@ -115,6 +121,8 @@ final class Backdrop {
      *
      * @param below what lies below it
      * @param veils above it that let it through
+     * @param paintings what its lines came to under another viewing of the same scene, by their
+     *     identity; gets what is missing
      * @return nothing where none of it is on the page
      */
     static Optional<RunContrast> judge(
@@ -123,8 +131,9 @@ final class Backdrop {
             List<Item.Filled> veils,
             Item.GlyphRun run,
             View view,
-            Demand demand) {
-        Backdrop backdrop = new Backdrop(scene, below, veils, run, view, demand);
+            Demand demand,
+            Map<Item.Line, LineField.Painting> paintings) {
+        Backdrop backdrop = new Backdrop(scene, below, veils, run, view, demand, paintings);
         Optional<Paint> surround = surround(below, run);
         if (surround.isPresent()) {
             backdrop.found.add(Legibility.against(run.paint(), surround, view));
@@ -157,7 +166,14 @@ final class Backdrop {
      */
     static List<double[]> failing(MediumScene scene, Item.GlyphRun run, View view, Demand demand) {
         Backdrop backdrop =
-                new Backdrop(scene, scene.below(run), scene.veils(run), run, view, demand);
+                new Backdrop(
+                        scene,
+                        scene.below(run),
+                        scene.veils(run),
+                        run,
+                        view,
+                        demand,
+                        new IdentityHashMap<>());
         List<double[]> places = new ArrayList<>();
         backdrop.failing = Optional.of(places);
         if (surround(scene.below(run), run).isPresent()) {
@@ -362,14 +378,19 @@ final class Backdrop {
                 veils.stream()
                         .filter(veil -> inks.stream().anyMatch(ink -> veil.touches(ink.box())))
                         .toList();
-        LineField field = new LineField(scene, below, over, run, view, inks);
+        LineField field =
+                new LineField(
+                        paintings.computeIfAbsent(
+                                line, _ -> new LineField.Painting(scene, below, over, run, inks)),
+                        view);
+        boolean isVerdict = view.viewing() == Viewing.AS_DESIGNED; // only that is held to a rule
         for (GlyphInk ink : inks) {
             LineField.Glyph glyph = field.glyph(ink, demand.leftOut(), required());
             area += glyph.area();
             failingArea += glyph.failing();
             if (fills.stream().anyMatch(each -> isPicture(each) && each.touches(ink.box()))) {
                 picturedArea += glyph.area();
-                variation += glyph.area() * field.variation(ink);
+                variation += isVerdict ? glyph.area() * field.variation(ink) : 0;
             }
             boolean isVeiled = over.stream().anyMatch(each -> each.touches(ink.box()));
             failing.ifPresent(places -> field.failing(ink, required(), places));

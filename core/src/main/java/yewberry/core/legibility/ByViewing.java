@@ -94,8 +94,9 @@ public final class ByViewing {
         Map<UUID, Map<Viewing, Double>> ratios = new LinkedHashMap<>();
         Map<UUID, RunContrast> worst = new LinkedHashMap<>();
         Set<UUID> onPictures = new HashSet<>();
+        Map<View, List<RunContrast>> judged = legibility.judge(scene, views);
         for (View view : views) {
-            for (RunContrast contrast : legibility.judge(scene, view)) {
+            for (RunContrast contrast : judged.get(view)) {
                 UUID run = contrast.run().run();
                 ratios.computeIfAbsent(run, each -> new EnumMap<>(Viewing.class))
                         .merge(view.viewing(), contrast.worst().ratio(), Math::min);

@@ -2,6 +2,7 @@ package yewberry.core.legibility;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -83,22 +84,51 @@ public final class Legibility {
 
     /** One result for each run that has ink on the page, as it is seen under a viewing. */
     public List<RunContrast> judge(PageScene all, View view) {
-        MediumScene scene = all.on(view);
+        return judge(all, List.of(view)).get(view);
+    }
+
+    /** The same under several; what viewings share is painted once for all of them. */
+    public Map<View, List<RunContrast>> judge(PageScene all, List<View> views) {
+        Map<MediumScene, List<View>> byScene = new LinkedHashMap<>();
+        views.forEach(
+                view -> byScene.computeIfAbsent(all.on(view), _ -> new ArrayList<>()).add(view));
+        Map<View, List<RunContrast>> judged = new LinkedHashMap<>();
+        byScene.forEach((scene, its) -> judged.putAll(judge(scene, its)));
+        return judged;
+    }
+
+    private Map<View, List<RunContrast>> judge(MediumScene scene, List<View> views) {
         Map<View, List<RunContrast>> known;
         synchronized (memo) {
             known = memo.computeIfAbsent(scene, each -> new ConcurrentHashMap<>());
         }
-        List<RunContrast> before = known.get(view);
-        if (before != null) {
-            return before;
+        Map<View, List<RunContrast>> judged = new LinkedHashMap<>();
+        Map<View, List<RunContrast>> missing = new LinkedHashMap<>();
+        for (View view : views) {
+            List<RunContrast> before = known.get(view);
+            if (before == null) {
+                missing.put(view, new ArrayList<>());
+            } else {
+                judged.put(view, before);
+            }
         }
-        List<RunContrast> judged = new ArrayList<>();
+        if (missing.isEmpty()) {
+            return judged;
+        }
         for (Item.GlyphRun run : scene.text()) {
             Cancellation.check();
-            judge(scene, scene.below(run), scene.veils(run), run, view).ifPresent(judged::add);
+            List<Item> below = scene.below(run);
+            List<Item.Filled> veils = scene.veils(run);
+            Map<Item.Line, LineField.Painting> paintings = new IdentityHashMap<>();
+            missing.forEach((view, found) ->
+                    Backdrop.judge(scene, below, veils, run, view, demand, paintings)
+                            .ifPresent(found::add));
         }
-        known.put(view, List.copyOf(judged));
-        return List.copyOf(judged);
+        missing.forEach((view, found) -> {
+            known.put(view, List.copyOf(found));
+            judged.put(view, List.copyOf(found));
+        });
+        return judged;
     }
 
     /**
@@ -115,7 +145,7 @@ public final class Legibility {
             List<Item.Filled> veils,
             Item.GlyphRun run,
             View view) {
-        return Backdrop.judge(scene, below, veils, run, view, demand);
+        return Backdrop.judge(scene, below, veils, run, view, demand, new IdentityHashMap<>());
     }
 
     /** A text colour on what is behind it, as it is seen. */

@@ -2,10 +2,11 @@ package yewberry.core.legibility;
 
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.IdentityHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Lab;
@@ -15,6 +16,7 @@ import yewberry.core.raster.ChosenPixels;
 import yewberry.core.raster.Coverage;
 import yewberry.core.raster.GlyphMasks;
 import yewberry.core.raster.PageRaster;
+import yewberry.core.raster.PlaneRaster;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Paint;
@@ -34,16 +36,11 @@ final class LineField {
 
     private static final int BUCKETS = (Float.floatToRawIntBits(21) >> 16) - LOWEST + 1;
 
-    private final List<Item.Filled> veils;
-    private final View view;
-    private final MediumScene scene;
-    private final Rect region;
-    private final int width;
-    private final int height;
-    private final Map<GlyphInk, Coverage> covered = new IdentityHashMap<>();
-    private final PageRaster ground;
+    /** L* of luminances from 0 to 1, and one more. */
+    private static final double[] LIGHTNESS =
+            IntStream.range(0, 4098).mapToDouble(i -> Lab.lightnessOf(i / 4096.0)).toArray();
 
-    /** Of each pixel of the region its number among those that are painted. */
+    private final Painting painting;
     private final int[] numbers;
 
     /** Of each painted pixel what is seen there. */
@@ -57,75 +54,12 @@ final class LineField {
     /** For each colour in short its place among those of a glyph, if it stands there. */
     private final int[] slots = new int[1 << 15];
 
-    /**
-     * @param below what lies below the line, from the lowest up
-     * @param veils above it that let it through
-     * @param inks its glyphs
-     */
-    LineField(
-            MediumScene scene,
-            List<Item> below,
-            List<Item.Filled> veils,
-            Item.GlyphRun run,
-            View view,
-            List<GlyphInk> inks) {
-        this.scene = scene;
-        this.veils = veils;
-        this.view = view;
-        Rect all =
-                inks.stream()
-                        .map(GlyphInk::box)
-                        .reduce(Rect::union)
-                        .orElseThrow()
-                        .intersection(scene.boxes().bleed());
-        // a grid that lies still on the page, however the text is moved
-        double left = Math.floor(all.x() * SCALE) / SCALE;
-        double top = Math.floor(all.y() * SCALE) / SCALE;
-        this.region = new Rect(left, top, all.right() - left, all.bottom() - top);
-        this.width = PageRaster.pixels(region.width(), PPI);
-        this.height = PageRaster.pixels(region.height(), PPI);
-        BitSet inked = new BitSet(width * height);
-        for (GlyphInk ink : inks) {
-            Coverage coverage =
-                    GlyphMasks.of(
-                            run,
-                            ink.line(),
-                            ink.glyph(),
-                            ink.around(),
-                            region,
-                            SCALE,
-                            width,
-                            height);
-            coverage.forEach((at, part) -> inked.set(at));
-            covered.put(ink, coverage);
-        }
-        this.numbers = new int[width * height];
-        int number = 0;
-        for (int at = inked.nextSetBit(0); at >= 0; at = inked.nextSetBit(at + 1)) {
-            numbers[at] = number++;
-        }
-        PageRaster plain =
-                PageRaster.of(
-                        scene,
-                        below.stream()
-                                .filter(item -> !reach(item).intersection(region).isEmpty())
-                                .toList(),
-                        region,
-                        PPI,
-                        ChosenPixels.of(width, height, inked));
-        boolean overprints = run.paint().overprints();
-        if (veils.isEmpty()) {
-            this.text =
-                    overprints
-                            ? plain.overprinted(run.paint()).seenBehindLetters(view)
-                            : new int[0];
-            this.ground = plain;
-        } else {
-            this.text = plain.lettered(run.paint()).below(veils, PPI).seenBehindLetters(view);
-            this.ground = plain.below(veils, PPI);
-        }
-        this.seen = ground.seenBehindLetters(view);
-        double front = Contrast.luminance(view.see(run.paint().color()));
+    LineField(Painting painting, View view) {
+        this.painting = painting;
+        this.numbers = painting.numbers;
+        this.seen = painting.seen(view);
+        this.text = painting.text(view);
+        double front = Contrast.luminance(view.see(painting.run.paint().color()));
         this.ratios = new float[seen.length];
         for (int i = 0; i < seen.length; i++) {
             ratios[i] =
@@ -133,6 +67,145 @@ final class LineField {
                             Contrast.ratio(
                                     text.length == 0 ? front : Contrast.luminance(text[i]),
                                     Contrast.luminance(seen[i]));
+        }
+    }
+
+    /**
+     * The pixels that a glyph and what is close around it cover.
+     *
+     * @param at their places in the region
+     * @param part of each that is covered, 0 to 1
+     * @param all of them together
+     */
+    private record Covered(int[] at, double[] part, double all) {
+        static Covered of(Coverage coverage) {
+            int[] count = {0};
+            coverage.forEach((place, covers) -> count[0]++);
+            int[] at = new int[count[0]];
+            double[] part = new double[count[0]];
+            double[] all = {0};
+            count[0] = 0;
+            coverage.forEach((place, covers) -> {
+                at[count[0]] = place;
+                part[count[0]++] = covers;
+                all[0] += covers;
+            });
+            return new Covered(at, part, all[0]);
+        }
+    }
+
+    /** What a field is made of, whatever the viewing: pixels in the planes of the scene. */
+    static final class Painting {
+        private final Item.GlyphRun run;
+        private final List<Item.Filled> veils;
+        private final MediumScene scene;
+        private final Rect region;
+        private final int width;
+        private final Map<Integer, Covered> covered = new HashMap<>();
+        private final PageRaster ground;
+
+        /** The letters; nothing where they are the same everywhere. */
+        private final Optional<PageRaster> lettered;
+
+        /** Of each pixel of the region its number among those that are painted. */
+        private final int[] numbers;
+
+        /** What is seen before a viewing shifts its colours, by what is. */
+        private final Map<View, int[]> seen = new HashMap<>();
+
+        private final Map<View, int[]> text = new HashMap<>();
+
+        /**
+         * @param below what lies below the line, from the lowest up
+         * @param veils above it that let it through
+         * @param inks its glyphs
+         */
+        Painting(
+                MediumScene scene,
+                List<Item> below,
+                List<Item.Filled> veils,
+                Item.GlyphRun run,
+                List<GlyphInk> inks) {
+            this.run = run;
+            this.scene = scene;
+            this.veils = veils;
+            Rect all =
+                    inks.stream()
+                            .map(GlyphInk::box)
+                            .reduce(Rect::union)
+                            .orElseThrow()
+                            .intersection(scene.boxes().bleed());
+            // a grid that lies still on the page, however the text is moved
+            double left = Math.floor(all.x() * SCALE) / SCALE;
+            double top = Math.floor(all.y() * SCALE) / SCALE;
+            this.region = new Rect(left, top, all.right() - left, all.bottom() - top);
+            this.width = PageRaster.pixels(region.width(), PPI);
+            int height = PageRaster.pixels(region.height(), PPI);
+            BitSet inked = new BitSet(width * height);
+            for (GlyphInk ink : inks) {
+                Coverage coverage =
+                        GlyphMasks.of(
+                                run,
+                                ink.line(),
+                                ink.glyph(),
+                                ink.around(),
+                                region,
+                                SCALE,
+                                width,
+                                height);
+                coverage.forEach((at, part) -> inked.set(at));
+                covered.put(ink.index(), Covered.of(coverage));
+            }
+            this.numbers = new int[width * height];
+            int number = 0;
+            for (int at = inked.nextSetBit(0); at >= 0; at = inked.nextSetBit(at + 1)) {
+                numbers[at] = number++;
+            }
+            PageRaster plain =
+                    PageRaster.of(
+                            scene,
+                            below.stream()
+                                    .filter(item -> !reach(item).intersection(region).isEmpty())
+                                    .toList(),
+                            region,
+                            PPI,
+                            ChosenPixels.of(width, height, inked));
+            if (veils.isEmpty()) {
+                this.lettered =
+                        run.paint().overprints()
+                                ? Optional.of(plain.overprinted(run.paint()))
+                                : Optional.empty();
+                this.ground = plain;
+            } else {
+                this.lettered = Optional.of(plain.lettered(run.paint()).below(veils, PPI));
+                this.ground = plain.below(veils, PPI);
+            }
+        }
+
+        private int[] seen(View view) {
+            View begins = view.unshifted();
+            return shifted(view, seen.computeIfAbsent(begins, ground::seenBehindLetters));
+        }
+
+        private int[] text(View view) {
+            View begins = view.unshifted();
+            return lettered.map(letters ->
+                            shifted(view, text.computeIfAbsent(begins, letters::seenBehindLetters)))
+                    .orElse(new int[0]);
+        }
+
+        private static int[] shifted(View view, int[] seen) {
+            if (!view.shifts()) {
+                return seen;
+            }
+            int[] shifted = new int[seen.length];
+            for (int i = 0; i < seen.length; i++) {
+                shifted[i] =
+                        i > 0 && seen[i] == seen[i - 1]
+                                ? shifted[i - 1]
+                                : view.shifted(rgb(seen[i])).packed();
+            }
+            return shifted;
         }
     }
 
@@ -202,8 +275,7 @@ final class LineField {
      * @param required the least ratio that passes
      */
     Glyph glyph(GlyphInk ink, double leftOut, double required) {
-        Pixels pixels = new Pixels();
-        covered.get(ink).forEach(pixels::add);
+        Pixels pixels = new Pixels(painting.covered.get(ink.index()));
         return new Glyph(
                 pixels.all,
                 pixels.failing(required),
@@ -212,43 +284,51 @@ final class LineField {
 
     /** The standard deviation of the lightness L* behind a glyph and close around it. */
     double variation(GlyphInk ink) {
-        double[] sums = new double[3];
-        covered.get(ink)
-                .forEach((at, part) -> {
-                    double lightness = Lab.lightnessOf(Contrast.luminance(seen[numbers[at]]));
-                    sums[0] += part;
-                    sums[1] += part * lightness;
-                    sums[2] += part * lightness * lightness;
-                });
-        double mean = sums[1] / sums[0];
-        return sums[0] == 0 ? 0 : Math.sqrt(Math.max(0, sums[2] / sums[0] - mean * mean));
+        Covered pixels = painting.covered.get(ink.index());
+        double sum = 0;
+        double squares = 0;
+        for (int i = 0; i < pixels.at().length; i++) {
+            double lightness = lightness(seen[numbers[pixels.at()[i]]]);
+            sum += pixels.part()[i] * lightness;
+            squares += pixels.part()[i] * lightness * lightness;
+        }
+        double mean = sum / pixels.all();
+        return pixels.all() == 0 ? 0 : Math.sqrt(Math.max(0, squares / pixels.all() - mean * mean));
+    }
+
+    /** L* by a table between whose entries it is straight: to a hundredth. */
+    private static double lightness(int packed) {
+        double place = Contrast.luminance(packed) * (LIGHTNESS.length - 2);
+        int before = (int) place;
+        return LIGHTNESS[before] + (place - before) * (LIGHTNESS[before + 1] - LIGHTNESS[before]);
     }
 
     private Pixel pixel(int at) {
         return new Pixel(
                 numbers[at],
-                region.x() + (at % width + 0.5) / SCALE,
-                region.y() + (at / width + 0.5) / SCALE);
+                painting.region.x() + (at % painting.width + 0.5) / SCALE,
+                painting.region.y() + (at / painting.width + 0.5) / SCALE);
     }
 
     /** Those whose ratio is too low, each by its place on the page. */
     void failing(GlyphInk ink, double required, List<double[]> into) {
-        covered.get(ink)
-                .forEach((at, part) -> {
-                    if (part >= 0.5 && ratios[numbers[at]] < required) {
-                        Pixel pixel = pixel(at);
-                        into.add(new double[] {pixel.x(), pixel.y()});
-                    }
-                });
+        Covered pixels = painting.covered.get(ink.index());
+        for (int i = 0; i < pixels.at().length; i++) {
+            if (pixels.part()[i] >= 0.5 && ratios[numbers[pixels.at()[i]]] < required) {
+                Pixel pixel = pixel(pixels.at()[i]);
+                into.add(new double[] {pixel.x(), pixel.y()});
+            }
+        }
     }
 
     /** What the scene's colours come to at a pixel. */
     Color color(Pixel at) {
-        double[] planes = new double[ground.raster().count()];
+        PlaneRaster raster = painting.ground.raster();
+        double[] planes = new double[raster.count()];
         for (int plane = 0; plane < planes.length; plane++) {
-            planes[plane] = ground.raster().printed(plane, at.number());
+            planes[plane] = raster.printed(plane, at.number());
         }
-        return scene.planes().color(planes);
+        return painting.scene.planes().color(planes);
     }
 
     /** Letters that something lies over, held against what is seen beside them there. */
@@ -256,12 +336,12 @@ final class LineField {
         Rgb front = rgb(text[at.number()]);
         Rgb below = rgb(seen[at.number()]);
         return new RunContrast.Against(
-                Optional.of(Paint.sampled(color(at), veils.getLast())),
+                Optional.of(Paint.sampled(color(at), painting.veils.getLast())),
                 front,
                 below,
                 Contrast.ratio(front, below),
                 true,
-                Optional.of(RunContrast.Behind.of(veils.getLast())));
+                Optional.of(RunContrast.Behind.of(painting.veils.getLast())));
     }
 
     private static Rgb rgb(int packed) {
@@ -270,19 +350,16 @@ final class LineField {
 
     /** The pixels that one glyph covers. */
     private final class Pixels {
-        private int[] at = new int[256];
-        private double[] part = new double[256];
-        private int count;
-        private double all;
+        private final int[] at;
+        private final double[] part;
+        private final int count;
+        private final double all;
 
-        void add(int place, double covers) {
-            all += covers;
-            if (count == at.length) {
-                at = Arrays.copyOf(at, 2 * count);
-                part = Arrays.copyOf(part, 2 * count);
-            }
-            at[count] = place;
-            part[count++] = covers;
+        Pixels(Covered covered) {
+            this.at = covered.at();
+            this.part = covered.part();
+            this.count = at.length;
+            this.all = covered.all();
         }
 
         double failing(double required) {

@@ -104,11 +104,7 @@ final class ScreenPixels {
         for (int plane = 0; plane < colors.length; plane++) {
             colors[plane] = values[plane];
         }
-        return packed(view.see(planes.color(colors)));
-    }
-
-    private static int packed(Rgb color) {
-        return color.red() << 16 | color.green() << 8 | color.blue();
+        return view.see(planes.color(colors)).packed();
     }
 
     private int table(PlaneRaster raster, int at) {
@@ -122,7 +118,7 @@ final class ScreenPixels {
                         level(raster, 2, at),
                         level(raster, 3, at));
         return view.shifts()
-                ? packed(view.shifted(new Rgb(rgb >> 16, rgb >> 8 & 0xff, rgb & 0xff)))
+                ? view.shifted(new Rgb(rgb >> 16, rgb >> 8 & 0xff, rgb & 0xff)).packed()
                 : rgb;
     }
 
