@@ -3,7 +3,9 @@ import { useSteps } from "../api/queries";
 import type { PageEntry, Publication } from "../api/types";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
+import { openable, useOpening } from "../shelf/useOpening";
 import { DraftField, Row } from "../ui/Field";
+import { FileButton } from "../ui/FileButton";
 import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
 import { RemoveDialog } from "../ui/RemoveDialog";
@@ -38,6 +40,17 @@ export function AddPages({ publication, chosen, onClose }: Asked) {
   const before = last ?? publication.pages.at(-1);
   const [count, setCount] = useState("2");
   const [parent, setParent] = useState(before?.parent ?? noParent);
+  const opening = useOpening(
+    before && {
+      place: {
+        id: publication.id,
+        revision: publication.revision,
+        last: before.id,
+        parent: parent === noParent ? undefined : parent,
+      },
+      onOpened: onClose,
+    },
+  );
   const add = () => {
     const number = Number(count.trim());
     if (!Number.isInteger(number) || number < 1 || number > 1000) {
@@ -70,9 +83,13 @@ export function AddPages({ publication, chosen, onClose }: Asked) {
         {last ? `They come after page ${last.number}.` : "They come after the last page."}
       </Quiet>
       <Actions>
+        <FileButton accepted={openable} several onFiles={opening.open}>
+          <Button isDisabled={opening.isPending}>Pages of PDFs…</Button>
+        </FileButton>
         <Button onPress={onClose}>Cancel</Button>
         <MainButton onPress={add}>Add</MainButton>
       </Actions>
+      {opening.dialogs}
     </Modal>
   );
 }

@@ -45,18 +45,29 @@ function added(asset: Asset, pages: string[], after: string, parent: string | un
   };
 }
 
+/** Where the pages of files come in a publication that is there. */
+export interface Place {
+  id: string;
+  revision: number;
+  /** The page that they come after. */
+  last: string;
+  parent: string | undefined;
+}
+
 /**
  * Opens files one after the other as one publication, whose pages are theirs. One that cannot be
  * opened does not hold up the others.
  *
  * @param onProgress is told before each file, and ends the work by answering false
+ * @param into the publication that they come into; a new one where there is none
  */
 export async function openFiles(
   files: File[],
   onProgress: (done: number, name: string) => boolean,
+  into?: Place,
 ): Promise<Opened> {
-  const opened: Opened = { files: 0, pages: 0, refused: [] };
-  let end: { revision: number; last: string; parent: string | undefined } | undefined;
+  const opened: Opened = { files: 0, pages: 0, refused: [], ...(into ? { id: into.id } : {}) };
+  let end: Omit<Place, "id"> | undefined = into;
   const took = (all: FileIn[]) => {
     for (const each of all) {
       if (each.asset) {

@@ -9,7 +9,7 @@ import { Failed } from "../ui/Notice";
 import { ProgressLine } from "../ui/ProgressLine";
 import { useStatus } from "../ui/Status";
 import { counted } from "../ui/words";
-import { openFiles, type Opened } from "./openFiles";
+import { openFiles, type Opened, type Place } from "./openFiles";
 
 const List = styled.ul`
   max-height: 320px;
@@ -24,8 +24,12 @@ const List = styled.ul`
 /** The files that can be opened. */
 export const openable = [".pdf", ".zip"];
 
-/** Opens PDFs as one publication, says how far it is, and lists those that could not be opened. */
-export function useOpening() {
+/**
+ * Opens PDFs as one publication, says how far it is, and lists those that could not be opened.
+ *
+ * @param into the publication that they come into, and what is done then; a new one is gone to
+ */
+export function useOpening(into?: { place: Place; onOpened: () => void }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const status = useStatus();
@@ -35,15 +39,26 @@ export function useOpening() {
 
   const show = async (id: string) => {
     setResult(undefined);
+    if (into) {
+      into.onOpened();
+      return;
+    }
     await navigate(`/publications/${id}`);
   };
   const open = async (files: File[]) => {
     goesOn.current = true;
-    const opened = await openFiles(files, (done, name) => {
-      setAt({ done, all: files.length, name });
-      return goesOn.current;
-    });
+    const opened = await openFiles(
+      files,
+      (done, name) => {
+        setAt({ done, all: files.length, name });
+        return goesOn.current;
+      },
+      into?.place,
+    );
     setAt(undefined);
+    if (into) {
+      await queries.invalidateQueries({ queryKey: ["publication", into.place.id] });
+    }
     await queries.invalidateQueries({ queryKey: ["shelf"] });
     const words = `${counted(opened.files, "file", "files")} opened, ${counted(opened.pages, "page", "pages")}`;
     if (opened.id && opened.refused.length === 0) {

@@ -108,15 +108,26 @@ class ShelfTest {
         button(page, "Go to the pages").click();
         assertThat(page.getByText("Page 1 of 3")).isVisible();
         assertThat(page.getByText("page 1 of “sheet 9”")).isVisible();
+        more(page);
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Output")).click();
         Locator files = region(page, "The files, with what was added");
-        assertThat(files).containsText("2 new files in a zip file");
+        assertThat(files).containsText("3 new files in a zip file");
         button(page, "Export files").click();
         assertThat(page.getByText("Read back: all is where it should be"))
                 .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
         AccessibilityTest.passesAxe(page);
         assertThat(window.complaints()).isEmpty();
         remove(page);
+    }
+
+    /** Another file's pages behind those that are there. */
+    private static void more(Page page) throws IOException {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Flatplan")).click();
+        button(page, "Add pages…").first().click();
+        FileChooser chooser = page.waitForFileChooser(button(page, "Pages of PDFs…")::click);
+        chooser.setFiles(new FilePayload("sheet 11.pdf", "application/pdf", pdf(2)));
+        assertThat(page.getByText("1 file opened, 2 pages")).isVisible();
+        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
     }
 
     /** The example's log sheets: what hides the background is told, and mended with one button. */
