@@ -4,6 +4,10 @@ export const fields = [
   { id: "PAGES", character: "\ufdd1", label: "Number of pages" },
   { id: "PART", character: "\ufdd2", label: "Name of the part" },
   { id: "PUBLICATION", character: "\ufdd3", label: "Name of the publication" },
+  { id: "FILE", character: "\ufdd4", label: "Name of the file" },
+  { id: "FILE_PAGE", character: "\ufdd5", label: "Page number in the file" },
+  { id: "FILE_PAGES", character: "\ufdd6", label: "Number of pages in the file" },
+  { id: "RUNNING_NUMBER", character: "\ufdd7", label: "Running number, six digits" },
 ] as const;
 
 /** Text for lists, with the names of what it says of its page. */

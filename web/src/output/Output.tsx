@@ -16,9 +16,9 @@ import { useStatus } from "../ui/Status";
 import { Inner, Main } from "../ui/Sheet";
 import { counted, dayAndTime } from "../ui/words";
 import { JobProgress } from "./JobProgress";
+import { AboutFiles } from "./AboutFiles";
 import { FileResults } from "./FileResults";
 import { ReadBack } from "./ReadBack";
-import { TakeOff } from "./TakeOff";
 
 const Offer = styled.section`
   display: grid;
@@ -133,7 +133,7 @@ export function Output() {
               <h2>{names[kind]}</h2>
               <p>{kind === "FILES" ? aboutFiles(publication) : aboutPdf(publication, kind)}</p>
               {kind === "FILES" && (
-                <TakeOff
+                <AboutFiles
                   publication={publication}
                   isDisabled={begin.isPending || running}
                   onTakeOff={(off) => begin.mutate({ kind: "BARE_FILES", off })}

@@ -27,6 +27,7 @@ public final class Bench {
                     new Named("compose", new Compose()),
                     new Named("colored-text", new ColoredText()),
                     new Named("whole-check", new WholeCheck()),
+                    new Named("add-to-files", new AddToFiles()),
                     new Named("draw-page", new DrawPage()),
                     new Named("many-pictures", new ManyPictures()));
 

@@ -90,10 +90,35 @@ public final class AddedLayers {
         }
     }
 
+    /**
+     * What a file says of whether it may be changed.
+     *
+     * @param signed whether somebody signed it: what was signed stays valid, and readers tell that
+     *     something was added since
+     * @param closed whether a certificate forbids that pages are changed
+     */
+    public record Seals(boolean signed, boolean closed) {}
+
+    /**
+     * @throws IOException if the file cannot be read
+     */
+    public static Seals seals(byte[] file) throws IOException {
+        try (PDDocument document = Loader.loadPDF(file)) {
+            return new Seals(!document.getSignatureDictionaries().isEmpty(), isClosed(document));
+        }
+    }
+
+    /** ISO 32000-1, 12.8.2.2: whatever else a certificate allows, it does not allow this. */
+    private static boolean isClosed(PDDocument document) {
+        COSDictionary catalog = document.getDocumentCatalog().getCOSObject();
+        COSDictionary allowed = catalog.getCOSDictionary(COSName.getPDFName("Perms"));
+        return allowed != null && allowed.containsKey(COSName.getPDFName("DocMDP"));
+    }
+
     /** What was added to each page of a file, by the number of the page. */
     public static Map<Integer, List<AddedItem>> added(byte[] file) throws IOException {
         Map<Integer, List<AddedItem>> added = new LinkedHashMap<>();
-        try (PDDocument document = load(file)) {
+        try (PDDocument document = Loader.loadPDF(file)) {
             for (int i = 0; i < document.getNumberOfPages(); i++) {
                 List<AddedItem> items =
                         new PageMarks(document.getPage(i), document.getDocument()).items();
@@ -132,9 +157,7 @@ public final class AddedLayers {
 
     private static PDDocument load(byte[] file) throws IOException {
         PDDocument document = Loader.loadPDF(file);
-        COSDictionary catalog = document.getDocumentCatalog().getCOSObject();
-        COSDictionary allowed = catalog.getCOSDictionary(COSName.getPDFName("Perms"));
-        boolean certified = allowed != null && allowed.containsKey(COSName.getPDFName("DocMDP"));
+        boolean certified = isClosed(document);
         if (document.isEncrypted() || certified) {
             document.close();
             throw new Refused(

@@ -37,7 +37,9 @@ public final class PdfDocuments implements Documents {
             }
             List<Asset.Leaf> pages = new ArrayList<>();
             for (int i = 0; i < count; i++) {
-                pages.add(leaf(document.getPage(i)));
+                PDPage page = document.getPage(i);
+                Unpacking.check(page, i + 1);
+                pages.add(leaf(page));
             }
             return new Asset.Document(pages);
         } catch (InvalidPasswordException locked) {

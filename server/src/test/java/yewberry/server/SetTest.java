@@ -183,11 +183,11 @@ class SetTest {
     void what_was_added_comes_off_files_that_come_in_again() throws Exception {
         byte[] original = pdf(90, PDRectangle.A4, PDRectangle.A5);
         String id = begin(zip(Map.of("a.pdf", original))).path("id").asString();
-        assertThat(client.get("/api/publications/" + id + "/added").json()).isEmpty();
+        assertThat(client.get("/api/publications/" + id + "/files").json().path("added")).isEmpty();
         night(id);
         byte[] marked = out(exported(id, "FILES"));
         String again = begin(marked).path("id").asString();
-        JsonNode added = client.get("/api/publications/" + again + "/added").json();
+        JsonNode added = client.get("/api/publications/" + again + "/files").json().path("added");
         assertThat(added).hasSize(1);
         assertThat(added.get(0).path("kind").asString()).isEqualTo("BACKGROUND");
         assertThat(added.get(0).path("items").asInt()).isEqualTo(2);

@@ -10,6 +10,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Field;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
@@ -87,12 +88,26 @@ public final class Flows {
         if (used.isEmpty()) {
             return PageFields.NONE;
         }
+        int number = index + 1;
+        int count = in.pages().size();
+        Optional<Imported> file = in.pages().get(index).imported();
         return PageFields.of(
                 used,
-                index + 1,
-                in.pages().size(),
-                used.contains(Field.PART) ? state(in).part(index, in) : "",
-                in.name());
+                field ->
+                        switch (field) {
+                            case PAGE -> Integer.toString(number);
+                            case PAGES -> Integer.toString(count);
+                            case PART -> state(in).part(index, in);
+                            case PUBLICATION -> in.name();
+                            case FILE -> file.map(each -> in.asset(each.asset()).name()).orElse("");
+                            case FILE_PAGE ->
+                                    Integer.toString(file.map(Imported::number).orElse(number));
+                            case FILE_PAGES ->
+                                    Integer.toString(
+                                            file.map(each -> each.pagesOf(in.asset(each.asset())))
+                                                    .orElse(count));
+                            case RUNNING_NUMBER -> "%06d".formatted(number);
+                        });
     }
 
     /**

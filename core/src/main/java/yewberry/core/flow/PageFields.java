@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import yewberry.core.publication.Field;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
@@ -23,23 +24,11 @@ record PageFields(Map<Field, String> texts) {
 
     /**
      * @param used those that the story has
-     * @param number of the page, from 1
-     * @param count of all pages
-     * @param part that the page is in; empty for none
-     * @param publication its name
+     * @param says what each comes to
      */
-    static PageFields of(Set<Field> used, int number, int count, String part, String publication) {
+    static PageFields of(Set<Field> used, Function<Field, String> says) {
         Map<Field, String> texts = new EnumMap<>(Field.class);
-        for (Field field : used) {
-            texts.put(
-                    field,
-                    switch (field) {
-                        case PAGE -> Integer.toString(number);
-                        case PAGES -> Integer.toString(count);
-                        case PART -> part;
-                        case PUBLICATION -> publication;
-                    });
-        }
+        used.forEach(field -> texts.put(field, says.apply(field)));
         return new PageFields(texts);
     }
 

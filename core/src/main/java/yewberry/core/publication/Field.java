@@ -15,10 +15,18 @@ public enum Field {
     /** The name of the part that the page is in. */
     PART('\ufdd2'),
     /** The name of the publication. */
-    PUBLICATION('\ufdd3');
+    PUBLICATION('\ufdd3'),
+    /** The name of the file that the page is one of, or nothing. */
+    FILE('\ufdd4'),
+    /** The number of the page in its file, from 1; where it is of none that in the publication. */
+    FILE_PAGE('\ufdd5'),
+    /** How many pages its file has; where it is of none how many the publication has. */
+    FILE_PAGES('\ufdd6'),
+    /** The number of the page with zeros in front of it, six digits in all. */
+    RUNNING_NUMBER('\ufdd7');
 
     private static final char FIRST = PAGE.character;
-    private static final char LAST = PUBLICATION.character;
+    private static final char LAST = RUNNING_NUMBER.character;
 
     private final char character;
 

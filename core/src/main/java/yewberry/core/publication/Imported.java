@@ -28,6 +28,15 @@ public record Imported(UUID asset, int number) {
         return new PageSize(millimetres(leaf.width()), millimetres(leaf.height()));
     }
 
+    /**
+     * How many pages its file has.
+     *
+     * @param file the asset; a PDF
+     */
+    public int pagesOf(Asset file) {
+        return file.content() instanceof Asset.Document document ? document.pages().size() : 0;
+    }
+
     private Asset.Leaf leafIn(Asset file) {
         if (!(file.content() instanceof Asset.Document document)) {
             throw new Refused(

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -34,6 +36,7 @@ import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Destination;
+import yewberry.core.publication.Field;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Level;
@@ -243,6 +246,45 @@ class ImportedPagesTest {
                     .extracting(ImportedPagesTest::element)
                     .containsExactly(PAGE, Sample.id("dark background"));
         }
+    }
+
+    /** Numbers go on through all files, or begin anew with each. */
+    @Test
+    void fields_say_which_page_of_which_file_it_is() {
+        UUID second = new UUID(7, 3);
+        Publication set =
+                after(
+                        set(),
+                        new PageEdit.AddImported(
+                                FILE, 2, List.of(second), Optional.of(PAGE), Optional.empty()),
+                        new AssetEdit.RenameAsset(FILE, "Winter log"),
+                        new FrameEdit.AddFrame(
+                                new Owner.OnPage(second),
+                                new UUID(7, 4),
+                                Sides.BOTH,
+                                new Box(Length.ZERO, Length.ZERO, Length.mm(70), Length.mm(20)),
+                                new UUID(7, 5),
+                                new UUID(7, 6),
+                                Sample.BODY.id()));
+        String text =
+                Stream.of(Field.FILE, Field.FILE_PAGE, Field.FILE_PAGES, Field.RUNNING_NUMBER)
+                        .map(field -> String.valueOf(field.character()))
+                        .collect(Collectors.joining(", "));
+        Publication written =
+                set.withStories(
+                        set.stories()
+                                .mapped(story ->
+                                        story.withParagraphs(
+                                                List.of(
+                                                        Sample.paragraph(
+                                                                "number", Sample.BODY, text)))));
+        assertThat(
+                        new Composer(COATED, new Pictures(sha256 -> new byte[0], new Boxed(0)))
+                                .compose(written, 5)
+                                .text()
+                                .getFirst()
+                                .text())
+                .isEqualTo("Winter log, 2, 2, 000006");
     }
 
     @Test

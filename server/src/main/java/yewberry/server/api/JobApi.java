@@ -26,7 +26,7 @@ import yewberry.pdf.AddedItem;
 import yewberry.server.jobs.Jobs;
 import yewberry.server.publications.AddedMarks;
 import yewberry.server.publications.Missing;
-import yewberry.server.view.AddedBefore;
+import yewberry.server.view.FilesView;
 import yewberry.server.view.JobView;
 import yewberry.server.web.Streams;
 
@@ -56,9 +56,9 @@ class JobApi {
         return jobs.export(id, kind, off, missingAccepted);
     }
 
-    /** What was added before to the files whose pages these are, as the files tell. */
-    @GetMapping("/publications/{id}/added")
-    List<AddedBefore> added(@PathVariable UUID id) {
+    /** What the files whose pages these are say of themselves. */
+    @GetMapping("/publications/{id}/files")
+    FilesView files(@PathVariable UUID id) {
         return marks.of(id);
     }
 

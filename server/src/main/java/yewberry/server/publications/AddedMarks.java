@@ -1,7 +1,9 @@
 package yewberry.server.publications;
 
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -10,14 +12,15 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import yewberry.core.Cancellation;
-import yewberry.core.Refused;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Imported;
 import yewberry.core.publication.Publication;
 import yewberry.pdf.AddedItem;
 import yewberry.pdf.AddedLayers;
 import yewberry.server.view.AddedBefore;
+import yewberry.server.view.FilesView;
 
-/** Reads what files say was added to them before they came in. */
+/** Reads what files say of themselves: what was added to them, and whether they may be changed. */
 @Component
 public class AddedMarks {
     private final Publications publications;
@@ -28,8 +31,8 @@ public class AddedMarks {
         this.files = files;
     }
 
-    /** Of all files whose pages are in a publication, by kind. */
-    public List<AddedBefore> of(UUID id) {
+    /** Of all files whose pages are in a publication. */
+    public FilesView of(UUID id) {
         Publication publication = publications.get(id).state().publication();
         Set<UUID> assets =
                 publication.pages().stream()
@@ -38,29 +41,38 @@ public class AddedMarks {
                         .collect(Collectors.toCollection(LinkedHashSet::new));
         Map<AddedItem.Kind, Integer> items = new EnumMap<>(AddedItem.Kind.class);
         Map<AddedItem.Kind, Integer> in = new EnumMap<>(AddedItem.Kind.class);
-        for (UUID asset : assets) {
+        List<String> signed = new ArrayList<>();
+        List<String> closed = new ArrayList<>();
+        for (UUID each : assets) {
             Cancellation.check();
-            List<AddedItem> all =
-                    added(files.read(publication.asset(asset).sha256())).values().stream()
-                            .flatMap(List::stream)
-                            .toList();
-            all.forEach(item -> items.merge(item.kind(), 1, Integer::sum));
-            all.stream()
-                    .map(AddedItem::kind)
-                    .distinct()
-                    .forEach(kind -> in.merge(kind, 1, Integer::sum));
+            Asset asset = publication.asset(each);
+            byte[] file = files.read(asset.sha256());
+            try {
+                AddedLayers.Seals seals = AddedLayers.seals(file);
+                if (seals.closed()) {
+                    closed.add(asset.name());
+                } else if (seals.signed()) {
+                    signed.add(asset.name());
+                }
+                Set<AddedItem.Kind> kinds = EnumSet.noneOf(AddedItem.Kind.class);
+                for (List<AddedItem> page : AddedLayers.added(file).values()) {
+                    for (AddedItem item : page) {
+                        items.merge(item.kind(), 1, Integer::sum);
+                        kinds.add(item.kind());
+                    }
+                }
+                kinds.forEach(kind -> in.merge(kind, 1, Integer::sum));
+            } catch (IOException unreadable) {
+                // it says nothing of itself; why it cannot go out is told when it is to
+            }
         }
-        return items.entrySet().stream()
-                .map(each -> new AddedBefore(each.getKey(), each.getValue(), in.get(each.getKey())))
-                .toList();
-    }
-
-    /** A file that cannot be changed has nothing that could come off. */
-    private static Map<Integer, List<AddedItem>> added(byte[] file) {
-        try {
-            return AddedLayers.added(file);
-        } catch (IOException | Refused unreadable) {
-            return Map.of();
-        }
+        return new FilesView(
+                items.entrySet().stream()
+                        .map(each ->
+                                new AddedBefore(
+                                        each.getKey(), each.getValue(), in.get(each.getKey())))
+                        .toList(),
+                signed,
+                closed);
     }
 }

@@ -77,6 +77,8 @@ class Computing extends OncePerRequestFilter implements DisposableBean {
                 || LIGHT.contains(path)
                 || path.startsWith("/api/jobs/")
                 || !reading && (path.endsWith("/pictures") || path.endsWith("/imports"))
+                || !reading
+                        && (path.endsWith("/files") || path.equals("/api/publications/documents"))
                 || !reading && path.equals("/api/press-conditions")
                 || !reading && path.equals("/api/typefaces")
                 || path.contains("/recipes/") && path.endsWith("/file");

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { answered, client } from "../api/client";
 import type { Publication, Schemas } from "../api/types";
 import { Button } from "../ui/Button";
+import { Failed } from "../ui/Notice";
 import { Tick } from "../ui/Tick";
 import { counted } from "../ui/words";
 
@@ -16,8 +17,8 @@ const names: Record<Kind, [string, string]> = {
   PICTURE: ["picture", "pictures"],
 };
 
-/** What was added to the files before they came in, and the way to have them without it. */
-export function TakeOff({
+/** What the files say of themselves: seals, and what was added before, which can come off. */
+export function AboutFiles({
   publication,
   isDisabled,
   onTakeOff,
@@ -27,23 +28,34 @@ export function TakeOff({
   onTakeOff: (kinds: Kind[]) => void;
 }) {
   const files = publication.pages.flatMap((page) => (page.imported ? [page.imported.asset] : []));
-  const added = useQuery({
-    queryKey: ["added", publication.id, [...new Set(files)].join()],
+  const about = useQuery({
+    queryKey: ["files", publication.id, [...new Set(files)].join()],
     queryFn: () =>
       answered(
-        client.GET("/api/publications/{id}/added", { params: { path: { id: publication.id } } }),
+        client.GET("/api/publications/{id}/files", { params: { path: { id: publication.id } } }),
       ),
     staleTime: Infinity,
   });
   const [left, setLeft] = useState<Kind[]>([]);
-  const found = added.data ?? [];
+  const { added: found, signed, closed } = about.data ?? { added: [], signed: [], closed: [] };
   const off = found.map(({ kind }) => kind).filter((kind) => !left.includes(kind));
-  if (found.length === 0) {
-    return null;
-  }
   return (
     <div>
-      <p>These files had something added to them before. It can be taken off again:</p>
+      {signed.length > 0 && (
+        <p>
+          Signed: {signed.join(", ")}. What was signed stays valid; readers will say that something
+          was added since.
+        </p>
+      )}
+      {closed.length > 0 && (
+        <p>
+          <Failed>✕ Certified: {closed.join(", ")}.</Failed> That forbids any change of pages, so
+          they will not go out; ask their author for files without it.
+        </p>
+      )}
+      {found.length > 0 && (
+        <p>These files had something added to them before. It can be taken off again:</p>
+      )}
       {found.map(({ kind, items, files: count }) => (
         <Tick
           key={kind}
@@ -54,9 +66,11 @@ export function TakeOff({
           }
         />
       ))}
-      <Button onPress={() => onTakeOff(off)} isDisabled={isDisabled || off.length === 0}>
-        Export without these
-      </Button>
+      {found.length > 0 && (
+        <Button onPress={() => onTakeOff(off)} isDisabled={isDisabled || off.length === 0}>
+          Export without these
+        </Button>
+      )}
     </div>
   );
 }

@@ -1,0 +1,226 @@
+package yewberry.bench;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
+import yewberry.core.Progress;
+import yewberry.core.asset.Intake;
+import yewberry.core.asset.Pictures;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Imported;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Parent;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.Swatch;
+import yewberry.core.publication.Tinted;
+import yewberry.core.scene.PageScene;
+import yewberry.pdf.AddedLayers;
+import yewberry.pdf.PdfDocuments;
+
+/**
+ * A background behind the 500 pages of a PDF that exists, warm, in CPU time: writing alone, against
+ * qpdf laying a page under each page of the same file; and taking it off again, against adding it.
+ * Goals: at most half of qpdf; taking off at most as long as adding.
+ */
+final class AddToFiles implements Bench.Benchmark {
+    private static final int PAGES = 500;
+    private static final int ROUNDS = 5;
+    private static final Pattern SECONDS = Pattern.compile("(?:user|sys) ([0-9.]+)");
+    private static final PressCondition PRESS = PressCondition.coated();
+
+    @Override
+    public void run() throws Exception {
+        for (int megabytes : new int[] {0, 50}) {
+            byte[] file = file(megabytes);
+            Map<Integer, PageScene> scenes = scenes(file);
+            Path folder = Files.createTempDirectory("yewberry-bench");
+            Path added = folder.resolve("added.pdf");
+            Path off = folder.resolve("off.pdf");
+            double adding = Double.MAX_VALUE;
+            double taking = Double.MAX_VALUE;
+            for (int round = 0; round < ROUNDS; round++) {
+                long begin = cpu();
+                AddedLayers.add(
+                        file, scenes, Medium.SCREEN, PRESS, Instant.EPOCH, added, Progress.NONE);
+                adding = Math.min(adding, (cpu() - begin) / 1e9);
+                byte[] marked = Files.readAllBytes(added);
+                begin = cpu();
+                AddedLayers.takeOff(marked, item -> true, Instant.EPOCH, off);
+                taking = Math.min(taking, (cpu() - begin) / 1e9);
+            }
+            double qpdf = qpdf(folder, file);
+            System.out.printf(
+                    Locale.ROOT,
+                    "%d pages, %.1f MB: qpdf %.2f s; adding %.2f s, %.2f of it (goal: 0.5); taking off %.2f s, %.2f of adding (goal: 1.0)%n",
+                    PAGES,
+                    file.length / 1e6,
+                    qpdf,
+                    adding,
+                    adding / qpdf,
+                    taking,
+                    taking / adding);
+            for (Path each : List.of(added, off)) {
+                Files.deleteIfExists(each);
+            }
+            Files.delete(folder);
+        }
+    }
+
+    private static long cpu() {
+        return ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime();
+    }
+
+    /** Pages of text, with noise that no page shows, to make the file as large as wanted. */
+    private static byte[] file(int megabytes) throws IOException {
+        try (PDDocument document = new PDDocument()) {
+            PDType1Font font = new PDType1Font(Standard14Fonts.FontName.HELVETICA);
+            for (int i = 0; i < PAGES; i++) {
+                PDPage page = new PDPage(PDRectangle.A4);
+                document.addPage(page);
+                try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+                    content.beginText();
+                    content.setFont(font, 11);
+                    content.setLeading(15);
+                    content.newLineAtOffset(60, 760);
+                    for (int line = 0; line < 40; line++) {
+                        content.showText(
+                                "Log of night %d, line %d: seeing 3, cloud 2/8".formatted(i, line));
+                        content.newLine();
+                    }
+                    content.endText();
+                }
+            }
+            byte[] noise = new byte[megabytes << 20];
+            new Random(1).nextBytes(noise);
+            var stream = document.getDocument().createCOSStream();
+            try (var out = stream.createOutputStream()) {
+                out.write(noise);
+            }
+            document.getDocumentCatalog().getCOSObject().setItem("Noise", stream);
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            return out.toByteArray();
+        }
+    }
+
+    private static Map<Integer, PageScene> scenes(byte[] file) {
+        Asset asset =
+                new Asset(
+                        new UUID(8, 1),
+                        "Log",
+                        "log",
+                        new Intake(new PdfDocuments()).look("log.pdf", file));
+        Swatch evening = new Swatch(new UUID(8, 2), "Evening", new Cmyk(12, 6, 2, 0));
+        Background behind =
+                new Background(
+                        new UUID(8, 3),
+                        Sides.BOTH,
+                        new Area.WholePage(),
+                        new Fill.Solid(Tinted.full(evening.id())));
+        Parent parent =
+                new Parent(new UUID(8, 4), "Archived", new Layer(List.of(behind), List.of()));
+        Imported first = new Imported(asset.id(), 1);
+        Publication set =
+                new Publication(
+                                new UUID(8, 5),
+                                "Log",
+                                Setup.of(first.sizeIn(asset), false),
+                                List.of(evening),
+                                List.of(),
+                                List.of(parent),
+                                IntStream.rangeClosed(1, PAGES)
+                                        .mapToObj(number ->
+                                                new Page(
+                                                                new UUID(9, number),
+                                                                Optional.of(parent.id()),
+                                                                true,
+                                                                Layer.EMPTY)
+                                                        .withSize(Optional.of(first.sizeIn(asset)))
+                                                        .withImported(
+                                                                Optional.of(
+                                                                        new Imported(
+                                                                                asset.id(),
+                                                                                number))))
+                                        .toList())
+                        .withAssets(List.of(asset));
+        Composer composer = new Composer(PRESS, new Pictures(sha256 -> file, new PdfDocuments()));
+        Map<Integer, PageScene> scenes = new HashMap<>();
+        for (int i = 0; i < PAGES; i++) {
+            scenes.put(i + 1, composer.compose(set, i));
+        }
+        return scenes;
+    }
+
+    /** A page of one colour under each, user and system time together; the best of some rounds. */
+    private static double qpdf(Path folder, byte[] file) throws IOException, InterruptedException {
+        Path in = Files.write(folder.resolve("in.pdf"), file);
+        Path under = folder.resolve("under.pdf");
+        try (PDDocument document = new PDDocument()) {
+            PDPage page = new PDPage(PDRectangle.A4);
+            document.addPage(page);
+            try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+                content.setNonStrokingColor(0.86f, 0.9f, 0.95f);
+                content.addRect(0, 0, 596, 842);
+                content.fill();
+            }
+            document.save(under.toFile());
+        }
+        double best = Double.MAX_VALUE;
+        for (int round = 0; round < ROUNDS; round++) {
+            Process process =
+                    new ProcessBuilder(
+                                    "bash",
+                                    "-c",
+                                    "time -p qpdf in.pdf --underlay under.pdf --repeat=1 -- out.pdf")
+                            .directory(folder.toFile())
+                            .redirectErrorStream(true)
+                            .start();
+            String output =
+                    new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            if (process.waitFor() != 0) {
+                throw new IllegalStateException(output);
+            }
+            Matcher matcher = SECONDS.matcher(output);
+            double seconds = 0;
+            while (matcher.find()) {
+                seconds += Double.parseDouble(matcher.group(1));
+            }
+            best = Math.min(best, seconds);
+        }
+        for (Path each : Arrays.asList(in, under, folder.resolve("out.pdf"))) {
+            Files.delete(each);
+        }
+        return best;
+    }
+}
