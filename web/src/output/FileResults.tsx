@@ -1,33 +1,7 @@
-import styled from "styled-components";
 import type { Job } from "../api/types";
-import { theme } from "../theme";
 import { Failed } from "../ui/Notice";
 import { counted } from "../ui/words";
-
-const Scroll = styled.div`
-  overflow-x: auto;
-`;
-
-const Table = styled.table`
-  width: 100%;
-  border-collapse: collapse;
-  font-size: ${theme.size.small};
-  & th,
-  & td {
-    padding: ${theme.space.half} ${theme.space.one};
-    text-align: left;
-    vertical-align: top;
-    border-top: 1px solid ${theme.color.rule};
-    overflow-wrap: anywhere;
-  }
-  & thead th {
-    border-top: 0;
-  }
-`;
-
-const Verdict = styled.p`
-  font-size: ${theme.size.large};
-`;
+import { Scroll, Table, Verdict } from "./ReportTable";
 
 /** What became of each file of a set. */
 export function FileResults({ files }: { files: Job["files"] }) {

@@ -4,36 +4,9 @@ import { theme } from "../theme";
 import { Fold, Name } from "../ui/Fold";
 import { Failed } from "../ui/Notice";
 import { counted } from "../ui/words";
+import { Scroll, Table, Verdict } from "./ReportTable";
 
 type Report = NonNullable<Job["report"]>;
-
-const Scroll = styled.div`
-  overflow-x: auto;
-`;
-
-const Table = styled.table`
-  width: 100%;
-  border-collapse: collapse;
-  font-size: ${theme.size.small};
-  & th,
-  & td {
-    padding: ${theme.space.half} ${theme.space.one};
-    text-align: left;
-    vertical-align: top;
-    border-top: 1px solid ${theme.color.rule};
-  }
-  & td:not(:nth-child(3)) {
-    white-space: nowrap;
-  }
-  & thead th {
-    font-weight: 600;
-    border-top: 0;
-  }
-`;
-
-const Verdict = styled.p`
-  font-size: ${theme.size.large};
-`;
 
 const Difference = styled.img`
   width: 180px;

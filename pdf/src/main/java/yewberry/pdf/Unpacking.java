@@ -40,18 +40,22 @@ final class Unpacking {
     }
 
     private static List<COSStream> contents(PDPage page) {
-        List<COSStream> streams = new ArrayList<>();
-        COSBase contents = page.getCOSObject().getDictionaryObject(COSName.CONTENTS);
-        if (contents instanceof COSStream stream) {
-            streams.add(stream);
-        } else if (contents instanceof COSArray array) {
+        return all(page.getCOSObject().getDictionaryObject(COSName.CONTENTS), COSStream.class);
+    }
+
+    /** One of a kind alone, or those of an array. */
+    private static <T extends COSBase> List<T> all(COSBase one, Class<T> kind) {
+        List<T> all = new ArrayList<>();
+        if (kind.isInstance(one)) {
+            all.add(kind.cast(one));
+        } else if (one instanceof COSArray array) {
             for (int i = 0; i < array.size(); i++) {
-                if (array.getObject(i) instanceof COSStream stream) {
-                    streams.add(stream);
+                if (kind.isInstance(array.getObject(i))) {
+                    all.add(kind.cast(array.getObject(i)));
                 }
             }
         }
-        return streams;
+        return all;
     }
 
     /** As far as up to a limit and a little more. */
@@ -92,17 +96,6 @@ final class Unpacking {
     }
 
     private static List<COSName> filters(COSStream stream) {
-        List<COSName> filters = new ArrayList<>();
-        COSBase filter = stream.getFilters();
-        if (filter instanceof COSName name) {
-            filters.add(name);
-        } else if (filter instanceof COSArray array) {
-            for (int i = 0; i < array.size(); i++) {
-                if (array.getObject(i) instanceof COSName name) {
-                    filters.add(name);
-                }
-            }
-        }
-        return filters;
+        return all(stream.getFilters(), COSName.class);
     }
 }
