@@ -4,10 +4,12 @@ import java.awt.geom.AffineTransform;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -76,11 +78,12 @@ public final class AddedLayers {
         try (PDDocument document = load(original);
                 Materials materials = new Materials(document, condition)) {
             Set<COSDictionary> changed = new HashSet<>();
+            Map<List<Object>, COSStream> forms = new HashMap<>();
             int done = 0;
             for (Map.Entry<Integer, PageScene> each : scenes.entrySet()) {
                 progress.at(done++, scenes.size());
                 PDPage page = document.getPage(each.getKey() - 1);
-                if (new Adding(materials, page, each.getValue().on(medium)).add(now)) {
+                if (new Adding(materials, forms, page, each.getValue().on(medium)).add(now)) {
                     changed.add(page.getCOSObject());
                 }
             }
@@ -199,19 +202,28 @@ public final class AddedLayers {
     /** What one page gets. */
     private static final class Adding {
         private final Materials materials;
+        private final Map<List<Object>, COSStream> known;
         private final PDPage page;
         private final MediumScene scene;
         private final COSDictionary resources;
         private final COSDictionary forms;
         private final List<AddedItem> added = new ArrayList<>();
 
-        Adding(Materials materials, PDPage page, MediumScene scene) {
+        /**
+         * @param known forms that other pages have, by what makes them the same; gets more
+         */
+        Adding(
+                Materials materials,
+                Map<List<Object>, COSStream> known,
+                PDPage page,
+                MediumScene scene) {
             this.materials = materials;
+            this.known = known;
             this.page = page;
             this.scene = scene;
-            PDResources known = page.getResources();
+            PDResources before = page.getResources();
             this.resources =
-                    known == null ? new COSDictionary() : new COSDictionary(known.getCOSObject());
+                    before == null ? new COSDictionary() : new COSDictionary(before.getCOSObject());
             COSDictionary objects = resources.getCOSDictionary(COSName.XOBJECT);
             this.forms = objects == null ? new COSDictionary() : new COSDictionary(objects);
         }
@@ -253,20 +265,12 @@ public final class AddedLayers {
                 return;
             }
             Rect bleed = scene.boxes().bleed();
-            COSStream form = materials.document().getDocument().createCOSStream();
             PDResources own = new PDResources();
             Sheet sheet = new Sheet(materials, own, bleed);
             for (Item item : items) {
                 sheet.draw(item);
             }
-            form.setItem(COSName.TYPE, COSName.XOBJECT);
-            form.setItem(COSName.SUBTYPE, COSName.FORM);
-            form.setItem(COSName.BBOX, numbers(0, 0, bleed.width(), bleed.height()));
-            form.setItem(COSName.MATRIX, numbers(matrix(bleed)));
-            form.setItem(COSName.RESOURCES, own.getCOSObject());
-            try (OutputStream out = form.createOutputStream(COSName.FLATE_DECODE)) {
-                out.write(sheet.bytes());
-            }
+            COSStream form = form(sheet.bytes(), own.getCOSObject(), bleed);
             Item first = items.getFirst();
             UUID element = AddedItem.element(first);
             AddedItem item =
@@ -275,6 +279,37 @@ public final class AddedLayers {
             forms.setItem(COSName.getPDFName(item.resource()), form);
             added.add(item);
             items.clear();
+        }
+
+        /** What is the same on many pages, and names nothing but fonts, is in the file once. */
+        private COSStream form(byte[] content, COSDictionary own, Rect bleed) throws IOException {
+            COSArray box = numbers(0, 0, bleed.width(), bleed.height());
+            COSArray matrix = numbers(matrix(bleed));
+            boolean shared =
+                    own.keySet().stream()
+                            .allMatch(key ->
+                                    key.equals(COSName.FONT) || key.equals(COSName.PROC_SET));
+            List<Object> key =
+                    List.of(
+                            new String(content, StandardCharsets.ISO_8859_1),
+                            box.toList(),
+                            matrix.toList());
+            if (shared && known.containsKey(key)) {
+                return known.get(key);
+            }
+            COSStream form = materials.document().getDocument().createCOSStream();
+            form.setItem(COSName.TYPE, COSName.XOBJECT);
+            form.setItem(COSName.SUBTYPE, COSName.FORM);
+            form.setItem(COSName.BBOX, box);
+            form.setItem(COSName.MATRIX, matrix);
+            form.setItem(COSName.RESOURCES, own);
+            try (OutputStream out = form.createOutputStream(COSName.FLATE_DECODE)) {
+                out.write(content);
+            }
+            if (shared) {
+                known.put(key, form);
+            }
+            return form;
         }
 
         /** One that the page has no form of yet. */
