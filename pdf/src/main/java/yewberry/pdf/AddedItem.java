@@ -86,8 +86,15 @@ public record AddedItem(Kind kind, UUID element, String name, boolean behind, St
         return item;
     }
 
-    /** Nothing where it is not one that can be understood. */
+    /**
+     * Nothing where it is not one that can be understood: a file may say anything, and the name of
+     * the form goes into content.
+     */
     static Optional<AddedItem> of(COSDictionary item) {
+        String form = item.getNameAsString(FORM);
+        if (form == null || !form.matches("Added[0-9]{1,9}")) {
+            return Optional.empty();
+        }
         try {
             return Optional.of(
                     new AddedItem(
@@ -95,7 +102,7 @@ public record AddedItem(Kind kind, UUID element, String name, boolean behind, St
                             UUID.fromString(item.getString(ELEMENT)),
                             item.getString(CALLED, ""),
                             item.getBoolean(BEHIND, false),
-                            item.getNameAsString(FORM)));
+                            form));
         } catch (IllegalArgumentException | NullPointerException other) {
             return Optional.empty();
         }

@@ -117,7 +117,29 @@ class HostileFilesTest {
                     kids.add(tree);
                     tree.setItem(COSName.KIDS, kids);
                 });
-        refused(cyclic, "");
+        refused(cyclic, "damaged");
+    }
+
+    /** What a file says was added to it is not believed where it would become operators. */
+    @Test
+    void marks_that_are_none_of_ours_are_passed_over() throws IOException {
+        byte[] marked =
+                file((document, page) -> {
+                    COSDictionary item = new COSDictionary();
+                    item.setName("Kind", "BACKGROUND");
+                    item.setString("Element", "00000000-0000-0000-0000-000000000001");
+                    item.setName("Form", "Added1 Do 1 0 0 rg 0 0 99 99 re f /Added1");
+                    COSArray items = new COSArray();
+                    items.add(item);
+                    COSDictionary own = new COSDictionary();
+                    own.setItem("Items", items);
+                    COSDictionary ours = new COSDictionary();
+                    ours.setItem("Private", own);
+                    COSDictionary pieces = new COSDictionary();
+                    pieces.setItem("Yewberry", ours);
+                    page.getCOSObject().setItem("PieceInfo", pieces);
+                });
+        assertThat(AddedLayers.added(marked)).isEmpty();
     }
 
     @Test

@@ -17,7 +17,10 @@ public record OpaqueParts(double share, Rect where) {
     /** Pixels across that a page is looked at in. */
     private static final int LOOKED_AT = 200;
 
-    /** So wide and high a part of the page's width is more than a letter or a line. */
+    /**
+     * So wide and high a part of the page's width is more than a letter or a line; common practice,
+     * no source.
+     */
     private static final double LARGE = 0.03;
 
     /**
