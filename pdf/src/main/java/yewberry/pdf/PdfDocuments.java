@@ -9,8 +9,10 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
+import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
 import yewberry.core.Refused;
 import yewberry.core.asset.Documents;
+import yewberry.core.asset.PageText;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
@@ -19,6 +21,7 @@ import yewberry.core.raster.PlaneRaster;
 import yewberry.pdf.read.DeviceColors;
 import yewberry.pdf.read.ImageCache;
 import yewberry.pdf.read.PagePlates;
+import yewberry.pdf.read.PageWords;
 
 /** Reads and draws PDF files with PDFBox. */
 public final class PdfDocuments implements Documents {
@@ -69,26 +72,67 @@ public final class PdfDocuments implements Documents {
             int number,
             int width,
             int height,
+            Part what,
             PressCondition condition,
             Medium medium) {
         try (PDDocument document = Loader.loadPDF(file)) {
             PDPage page = document.getPage(number - 1);
             AffineTransform toPixels = AffineTransform.getScaleInstance(width, height);
             toPixels.concatenate(PagePlates.unit(page));
-            PlaneRaster raster =
-                    PagePlates.paint(
-                            page,
-                            Optional.ofNullable(document.getDocumentCatalog().getOCProperties()),
-                            new DeviceColors(medium, condition, List.of()),
-                            new ImageCache(),
-                            toPixels,
-                            width,
-                            height);
-            return image(raster);
+            DeviceColors colors = new DeviceColors(medium, condition, List.of());
+            ImageCache images = new ImageCache();
+            return image(
+                    switch (what) {
+                        case ALL ->
+                                PagePlates.paint(
+                                        page,
+                                        layers(document),
+                                        colors,
+                                        images,
+                                        toPixels,
+                                        width,
+                                        height);
+                        case WITHOUT_TEXT ->
+                                PagePlates.paintWithoutText(
+                                        page,
+                                        layers(document),
+                                        colors,
+                                        images,
+                                        toPixels,
+                                        width,
+                                        height,
+                                        words(document, page, colors).lines());
+                    });
         } catch (IOException broken) {
             throw new Refused(
                     "Page %d of this PDF cannot be drawn; export it anew.".formatted(number));
         }
+    }
+
+    @Override
+    public PageText text(byte[] file, int number, PressCondition condition, Medium medium) {
+        try (PDDocument document = Loader.loadPDF(file)) {
+            return words(
+                            document,
+                            document.getPage(number - 1),
+                            new DeviceColors(medium, condition, List.of()))
+                    .text();
+        } catch (IOException broken) {
+            throw new Refused(
+                    "Page %d of this PDF cannot be read; export it anew.".formatted(number));
+        }
+    }
+
+    private static PageWords.Read words(PDDocument document, PDPage page, DeviceColors colors)
+            throws IOException {
+        SeenPage seen = SeenPage.of(page);
+        AffineTransform toSeen = AffineTransform.getScaleInstance(seen.width(), seen.height());
+        toSeen.concatenate(PagePlates.unit(page));
+        return PageWords.of(page, layers(document), colors, toSeen, seen.width(), seen.height());
+    }
+
+    private static Optional<PDOptionalContentProperties> layers(PDDocument document) {
+        return Optional.ofNullable(document.getDocumentCatalog().getOCProperties());
     }
 
     private static PlaneImage image(PlaneRaster raster) {

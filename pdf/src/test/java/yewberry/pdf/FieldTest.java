@@ -7,12 +7,14 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
@@ -43,6 +45,7 @@ import yewberry.core.publication.Box;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Level;
@@ -308,6 +311,49 @@ class FieldTest {
                         withText ? pages.stream().map(each -> each.story).toList() : List.of());
     }
 
+    private static RunContrast worst(PageScene scene) {
+        return AA.judge(scene).stream()
+                .min(Comparator.comparingDouble(each -> each.worst().ratio()))
+                .orElseThrow();
+    }
+
+    /** The exported file, as if somebody else had made it. */
+    private List<PageScene> asFile(Path pdf) {
+        try {
+            byte[] file = Files.readAllBytes(pdf);
+            PdfDocuments documents = new PdfDocuments();
+            Asset asset = new Asset(id("file"), "fields.pdf", "fields", documents.read(file));
+            List<Page> pages =
+                    IntStream.rangeClosed(1, PAGES)
+                            .mapToObj(number ->
+                                    new Page(
+                                                    id("page of file " + number),
+                                                    Optional.empty(),
+                                                    true,
+                                                    Layer.EMPTY)
+                                            .withImported(
+                                                    Optional.of(new Imported(asset.id(), number)))
+                                            .withSize(
+                                                    Optional.of(
+                                                            new Imported(asset.id(), number)
+                                                                    .sizeIn(asset))))
+                            .toList();
+            Publication set =
+                    new Publication(
+                                    id("set"),
+                                    "Set",
+                                    Setup.of(new PageSize(Length.mm(76), Length.mm(30)), false),
+                                    List.of(BLACK),
+                                    List.of(),
+                                    List.of(),
+                                    pages)
+                            .withAssets(List.of(asset));
+            return new Composer(COATED, new Pictures(sha256 -> file, documents)).composeAll(set);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     private record Drawn(List<PageScene> scenes, List<BufferedImage> pages) {}
 
     /** What of the pages is there. */
@@ -357,6 +403,7 @@ class FieldTest {
         Drawn with = drawn.get(0);
         Drawn without = drawn.get(1);
         Drawn alone = drawn.get(2);
+        List<PageScene> asFile = asFile(folder.resolve("with.pdf"));
         List<String> far = new ArrayList<>();
         int failing = 0;
         for (int i = 0; i < PAGES; i++) {
@@ -382,6 +429,15 @@ class FieldTest {
                     || ours.failing() < brute.least() - 0.05
                     || ours.failing() > brute.most() + 0.05) {
                 far.add("page %d: %s, theirs %s".formatted(i, ours, brute));
+            }
+            if (!pages.get(i).isOutlined) {
+                RunContrast read = worst(asFile.get(i));
+                assertThat(read.run().text().replace(" ", "")).isEqualTo(WORD);
+                if (Math.abs(read.worst().ratio() / brute.ratio() - 1) > 0.05
+                        || read.failing() < brute.least() - 0.05
+                        || read.failing() > brute.most() + 0.05) {
+                    far.add("page %d of the file: %s, theirs %s".formatted(i, read, brute));
+                }
             }
         }
         assertThat(far).isEmpty();

@@ -20,6 +20,7 @@ public interface Documents {
      * @param number of the page, from 1
      * @param width pixels
      * @param height pixels
+     * @param what of it
      * @param condition whose inks its process inks are
      * @throws yewberry.core.Refused if it cannot be drawn
      */
@@ -28,8 +29,24 @@ public interface Documents {
             int number,
             int width,
             int height,
+            Part what,
             PressCondition condition,
             Medium medium);
+
+    /** What of a page is drawn. */
+    enum Part {
+        ALL,
+        /** All but its text, and the lines that belong to that. */
+        WITHOUT_TEXT
+    }
+
+    /**
+     * What is written on a page.
+     *
+     * @param number of the page, from 1
+     * @throws yewberry.core.Refused if it cannot be read
+     */
+    PageText text(byte[] file, int number, PressCondition condition, Medium medium);
 
     /** For where there are none. */
     Documents NONE =
@@ -45,8 +62,15 @@ public interface Documents {
                         int number,
                         int width,
                         int height,
+                        Part what,
                         PressCondition condition,
                         Medium medium) {
+                    throw new IllegalStateException("No PDF was taken in.");
+                }
+
+                @Override
+                public PageText text(
+                        byte[] file, int number, PressCondition condition, Medium medium) {
                     throw new IllegalStateException("No PDF was taken in.");
                 }
             };

@@ -42,8 +42,16 @@ public interface FileReader {
             int number,
             int width,
             int height,
+            Documents.Part what,
             PressCondition condition,
             Medium medium);
+
+    /**
+     * What is written on a page of a PDF, as {@link Documents#text}.
+     *
+     * @throws yewberry.core.Refused if it cannot be read, or takes too long
+     */
+    PageText text(byte[] file, int number, PressCondition condition, Medium medium);
 
     /** In this process. */
     static FileReader here(Documents documents) {
@@ -70,9 +78,15 @@ public interface FileReader {
                     int number,
                     int width,
                     int height,
+                    Documents.Part what,
                     PressCondition condition,
                     Medium medium) {
-                return documents.draw(file, number, width, height, condition, medium);
+                return documents.draw(file, number, width, height, what, condition, medium);
+            }
+
+            @Override
+            public PageText text(byte[] file, int number, PressCondition condition, Medium medium) {
+                return documents.text(file, number, condition, medium);
             }
         };
     }

@@ -1,7 +1,10 @@
 package yewberry.core.asset;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
@@ -32,7 +35,7 @@ public final class Pictures {
                     Documents.NONE);
 
     /** Part of the name of all that is kept; goes up whenever the same file gives other pixels. */
-    private static final int MAKING = 1;
+    private static final int MAKING = 2;
 
     /** The part of the heap that pictures are remembered in. */
     private static final int PART = 8;
@@ -55,12 +58,17 @@ public final class Pictures {
     /** The same of a page of a PDF, which is painted plane by plane. */
     private static final int WIDEST_PAGE = 2048;
 
+    /** Pages whose text is remembered. */
+    private static final int MOST_TEXTS = 40;
+
     private final Files files;
     private final FileReader reader;
     private final MadeImages kept;
     private final Map<Failure, String> failures = new ConcurrentHashMap<>();
     private final PlaneImageCache<Key> known =
             new PlaneImageCache<>(Runtime.getRuntime().maxMemory() / PART);
+    private final Cache<TextKey, PageText> texts =
+            Caffeine.newBuilder().maximumSize(MOST_TEXTS).executor(Runnable::run).build();
     private final Map<Key, CompletableFuture<PlaneImage>> making = new ConcurrentHashMap<>();
 
     /** Reads files in this process. */
@@ -80,12 +88,13 @@ public final class Pictures {
     private record Key(
             String sha256,
             int page,
+            Documents.Part part,
             int step,
             PressCondition condition,
             Medium medium,
             Optional<SeeThrough> seeThrough) {
         Key at(int other) {
-            return new Key(sha256, page, other, condition, medium, seeThrough);
+            return new Key(sha256, page, part, other, condition, medium, seeThrough);
         }
 
         /** What it is kept under: the file, and a sum of all that its pixels follow from. */
@@ -95,6 +104,7 @@ public final class Pictures {
                             " ",
                             String.valueOf(MAKING),
                             String.valueOf(page),
+                            part.toString(),
                             String.valueOf(step),
                             Sha256.of(condition.profile()),
                             medium.toString(),
@@ -131,6 +141,19 @@ public final class Pictures {
 
         /** The same on another medium. */
         Placeable on(Medium medium);
+
+        /** What is written on a page of a PDF; elsewhere nothing. */
+        PageText text();
+
+        /**
+         * A page of a PDF without its text, as what lies behind that.
+         *
+         * @param withPictures whether pictures are part of it
+         */
+        Placeable withoutText(boolean withPictures);
+
+        /** Whether it shows a picture, or may. */
+        boolean isPicture();
     }
 
     /**
@@ -143,46 +166,113 @@ public final class Pictures {
             Optional<SeeThrough> seeThrough,
             PressCondition condition,
             Medium medium) {
-        return new Placeable() {
-            @Override
-            public PlaneImage about(int width) {
-                int step = step(asset, width);
-                return remembered(
-                        asset, new Key(asset.sha256(), page, step, condition, medium, seeThrough));
-            }
+        return new Placed(asset, page, Documents.Part.ALL, false, seeThrough, condition, medium);
+    }
 
-            @Override
-            public PlaneImage whole(int width) {
-                return fresh(
-                        asset,
-                        page,
-                        asset.content() instanceof Asset.Pixels ? 1 : width,
-                        seeThrough,
-                        condition,
-                        medium);
-            }
+    /**
+     * @param pictured whether pictures are part of it
+     */
+    private final class Placed implements Placeable {
+        private final Asset asset;
+        private final int page;
+        private final Documents.Part part;
+        private final boolean pictured;
+        private final Optional<SeeThrough> seeThrough;
+        private final PressCondition condition;
+        private final Medium medium;
 
-            @Override
-            public byte[] file() {
-                return files.read(asset.sha256());
-            }
+        Placed(
+                Asset asset,
+                int page,
+                Documents.Part part,
+                boolean pictured,
+                Optional<SeeThrough> seeThrough,
+                PressCondition condition,
+                Medium medium) {
+            this.asset = asset;
+            this.page = page;
+            this.part = part;
+            this.pictured = pictured;
+            this.seeThrough = seeThrough;
+            this.condition = condition;
+            this.medium = medium;
+        }
 
-            @Override
-            public Medium medium() {
-                return medium;
-            }
+        private Key key(int step) {
+            return new Key(asset.sha256(), page, part, step, condition, medium, seeThrough);
+        }
 
-            @Override
-            public Optional<String> problem() {
-                about(LOOKED_AT);
-                return Optional.ofNullable(failures.get(new Failure(asset.sha256(), page)));
-            }
+        @Override
+        public PlaneImage about(int width) {
+            return remembered(asset, key(step(asset, width)));
+        }
 
-            @Override
-            public Placeable on(Medium other) {
-                return other == medium ? this : of(asset, page, seeThrough, condition, other);
+        @Override
+        public PlaneImage whole(int width) {
+            return fresh(asset, key(asset.content() instanceof Asset.Pixels ? 1 : width));
+        }
+
+        @Override
+        public byte[] file() {
+            return files.read(asset.sha256());
+        }
+
+        @Override
+        public Medium medium() {
+            return medium;
+        }
+
+        @Override
+        public Optional<String> problem() {
+            about(LOOKED_AT);
+            return Optional.ofNullable(failures.get(new Failure(asset.sha256(), page)));
+        }
+
+        @Override
+        public Placeable on(Medium other) {
+            return other == medium
+                    ? this
+                    : new Placed(asset, page, part, pictured, seeThrough, condition, other);
+        }
+
+        @Override
+        public PageText text() {
+            if (!(asset.content() instanceof Asset.Document)) {
+                return PageText.NONE;
             }
-        };
+            return texts.get(
+                    new TextKey(asset.sha256(), page, condition, medium), Pictures.this::read);
+        }
+
+        @Override
+        public Placeable withoutText(boolean withPictures) {
+            return new Placed(
+                    asset,
+                    page,
+                    Documents.Part.WITHOUT_TEXT,
+                    withPictures,
+                    seeThrough,
+                    condition,
+                    medium);
+        }
+
+        @Override
+        public boolean isPicture() {
+            return part == Documents.Part.ALL || pictured;
+        }
+    }
+
+    private record TextKey(String sha256, int page, PressCondition condition, Medium medium) {}
+
+    private PageText read(TextKey key) {
+        try {
+            return reader.text(files.read(key.sha256()), key.page(), key.condition(), key.medium());
+        } catch (Refused refused) {
+            return new PageText(
+                    List.of(),
+                    List.of(),
+                    List.of(new PageText.Unread(PageText.Why.UNREADABLE, 1, Optional.empty())));
+        }
     }
 
     /** Of pixels the factor they are reduced by; of what is drawn the pixels across. */
@@ -238,15 +328,7 @@ public final class Pictures {
             try {
                 return asset.content() instanceof Asset.Pixels pixels
                         ? halved(pixels, key)
-                        : keep(
-                                key,
-                                fresh(
-                                        asset,
-                                        key.page(),
-                                        key.step(),
-                                        key.seeThrough(),
-                                        key.condition(),
-                                        key.medium()));
+                        : keep(key, fresh(asset, key));
             } catch (Refused refused) {
                 failures.put(failure, refused.getMessage());
             }
@@ -285,14 +367,11 @@ public final class Pictures {
         return wanted;
     }
 
-    private PlaneImage fresh(
-            Asset asset,
-            int page,
-            int step,
-            Optional<SeeThrough> seeThrough,
-            PressCondition condition,
-            Medium medium) {
+    private PlaneImage fresh(Asset asset, Key key) {
         byte[] file = files.read(asset.sha256());
+        int step = key.step();
+        PressCondition condition = key.condition();
+        Medium medium = key.medium();
         PlaneImage image =
                 switch (asset.content()) {
                     case Asset.Pixels of -> planes(decoded(of, file, step), condition, medium);
@@ -305,17 +384,18 @@ public final class Pictures {
                                     condition,
                                     medium);
                     case Asset.Document document -> {
-                        Asset.Extent size = asset.extent(page);
+                        Asset.Extent size = asset.extent(key.page());
                         yield reader.page(
                                 file,
-                                page,
+                                key.page(),
                                 step,
                                 height(step, size.width(), size.height()),
+                                key.part(),
                                 condition,
                                 medium);
                     }
                 };
-        return cut(image, seeThrough, condition, medium);
+        return cut(image, key.seeThrough(), condition, medium);
     }
 
     private static PlaneImage cut(

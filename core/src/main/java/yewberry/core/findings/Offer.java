@@ -55,6 +55,9 @@ public record Offer(String label, Edit edit) {
     /** What would mend a finding; contrasts have mends of their own. */
     public static List<Offer> of(
             Finding finding, Publication publication, PressCondition condition) {
+        if (finding instanceof PressFinding.OfText text && text.run().isInFile()) {
+            return List.of(); // what others wrote is not set here
+        }
         return switch (finding) {
             case Finding.TooLittleContrast contrast -> List.of();
             case Finding.TextOverflow overflow -> List.of();

@@ -44,7 +44,7 @@ public record FailingMarks(BufferedImage image, Rect region) {
         int height = PageRaster.pixels(region.height(), LineField.PPI);
         MediumScene on = scene.on(view);
         BitSet failing = new BitSet(width * height);
-        for (Item.GlyphRun each : on.text()) {
+        for (Item.GlyphRun each : on.judged()) {
             if (each.run().equals(run) && !each.bounds().intersection(region).isEmpty()) {
                 mark(failing, Backdrop.failing(on, each, view, demand), region, width, height);
             }

@@ -115,7 +115,7 @@ public final class Legibility {
         if (missing.isEmpty()) {
             return judged;
         }
-        for (Item.GlyphRun run : scene.text()) {
+        for (Item.GlyphRun run : scene.judged()) {
             Cancellation.check();
             List<Item> below = scene.below(run);
             List<Item.Filled> veils = scene.veils(run);

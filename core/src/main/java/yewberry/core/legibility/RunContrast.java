@@ -72,7 +72,9 @@ public record RunContrast(
      */
     public record Behind(UUID element, String words, Origin origin, boolean isPicture) {
         static Behind of(Item.Filled fill) {
-            boolean isPicture = fill.paint() instanceof AreaPaint.Picture;
+            boolean isPicture =
+                    fill.paint() instanceof AreaPaint.Picture picture
+                            && picture.pixels().isPicture();
             String from = " of " + fill.origin().inWords();
             return switch (fill) {
                 case Item.AreaFill area ->

@@ -86,7 +86,7 @@ public record ColorMend(
             PressCondition condition,
             UUID swatch) {
         Collected forRun = collect(pages, legibility, contrast -> contrast.run().run().equals(run));
-        if (forRun.contrasts().isEmpty()) {
+        if (forRun.contrasts().stream().allMatch(each -> each.run().isInFile())) {
             return List.of();
         }
         Paint paint = forRun.contrasts().getFirst().run().paint();

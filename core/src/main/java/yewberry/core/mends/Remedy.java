@@ -2,6 +2,7 @@ package yewberry.core.mends;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -108,6 +109,11 @@ public record Remedy(
         return kind.name();
     }
 
+    /**
+     * What changes a background, and nothing of the text; a file's own text is not changed here.
+     */
+    private static final Set<Kind> BEHIND = EnumSet.of(Kind.GROUND, Kind.TINT, Kind.OPACITY);
+
     private static final double LARGE = 18;
     private static final double LARGE_BOLD = 14;
     private static final int BOLD = 700;
@@ -168,7 +174,7 @@ public record Remedy(
         List<Remedy> all() {
             List<Remedy> all = new ArrayList<>();
             for (Kind kind : Kind.values()) {
-                if (kinds.contains(kind)) {
+                if (kinds.contains(kind) && (BEHIND.contains(kind) || !run().isInFile())) {
                     of(kind).ifPresent(all::add);
                 }
             }
@@ -411,7 +417,7 @@ public record Remedy(
             for (Medium medium : legibility.destination().media()) {
                 View view = View.designed(medium, condition);
                 MediumScene on = after.on(view);
-                for (Item.GlyphRun each : on.text()) {
+                for (Item.GlyphRun each : on.judged()) {
                     if (each.run().equals(run().run())
                             && !legibility
                                     .judge(on, on.below(each), on.veils(each), each, view)

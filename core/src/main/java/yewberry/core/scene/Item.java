@@ -606,6 +606,11 @@ public sealed interface Item {
             return type.face();
         }
 
+        /** Whether it is written in the file that the page is from, which paints it. */
+        public boolean isInFile() {
+            return origin instanceof Origin.FromFile;
+        }
+
         /** Of the type, in points. */
         public double size() {
             return type.size();

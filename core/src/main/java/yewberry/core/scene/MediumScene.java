@@ -1,8 +1,13 @@
 package yewberry.core.scene;
 
+import java.lang.ref.SoftReference;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
+import yewberry.core.asset.PageText;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 
@@ -20,6 +25,7 @@ public final class MediumScene {
     private final List<Item.Lettering> letters;
     private final List<Item.GlyphRun> text;
     private final Planes planes;
+    private volatile SoftReference<Map<UUID, FileText>> written = new SoftReference<>(null);
 
     MediumScene(PageScene scene, Planes planes, Stream<Item> items) {
         this.scene = scene;
@@ -90,7 +96,12 @@ public final class MediumScene {
 
     /** What lies below an item, from the lowest up. */
     public List<Item> below(Item item) {
-        return items.subList(0, indexOf(item));
+        Optional<FileText> text = written(item);
+        if (text.isEmpty()) {
+            return items.subList(0, indexOf(item));
+        }
+        List<Item> below = items.subList(0, indexOf(file().orElseThrow()));
+        return Stream.concat(below.stream(), text.get().ground().stream()).toList();
     }
 
     /** An item and what lies below it, from the lowest up. */
@@ -101,12 +112,63 @@ public final class MediumScene {
     /** What lies above an item and lets it through, from the lowest up. */
     public List<Item.Filled> veils(Item item) {
         Rect bounds = item instanceof Item.Lettering letters ? letters.inkBounds() : item.bounds();
-        return items.subList(indexOf(item) + 1, items.size()).stream()
+        int at = indexOf(written(item).isPresent() ? file().orElseThrow() : item);
+        return items.subList(at + 1, items.size()).stream()
                 .filter(Item.Filled.class::isInstance)
                 .map(Item.Filled.class::cast)
                 .filter(each -> !each.covers() && each.opacity() > 0)
                 .filter(each -> !each.bounds().intersection(bounds).isEmpty())
                 .toList();
+    }
+
+    /**
+     * All text that is to be legible: the runs, and what is written on the page of a file, which is
+     * no item. What lies below and above it can be asked for likewise.
+     */
+    public List<Item.GlyphRun> judged() {
+        Map<UUID, FileText> inFile = fileText();
+        return inFile.isEmpty()
+                ? text
+                : Stream.concat(inFile.values().stream().map(FileText::run), text.stream())
+                        .toList();
+    }
+
+    /** What of the page of a file was not judged. */
+    public List<PageText.Unread> unread() {
+        return file().stream()
+                .map(Item.FrontFill::paint)
+                .filter(AreaPaint.Picture.class::isInstance)
+                .map(AreaPaint.Picture.class::cast)
+                .flatMap(picture -> picture.pixels().text().unread().stream())
+                .toList();
+    }
+
+    /** The page of a file. */
+    private Optional<Item.FrontFill> file() {
+        return items.stream()
+                .filter(Item.FrontFill.class::isInstance)
+                .map(Item.FrontFill.class::cast)
+                .filter(Item.FrontFill::isImported)
+                .findFirst();
+    }
+
+    /** Forgotten when memory is short, and made again. */
+    private Map<UUID, FileText> fileText() {
+        Map<UUID, FileText> known = written.get();
+        if (known == null) {
+            known = new LinkedHashMap<>();
+            for (FileText each : file().map(FileText::of).orElse(List.of())) {
+                known.put(each.run().run(), each);
+            }
+            written = new SoftReference<>(known);
+        }
+        return known;
+    }
+
+    private Optional<FileText> written(Item item) {
+        return item instanceof Item.GlyphRun run && run.isInFile()
+                ? Optional.ofNullable(fileText().get(run.run()))
+                : Optional.empty();
     }
 
     private int indexOf(Item item) {

@@ -14,6 +14,7 @@ import java.io.UncheckedIOException;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import yewberry.core.publication.Letters;
@@ -50,7 +51,7 @@ public final class Face {
     private final Map<List<String>, Font> featured = new ConcurrentHashMap<>();
     private final Map<String, Boolean> known = new ConcurrentHashMap<>();
     private volatile Font font;
-    private volatile LineMetrics metrics;
+    private volatile Optional<Height> height = Optional.empty();
 
     /**
      * @param source of its program
@@ -90,6 +91,36 @@ public final class Face {
                 source);
     }
 
+    /**
+     * One of which only the outlines of some glyphs are known.
+     *
+     * @param ascent above the baseline, in units
+     * @param descent below it, above zero
+     * @param outlines in units, by the ids of the glyphs; others have none
+     */
+    public static Face drawn(
+            String family,
+            int weight,
+            boolean italic,
+            double ascent,
+            double descent,
+            Map<Integer, Path2D> outlines) {
+        Face face =
+                new Face(
+                        family,
+                        weight,
+                        italic,
+                        FontFile.Rights.ALL,
+                        "",
+                        () -> {
+                            throw new IllegalStateException(family + " is there as outlines only");
+                        });
+        face.height = Optional.of(new Height(ascent, descent));
+        outlines.forEach(
+                (id, path) -> face.outlines.put(id, new Outline(path, path.getBounds2D())));
+        return face;
+    }
+
     private static byte[] resource(String name) {
         try (InputStream in = Face.class.getResourceAsStream("/yewberry/fonts/" + name)) {
             return in.readAllBytes();
@@ -97,6 +128,9 @@ public final class Face {
             throw new UncheckedIOException(e);
         }
     }
+
+    /** Above and below the baseline. */
+    private record Height(double ascent, double descent) {}
 
     /** What its maker allows. */
     public FontFile.Rights rights() {
@@ -141,14 +175,20 @@ public final class Face {
 
     /** From the baseline up to the top of the face, above zero. */
     public double ascent() {
-        font();
-        return metrics.getAscent();
+        return height().ascent();
     }
 
     /** From the baseline down to the bottom of the face, above zero. */
     public double descent() {
-        font();
-        return metrics.getDescent();
+        return height().descent();
+    }
+
+    private Height height() {
+        if (height.isEmpty()) {
+            LineMetrics metrics = font().getLineMetrics("Hx", EXACT);
+            height = Optional.of(new Height(metrics.getAscent(), metrics.getDescent()));
+        }
+        return height.get();
     }
 
     /** Whether it has a shape for a character. */
@@ -158,10 +198,10 @@ public final class Face {
 
     /** The outline of a glyph by its id in the font program. */
     public Outline outline(int glyph) {
-        return outlines.computeIfAbsent(glyph, this::drawn);
+        return outlines.computeIfAbsent(glyph, this::outlined);
     }
 
-    private Outline drawn(int glyph) {
+    private Outline outlined(int glyph) {
         Path2D path =
                 new Path2D.Double(font().createGlyphVector(EXACT, new int[] {glyph}).getOutline());
         return new Outline(path, path.getBounds2D());
@@ -249,7 +289,6 @@ public final class Face {
                 loaded = font;
                 if (loaded == null) {
                     loaded = load(program());
-                    metrics = loaded.getLineMetrics("Hx", EXACT);
                     font = loaded;
                 }
             }

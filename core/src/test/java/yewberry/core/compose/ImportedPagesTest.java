@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.asset.Documents;
+import yewberry.core.asset.PageText;
 import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.BlendMode;
@@ -70,6 +71,7 @@ class ImportedPagesTest {
                 int number,
                 int width,
                 int height,
+                Part what,
                 PressCondition condition,
                 Medium medium) {
             byte[] alpha = new byte[width * height];
@@ -78,6 +80,11 @@ class ImportedPagesTest {
                 alpha[at] = (byte) (at % width < share * width || line ? 255 : 0);
             }
             return new PlaneImage(width, height, 4, new byte[4 * alpha.length], Optional.of(alpha));
+        }
+
+        @Override
+        public PageText text(byte[] file, int number, PressCondition condition, Medium medium) {
+            return PageText.NONE;
         }
     }
 

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.asset.Documents;
+import yewberry.core.asset.PageText;
 import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Medium;
@@ -83,11 +84,17 @@ class PlacedPagesTest {
                 int number,
                 int width,
                 int height,
+                Part what,
                 PressCondition condition,
                 Medium medium) {
             int pixels = width * height;
             return new PlaneImage(
                     width, height, 4, new byte[4 * pixels], Optional.of(new byte[pixels]));
+        }
+
+        @Override
+        public PageText text(byte[] file, int number, PressCondition condition, Medium medium) {
+            return PageText.NONE;
         }
     }
 

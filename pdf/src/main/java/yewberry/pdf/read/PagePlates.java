@@ -10,10 +10,12 @@ import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import java.util.ArrayDeque;
+import java.util.Collection;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
@@ -21,6 +23,7 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.function.PDFunction;
 import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType3Font;
 import org.apache.pdfbox.pdmodel.font.PDVectorFont;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
 import org.apache.pdfbox.pdmodel.graphics.color.PDPattern;
@@ -72,6 +75,10 @@ public final class PagePlates extends PathEngine {
     private final ImageCache images;
     private final Deque<Surface> surfaces = new ArrayDeque<>();
     private final Map<SoftMaskUse, float[]> softMasks = new HashMap<>();
+
+    /** Of a page without its text the lines that are left out, too. */
+    private Optional<Set<Rectangle2D>> leftOut = Optional.empty();
+
     private Area textClip;
     private Area clipOf;
     private byte[] clip;
@@ -117,6 +124,27 @@ public final class PagePlates extends PathEngine {
             int height)
             throws IOException {
         PagePlates plates = new PagePlates(page, layers, colors, images, toPixels, width, height);
+        plates.processPage(page);
+        return plates.surfaces.peek().raster();
+    }
+
+    /**
+     * The same without its text.
+     *
+     * @param lines that belong to that: around their paths, in the space of the page
+     */
+    public static PlaneRaster paintWithoutText(
+            PDPage page,
+            Optional<PDOptionalContentProperties> layers,
+            DeviceColors colors,
+            ImageCache images,
+            AffineTransform toPixels,
+            int width,
+            int height,
+            Collection<Rectangle2D> lines)
+            throws IOException {
+        PagePlates plates = new PagePlates(page, layers, colors, images, toPixels, width, height);
+        plates.leftOut = Optional.of(Set.copyOf(lines));
         plates.processPage(page);
         return plates.surfaces.peek().raster();
     }
@@ -389,12 +417,20 @@ public final class PagePlates extends PathEngine {
 
     @Override
     protected void fill(GeneralPath path) throws IOException {
-        paint(path, getGraphicsState().getNonStrokingColor(), false);
+        if (!isLeftOut(path)) {
+            paint(path, getGraphicsState().getNonStrokingColor(), false);
+        }
     }
 
     @Override
     protected void stroke(GeneralPath path) throws IOException {
-        paint(stroked(path), getGraphicsState().getStrokingColor(), true);
+        if (!isLeftOut(path)) {
+            paint(stroked(path), getGraphicsState().getStrokingColor(), true);
+        }
+    }
+
+    private boolean isLeftOut(GeneralPath path) {
+        return leftOut.map(lines -> lines.contains(path.getBounds2D())).orElse(false);
     }
 
     /** ISO 32000-1, 8.4.3: a line of no width is one pixel wide. */
@@ -444,15 +480,23 @@ public final class PagePlates extends PathEngine {
         place.concatenate(font.getFontMatrix().createAffineTransform());
         Shape glyph = place.createTransformedShape(GlyphPaths.of(outlines, code));
         RenderingMode mode = getGraphicsState().getTextState().getRenderingMode();
-        if (mode.isFill()) {
+        if (mode.isFill() && leftOut.isEmpty()) {
             paint(glyph, getGraphicsState().getNonStrokingColor(), false);
         }
-        if (mode.isStroke()) {
+        if (mode.isStroke() && leftOut.isEmpty()) {
             paint(stroked(glyph), getGraphicsState().getStrokingColor(), true);
         }
         if (mode.isClip()) {
             textClip = textClip == null ? new Area() : textClip;
             textClip.add(new Area(glyph));
+        }
+    }
+
+    @Override
+    protected void showType3Glyph(Matrix matrix, PDType3Font font, int code, Vector displacement)
+            throws IOException {
+        if (leftOut.isEmpty()) {
+            super.showType3Glyph(matrix, font, code, displacement);
         }
     }
 

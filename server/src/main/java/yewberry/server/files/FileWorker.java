@@ -12,7 +12,9 @@ import java.util.Map;
 import java.util.Optional;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Refused;
+import yewberry.core.asset.Documents;
 import yewberry.core.asset.FileReader;
+import yewberry.core.asset.PageText;
 import yewberry.core.asset.PixelArray;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Medium;
@@ -33,6 +35,7 @@ public final class FileWorker {
     static final int DRAWING = 3;
     static final int PAGE = 4;
     static final int FONT = 5;
+    static final int TEXT = 6;
 
     static final int DONE = 0;
     static final int REFUSED = 1;
@@ -79,9 +82,20 @@ public final class FileWorker {
                     int number = in.readInt();
                     int width = in.readInt();
                     int height = in.readInt();
+                    Documents.Part what = Documents.Part.valueOf(in.readUTF());
                     Medium medium = Medium.valueOf(in.readUTF());
                     PressCondition condition = condition(in);
-                    write(out, reader.page(bytes(in), number, width, height, condition, medium));
+                    write(
+                            out,
+                            reader.page(bytes(in), number, width, height, what, condition, medium));
+                }
+                case TEXT -> {
+                    int number = in.readInt();
+                    Medium medium = Medium.valueOf(in.readUTF());
+                    PressCondition condition = condition(in);
+                    PageText text = reader.text(bytes(in), number, condition, medium);
+                    out.writeInt(DONE);
+                    PageTextStream.write(out, text);
                 }
                 case FONT -> {
                     FontFile file = FontFile.read(bytes(in));

@@ -16,7 +16,9 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Refused;
+import yewberry.core.asset.Documents;
 import yewberry.core.asset.FileReader;
+import yewberry.core.asset.PageText;
 import yewberry.core.asset.PixelArray;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Medium;
@@ -221,6 +223,7 @@ public class FileWorkers implements FileReader, DisposableBean {
             int number,
             int width,
             int height,
+            Documents.Part what,
             PressCondition condition,
             Medium medium) {
         return ask(
@@ -230,14 +233,34 @@ public class FileWorkers implements FileReader, DisposableBean {
                     out.writeInt(number);
                     out.writeInt(width);
                     out.writeInt(height);
-                    out.writeUTF(medium.name());
-                    out.writeUTF(condition.id());
-                    out.writeUTF(condition.name());
-                    out.writeDouble(condition.inkLimit());
-                    FileWorker.write(out, condition.profile());
+                    out.writeUTF(what.name());
+                    mixed(out, condition, medium);
                     FileWorker.write(out, file);
                 },
                 FileWorker::image);
+    }
+
+    @Override
+    public PageText text(byte[] file, int number, PressCondition condition, Medium medium) {
+        return ask(
+                DEADLINE,
+                out -> {
+                    out.writeInt(FileWorker.TEXT);
+                    out.writeInt(number);
+                    mixed(out, condition, medium);
+                    FileWorker.write(out, file);
+                },
+                PageTextStream::read);
+    }
+
+    /** What colours are to come to. */
+    private static void mixed(DataOutputStream out, PressCondition condition, Medium medium)
+            throws IOException {
+        out.writeUTF(medium.name());
+        out.writeUTF(condition.id());
+        out.writeUTF(condition.name());
+        out.writeDouble(condition.inkLimit());
+        FileWorker.write(out, condition.profile());
     }
 
     /**

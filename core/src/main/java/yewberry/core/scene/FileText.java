@@ -1,0 +1,144 @@
+package yewberry.core.scene;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import yewberry.core.asset.PageText;
+import yewberry.core.color.Color;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Tinted;
+import yewberry.core.text.Face;
+import yewberry.core.text.Segment;
+import yewberry.core.text.Type;
+
+/**
+ * The text of a page of a file. The file paints it, so it is no item of a scene; but it is judged
+ * like all text, on what the file has behind it and on what lies behind the file.
+ *
+ * @param ground what of the file lies behind it, if anything
+ */
+record FileText(Item.GlyphRun run, Optional<Item.FrontFill> ground) {
+    private static final UUID NO_SWATCH = new UUID(0, 0);
+
+    /** Sizes that a look can have, in points. */
+    private static final double LEAST = 2;
+
+    private static final double MOST = 1000;
+
+    /**
+     * All of a page.
+     *
+     * @param page of the file, in the colours of a medium
+     */
+    static List<FileText> of(Item.FrontFill page) {
+        if (!(page.paint() instanceof AreaPaint.Picture picture)) {
+            return List.of();
+        }
+        PageText text = picture.pixels().text();
+        List<Face> faces =
+                text.faces().stream()
+                        .map(each ->
+                                Face.drawn(
+                                        each.family(),
+                                        each.weight(),
+                                        each.italic(),
+                                        each.ascent(),
+                                        each.descent(),
+                                        each.outlines()))
+                        .toList();
+        List<FileText> all = new ArrayList<>();
+        for (PageText.Stretch each : text.stretches()) {
+            all.add(
+                    new FileText(
+                            run(each, faces.get(each.face()), page, picture),
+                            ground(each.ground(), page, picture)));
+        }
+        return all;
+    }
+
+    private static Item.GlyphRun run(
+            PageText.Stretch stretch, Face face, Item.FrontFill page, AreaPaint.Picture picture) {
+        String of = "%s %d ".formatted(picture.asset().sha256(), picture.page());
+        Rect trim = page.frame();
+        return new Item.GlyphRun(
+                page.origin(),
+                page.element(),
+                id(of + "paragraph " + stretch.number()),
+                id(of + stretch.number()),
+                look(face, stretch, page),
+                Optional.empty(),
+                new Type(face, stretch.size(), 0),
+                paint(stretch.color(), stretch.overprints()),
+                Optional.empty(),
+                stretch.degrees() == 0
+                        ? Turn.NONE
+                        : new Turn(
+                                stretch.degrees(), trim.x() + stretch.x(), trim.y() + stretch.y()),
+                stretch.lines().stream().map(line -> line(line, trim)).toList());
+    }
+
+    private static UUID id(String name) {
+        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static Item.Line line(PageText.Line line, Rect trim) {
+        return new Item.Line(
+                line.glyphs().stream().map(PageText.Glyph::text).collect(Collectors.joining()),
+                trim.x() + line.x(),
+                trim.y() + line.baseline(),
+                line.width(),
+                line.glyphs().stream()
+                        .map(glyph -> new Segment.Glyph(glyph.id(), glyph.text(), glyph.x(), 0))
+                        .toList());
+    }
+
+    private static Paint paint(Color color, boolean overprints) {
+        return new Paint(color, color, Optional.empty(), color.toString(), 100, overprints, false);
+    }
+
+    /** One that no publication has: what is written in a file has no look. */
+    private static Look look(Face face, PageText.Stretch stretch, Item.FrontFill page) {
+        Length size = Length.pt(Math.clamp(stretch.size(), LEAST, MOST));
+        return new Look(
+                id(page.origin().inWords() + face.inWords()),
+                "Text in " + page.origin().inWords(),
+                face.family(),
+                face.weight(),
+                size,
+                size,
+                Length.ZERO,
+                Look.Alignment.LEFT,
+                Tinted.full(NO_SWATCH),
+                Look.Overprint.BLACK);
+    }
+
+    private static Optional<Item.FrontFill> ground(
+            PageText.Ground ground, Item.FrontFill page, AreaPaint.Picture picture) {
+        return switch (ground) {
+            case PageText.Ground.Bare bare -> Optional.empty();
+            case PageText.Ground.Flat(Color color) ->
+                    Optional.of(with(page, new AreaPaint.Solid(paint(color, false))));
+            case PageText.Ground.Mixed(boolean pictured) ->
+                    Optional.of(
+                            with(
+                                    page,
+                                    new AreaPaint.Picture(
+                                            picture.asset(),
+                                            picture.page(),
+                                            picture.pixels().withoutText(pictured),
+                                            picture.place(),
+                                            picture.tiled(),
+                                            picture.runOut(),
+                                            picture.seeThrough())));
+        };
+    }
+
+    private static Item.FrontFill with(Item.FrontFill page, AreaPaint paint) {
+        return new Item.FrontFill(
+                page.origin(), page.source(), paint, page.form(), page.reaches(), page.frame());
+    }
+}

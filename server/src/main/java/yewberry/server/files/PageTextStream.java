@@ -1,0 +1,256 @@
+package yewberry.server.files;
+
+import java.awt.geom.Path2D;
+import java.awt.geom.PathIterator;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import yewberry.core.asset.PageText;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
+import yewberry.core.color.Rgb;
+
+/** The text of a page on its way between processes. */
+final class PageTextStream {
+    private static final int END = -1;
+
+    private static final int BARE = 0;
+    private static final int FLAT = 1;
+    private static final int MIXED = 2;
+    private static final int PICTURED = 3;
+
+    private PageTextStream() {}
+
+    private interface Writes<T> {
+        void write(DataOutputStream out, T value) throws IOException;
+    }
+
+    private interface Reads<T> {
+        T read(DataInputStream in) throws IOException;
+    }
+
+    private static <T> void list(DataOutputStream out, List<T> values, Writes<T> each)
+            throws IOException {
+        out.writeInt(values.size());
+        for (T value : values) {
+            each.write(out, value);
+        }
+    }
+
+    private static <T> List<T> list(DataInputStream in, Reads<T> each) throws IOException {
+        int count = in.readInt();
+        List<T> values = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            values.add(each.read(in));
+        }
+        return values;
+    }
+
+    static void write(DataOutputStream out, PageText text) throws IOException {
+        list(out, text.faces(), PageTextStream::face);
+        list(out, text.stretches(), PageTextStream::stretch);
+        list(out, text.unread(), PageTextStream::unread);
+    }
+
+    static PageText read(DataInputStream in) throws IOException {
+        return new PageText(
+                list(in, PageTextStream::face),
+                list(in, PageTextStream::stretch),
+                list(in, PageTextStream::unread));
+    }
+
+    private static void face(DataOutputStream out, PageText.FileFace face) throws IOException {
+        out.writeUTF(face.family());
+        out.writeInt(face.weight());
+        out.writeBoolean(face.italic());
+        out.writeDouble(face.ascent());
+        out.writeDouble(face.descent());
+        out.writeInt(face.outlines().size());
+        for (Map.Entry<Integer, Path2D> each : face.outlines().entrySet()) {
+            out.writeInt(each.getKey());
+            path(out, each.getValue());
+        }
+    }
+
+    private static PageText.FileFace face(DataInputStream in) throws IOException {
+        String family = in.readUTF();
+        int weight = in.readInt();
+        boolean italic = in.readBoolean();
+        double ascent = in.readDouble();
+        double descent = in.readDouble();
+        Map<Integer, Path2D> outlines = new HashMap<>();
+        int count = in.readInt();
+        for (int i = 0; i < count; i++) {
+            int glyph = in.readInt();
+            outlines.put(glyph, path(in));
+        }
+        return new PageText.FileFace(family, weight, italic, ascent, descent, outlines);
+    }
+
+    private static void path(DataOutputStream out, Path2D path) throws IOException {
+        out.writeByte(path.getWindingRule());
+        double[] at = new double[6];
+        for (PathIterator each = path.getPathIterator(null); !each.isDone(); each.next()) {
+            int kind = each.currentSegment(at);
+            out.writeByte(kind);
+            for (int i = 0; i < numbers(kind); i++) {
+                out.writeDouble(at[i]);
+            }
+        }
+        out.writeByte(END);
+    }
+
+    private static int numbers(int kind) {
+        return switch (kind) {
+            case PathIterator.SEG_MOVETO, PathIterator.SEG_LINETO -> 2;
+            case PathIterator.SEG_QUADTO -> 4;
+            case PathIterator.SEG_CUBICTO -> 6;
+            default -> 0;
+        };
+    }
+
+    private static Path2D path(DataInputStream in) throws IOException {
+        Path2D path = new Path2D.Double(in.readByte());
+        double[] at = new double[6];
+        for (int kind = in.readByte(); kind != END; kind = in.readByte()) {
+            for (int i = 0; i < numbers(kind); i++) {
+                at[i] = in.readDouble();
+            }
+            switch (kind) {
+                case PathIterator.SEG_MOVETO -> path.moveTo(at[0], at[1]);
+                case PathIterator.SEG_LINETO -> path.lineTo(at[0], at[1]);
+                case PathIterator.SEG_QUADTO -> path.quadTo(at[0], at[1], at[2], at[3]);
+                case PathIterator.SEG_CUBICTO ->
+                        path.curveTo(at[0], at[1], at[2], at[3], at[4], at[5]);
+                default -> path.closePath();
+            }
+        }
+        return path;
+    }
+
+    private static void stretch(DataOutputStream out, PageText.Stretch stretch) throws IOException {
+        out.writeInt(stretch.number());
+        out.writeInt(stretch.face());
+        out.writeDouble(stretch.size());
+        out.writeDouble(stretch.degrees());
+        out.writeDouble(stretch.x());
+        out.writeDouble(stretch.y());
+        color(out, stretch.color());
+        out.writeBoolean(stretch.overprints());
+        switch (stretch.ground()) {
+            case PageText.Ground.Bare bare -> out.writeByte(BARE);
+            case PageText.Ground.Flat(Color color) -> {
+                out.writeByte(FLAT);
+                color(out, color);
+            }
+            case PageText.Ground.Mixed(boolean pictured) ->
+                    out.writeByte(pictured ? PICTURED : MIXED);
+        }
+        list(out, stretch.lines(), PageTextStream::line);
+    }
+
+    private static PageText.Stretch stretch(DataInputStream in) throws IOException {
+        return new PageText.Stretch(
+                in.readInt(),
+                in.readInt(),
+                in.readDouble(),
+                in.readDouble(),
+                in.readDouble(),
+                in.readDouble(),
+                color(in),
+                in.readBoolean(),
+                ground(in),
+                list(in, PageTextStream::line));
+    }
+
+    private static PageText.Ground ground(DataInputStream in) throws IOException {
+        return switch (in.readByte()) {
+            case FLAT -> new PageText.Ground.Flat(color(in));
+            case MIXED -> new PageText.Ground.Mixed(false);
+            case PICTURED -> new PageText.Ground.Mixed(true);
+            default -> new PageText.Ground.Bare();
+        };
+    }
+
+    private static void line(DataOutputStream out, PageText.Line line) throws IOException {
+        out.writeDouble(line.x());
+        out.writeDouble(line.baseline());
+        out.writeDouble(line.width());
+        list(
+                out,
+                line.glyphs(),
+                (to, glyph) -> {
+                    to.writeInt(glyph.id());
+                    to.writeUTF(glyph.text());
+                    to.writeDouble(glyph.x());
+                });
+    }
+
+    private static PageText.Line line(DataInputStream in) throws IOException {
+        return new PageText.Line(
+                in.readDouble(),
+                in.readDouble(),
+                in.readDouble(),
+                list(
+                        in,
+                        from ->
+                                new PageText.Glyph(
+                                        from.readInt(), from.readUTF(), from.readDouble())));
+    }
+
+    /** Ink or light: that is all that text comes to on a medium. */
+    private static void color(DataOutputStream out, Color color) throws IOException {
+        boolean isInk = color instanceof Cmyk;
+        out.writeBoolean(isInk);
+        if (color instanceof Cmyk ink) {
+            out.writeDouble(ink.cyan());
+            out.writeDouble(ink.magenta());
+            out.writeDouble(ink.yellow());
+            out.writeDouble(ink.black());
+        } else if (color instanceof Rgb rgb) {
+            out.writeInt(rgb.packed());
+        } else {
+            throw new IllegalArgumentException(color + " is neither ink nor light");
+        }
+    }
+
+    private static Color color(DataInputStream in) throws IOException {
+        if (in.readBoolean()) {
+            return new Cmyk(in.readDouble(), in.readDouble(), in.readDouble(), in.readDouble());
+        }
+        int packed = in.readInt();
+        return new Rgb(packed >> 16 & 0xff, packed >> 8 & 0xff, packed & 0xff);
+    }
+
+    private static void unread(DataOutputStream out, PageText.Unread unread) throws IOException {
+        out.writeUTF(unread.why().name());
+        out.writeInt(unread.count());
+        out.writeBoolean(unread.where().isPresent());
+        if (unread.where().isPresent()) {
+            PageText.Place place = unread.where().get();
+            out.writeDouble(place.x());
+            out.writeDouble(place.y());
+            out.writeDouble(place.width());
+            out.writeDouble(place.height());
+        }
+    }
+
+    private static PageText.Unread unread(DataInputStream in) throws IOException {
+        return new PageText.Unread(
+                PageText.Why.valueOf(in.readUTF()),
+                in.readInt(),
+                in.readBoolean()
+                        ? Optional.of(
+                                new PageText.Place(
+                                        in.readDouble(),
+                                        in.readDouble(),
+                                        in.readDouble(),
+                                        in.readDouble()))
+                        : Optional.empty());
+    }
+}
