@@ -43,16 +43,20 @@ export function NotJudged({
   return (
     <>
       <p>
-        What is written inside a picture or a PDF is drawn and not read, so it is neither passed nor
-        failed. Look at it, and hold its colours against each other{" "}
+        What is written inside a picture or a placed PDF is drawn and not read, so it is neither
+        passed nor failed. The text of PDFs that are pages here is judged; what of it could not be is
+        listed with the reason. Look at it, and hold its colours against each other{" "}
         <Link to={`/publications/${publication.id}/pairings`}>as a pair</Link>. What is decoration
         is not listed.
       </p>
       {pictures.length > 0 && (
         <List aria-label="Not judged">
           {pictures.map((each) => (
-            <li key={each.asset}>
+            <li key={each.asset + String(each.why.length > 0)}>
               <h2>{each.name}</h2>
+              {each.why.map((why) => (
+                <p key={why}>{why}</p>
+              ))}
               {each.names.map((name) => (
                 <Quiet key={name}>{name}</Quiet>
               ))}

@@ -5,16 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,17 +21,9 @@ import java.util.function.BiPredicate;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
-import org.apache.pdfbox.cos.COSFloat;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDPageContentStream;
-import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.common.PDStream;
-import org.apache.pdfbox.pdmodel.font.PDType1Font;
-import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -86,21 +75,8 @@ class AddedLayersTest {
     private static final Swatch SAND = new Swatch(id("sand"), "Sand", new Cmyk(4, 8, 40, 0));
     private static final Swatch MARK = new Swatch(id("mark"), "Mark", new Cmyk(0, 90, 80, 0));
 
-    /** One page of letters and a filled square: what producers are given to make files of. */
-    private static final String POSTSCRIPT =
-            """
-            %!PS
-            << /PageSize [240 180] >> setpagedevice
-            /Helvetica findfont 18 scalefont setfont
-            0.1 0.1 0.3 setrgbcolor 30 90 moveto (Log sheet 7) show
-            0.8 0.1 0.1 setrgbcolor 150 20 60 60 rectfill
-            showpage
-            """;
-
     /** Poppler draws nothing of such a page, as it comes. */
     private static final String RESTORES = "that restores more than it saves";
-
-    @TempDir static Path made;
 
     @TempDir Path folder;
 
@@ -111,136 +87,8 @@ class AddedLayersTest {
         return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
     }
 
-    /**
-     * @param change what is done to the page once it is drawn
-     */
-    private interface Change {
-        void to(PDDocument document, PDPage page) throws IOException;
-    }
-
-    private static byte[] drawn(Change change) throws IOException {
-        try (PDDocument document = new PDDocument()) {
-            PDPage page = new PDPage(new PDRectangle(240, 180));
-            document.addPage(page);
-            try (PDPageContentStream content = new PDPageContentStream(document, page)) {
-                content.setNonStrokingColor(0.1f, 0.1f, 0.3f);
-                content.beginText();
-                content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 18);
-                content.newLineAtOffset(30, 90);
-                content.showText("Log sheet 7");
-                content.endText();
-                content.setNonStrokingColor(0.8f, 0.1f, 0.1f);
-                content.addRect(150, 20, 60, 60);
-                content.fill();
-            }
-            change.to(document, page);
-            ByteArrayOutputStream out = new ByteArrayOutputStream();
-            document.save(out);
-            return out.toByteArray();
-        }
-    }
-
-    private static byte[] drawn(int rotation) throws IOException {
-        return drawn((document, page) -> {
-            page.setMediaBox(new PDRectangle(-20, -10, 300, 220));
-            page.setCropBox(new PDRectangle(10, 5, 220, 160));
-            page.setRotation(rotation);
-        });
-    }
-
-    /** What is made by a program from a file. */
-    private static byte[] by(byte[] from, String ending, String... command) {
-        try {
-            Path in = Files.createTempFile(made, "in", ending);
-            Path out = Files.createTempFile(made, "out", ".pdf");
-            Files.write(in, from);
-            Programs.Result result =
-                    Programs.run(
-                            Stream.of(command)
-                                    .map(part -> part.replace("IN", in.toString()))
-                                    .map(part -> part.replace("OUT", out.toString()))
-                                    .toArray(String[]::new));
-            assertThat(result.status()).as(result.output()).isZero();
-            return Files.readAllBytes(out);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    private static byte[] ghostscript(String... more) {
-        List<String> command =
-                Stream.of(
-                                Stream.of("gs", "-q", "-dSAFER", "-sDEVICE=pdfwrite"),
-                                Arrays.stream(more),
-                                Stream.of("-o", "OUT", "IN"))
-                        .flatMap(each -> each)
-                        .toList();
-        return by(
-                POSTSCRIPT.getBytes(StandardCharsets.US_ASCII),
-                ".ps",
-                command.toArray(String[]::new));
-    }
-
-    private static final Map<String, byte[]> ORIGINALS = new LinkedHashMap<>();
-
-    /** Made once, because programs are started for it. */
-    static Map<String, byte[]> originals() throws IOException {
-        Map<String, byte[]> all = ORIGINALS;
-        if (!all.isEmpty()) {
-            return all;
-        }
-        all.put("PDFBox", drawn((document, page) -> {}));
-        for (int rotation : new int[] {0, 90, 180, 270}) {
-            all.put("cropped, shifted, rotated by " + rotation, drawn(rotation));
-        }
-        all.put(
-                "of a larger user unit",
-                drawn((document, page) ->
-                        page.getCOSObject()
-                                .setItem(COSName.getPDFName("UserUnit"), new COSFloat(2))));
-        all.put(
-                "with resources of its parent",
-                drawn((document, page) -> {
-                    COSDictionary tree = page.getCOSObject().getCOSDictionary(COSName.PARENT);
-                    tree.setItem(COSName.RESOURCES, page.getResources().getCOSObject());
-                    page.getCOSObject().removeItem(COSName.RESOURCES);
-                }));
-        all.put(
-                "that restores more than it saves",
-                drawn((document, page) ->
-                        contents(document, page, "Q Q\n", "\nq 0.5 0 0 0.5 9 9 cm\n")));
-        all.put("ghostscript", ghostscript());
-        all.put("ghostscript, PDF 1.3", ghostscript("-dCompatibilityLevel=1.3"));
-        byte[] plain = ghostscript();
-        all.put("cairo", by(plain, ".pdf", "pdftocairo", "-pdf", "IN", "OUT"));
-        all.put("qpdf, linearized", by(plain, ".pdf", "qpdf", "--linearize", "IN", "OUT"));
-        all.put(
-                "qpdf, object streams",
-                by(plain, ".pdf", "qpdf", "--object-streams=generate", "IN", "OUT"));
-        all.put("qpdf, readable", by(plain, ".pdf", "qpdf", "--qdf", "IN", "OUT"));
-        return all;
-    }
-
-    /** Contents as an array of streams, with others around what was there. */
-    private static void contents(PDDocument document, PDPage page, String before, String after)
-            throws IOException {
-        COSArray array = new COSArray();
-        array.add(stream(document, before));
-        array.add(page.getCOSObject().getItem(COSName.CONTENTS));
-        array.add(stream(document, after));
-        page.getCOSObject().setItem(COSName.CONTENTS, array);
-    }
-
-    private static PDStream stream(PDDocument document, String content) throws IOException {
-        PDStream stream = new PDStream(document);
-        try (var out = stream.createOutputStream()) {
-            out.write(content.getBytes(StandardCharsets.US_ASCII));
-        }
-        return stream;
-    }
-
     static Stream<String> names() throws IOException {
-        return originals().keySet().stream();
+        return FilesOfOthers.all().keySet().stream();
     }
 
     /** A set of one file: a colour on all of the page, a band at its left, a word over it. */
@@ -421,7 +269,7 @@ class AddedLayersTest {
     @ParameterizedTest
     @MethodSource("names")
     void what_is_added_is_where_it_should_be_and_comes_off_again(String name) throws IOException {
-        byte[] original = originals().get(name);
+        byte[] original = FilesOfOthers.all().get(name);
         Path before = written("before.pdf", original);
         PageScene scene = scene(set(original, PictureFrame.Level.OVER));
         Path after = added(original, scene);
@@ -466,7 +314,8 @@ class AddedLayersTest {
     @Test
     void one_kind_comes_off_by_itself_and_a_second_time_goes_around_the_first() throws IOException {
         byte[] original =
-                drawn((document, page) -> page.getAnnotations().add(new PDAnnotationLink()));
+                FilesOfOthers.drawn(
+                        (document, page) -> page.getAnnotations().add(new PDAnnotationLink()));
         byte[] once =
                 Files.readAllBytes(
                         added(original, scene(set(original, PictureFrame.Level.BEHIND))));
@@ -504,7 +353,7 @@ class AddedLayersTest {
     @ParameterizedTest
     @MethodSource("names")
     void a_colour_over_the_page_is_multiplied_with_it(String name) throws IOException {
-        byte[] original = originals().get(name);
+        byte[] original = FilesOfOthers.all().get(name);
         Publication behind = set(original, PictureFrame.Level.OVER);
         Background all =
                 behind.parents().getFirst().layer().backgrounds().getFirst().withOver(true);
@@ -538,7 +387,7 @@ class AddedLayersTest {
 
     @Test
     void a_damaged_file_is_written_anew_and_said_to_be() throws IOException {
-        byte[] whole = drawn((document, page) -> {});
+        byte[] whole = FilesOfOthers.drawn((document, page) -> {});
         String text = new String(whole, StandardCharsets.ISO_8859_1);
         int table = text.lastIndexOf("startxref");
         byte[] damaged =
@@ -557,7 +406,7 @@ class AddedLayersTest {
     @Test
     void a_certified_file_that_forbids_changes_is_refused() throws IOException {
         byte[] certified =
-                drawn((document, page) -> {
+                FilesOfOthers.drawn((document, page) -> {
                     COSDictionary allowed = new COSDictionary();
                     allowed.setItem(COSName.getPDFName("DocMDP"), new COSDictionary());
                     document.getDocumentCatalog()
@@ -581,7 +430,7 @@ class AddedLayersTest {
     @ParameterizedTest
     @MethodSource("names")
     void the_read_back_finds_what_was_added_and_what_is_missing(String name) throws IOException {
-        byte[] original = originals().get(name);
+        byte[] original = FilesOfOthers.all().get(name);
         PageScene scene = scene(set(original, PictureFrame.Level.OVER));
         Path after = added(original, scene);
         assertThat(readBack(after, scene).matches()).isTrue();

@@ -3,7 +3,6 @@ package yewberry.core.findings;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -21,7 +20,7 @@ public final class CheckedPages {
     /** Bytes of one finding, as measured, and of a page without any. */
     private static final int SIZE = 800;
 
-    private final Cache<SceneKey, Map<Optional<Viewing>, List<Finding>>> found =
+    private final Cache<SceneKey, Map<Optional<Viewing>, Checked>> found =
             Caffeine.newBuilder()
                     .weakKeys()
                     .maximumWeight(Runtime.getRuntime().maxMemory() / PART)
@@ -29,8 +28,9 @@ public final class CheckedPages {
                     .executor(Runnable::run)
                     .build();
 
-    private static int weight(SceneKey page, Map<Optional<Viewing>, List<Finding>> byViewing) {
-        return SIZE * (1 + byViewing.values().stream().mapToInt(List::size).sum());
+    private static int weight(SceneKey page, Map<Optional<Viewing>, Checked> byViewing) {
+        return SIZE
+                * (1 + byViewing.values().stream().mapToInt(each -> each.findings().size()).sum());
     }
 
     /**
@@ -38,19 +38,18 @@ public final class CheckedPages {
      *
      * @param viewing that text was judged under; nothing for the verdict
      */
-    public Optional<List<Finding>> known(SceneKey page, Optional<Viewing> viewing) {
+    public Optional<Checked> known(SceneKey page, Optional<Viewing> viewing) {
         return Optional.ofNullable(found.getIfPresent(page))
                 .map(byViewing -> byViewing.get(viewing));
     }
 
     /** What is found on a page, by checking it if that was not done yet. */
-    public List<Finding> of(
-            SceneKey page, Optional<Viewing> viewing, Supplier<List<Finding>> check) {
-        Optional<List<Finding>> known = known(page, viewing);
+    public Checked of(SceneKey page, Optional<Viewing> viewing, Supplier<Checked> check) {
+        Optional<Checked> known = known(page, viewing);
         if (known.isPresent()) {
             return known.get();
         }
-        List<Finding> fresh = check.get();
+        Checked fresh = check.get();
         found.asMap().merge(page, Map.of(viewing, fresh), CheckedPages::both);
         return fresh;
     }

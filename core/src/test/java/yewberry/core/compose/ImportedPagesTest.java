@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -27,6 +28,7 @@ import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.FrameEdit;
 import yewberry.core.edit.PageEdit;
+import yewberry.core.findings.Checked;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Findings;
 import yewberry.core.findings.FrontFinding;
@@ -295,12 +297,16 @@ class ImportedPagesTest {
     }
 
     @Test
-    void what_is_written_in_it_is_told_as_not_judged() {
-        assertThat(NotJudged.of(set()))
+    void what_of_it_was_not_judged_is_told_with_the_reason_once_it_was_looked_at() {
+        PageText.Unread picture = new PageText.Unread(PageText.Why.PICTURE, 2, Optional.empty());
+        Checked page = new Checked(List.of(), List.of(picture));
+        assertThat(NotJudged.of(set(), Map.of(0, new Checked(List.of(), List.of())))).isEmpty();
+        assertThat(NotJudged.of(set(), Map.of(4, page)))
                 .singleElement()
                 .satisfies(each -> {
                     assertThat(each.name()).isEqualTo("Log");
                     assertThat(each.where().pages()).containsExactly(5);
+                    assertThat(each.why()).containsExactly(PageText.Why.PICTURE);
                 });
     }
 }

@@ -16,6 +16,7 @@ import yewberry.core.asset.Pictures;
 import yewberry.core.color.PressCondition;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.SwatchEdit;
+import yewberry.core.findings.Checked;
 import yewberry.core.findings.CheckedPages;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Findings;
@@ -111,13 +112,16 @@ class SceneMemoryTest {
             checked.of(
                     scene.key(),
                     Optional.empty(),
-                    () -> Findings.of(scene, legibility, publication.setup(), condition));
+                    () ->
+                            new Checked(
+                                    Findings.of(scene, legibility, publication.setup(), condition),
+                                    List.of()));
         }
         memory.forget();
         List<List<Finding>> known =
                 IntStream.range(0, PAGES)
                         .mapToObj(at -> composer.known(publication, at).orElseThrow())
-                        .map(key -> checked.known(key, Optional.empty()).orElseThrow())
+                        .map(key -> checked.known(key, Optional.empty()).orElseThrow().findings())
                         .toList();
         assertThat(known).hasSize(PAGES);
         assertThat(known.getFirst())

@@ -8,6 +8,7 @@ import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -382,7 +383,7 @@ class GraphicFindingTest {
                         .toList();
         assertThat(found).hasSize(isFound ? 1 : 0);
         found.forEach(each -> assertThat(each.variation()).isBetween(35.0, 50.0));
-        assertThat(NotJudged.of(page))
+        assertThat(NotJudged.of(page, Map.of()))
                 .singleElement()
                 .satisfies(each -> assertThat(each.where().pages()).containsExactly(1));
     }
@@ -390,13 +391,14 @@ class GraphicFindingTest {
     @Test
     void what_is_decoration_or_nowhere_is_not_listed_as_not_judged() {
         byte[] file = disc("#111111");
-        assertThat(NotJudged.of(marked(file, false))).hasSize(1);
-        assertThat(NotJudged.of(marked(file, true))).isEmpty();
+        assertThat(NotJudged.of(marked(file, false), Map.of())).hasSize(1);
+        assertThat(NotJudged.of(marked(file, true), Map.of())).isEmpty();
         Publication unused = marked(file, false);
         assertThat(
                         NotJudged.of(
                                 Sample.withPage(new Layer(List.of(), List.of()))
-                                        .withAssets(unused.assets())))
+                                        .withAssets(unused.assets()),
+                                Map.of()))
                 .isEmpty();
     }
 }

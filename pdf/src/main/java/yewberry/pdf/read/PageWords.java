@@ -485,7 +485,7 @@ public final class PageWords extends PathEngine {
         Path2D paths = new Path2D.Double();
         Optional<Path2D> outer = drawn;
         drawn = Optional.of(paths);
-        super.showType3Glyph(matrix, font, code, displacement);
+        super.showType3Glyph(matrix.clone(), font, code, displacement); // it changes what it gets
         drawn = outer;
         if (outer.isEmpty()) {
             glyph(matrix, font, code, displacement, () -> back.createTransformedShape(paths));
@@ -581,7 +581,7 @@ public final class PageWords extends PathEngine {
             return;
         }
         boolean over = mode.isFill() ? state.isNonStrokingOverprint() : state.isOverprint();
-        double degrees = Math.rint(Math.toDegrees(angle) * 1000) / 1000;
+        double degrees = Math.rint(Math.toDegrees(angle) * 1000) / 1000 + 0.0;
         pens.add(
                 new Pen(
                         order++,

@@ -22,7 +22,7 @@ import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Refused;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
-import yewberry.core.findings.Finding;
+import yewberry.core.findings.Checked;
 import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.FailingMarks;
 import yewberry.core.picture.SceneStamp;
@@ -289,7 +289,7 @@ class PageApi {
         OpenPublication open = publications.get(id);
         OpenPublication.State state = open.state();
         Publication publication = state.publication();
-        Map<Integer, List<Finding>> found =
+        Map<Integer, Checked> found =
                 check.check(
                         open,
                         publication,

@@ -19,8 +19,8 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.compose.Composer;
+import yewberry.core.findings.Checked;
 import yewberry.core.findings.Exemptions;
-import yewberry.core.findings.Finding;
 import yewberry.core.findings.Findings;
 import yewberry.core.legibility.ByViewing;
 import yewberry.core.legibility.Demand;
@@ -161,11 +161,15 @@ public final class DemoFiles {
             PressCondition press,
             Path folder)
             throws IOException {
-        Map<Integer, List<Finding>> found = new TreeMap<>();
+        Map<Integer, Checked> found = new TreeMap<>();
         Map<Integer, ByViewing.Found> viewed = new TreeMap<>();
         List<View> views = ByViewing.views(guide.setup(), press);
         for (int i = 0; i < scenes.size(); i++) {
-            found.put(i, Findings.of(scenes.get(i), legibility, guide.setup(), press));
+            found.put(
+                    i,
+                    new Checked(
+                            Findings.of(scenes.get(i), legibility, guide.setup(), press),
+                            List.of()));
             viewed.put(i, ByViewing.on(scenes.get(i), legibility, views));
         }
         LegibilityReport report =

@@ -13,6 +13,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import yewberry.core.Refused;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
@@ -21,6 +22,7 @@ import yewberry.core.edit.Edit;
 import yewberry.core.edit.Edited;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.Patch;
+import yewberry.core.findings.Checked;
 import yewberry.core.findings.CheckedPages;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Findings;
@@ -174,21 +176,24 @@ public final class OpenPublication {
      */
     public List<Finding> findings(
             PageScene scene, Publication publication, Optional<Viewing> viewing) {
+        return checked(scene, publication, viewing).findings();
+    }
+
+    private Checked checked(PageScene scene, Publication publication, Optional<Viewing> viewing) {
         return checked.of(scene.key(), viewing, () -> check(scene, publication, viewing));
     }
 
     /** How pages of a state of this publication are checked. */
-    public PageCheck.Check<List<Finding>> check(
-            Publication publication, Optional<Viewing> viewing) {
+    public PageCheck.Check<Checked> check(Publication publication, Optional<Viewing> viewing) {
         return new PageCheck.Check<>() {
             @Override
-            public Optional<List<Finding>> known(SceneKey page) {
+            public Optional<Checked> known(SceneKey page) {
                 return checked.known(page, viewing);
             }
 
             @Override
-            public List<Finding> found(PageScene page) {
-                return findings(page, publication, viewing);
+            public Checked found(PageScene page) {
+                return checked(page, publication, viewing);
             }
         };
     }
@@ -210,18 +215,21 @@ public final class OpenPublication {
         };
     }
 
-    private List<Finding> check(
-            PageScene scene, Publication publication, Optional<Viewing> viewing) {
+    private Checked check(PageScene scene, Publication publication, Optional<Viewing> viewing) {
         Legibility legibility = legibility(publication);
         PressCondition press = press(publication);
-        return viewing.map(each ->
-                        Findings.under(
-                                view(publication, each),
-                                scene,
-                                legibility,
-                                publication.setup(),
-                                press))
-                .orElseGet(() -> Findings.of(scene, legibility, publication.setup(), press));
+        List<Finding> found =
+                viewing.map(each ->
+                                Findings.under(
+                                        view(publication, each),
+                                        scene,
+                                        legibility,
+                                        publication.setup(),
+                                        press))
+                        .orElseGet(
+                                () -> Findings.of(scene, legibility, publication.setup(), press));
+        Medium first = publication.setup().destination().media().getFirst();
+        return new Checked(found, scene.on(first).unread());
     }
 
     private Readers readers(Publication publication) {

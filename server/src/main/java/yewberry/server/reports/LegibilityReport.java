@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Properties;
 import java.util.UUID;
 import yewberry.core.color.PressCondition;
-import yewberry.core.findings.Finding;
+import yewberry.core.findings.Checked;
 import yewberry.core.legibility.ByViewing;
 import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.GraphicContrast;
@@ -73,7 +73,7 @@ public record LegibilityReport(
             long revision,
             Publication publication,
             PressCondition press,
-            Map<Integer, List<Finding>> found,
+            Map<Integer, Checked> found,
             Map<Integer, ByViewing.Found> viewed,
             Instant written) {
         FindingList list = FindingList.of(revision, publication, press, found, Integer.MAX_VALUE);

@@ -226,7 +226,7 @@ final class ReportPages {
                 BODY,
                 report.notJudged().isEmpty()
                         ? "No page shows a picture that could have text in it."
-                        : "What is written inside these pictures is drawn and not read; whether it can be told from its background has to be looked at.");
+                        : "What is written here was not read; whether it can be told from its background has to be looked at.");
         report.notJudged().forEach(this::notJudged);
     }
 
@@ -315,7 +315,13 @@ final class ReportPages {
         if (each.pages().size() > MOST_PLACES) {
             where.add("%d more pages".formatted(each.pages().size() - MOST_PLACES));
         }
-        add(PLACE, "\t“%s”: %s".formatted(shortened(each.name()), String.join(", ", where)));
+        add(
+                PLACE,
+                "\t“%s”: %s%s"
+                        .formatted(
+                                shortened(each.name()),
+                                String.join(", ", where),
+                                each.why().isEmpty() ? "" : ". " + String.join(" ", each.why())));
     }
 
     private static String shortened(String words) {

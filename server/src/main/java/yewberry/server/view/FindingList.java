@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import yewberry.core.color.PressCondition;
+import yewberry.core.findings.Checked;
 import yewberry.core.findings.Exemptions;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.KnownFinding;
@@ -44,14 +45,14 @@ public record FindingList(
             long revision,
             Publication publication,
             PressCondition press,
-            Map<Integer, List<Finding>> found,
+            Map<Integer, Checked> found,
             int most) {
         Exemptions exemptions = Exemptions.of(publication);
         List<FindingView> open = new ArrayList<>();
         List<FindingView> excepted = new ArrayList<>();
         int all = 0;
-        for (Map.Entry<Integer, List<Finding>> page : found.entrySet()) {
-            for (Finding finding : page.getValue()) {
+        for (Map.Entry<Integer, Checked> page : found.entrySet()) {
+            for (Finding finding : page.getValue().findings()) {
                 boolean isOpen = exemptions.isOpen(finding);
                 all += isOpen ? 1 : 0;
                 if (!isOpen || open.size() < most) {
@@ -76,7 +77,7 @@ public record FindingList(
                         .all(
                                 publication,
                                 found.values().stream()
-                                        .flatMap(List::stream)
+                                        .flatMap(each -> each.findings().stream())
                                         .filter(Finding.TooLittleContrast.class::isInstance)
                                         .map(Finding.TooLittleContrast.class::cast)
                                         .filter(Finding.TooLittleContrast::isVerdict)
@@ -85,7 +86,7 @@ public record FindingList(
                         .map(ExemptionView::of)
                         .toList(),
                 List.of(),
-                NotJudged.of(publication).stream().map(NotJudgedView::of).toList(),
+                NotJudged.of(publication, found).stream().map(NotJudgedView::of).toList(),
                 found.size(),
                 publication.pages().size());
     }
