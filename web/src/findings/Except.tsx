@@ -50,6 +50,7 @@ function Dialog({
   const run = finding.run ?? "";
   const written = useQuery({
     queryKey: ["run", publication.id, publication.revision, run],
+    enabled: !finding.file,
     queryFn: () =>
       answered(
         client.GET("/api/publications/{id}/runs/{run}", {
@@ -57,8 +58,9 @@ function Dialog({
         }),
       ),
   });
+  const text = finding.file ? finding.text : written.data?.text;
   const except = () => {
-    if (written.data) {
+    if (text !== undefined) {
       steps.make(
         {
           type: "addExemption",
@@ -67,7 +69,8 @@ function Dialog({
             run,
             why,
             reason,
-            text: written.data.text,
+            page: finding.file,
+            text,
             ratio: finding.ratio ?? 1,
           },
         },
@@ -93,7 +96,7 @@ function Dialog({
       {written.isError && <p role="alert">{written.error.message}</p>}
       <Actions>
         <Button onPress={onClose}>Cancel</Button>
-        <MainButton isDisabled={reason.trim() === "" || !written.data} onPress={except}>
+        <MainButton isDisabled={reason.trim() === "" || text === undefined} onPress={except}>
           Except it
         </MainButton>
       </Actions>

@@ -57,6 +57,14 @@ const Act = styled.div`
   }
 `;
 
+/** Where what it is about comes from. */
+function origin(finding: Finding) {
+  if (finding.owner.type === "onParent") {
+    return `Comes from ${finding.origin}`;
+  }
+  return finding.file ? `Written in ${finding.origin}` : "On this page only";
+}
+
 const Whole = styled.div`
   grid-column: 1 / -1;
 `;
@@ -104,9 +112,7 @@ export function FindingRow({
           </p>
         )}
         <Quiet as="p">Rule: {finding.rule}</Quiet>
-        <Quiet>
-          {finding.owner.type === "onParent" ? `Comes from ${finding.origin}` : "On this page only"}
-        </Quiet>
+        <Quiet>{origin(finding)}</Quiet>
       </div>
       <Act>
         <Link to={onBench(publication, finding)}>Show on the Bench</Link>

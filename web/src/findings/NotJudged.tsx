@@ -44,8 +44,8 @@ export function NotJudged({
     <>
       <p>
         What is written inside a picture or a placed PDF is drawn and not read, so it is neither
-        passed nor failed. The text of PDFs that are pages here is judged; what of it could not be is
-        listed with the reason. Look at it, and hold its colours against each other{" "}
+        passed nor failed. The text of PDFs that are pages here is judged; what of it could not be
+        is listed with the reason. Look at it, and hold its colours against each other{" "}
         <Link to={`/publications/${publication.id}/pairings`}>as a pair</Link>. What is decoration
         is not listed.
       </p>

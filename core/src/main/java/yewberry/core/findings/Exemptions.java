@@ -4,12 +4,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import yewberry.core.color.Contrast;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.publication.Exemption;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 
@@ -21,10 +23,12 @@ public final class Exemptions {
     private static final double MOST = 21;
 
     private final Map<UUID, Exemption> byRun;
+    private final Set<Imported> files;
     private final Map<UUID, String> texts;
 
-    private Exemptions(Map<UUID, Exemption> byRun, Map<UUID, String> texts) {
+    private Exemptions(Map<UUID, Exemption> byRun, Set<Imported> files, Map<UUID, String> texts) {
         this.byRun = byRun;
+        this.files = files;
         this.texts = texts;
     }
 
@@ -32,10 +36,13 @@ public final class Exemptions {
         Map<UUID, Exemption> byRun = new HashMap<>();
         publication.exemptions().forEach(each -> byRun.put(each.run(), each));
         if (byRun.isEmpty()) {
-            return new Exemptions(byRun, Map.of());
+            return new Exemptions(byRun, Set.of(), Map.of());
         }
         return new Exemptions(
                 byRun,
+                publication.pages().stream()
+                        .flatMap(page -> page.imported().stream())
+                        .collect(Collectors.toSet()),
                 publication.stories().stream()
                         .flatMap(story -> story.paragraphs().stream())
                         .flatMap(paragraph -> paragraph.runs().stream())
@@ -105,6 +112,11 @@ public final class Exemptions {
     }
 
     private Optional<String> byText(Exemption exemption) {
+        if (exemption.page().isPresent()) {
+            return files.contains(exemption.page().get())
+                    ? Optional.empty()
+                    : Optional.of("The page of the file is gone.");
+        }
         String now = texts.get(exemption.run());
         if (now == null) {
             return Optional.of("The text is gone.");

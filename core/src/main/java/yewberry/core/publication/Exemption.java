@@ -1,6 +1,7 @@
 package yewberry.core.publication;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.Refused;
 import yewberry.core.color.Numbers;
@@ -10,13 +11,21 @@ import yewberry.core.color.Numbers;
  * long as the text is the same and its contrast no lower.
  *
  * @param run the text that it is for
+ * @param page of the file that the text is written in; nothing for text of the publication
  * @param why the exception of WCAG 2.2 (1.4.3) that it is
  * @param reason in the words of who granted it
  * @param text as it was then
  * @param ratio the contrast that was accepted
  * @throws Refused if it has no reason, or what is accepted is no contrast
  */
-public record Exemption(UUID id, UUID run, Why why, String reason, String text, double ratio)
+public record Exemption(
+        UUID id,
+        UUID run,
+        Optional<Imported> page,
+        Why why,
+        String reason,
+        String text,
+        double ratio)
         implements Element {
     private static final int LONGEST = 500;
 
@@ -35,6 +44,11 @@ public record Exemption(UUID id, UUID run, Why why, String reason, String text, 
         public String inWords() {
             return words;
         }
+    }
+
+    /** One for text of the publication. */
+    public Exemption(UUID id, UUID run, Why why, String reason, String text, double ratio) {
+        this(id, run, Optional.empty(), why, reason, text, ratio);
     }
 
     public Exemption {

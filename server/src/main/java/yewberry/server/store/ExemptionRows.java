@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.jooq.DSLContext;
 import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Holder;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Publication;
 import yewberry.server.store.db.tables.records.ExemptionRecord;
 
@@ -25,6 +26,8 @@ final class ExemptionRows extends Rows<Exemption, ExemptionRecord> {
     @Override
     void fill(ExemptionRecord row, Exemption exemption, Optional<Holder> owner) {
         row.setRun(exemption.run());
+        row.setImportedAsset(exemption.page().map(Imported::asset).orElse(null));
+        row.setImportedPage(exemption.page().map(Imported::number).orElse(null));
         row.setWhy(exemption.why().name());
         row.setReason(exemption.reason());
         row.setText(exemption.text());
@@ -37,6 +40,8 @@ final class ExemptionRows extends Rows<Exemption, ExemptionRecord> {
                         new Exemption(
                                 row.getId(),
                                 row.getRun(),
+                                Optional.ofNullable(row.getImportedAsset())
+                                        .map(asset -> new Imported(asset, row.getImportedPage())),
                                 Exemption.Why.valueOf(row.getWhy()),
                                 row.getReason(),
                                 row.getText(),

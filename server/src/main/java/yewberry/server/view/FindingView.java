@@ -17,6 +17,7 @@ import yewberry.core.findings.PictureFinding;
 import yewberry.core.findings.PressFinding;
 import yewberry.core.findings.RunsIntoText;
 import yewberry.core.legibility.RunContrast;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
@@ -42,6 +43,7 @@ import yewberry.core.scene.Item;
  * @param onPicture of a contrast: whether the text stands on a picture, where no exception is
  *     possible
  * @param exemption the exception for its text, whether it holds or ended
+ * @param file the page of a file that its text is written in
  */
 public record FindingView(
         FindingKind kind,
@@ -69,7 +71,8 @@ public record FindingView(
         UUID cause,
         String causeInWords,
         Optional<ExemptionView> exemption,
-        boolean onPicture) {
+        boolean onPicture,
+        Optional<Imported> file) {
     /** A word, and where it stands. */
     public record WorstWord(String word, Extent where) {}
 
@@ -105,7 +108,7 @@ public record FindingView(
                 run(finding).map(Item.GlyphRun::run),
                 finding instanceof Finding.TextOverflow overflow
                         ? Optional.of(overflow.overset().frame())
-                        : run(finding).map(Item.GlyphRun::frame),
+                        : run(finding).filter(run -> !run.isInFile()).map(Item.GlyphRun::frame),
                 finding instanceof Finding.TextOverflow overflow
                         ? Optional.of(overflow.overset().story())
                         : Optional.empty(),
@@ -126,7 +129,10 @@ public record FindingView(
                 finding instanceof Finding.TooLittleContrast little
                         ? exemptions.of(little).map(ExemptionView::of)
                         : Optional.empty(),
-                contrast.filter(RunContrast::onPicture).isPresent());
+                contrast.filter(RunContrast::onPicture).isPresent(),
+                run(finding)
+                        .filter(Item.GlyphRun::isInFile)
+                        .flatMap(_ -> publication.page(finding.page()).imported()));
     }
 
     private static Optional<Item.GlyphRun> run(Finding finding) {

@@ -45,6 +45,7 @@ import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Highlight;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Layer;
@@ -295,7 +296,21 @@ final class EditMaker {
         return "Name " + upTo(1000);
     }
 
+    /** For text of a story, or for what is written in the page of a file. */
     private Edit exempt() {
+        Optional<Imported> file =
+                on.pages().stream().flatMap(page -> page.imported().stream()).findFirst();
+        if (file.isPresent() && upTo(2) == 0) {
+            return new ExemptionEdit.AddExemption(
+                    new Exemption(
+                            fresh(),
+                            fresh(),
+                            file,
+                            any(List.of(Exemption.Why.values())),
+                            name(),
+                            name(),
+                            1 + upTo(20)));
+        }
         UUID run = run();
         return new ExemptionEdit.AddExemption(
                 new Exemption(

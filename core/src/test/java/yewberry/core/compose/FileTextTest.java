@@ -1,0 +1,267 @@
+package yewberry.core.compose;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.geom.Path2D;
+import java.awt.geom.Rectangle2D;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import yewberry.core.Progress;
+import yewberry.core.Refused;
+import yewberry.core.Sample;
+import yewberry.core.asset.Documents;
+import yewberry.core.asset.PageText;
+import yewberry.core.asset.Pictures;
+import yewberry.core.asset.PlaneImage;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.edit.AssetEdit;
+import yewberry.core.edit.BackgroundEdit;
+import yewberry.core.edit.Edit;
+import yewberry.core.edit.Editing;
+import yewberry.core.edit.ExemptionEdit;
+import yewberry.core.edit.PageEdit;
+import yewberry.core.findings.Exemptions;
+import yewberry.core.findings.Finding;
+import yewberry.core.findings.Findings;
+import yewberry.core.findings.Identity;
+import yewberry.core.legibility.Legibility;
+import yewberry.core.legibility.RunContrast;
+import yewberry.core.mends.ColorMend;
+import yewberry.core.mends.WholeMend;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Destination;
+import yewberry.core.publication.Exemption;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Imported;
+import yewberry.core.publication.Level;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.Tinted;
+import yewberry.core.scene.PageScene;
+
+/** What is written in the page of a file is judged on all that lies behind it and over it. */
+class FileTextTest {
+    private static final PressCondition COATED = PressCondition.coated();
+    private static final UUID FILE = new UUID(7, 1);
+    private static final UUID PAGE = new UUID(7, 2);
+    private static final Owner OWN = new Owner.OnPage(PAGE);
+    private static final Cmyk PALE = new Cmyk(0, 0, 0, 30);
+    private static final Cmyk BLACK = new Cmyk(0, 0, 0, 100);
+    private static final Cmyk WHITE = new Cmyk(0, 0, 0, 0);
+
+    /** Three words of the size of 10 pt, one below the other, whose letters are boxes. */
+    private record Written(PageText.Ground ground, Color color) implements Documents {
+        @Override
+        public Asset.Document read(byte[] file) {
+            Asset.Leaf leaf = new Asset.Leaf(200, 100, false, List.of());
+            return new Asset.Document(List.of(leaf));
+        }
+
+        /** Black on the right, nothing on the left; a word lies on both. */
+        @Override
+        public PlaneImage draw(
+                byte[] file,
+                int number,
+                int width,
+                int height,
+                Part what,
+                PressCondition condition,
+                Medium medium) {
+            byte[] samples = new byte[4 * width * height];
+            byte[] alpha = new byte[width * height];
+            for (int at = 0; at < alpha.length; at++) {
+                boolean right = at % width > width * 0.2;
+                alpha[at] = (byte) (right ? 255 : 0);
+                samples[4 * at + 3] = (byte) (right ? 255 : 0);
+            }
+            return new PlaneImage(width, height, 4, samples, Optional.of(alpha));
+        }
+
+        @Override
+        public PageText text(byte[] file, int number, PressCondition condition, Medium medium) {
+            Path2D box = new Path2D.Double(new Rectangle2D.Double(50, -700, 500, 700));
+            PageText.FileFace face =
+                    new PageText.FileFace("Plain", 400, false, 800, 200, Map.of(1, box));
+            List<PageText.Glyph> glyphs =
+                    List.of(
+                            new PageText.Glyph(1, "l", 0),
+                            new PageText.Glyph(1, "o", 6),
+                            new PageText.Glyph(1, "g", 12));
+            PageText.Stretch stretch =
+                    new PageText.Stretch(
+                            0,
+                            0,
+                            10,
+                            0,
+                            30,
+                            50,
+                            color,
+                            false,
+                            ground,
+                            List.of(new PageText.Line(30, 50, 18, glyphs)));
+            return new PageText(List.of(face), List.of(stretch), List.of());
+        }
+    }
+
+    private static Publication after(Publication in, Edit... edits) {
+        Publication now = in;
+        for (Edit edit : edits) {
+            now = Editing.edit(now, edit).publication();
+        }
+        return now;
+    }
+
+    private static Publication set() {
+        Asset.Document content = new Written(new PageText.Ground.Bare(), BLACK).read(new byte[0]);
+        return after(
+                Sample.publication(),
+                new AssetEdit.AddAsset(new Asset(FILE, "Log", "any", content)),
+                new PageEdit.AddImported(
+                        FILE, 1, List.of(PAGE), Optional.of(Sample.page(4)), Optional.empty()));
+    }
+
+    private static Background night(boolean over) {
+        return new Background(
+                        Sample.id("behind"),
+                        Sides.BOTH,
+                        new Area.WholePage(),
+                        new Fill.Solid(Tinted.full(Sample.NIGHT.id())))
+                .withOver(over);
+    }
+
+    private static Composer composer(PageText.Ground ground, Color color) {
+        return new Composer(
+                COATED, new Pictures(sha256 -> new byte[0], new Written(ground, color)));
+    }
+
+    private static final Legibility AA = new Legibility(COATED, Level.AA, Destination.PAPER);
+
+    private static RunContrast judged(Publication set, PageText.Ground ground, Color color) {
+        PageScene scene = composer(ground, color).compose(set, 4);
+        return AA.judge(scene).getFirst();
+    }
+
+    private static double ratio(Color text, Color ground) {
+        double front = luminance(COATED.toScreen(text));
+        double back = luminance(COATED.toScreen(ground));
+        return (Math.max(front, back) + 0.05) / (Math.min(front, back) + 0.05);
+    }
+
+    /** WCAG 2.2, "relative luminance". */
+    private static double luminance(Rgb rgb) {
+        return 0.2126 * linear(rgb.red())
+                + 0.7152 * linear(rgb.green())
+                + 0.0722 * linear(rgb.blue());
+    }
+
+    private static double linear(int component) {
+        double part = component / 255.0;
+        return part <= 0.04045 ? part / 12.92 : Math.pow((part + 0.055) / 1.055, 2.4);
+    }
+
+    @Test
+    void on_nothing_of_its_own_it_stands_on_what_lies_behind_the_page() {
+        RunContrast onStock = judged(set(), new PageText.Ground.Bare(), PALE);
+        assertThat(onStock.run().text()).isEqualTo("log");
+        assertThat(onStock.worst().name()).isEqualTo("bare stock");
+        assertThat(onStock.passes()).isFalse();
+        Publication dark = after(set(), new BackgroundEdit.AddBackground(OWN, night(false)));
+        RunContrast onNight = judged(dark, new PageText.Ground.Bare(), PALE);
+        assertThat(onNight.worst().ratio())
+                .isCloseTo(ratio(PALE, new Cmyk(100, 86, 42, 52)), within(0.02));
+        assertThat(onNight.passes()).isTrue();
+        assertThat(onNight.onPicture()).isFalse();
+    }
+
+    @Test
+    void on_a_box_of_its_own_it_stands_on_that_whatever_lies_behind_the_page() {
+        Publication dark = after(set(), new BackgroundEdit.AddBackground(OWN, night(false)));
+        RunContrast judged = judged(dark, new PageText.Ground.Flat(WHITE), BLACK);
+        assertThat(judged.against()).hasSize(1);
+        assertThat(judged.worst().ratio()).isCloseTo(ratio(BLACK, WHITE), within(0.02));
+        assertThat(judged.worst().behind().orElseThrow().words())
+                .isEqualTo("page of a file of the file “Log”");
+    }
+
+    @Test
+    void on_several_things_the_worst_of_all_pixels_counts() {
+        RunContrast judged = judged(set(), new PageText.Ground.Mixed(false), BLACK);
+        assertThat(judged.worst().ratio()).isCloseTo(1, within(0.01));
+        assertThat(judged.failing()).isBetween(0.3, 0.8);
+        assertThat(judged.onPicture()).isFalse();
+        assertThat(judged(set(), new PageText.Ground.Mixed(true), BLACK).onPicture()).isTrue();
+    }
+
+    @Test
+    void what_lies_over_the_page_is_seen_on_letters_and_ground() {
+        Publication veiled =
+                after(set(), new BackgroundEdit.AddBackground(OWN, night(true).withOpacity(60)));
+        RunContrast judged = judged(veiled, new PageText.Ground.Bare(), BLACK);
+        assertThat(judged.veiled()).isTrue();
+        assertThat(judged.worst().ratio()).isLessThan(ratio(BLACK, WHITE) / 2);
+    }
+
+    @Test
+    void
+            a_finding_stays_the_same_after_other_edits_and_offers_no_edit_of_a_text_that_is_not_ours() {
+        Composer composer = composer(new PageText.Ground.Bare(), PALE);
+        Publication set = set();
+        Identity before = Identity.of(contrast(composer, set, 4));
+        Publication moved = after(set, new PageEdit.MovePages(List.of(PAGE), Optional.empty()));
+        assertThat(Identity.of(contrast(composer, moved, 0))).isEqualTo(before);
+        UUID run = contrast(composer, set, 4).contrast().run().run();
+        assertThat(ColorMend.of(run, set, composer.composeAll(set), AA, COATED, Sample.id("new")))
+                .isEmpty();
+        WholeMend whole =
+                WholeMend.of(set, composer, AA, COATED, Set.of(), UUID::randomUUID, Progress.NONE);
+        assertThat(whole.left()).extracting(WholeMend.Left::text).contains("log");
+    }
+
+    private static Finding.TooLittleContrast contrast(Composer composer, Publication in, int page) {
+        return Findings.of(composer.compose(in, page), AA, in.setup(), COATED).stream()
+                .filter(Finding.TooLittleContrast.class::isInstance)
+                .map(Finding.TooLittleContrast.class::cast)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void it_can_be_excepted_as_long_as_its_page_is_there() {
+        Composer composer = composer(new PageText.Ground.Bare(), PALE);
+        Publication set = set();
+        Finding.TooLittleContrast finding = contrast(composer, set, 4);
+        Exemption exemption =
+                new Exemption(
+                        Sample.id("exception"),
+                        finding.contrast().run().run(),
+                        Optional.of(new Imported(FILE, 1)),
+                        Exemption.Why.DECORATION,
+                        "A stamp",
+                        "log",
+                        finding.contrast().worst().ratio());
+        Publication excepted = after(set, new ExemptionEdit.AddExemption(exemption));
+        assertThat(Exemptions.of(excepted).isOpen(finding)).isFalse();
+        Publication gone = after(excepted, new PageEdit.RemovePages(List.of(PAGE)));
+        assertThat(Exemptions.of(gone).all(gone, Stream.of()))
+                .singleElement()
+                .satisfies(
+                        each -> assertThat(each.ended()).hasValue("The page of the file is gone."));
+        assertThatThrownBy(() -> after(gone, new ExemptionEdit.AddExemption(exemption)))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("gone");
+    }
+}
