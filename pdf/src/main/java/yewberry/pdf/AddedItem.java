@@ -28,7 +28,11 @@ public record AddedItem(Kind kind, UUID element, String name, boolean behind, St
         WATERMARK("/Type /Pagination /Subtype /Watermark"),
         RUNNING_TEXT("/Type /Pagination"),
         TEXT("/Type /Layout"),
-        PICTURE("/Type /Layout");
+        PICTURE("/Type /Layout"),
+        /**
+         * Colours of the page itself that are others: its content changed, and nothing is added.
+         */
+        COLORS("");
 
         private final String artifact;
 
@@ -39,6 +43,15 @@ public record AddedItem(Kind kind, UUID element, String name, boolean behind, St
         String artifact() {
             return artifact;
         }
+
+        boolean isPainted() {
+            return this != COLORS;
+        }
+    }
+
+    /** That colours of the page are others. */
+    static AddedItem colors(UUID file, String words) {
+        return new AddedItem(Kind.COLORS, file, words, false, "Added0");
     }
 
     static Kind kind(Item item) {

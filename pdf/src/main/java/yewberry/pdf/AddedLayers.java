@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
@@ -32,12 +33,15 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
+import yewberry.core.asset.Recoloring;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
+import yewberry.pdf.read.DeviceColors;
 
 /**
  * Adds to the pages of a PDF that exists, and takes off again what was added. The file is not
@@ -79,11 +83,13 @@ public final class AddedLayers {
                 Materials materials = new Materials(document, condition)) {
             Set<COSDictionary> changed = new HashSet<>();
             Map<List<Object>, COSStream> forms = new HashMap<>();
+            Map<List<Recoloring>, RecoloredContent> recoloring = new HashMap<>();
             int done = 0;
             for (Map.Entry<Integer, PageScene> each : scenes.entrySet()) {
                 progress.at(done++, scenes.size());
                 PDPage page = document.getPage(each.getKey() - 1);
-                if (new Adding(materials, forms, page, each.getValue().on(medium)).add(now)) {
+                MediumScene scene = each.getValue().on(medium);
+                if (new Adding(materials, forms, recoloring, page, scene).add(now)) {
                     changed.add(page.getCOSObject());
                 }
             }
@@ -203,6 +209,7 @@ public final class AddedLayers {
     private static final class Adding {
         private final Materials materials;
         private final Map<List<Object>, COSStream> known;
+        private final Map<List<Recoloring>, RecoloredContent> recoloring;
         private final PDPage page;
         private final MediumScene scene;
         private final COSDictionary resources;
@@ -211,14 +218,17 @@ public final class AddedLayers {
 
         /**
          * @param known forms that other pages have, by what makes them the same; gets more
+         * @param recoloring what changes colours, by which it changes; gets more
          */
         Adding(
                 Materials materials,
                 Map<List<Object>, COSStream> known,
+                Map<List<Recoloring>, RecoloredContent> recoloring,
                 PDPage page,
                 MediumScene scene) {
             this.materials = materials;
             this.known = known;
+            this.recoloring = recoloring;
             this.page = page;
             this.scene = scene;
             PDResources before = page.getResources();
@@ -248,15 +258,56 @@ public final class AddedLayers {
                 together.add(item);
             }
             form(together, behind);
-            if (added.isEmpty()) {
+            if (added.isEmpty() && changed(page).isEmpty()) {
                 return false;
             }
-            resources.setItem(COSName.XOBJECT, forms);
             Optional<COSBase> were =
                     Optional.ofNullable(page.getCOSObject().getItem(COSName.RESOURCES));
+            PageMarks marks = new PageMarks(page, materials.document().getDocument());
+            marks.add(added, this::changed, were, now);
+            resources.setItem(COSName.XOBJECT, forms);
             page.getCOSObject().setItem(COSName.RESOURCES, resources);
-            new PageMarks(page, materials.document().getDocument()).add(added, were, now);
             return true;
+        }
+
+        /** The content of the page where colours of it are others. */
+        private Optional<PageMarks.Contents> changed(PDPage of) throws IOException {
+            Optional<AreaPaint.Picture> file =
+                    scene.items().stream()
+                            .filter(Item.FrontFill.class::isInstance)
+                            .map(Item.FrontFill.class::cast)
+                            .filter(Item.FrontFill::isImported)
+                            .map(Item.FrontFill::paint)
+                            .filter(AreaPaint.Picture.class::isInstance)
+                            .map(AreaPaint.Picture.class::cast)
+                            .findFirst();
+            if (file.isEmpty() || file.get().pixels().recolored().isEmpty()) {
+                return Optional.empty();
+            }
+            List<Recoloring> recolored = file.get().pixels().recolored();
+            Optional<RecoloredContent.Changed> content =
+                    recoloring
+                            .computeIfAbsent(
+                                    recolored,
+                                    all ->
+                                            new RecoloredContent(
+                                                    materials.document(),
+                                                    new DeviceColors(
+                                                                    scene.medium(),
+                                                                    scene.condition(),
+                                                                    List.of())
+                                                            .recolored(all)))
+                            .of(of);
+            content.ifPresent(each -> each.forms().forEach(forms::setItem));
+            return content.map(each ->
+                    new PageMarks.Contents(
+                            each.content(),
+                            AddedItem.colors(
+                                    file.get().asset().id(),
+                                    recolored.stream()
+                                            .map(one -> one.from() + " as " + one.to())
+                                            .collect(Collectors.joining(", "))),
+                            each.forms().keySet()));
         }
 
         /** Makes one form of what belongs to one element; nothing is left of the list. */

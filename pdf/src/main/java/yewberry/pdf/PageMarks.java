@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.GregorianCalendar;
 import java.util.HashSet;
 import java.util.List;
@@ -16,8 +17,10 @@ import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSDocument;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSObject;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageTree;
 
 /**
  * What was added to a page of a file, in the page's own page-piece data (ISO 32000-1, 14.5): which
@@ -32,6 +35,9 @@ final class PageMarks {
     private static final COSName BEFORE = COSName.getPDFName("BehindContents");
     private static final COSName AFTER = COSName.getPDFName("OverContents");
     private static final COSName RESOURCES_WERE = COSName.getPDFName("ResourcesWere");
+    private static final COSName CONTENTS_WERE = COSName.getPDFName("ContentsWere");
+    private static final COSName CHANGED = COSName.getPDFName("ChangedContents");
+    private static final COSName FORMS = COSName.getPDFName("ChangedForms");
     private static final COSName MODIFIED_WAS = COSName.getPDFName("LastModifiedWas");
 
     private final PDPage page;
@@ -67,28 +73,83 @@ final class PageMarks {
     }
 
     /**
+     * What takes the place of the page's own content.
+     *
+     * @param told how it is told
+     * @param forms names of forms that took the places of others for it, or are new
+     */
+    record Contents(COSStream content, AddedItem told, Collection<COSName> forms) {}
+
+    /** Changes the page's own content. */
+    interface Change {
+        /** Nothing where it stays. */
+        Optional<Contents> of(PDPage page) throws IOException;
+    }
+
+    /**
+     * What was there before any of it was added.
+     *
+     * @param resources of the page's own; null where it inherited them
+     * @param modified when it was changed; null where it did not say
+     * @param contents null where they were not changed, only added to
+     * @param changed what took their place
+     * @param forms names of forms that took the places of others for that
+     */
+    private record Before(
+            COSBase resources,
+            COSBase modified,
+            COSBase contents,
+            COSBase changed,
+            COSArray forms) {
+        static Before of(COSDictionary own) {
+            return new Before(
+                    own.getItem(RESOURCES_WERE),
+                    own.getItem(MODIFIED_WAS),
+                    own.getItem(CONTENTS_WERE),
+                    own.getItem(CHANGED),
+                    own.getCOSArray(FORMS));
+        }
+
+        /** Where content that was changed already changes again, the first is what comes back. */
+        Before withContents(COSBase were, Contents now) {
+            COSArray names = new COSArray(forms == null ? List.of() : forms.toList());
+            now.forms().forEach(names::add);
+            return new Before(
+                    resources, modified, contents == null ? were : contents, now.content(), names);
+        }
+    }
+
+    /**
      * Adds forms that are among the page's resources already, around what was added before.
      *
+     * @param change of the content itself
      * @param resourcesWere what the page had of its own; nothing where it inherited them
      */
-    void add(List<AddedItem> added, Optional<COSBase> resourcesWere, Instant now)
+    void add(List<AddedItem> added, Change change, Optional<COSBase> resourcesWere, Instant now)
             throws IOException {
         List<AddedItem> items = new ArrayList<>(items());
         items.addAll(0, added.stream().filter(AddedItem::behind).toList());
         items.addAll(added.stream().filter(item -> !item.behind()).toList());
         Optional<COSDictionary> known = data();
+        Before before;
         if (known.isEmpty()) {
-            wrap(items, resourcesWere.orElse(null), of().getItem(MODIFIED), now);
+            before =
+                    new Before(
+                            resourcesWere.orElse(null), of().getItem(MODIFIED), null, null, null);
         } else {
-            COSDictionary own = known.get();
-            unwrap(own);
-            wrap(items, own.getItem(RESOURCES_WERE), own.getItem(MODIFIED_WAS), now);
+            before = Before.of(known.get());
+            unwrap(known.get());
         }
+        Optional<Contents> changed = change.of(page);
+        if (changed.isPresent()) {
+            before = before.withContents(of().getItem(COSName.CONTENTS), changed.get());
+            of().setItem(COSName.CONTENTS, changed.get().content());
+            items.add(changed.get().told());
+        }
+        wrap(items, before, now);
     }
 
-    private void wrap(
-            List<AddedItem> items, COSBase resourcesWere, COSBase modifiedWas, Instant now)
-            throws IOException {
+    private void wrap(List<AddedItem> items, Before was, Instant now) throws IOException {
         SavedStates states = SavedStates.of(page);
         COSStream before = document.createCOSStream();
         COSStream after = document.createCOSStream();
@@ -105,12 +166,11 @@ final class PageMarks {
         own.setItem(ITEMS, array);
         own.setItem(BEFORE, before);
         own.setItem(AFTER, after);
-        if (resourcesWere != null) {
-            own.setItem(RESOURCES_WERE, resourcesWere);
-        }
-        if (modifiedWas != null) {
-            own.setItem(MODIFIED_WAS, modifiedWas);
-        }
+        set(own, RESOURCES_WERE, was.resources());
+        set(own, MODIFIED_WAS, was.modified());
+        set(own, CONTENTS_WERE, was.contents());
+        set(own, CHANGED, was.changed());
+        set(own, FORMS, was.forms());
         COSDictionary ours = new COSDictionary();
         ours.setItem(PRIVATE, own);
         date(ours, now);
@@ -127,14 +187,19 @@ final class PageMarks {
 
     /** The streams of the page's content, as they are referred to. */
     private List<COSBase> contents() {
+        COSBase contents = of().getItem(COSName.CONTENTS);
+        return contents == null ? List.of() : streams(contents);
+    }
+
+    private static List<COSBase> streams(COSBase contents) {
         List<COSBase> streams = new ArrayList<>();
-        COSBase contents = of().getDictionaryObject(COSName.CONTENTS);
-        if (contents instanceof COSArray array) {
+        COSBase all = resolved(contents);
+        if (all instanceof COSArray array) {
             for (int i = 0; i < array.size(); i++) {
                 streams.add(array.get(i));
             }
-        } else if (contents instanceof COSStream) {
-            streams.add(of().getItem(COSName.CONTENTS));
+        } else if (all instanceof COSStream) {
+            streams.add(contents);
         }
         return streams;
     }
@@ -142,7 +207,7 @@ final class PageMarks {
     private static String paint(List<AddedItem> items, boolean behind) {
         StringBuilder content = new StringBuilder();
         for (AddedItem item : items) {
-            if (item.behind() == behind) {
+            if (item.behind() == behind && item.kind().isPainted()) {
                 content.append(
                         "/Artifact <<%s>> BDC\nq\n/%s Do\nQ\nEMC\n"
                                 .formatted(item.kind().artifact(), item.resource()));
@@ -167,24 +232,88 @@ final class PageMarks {
         if (known.isEmpty() || items().equals(kept)) {
             return false;
         }
-        COSDictionary own = known.get();
-        COSBase were = own.getItem(RESOURCES_WERE);
-        COSBase modified = own.getItem(MODIFIED_WAS);
+        Before was = Before.of(known.get());
+        List<AddedItem> before = items();
+        // colours were changed together, and come off together
+        boolean colorsStay =
+                kept.containsAll(before.stream().filter(item -> !item.kind().isPainted()).toList());
+        List<AddedItem> stay =
+                kept.stream().filter(item -> item.kind().isPainted() || colorsStay).toList();
         Set<String> gone = new HashSet<>();
-        items().forEach(item -> gone.add(item.resource()));
-        kept.forEach(item -> gone.remove(item.resource()));
-        unwrap(own);
-        if (kept.isEmpty()) {
-            restore(COSName.RESOURCES, were);
-            restore(MODIFIED, modified);
+        before.forEach(item -> gone.add(item.resource()));
+        stay.forEach(item -> gone.remove(item.resource()));
+        unwrap(known.get());
+        if (!colorsStay) {
+            contentsComeBack(was);
+        }
+        if (stay.isEmpty()) {
+            restore(COSName.RESOURCES, was.resources());
+            restore(MODIFIED, was.modified());
             return true;
         }
         COSDictionary resources = of().getCOSDictionary(COSName.RESOURCES);
         COSDictionary forms = new COSDictionary(resources.getCOSDictionary(COSName.XOBJECT));
         gone.forEach(name -> forms.removeItem(COSName.getPDFName(name)));
+        if (!colorsStay) {
+            formsComeBack(forms, was);
+        }
         resources.setItem(COSName.XOBJECT, forms);
-        wrap(kept, were, modified, now);
+        Before left = new Before(was.resources(), was.modified(), null, null, null);
+        wrap(stay, colorsStay ? was : left, now);
         return true;
+    }
+
+    /** The content that the page had, with what other programs put around it since. */
+    private void contentsComeBack(Before was) {
+        if (was.contents() == null) {
+            return;
+        }
+        COSBase changed = resolved(was.changed());
+        List<COSBase> back = new ArrayList<>();
+        for (COSBase stream : contents()) {
+            if (resolved(stream) == changed) {
+                back.addAll(streams(was.contents()));
+            } else {
+                back.add(stream);
+            }
+        }
+        restore(
+                COSName.CONTENTS,
+                back.equals(streams(was.contents())) ? was.contents() : asOne(back));
+    }
+
+    private void formsComeBack(COSDictionary forms, Before was) {
+        if (was.forms() == null || !(resourcesBefore(was) instanceof COSDictionary resources)) {
+            return;
+        }
+        COSDictionary before = resources.getCOSDictionary(COSName.XOBJECT);
+        for (COSBase each : was.forms()) {
+            if (each instanceof COSName name) {
+                forms.removeItem(name);
+                set(forms, name, before == null ? null : before.getItem(name));
+            }
+        }
+    }
+
+    private COSBase resourcesBefore(Before was) {
+        if (was.resources() != null) {
+            return resolved(was.resources());
+        }
+        COSBase own = of().getItem(COSName.RESOURCES);
+        of().removeItem(COSName.RESOURCES);
+        COSBase inherited = PDPageTree.getInheritableAttribute(of(), COSName.RESOURCES);
+        set(of(), COSName.RESOURCES, own);
+        return resolved(inherited);
+    }
+
+    private static COSBase resolved(COSBase item) {
+        return item instanceof COSObject object ? object.getObject() : item;
+    }
+
+    private static void set(COSDictionary of, COSName key, COSBase value) {
+        if (value != null) {
+            of.setItem(key, value);
+        }
     }
 
     /** The page with its own content, and without what it says of what was added. */

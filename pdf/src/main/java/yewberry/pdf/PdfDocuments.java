@@ -12,10 +12,9 @@ import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
 import yewberry.core.Refused;
 import yewberry.core.asset.Documents;
+import yewberry.core.asset.FilePage;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.PlaneImage;
-import yewberry.core.color.Medium;
-import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
 import yewberry.core.raster.PlaneRaster;
 import yewberry.pdf.read.DeviceColors;
@@ -67,22 +66,15 @@ public final class PdfDocuments implements Documents {
     }
 
     @Override
-    public PlaneImage draw(
-            byte[] file,
-            int number,
-            int width,
-            int height,
-            Part what,
-            PressCondition condition,
-            Medium medium) {
+    public PlaneImage draw(byte[] file, FilePage wanted, int width, int height) {
         try (PDDocument document = Loader.loadPDF(file)) {
-            PDPage page = document.getPage(number - 1);
+            PDPage page = document.getPage(wanted.number() - 1);
             AffineTransform toPixels = AffineTransform.getScaleInstance(width, height);
             toPixels.concatenate(PagePlates.unit(page));
-            DeviceColors colors = new DeviceColors(medium, condition, List.of());
+            DeviceColors colors = colors(wanted);
             ImageCache images = new ImageCache();
             return image(
-                    switch (what) {
+                    switch (wanted.part()) {
                         case ALL ->
                                 PagePlates.paint(
                                         page,
@@ -105,22 +97,26 @@ public final class PdfDocuments implements Documents {
                     });
         } catch (IOException broken) {
             throw new Refused(
-                    "Page %d of this PDF cannot be drawn; export it anew.".formatted(number));
+                    "Page %d of this PDF cannot be drawn; export it anew."
+                            .formatted(wanted.number()));
         }
     }
 
     @Override
-    public PageText text(byte[] file, int number, PressCondition condition, Medium medium) {
+    public PageText text(byte[] file, FilePage wanted) {
         try (PDDocument document = Loader.loadPDF(file)) {
-            return words(
-                            document,
-                            document.getPage(number - 1),
-                            new DeviceColors(medium, condition, List.of()))
-                    .text();
+            PDPage page = document.getPage(wanted.number() - 1);
+            return words(document, page, colors(wanted)).text();
         } catch (IOException broken) {
             throw new Refused(
-                    "Page %d of this PDF cannot be read; export it anew.".formatted(number));
+                    "Page %d of this PDF cannot be read; export it anew."
+                            .formatted(wanted.number()));
         }
+    }
+
+    private static DeviceColors colors(FilePage wanted) {
+        return new DeviceColors(wanted.medium(), wanted.condition(), List.of())
+                .recolored(wanted.recolored());
     }
 
     private static PageWords.Read words(PDDocument document, PDPage page, DeviceColors colors)

@@ -19,7 +19,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.BiPredicate;
 import java.util.stream.Stream;
-import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
@@ -70,13 +69,9 @@ import yewberry.pdf.proof.ReadBackReport;
 class AddedLayersTest {
     private static final PressCondition COATED = PressCondition.coated();
     private static final Instant NOW = Instant.parse("2026-01-01T00:00:00Z");
-    private static final int PPI = 72;
     private static final Swatch SEA = new Swatch(id("sea"), "Sea", new Cmyk(60, 0, 30, 10));
     private static final Swatch SAND = new Swatch(id("sand"), "Sand", new Cmyk(4, 8, 40, 0));
     private static final Swatch MARK = new Swatch(id("mark"), "Mark", new Cmyk(0, 90, 80, 0));
-
-    /** Poppler draws nothing of such a page, as it comes. */
-    private static final String RESTORES = "that restores more than it saves";
 
     @TempDir Path folder;
 
@@ -182,32 +177,11 @@ class AddedLayersTest {
     }
 
     private BufferedImage poppler(Path pdf) throws IOException {
-        Path to = folder.resolve(pdf.getFileName() + ".drawn");
-        Programs.Result result =
-                Programs.run(
-                        "pdftoppm",
-                        "-cropbox",
-                        "-png",
-                        "-singlefile",
-                        "-r",
-                        "" + PPI,
-                        "" + pdf,
-                        "" + to);
-        assertThat(result.status()).as(result.output()).isZero();
-        return ImageIO.read(Path.of(to + ".png").toFile());
+        return FilesOfOthers.popplerDraws(pdf, folder);
     }
 
     private BufferedImage ghostscriptDraws(Path pdf) throws IOException {
-        Path to = folder.resolve(pdf.getFileName() + ".gs.png");
-        Ghostscript.draw(
-                pdf,
-                "png16m",
-                PPI,
-                to,
-                "-dUseCropBox",
-                "-dTextAlphaBits=1",
-                "-dGraphicsAlphaBits=1");
-        return ImageIO.read(to.toFile());
+        return FilesOfOthers.ghostscriptDraws(pdf, folder);
     }
 
     private static int apart(int one, int other) {
@@ -279,7 +253,7 @@ class AddedLayersTest {
                 .isEqualTo(original);
         Programs.Result check = Programs.run("qpdf", "--check", after.toString());
         assertThat(check.status()).as(check.output()).isZero();
-        if (!name.equals(RESTORES)) {
+        if (!name.equals(FilesOfOthers.RESTORES)) {
             holds(poppler(before), poppler(after), scene);
         }
         holds(ghostscriptDraws(before), ghostscriptDraws(after), scene);

@@ -2,6 +2,7 @@ package yewberry.pdf;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -13,6 +14,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSFloat;
@@ -44,7 +46,41 @@ final class FilesOfOthers {
             showpage
             """;
 
+    private static final int PPI = 72;
+
+    /** Poppler draws nothing of such a page, as it comes. */
+    static final String RESTORES = "that restores more than it saves";
+
     private FilesOfOthers() {}
+
+    static BufferedImage popplerDraws(Path pdf, Path folder) throws IOException {
+        Path to = folder.resolve(pdf.getFileName() + ".drawn");
+        Programs.Result result =
+                Programs.run(
+                        "pdftoppm",
+                        "-cropbox",
+                        "-png",
+                        "-singlefile",
+                        "-r",
+                        "" + PPI,
+                        "" + pdf,
+                        "" + to);
+        assertThat(result.status()).as(result.output()).isZero();
+        return ImageIO.read(Path.of(to + ".png").toFile());
+    }
+
+    static BufferedImage ghostscriptDraws(Path pdf, Path folder) throws IOException {
+        Path to = folder.resolve(pdf.getFileName() + ".gs.png");
+        Ghostscript.draw(
+                pdf,
+                "png16m",
+                PPI,
+                to,
+                "-dUseCropBox",
+                "-dTextAlphaBits=1",
+                "-dGraphicsAlphaBits=1");
+        return ImageIO.read(to.toFile());
+    }
 
     /**
      * @param change what is done to the page once it is drawn

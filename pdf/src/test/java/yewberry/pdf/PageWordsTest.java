@@ -41,8 +41,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import yewberry.core.asset.Documents;
+import yewberry.core.asset.FilePage;
 import yewberry.core.asset.PageText;
+import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
@@ -56,7 +57,7 @@ class PageWordsTest {
     @TempDir Path folder;
 
     private static PageText read(byte[] file, Medium medium) {
-        return DOCUMENTS.text(file, 1, COATED, medium);
+        return DOCUMENTS.text(file, FilePage.of(1, COATED, medium));
     }
 
     private static String text(PageText.Line line) {
@@ -410,10 +411,11 @@ class PageWordsTest {
                 page(
                         "0.8 g 10 40 60 30 re f 0 g 20 49.5 16 0.6 re f BT /F 10 Tf 20 50 Td (Log) Tj ET BT /T 9 Tf 80 50 Td (x) Tj ET");
         byte[] without = page("0.8 g 10 40 60 30 re f");
-        var drawn =
-                DOCUMENTS.draw(
-                        with, 1, 200, 100, Documents.Part.WITHOUT_TEXT, COATED, Medium.SCREEN);
-        var bare = DOCUMENTS.draw(without, 1, 200, 100, Documents.Part.ALL, COATED, Medium.SCREEN);
+        FilePage all = FilePage.of(1, COATED, Medium.SCREEN);
+        FilePage part =
+                new FilePage(1, FilePage.Part.WITHOUT_TEXT, Medium.SCREEN, List.of(), COATED);
+        PlaneImage drawn = DOCUMENTS.draw(with, part, 200, 100);
+        PlaneImage bare = DOCUMENTS.draw(without, all, 200, 100);
         assertThat(drawn.samples()).isEqualTo(bare.samples());
         assertThat(drawn.alpha().orElseThrow()).isEqualTo(bare.alpha().orElseThrow());
     }

@@ -1,7 +1,5 @@
 package yewberry.core.asset;
 
-import yewberry.core.color.Medium;
-import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
 
 /**
@@ -37,21 +35,14 @@ public interface FileReader {
      *
      * @throws yewberry.core.Refused if it cannot be drawn, or takes too long
      */
-    PlaneImage page(
-            byte[] file,
-            int number,
-            int width,
-            int height,
-            Documents.Part what,
-            PressCondition condition,
-            Medium medium);
+    PlaneImage page(byte[] file, FilePage page, int width, int height);
 
     /**
      * What is written on a page of a PDF, as {@link Documents#text}.
      *
      * @throws yewberry.core.Refused if it cannot be read, or takes too long
      */
-    PageText text(byte[] file, int number, PressCondition condition, Medium medium);
+    PageText text(byte[] file, FilePage page);
 
     /** In this process. */
     static FileReader here(Documents documents) {
@@ -73,20 +64,13 @@ public interface FileReader {
             }
 
             @Override
-            public PlaneImage page(
-                    byte[] file,
-                    int number,
-                    int width,
-                    int height,
-                    Documents.Part what,
-                    PressCondition condition,
-                    Medium medium) {
-                return documents.draw(file, number, width, height, what, condition, medium);
+            public PlaneImage page(byte[] file, FilePage page, int width, int height) {
+                return documents.draw(file, page, width, height);
             }
 
             @Override
-            public PageText text(byte[] file, int number, PressCondition condition, Medium medium) {
-                return documents.text(file, number, condition, medium);
+            public PageText text(byte[] file, FilePage page) {
+                return documents.text(file, page);
             }
         };
     }

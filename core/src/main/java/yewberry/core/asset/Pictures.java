@@ -13,10 +13,12 @@ import java.util.concurrent.CompletionException;
 import java.util.concurrent.ConcurrentHashMap;
 import yewberry.core.Refused;
 import yewberry.core.Sha256;
+import yewberry.core.color.Color;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PlaneTable;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Recolor;
 import yewberry.core.publication.SeeThrough;
 
 /**
@@ -85,16 +87,21 @@ public final class Pictures {
     /** What of a file could not be read. */
     private record Failure(String sha256, int page) {}
 
-    private record Key(
-            String sha256,
-            int page,
-            Documents.Part part,
-            int step,
-            PressCondition condition,
-            Medium medium,
-            Optional<SeeThrough> seeThrough) {
+    private record Key(String sha256, FilePage view, int step, Optional<SeeThrough> seeThrough) {
         Key at(int other) {
-            return new Key(sha256, page, part, other, condition, medium, seeThrough);
+            return new Key(sha256, view, other, seeThrough);
+        }
+
+        int page() {
+            return view.number();
+        }
+
+        PressCondition condition() {
+            return view.condition();
+        }
+
+        Medium medium() {
+            return view.medium();
         }
 
         /** What it is kept under: the file, and a sum of all that its pixels follow from. */
@@ -103,11 +110,12 @@ public final class Pictures {
                     String.join(
                             " ",
                             String.valueOf(MAKING),
-                            String.valueOf(page),
-                            part.toString(),
+                            String.valueOf(page()),
+                            view.part().toString(),
+                            view.recolored().toString(),
                             String.valueOf(step),
-                            Sha256.of(condition.profile()),
-                            medium.toString(),
+                            Sha256.of(condition().profile()),
+                            medium().toString(),
                             seeThrough.toString());
             return sha256 + "-" + Sha256.of(all.getBytes(StandardCharsets.UTF_8));
         }
@@ -142,6 +150,9 @@ public final class Pictures {
         /** The same on another medium. */
         Placeable on(Medium medium);
 
+        /** The colours of a page of a PDF that are others, on its medium. */
+        List<Recoloring> recolored();
+
         /** What is written on a page of a PDF; elsewhere nothing. */
         PageText text();
 
@@ -166,40 +177,83 @@ public final class Pictures {
             Optional<SeeThrough> seeThrough,
             PressCondition condition,
             Medium medium) {
-        return new Placed(asset, page, Documents.Part.ALL, false, seeThrough, condition, medium);
+        return new Placed(
+                asset, FilePage.of(page, condition, medium), Colors.NONE, false, seeThrough);
     }
 
     /**
-     * @param pictured whether pictures are part of it
+     * A page of a PDF with the colours that are others here.
+     *
+     * @param page from 1
+     * @param recolored with what takes the place of a colour as it is defined
      */
+    public Placeable of(
+            Asset asset,
+            int page,
+            List<Recolored> recolored,
+            PressCondition condition,
+            Medium medium) {
+        Colors colors = new Colors(recolored);
+        return new Placed(
+                asset,
+                colors.on(FilePage.of(page, condition, medium)),
+                colors,
+                false,
+                Optional.empty());
+    }
+
+    /**
+     * @param to the colour that takes the place of one, as it is defined
+     */
+    public record Recolored(Recolor recolor, Color to) {}
+
+    private record Colors(List<Recolored> all) {
+        static final Colors NONE = new Colors(List.of());
+
+        FilePage on(FilePage page) {
+            return new FilePage(
+                    page.number(),
+                    page.part(),
+                    page.medium(),
+                    all.stream()
+                            .map(each ->
+                                    Recoloring.of(
+                                            each.recolor(),
+                                            each.to(),
+                                            page.condition(),
+                                            page.medium()))
+                            .toList(),
+                    page.condition());
+        }
+    }
+
+    /** One picture or page, of a file. */
     private final class Placed implements Placeable {
         private final Asset asset;
-        private final int page;
-        private final Documents.Part part;
+        private final FilePage view;
+        private final Colors colors;
         private final boolean pictured;
         private final Optional<SeeThrough> seeThrough;
-        private final PressCondition condition;
-        private final Medium medium;
 
+        /**
+         * @param view the page; of what is no PDF its number is 1
+         * @param pictured whether pictures are part of it, where its text is left out
+         */
         Placed(
                 Asset asset,
-                int page,
-                Documents.Part part,
+                FilePage view,
+                Colors colors,
                 boolean pictured,
-                Optional<SeeThrough> seeThrough,
-                PressCondition condition,
-                Medium medium) {
+                Optional<SeeThrough> seeThrough) {
             this.asset = asset;
-            this.page = page;
-            this.part = part;
+            this.view = view;
+            this.colors = colors;
             this.pictured = pictured;
             this.seeThrough = seeThrough;
-            this.condition = condition;
-            this.medium = medium;
         }
 
         private Key key(int step) {
-            return new Key(asset.sha256(), page, part, step, condition, medium, seeThrough);
+            return new Key(asset.sha256(), view, step, seeThrough);
         }
 
         @Override
@@ -219,54 +273,52 @@ public final class Pictures {
 
         @Override
         public Medium medium() {
-            return medium;
+            return view.medium();
         }
 
         @Override
         public Optional<String> problem() {
             about(LOOKED_AT);
-            return Optional.ofNullable(failures.get(new Failure(asset.sha256(), page)));
+            return Optional.ofNullable(failures.get(new Failure(asset.sha256(), view.number())));
         }
 
         @Override
         public Placeable on(Medium other) {
-            return other == medium
+            FilePage there =
+                    new FilePage(view.number(), view.part(), other, List.of(), view.condition());
+            return other == medium()
                     ? this
-                    : new Placed(asset, page, part, pictured, seeThrough, condition, other);
+                    : new Placed(asset, colors.on(there), colors, pictured, seeThrough);
+        }
+
+        @Override
+        public List<Recoloring> recolored() {
+            return view.recolored();
         }
 
         @Override
         public PageText text() {
-            if (!(asset.content() instanceof Asset.Document)) {
-                return PageText.NONE;
-            }
-            return texts.get(
-                    new TextKey(asset.sha256(), page, condition, medium), Pictures.this::read);
+            return asset.content() instanceof Asset.Document
+                    ? texts.get(new TextKey(asset.sha256(), view), Pictures.this::read)
+                    : PageText.NONE;
         }
 
         @Override
         public Placeable withoutText(boolean withPictures) {
-            return new Placed(
-                    asset,
-                    page,
-                    Documents.Part.WITHOUT_TEXT,
-                    withPictures,
-                    seeThrough,
-                    condition,
-                    medium);
+            return new Placed(asset, view.withoutText(), colors, withPictures, seeThrough);
         }
 
         @Override
         public boolean isPicture() {
-            return part == Documents.Part.ALL || pictured;
+            return view.part() == FilePage.Part.ALL || pictured;
         }
     }
 
-    private record TextKey(String sha256, int page, PressCondition condition, Medium medium) {}
+    private record TextKey(String sha256, FilePage page) {}
 
     private PageText read(TextKey key) {
         try {
-            return reader.text(files.read(key.sha256()), key.page(), key.condition(), key.medium());
+            return reader.text(files.read(key.sha256()), key.page());
         } catch (Refused refused) {
             return new PageText(
                     List.of(),
@@ -386,13 +438,7 @@ public final class Pictures {
                     case Asset.Document document -> {
                         Asset.Extent size = asset.extent(key.page());
                         yield reader.page(
-                                file,
-                                key.page(),
-                                step,
-                                height(step, size.width(), size.height()),
-                                key.part(),
-                                condition,
-                                medium);
+                                file, key.view(), step, height(step, size.width(), size.height()));
                     }
                 };
         return cut(image, key.seeThrough(), condition, medium);

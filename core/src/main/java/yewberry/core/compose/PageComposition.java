@@ -194,17 +194,31 @@ final class PageComposition {
                         List.of(),
                         true);
         Fill.PdfPage fill = (Fill.PdfPage) frame.fill();
-        items.add(
-                front(
-                        frame,
-                        new Origin.FromFile(page, asset.name()),
-                        boxes.trim(),
-                        Turn.NONE,
-                        fill.asset(),
-                        fill.number(),
-                        fill.placing(),
+        Rect box = boxes.trim();
+        List<Pictures.Recolored> recolored =
+                asset.recolored().stream()
+                        .filter(each -> each.isOn(file.number()))
+                        .map(each ->
+                                new Pictures.Recolored(
+                                        each, ingredients.paint(each.to(), condition).color()))
+                        .toList();
+        AreaPaint.Picture paint =
+                new AreaPaint.Picture(
+                        asset,
+                        file.number(),
+                        pictures.of(asset, file.number(), recolored, condition, Medium.PAPER),
+                        PicturePlace.of(fill.placing(), asset.extent(file.number()), box, boxes),
+                        false,
                         RunOut.NONE,
-                        Optional.empty()));
+                        Optional.empty());
+        items.add(
+                new Item.FrontFill(
+                        new Origin.FromFile(page, asset.name()),
+                        frame,
+                        paint,
+                        Form.of(box),
+                        paint.reaches(box),
+                        box));
     }
 
     private Optional<AreaPaint> paint(Background background) {

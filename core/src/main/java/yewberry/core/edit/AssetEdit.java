@@ -1,8 +1,10 @@
 package yewberry.core.edit;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Recolor;
 
 /** A change of a file that is placed. */
 public sealed interface AssetEdit extends Edit {
@@ -12,6 +14,13 @@ public sealed interface AssetEdit extends Edit {
 
     /** Puts another file in the place of one, wherever it is placed. */
     record ReplaceAsset(UUID asset, String sha256, Asset.Content content) implements AssetEdit {}
+
+    /**
+     * Changes which colours of a PDF are others here.
+     *
+     * @param recolored all that are
+     */
+    record RecolorAsset(UUID asset, List<Recolor> recolored) implements AssetEdit {}
 
     /**
      * @param replacement what takes its place; needed where the asset is in use

@@ -1,9 +1,11 @@
 package yewberry.core.edit;
 
+import java.util.List;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recolor;
 
 /** Applies edits of files that are placed. */
 final class AssetEdits {
@@ -15,9 +17,21 @@ final class AssetEdits {
             case AssetEdit.RenameAsset(UUID id, String name) ->
                     change(on, id, asset -> asset.withName(name));
             case AssetEdit.ReplaceAsset(UUID id, String sha256, Asset.Content content) ->
-                    change(on, id, asset -> new Asset(asset.id(), asset.name(), sha256, content));
+                    change(on, id, asset -> replaced(asset, sha256, content));
+            case AssetEdit.RecolorAsset(UUID id, List<Recolor> recolored) ->
+                    change(on, id, asset -> asset.withRecolored(recolored));
             case AssetEdit.RemoveAsset remove -> remove(on, remove);
         };
+    }
+
+    /** A picture in the place of a PDF has no colours that could be others. */
+    private static Asset replaced(Asset asset, String sha256, Asset.Content content) {
+        return new Asset(
+                asset.id(),
+                asset.name(),
+                sha256,
+                content,
+                content instanceof Asset.Document ? asset.recolored() : List.of());
     }
 
     private static Publication change(Publication on, UUID id, UnaryOperator<Asset> change) {

@@ -76,6 +76,7 @@ final class TextColors {
                         in.swatches().stream(),
                         in.looks().stream(),
                         in.characterLooks().stream(),
+                        in.assets().stream(),
                         in.stories().stream().flatMap(story -> story.paragraphs().stream()),
                         in.layers().flatMap(layer -> layer.backgrounds().stream()),
                         in.layers().flatMap(layer -> layer.frames().stream()))
@@ -97,8 +98,8 @@ final class TextColors {
             case PictureFrame frame -> swatches(frame.fill().colors());
             case TextFrame frame ->
                     frame.band().stream().flatMap(band -> swatches(band.fill().colors()));
-            case Heading _, Asset _, Page _, Parent _, Recipe _, Story _, Exemption _ ->
-                    Stream.empty();
+            case Asset asset -> asset.references().stream().map(Reference::id);
+            case Heading _, Page _, Parent _, Recipe _, Story _, Exemption _ -> Stream.empty();
         };
     }
 

@@ -4,20 +4,46 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.Names;
+import yewberry.core.Refused;
 
 /**
  * A file that fills are made from. The publication knows it by its id, so that another file can
  * take its place everywhere at once.
  *
  * @param sha256 of the file's bytes, in hexadecimal: what it is stored under
+ * @param recolored colours of its pages that are others here; the first that changes one counts
  */
-public record Asset(UUID id, String name, String sha256, Content content) implements Element {
+public record Asset(UUID id, String name, String sha256, Content content, List<Recolor> recolored)
+        implements Element {
+    /** So many colours of one are changed at most. */
+    private static final int MOST_COLORS = 200;
+
     public Asset {
         name = Names.checked("picture", name);
+        recolored = List.copyOf(recolored);
+        if (!recolored.isEmpty() && !(content instanceof Document)) {
+            throw new Refused(
+                    "Only colours of PDFs whose pages are pages here can be changed; “%s” is none."
+                            .formatted(name));
+        }
+        if (recolored.size() > MOST_COLORS) {
+            throw new Refused(
+                    "Of one file at most %d colours are changed; take one back first."
+                            .formatted(MOST_COLORS));
+        }
+    }
+
+    /** One with the colours that it has. */
+    public Asset(UUID id, String name, String sha256, Content content) {
+        this(id, name, sha256, content, List.of());
     }
 
     public Asset withName(String changed) {
-        return new Asset(id, changed, sha256, content);
+        return new Asset(id, changed, sha256, content, recolored);
+    }
+
+    public Asset withRecolored(List<Recolor> changed) {
+        return new Asset(id, name, sha256, content, changed);
     }
 
     /** What the file was found to hold when it came in. */
@@ -104,11 +130,16 @@ public record Asset(UUID id, String name, String sha256, Content content) implem
 
     @Override
     public List<Reference> references() {
-        return List.of();
+        return recolored.stream().map(each -> Reference.swatch(each.to().swatch())).toList();
     }
 
     @Override
     public Asset withReference(UUID old, UUID replacement) {
-        return this;
+        return recolored.stream().noneMatch(each -> each.to().swatch().equals(old))
+                ? this
+                : withRecolored(
+                        recolored.stream()
+                                .map(each -> each.withReference(old, replacement))
+                                .toList());
     }
 }

@@ -462,7 +462,7 @@ public record Publication(
                 swatches.mapped(each -> each.withReference(old, replacement)),
                 looks.mapped(each -> each.withReference(old, replacement)),
                 characterLooks.mapped(each -> each.withReference(old, replacement)),
-                assets,
+                assets.mapped(each -> each.withReference(old, replacement)),
                 recipes.mapped(
                         each -> each.withLayer(each.layer().withReference(old, replacement))),
                 parents.mapped(each ->

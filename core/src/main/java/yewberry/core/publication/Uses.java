@@ -48,6 +48,9 @@ public final class Uses {
         publication.characterLooks().stream()
                 .filter(look -> refers(look, element))
                 .forEach(look -> names.add("character look “%s”".formatted(look.name())));
+        publication.assets().stream()
+                .filter(asset -> refers(asset, element))
+                .forEach(asset -> names.add("the colours of “%s”".formatted(asset.name())));
         Set<UUID> with = holdersOfText(publication, element);
         publication.parents().stream()
                 .filter(parent ->

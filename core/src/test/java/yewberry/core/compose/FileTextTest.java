@@ -17,12 +17,12 @@ import yewberry.core.Progress;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.asset.Documents;
+import yewberry.core.asset.FilePage;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
-import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.edit.AssetEdit;
@@ -73,14 +73,7 @@ class FileTextTest {
 
         /** Black on the right, nothing on the left; a word lies on both. */
         @Override
-        public PlaneImage draw(
-                byte[] file,
-                int number,
-                int width,
-                int height,
-                Part what,
-                PressCondition condition,
-                Medium medium) {
+        public PlaneImage draw(byte[] file, FilePage page, int width, int height) {
             byte[] samples = new byte[4 * width * height];
             byte[] alpha = new byte[width * height];
             for (int at = 0; at < alpha.length; at++) {
@@ -92,7 +85,7 @@ class FileTextTest {
         }
 
         @Override
-        public PageText text(byte[] file, int number, PressCondition condition, Medium medium) {
+        public PageText text(byte[] file, FilePage page) {
             Path2D box = new Path2D.Double(new Rectangle2D.Double(50, -700, 500, 700));
             PageText.FileFace face =
                     new PageText.FileFace("Plain", 400, false, 800, 200, Map.of(1, box));

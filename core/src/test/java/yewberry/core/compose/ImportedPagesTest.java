@@ -16,11 +16,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.asset.Documents;
+import yewberry.core.asset.FilePage;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.BlendMode;
-import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.edit.AssetEdit;
 import yewberry.core.edit.BackgroundEdit;
@@ -68,14 +68,7 @@ class ImportedPagesTest {
         }
 
         @Override
-        public PlaneImage draw(
-                byte[] file,
-                int number,
-                int width,
-                int height,
-                Part what,
-                PressCondition condition,
-                Medium medium) {
+        public PlaneImage draw(byte[] file, FilePage page, int width, int height) {
             byte[] alpha = new byte[width * height];
             for (int at = 0; at < alpha.length; at++) {
                 boolean line = at / width == height / 2; // hides nothing that anyone would miss
@@ -85,7 +78,7 @@ class ImportedPagesTest {
         }
 
         @Override
-        public PageText text(byte[] file, int number, PressCondition condition, Medium medium) {
+        public PageText text(byte[] file, FilePage page) {
             return PageText.NONE;
         }
     }

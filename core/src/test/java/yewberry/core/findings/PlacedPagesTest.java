@@ -10,10 +10,10 @@ import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.asset.Documents;
+import yewberry.core.asset.FilePage;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
-import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.compose.Composer;
 import yewberry.core.edit.AssetEdit;
@@ -79,21 +79,14 @@ class PlacedPagesTest {
         }
 
         @Override
-        public PlaneImage draw(
-                byte[] file,
-                int number,
-                int width,
-                int height,
-                Part what,
-                PressCondition condition,
-                Medium medium) {
+        public PlaneImage draw(byte[] file, FilePage page, int width, int height) {
             int pixels = width * height;
             return new PlaneImage(
                     width, height, 4, new byte[4 * pixels], Optional.of(new byte[pixels]));
         }
 
         @Override
-        public PageText text(byte[] file, int number, PressCondition condition, Medium medium) {
+        public PageText text(byte[] file, FilePage page) {
             return PageText.NONE;
         }
     }

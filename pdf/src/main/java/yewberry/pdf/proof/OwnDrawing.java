@@ -108,7 +108,8 @@ final class OwnDrawing implements Closeable {
                     PagePlates.paint(
                             page,
                             Optional.ofNullable(document.getDocumentCatalog().getOCProperties()),
-                            new DeviceColors(scene.medium(), scene.condition(), spots),
+                            new DeviceColors(scene.medium(), scene.condition(), spots)
+                                    .recolored(picture.pixels().recolored()),
                             caches.computeIfAbsent(
                                     picture.asset().sha256(), key -> new ImageCache()),
                             toPixels,

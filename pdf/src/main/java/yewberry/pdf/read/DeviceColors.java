@@ -15,11 +15,14 @@ import org.apache.pdfbox.pdmodel.graphics.color.PDICCBased;
 import org.apache.pdfbox.pdmodel.graphics.color.PDIndexed;
 import org.apache.pdfbox.pdmodel.graphics.color.PDSeparation;
 import yewberry.core.Refused;
+import yewberry.core.asset.Recoloring;
 import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PlaneTable;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.publication.Recolor;
 
 /**
  * Turns colours of a file (ISO 32000-1, 8.6) into planes: on paper the inks of a press condition
@@ -33,13 +36,80 @@ public final class DeviceColors {
     private final PressCondition condition;
     private final List<String> spots;
 
+    /** Colours that are painted in others. */
+    private final List<Recoloring> recolored;
+
     /**
      * @param spots the names of the spot inks that have planes of their own, in order
      */
     public DeviceColors(Medium medium, PressCondition condition, List<String> spots) {
+        this(medium, condition, spots, List.of());
+    }
+
+    private DeviceColors(
+            Medium medium,
+            PressCondition condition,
+            List<String> spots,
+            List<Recoloring> recolored) {
         this.medium = medium;
         this.condition = condition;
         this.spots = medium == Medium.PAPER ? List.copyOf(spots) : List.of();
+        this.recolored = recolored;
+    }
+
+    /** The same with some colours painted in others. */
+    public DeviceColors recolored(List<Recoloring> changes) {
+        return new DeviceColors(medium, condition, spots, List.copyOf(changes));
+    }
+
+    /** The same with all colours as they are. */
+    DeviceColors asTheyAre() {
+        return recolored.isEmpty() ? this : recolored(List.of());
+    }
+
+    /** What takes the place of a colour of something that is painted. */
+    public Optional<Color> instead(PDColorSpace space, float[] values, Recolor.What what)
+            throws IOException {
+        if (recolored.isEmpty()) {
+            return Optional.empty();
+        }
+        double[] taken = inLight().of(space, values).planes();
+        Rgb seen = new Rgb(light(taken[0]), light(taken[1]), light(taken[2]));
+        return recolored.stream()
+                .filter(each -> each.changes(seen, what, condition))
+                .map(Recoloring::to)
+                .findFirst();
+    }
+
+    private static int light(double taken) {
+        return Math.clamp(Math.round((1 - taken) * 255), 0, 255);
+    }
+
+    /**
+     * The colour of something that is painted, or what takes its place.
+     *
+     * @throws IOException if the colour space is broken
+     */
+    public Inked of(PDColorSpace space, float[] values, Recolor.What what) throws IOException {
+        Optional<Color> instead = instead(space, values, what);
+        if (instead.isEmpty()) {
+            return of(space, values);
+        }
+        return switch (instead.get()) {
+            case Cmyk ink -> process(share(ink), true);
+            case Rgb rgb ->
+                    light(new float[] {rgb.red() / 255f, rgb.green() / 255f, rgb.blue() / 255f});
+            default -> throw new IllegalStateException("Neither ink nor light: " + instead);
+        };
+    }
+
+    private static float[] share(Cmyk ink) {
+        return new float[] {
+            (float) (ink.cyan() / 100),
+            (float) (ink.magenta() / 100),
+            (float) (ink.yellow() / 100),
+            (float) (ink.black() / 100)
+        };
     }
 
     /** The same for light, as soft masks are worked out in. */

@@ -45,6 +45,7 @@ import yewberry.core.Cancellation;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.asset.PlaneSampler;
 import yewberry.core.color.BlendMode;
+import yewberry.core.publication.Recolor;
 import yewberry.core.raster.Coverage;
 import yewberry.core.raster.PlaneRaster;
 
@@ -78,6 +79,9 @@ public final class PagePlates extends PathEngine {
 
     /** Of a page without its text the lines that are left out, too. */
     private Optional<Set<Rectangle2D>> leftOut = Optional.empty();
+
+    /** Whether what is painted is the glyph of a font that the file draws itself. */
+    private boolean inGlyph;
 
     private Area textClip;
     private Area clipOf;
@@ -185,7 +189,8 @@ public final class PagePlates extends PathEngine {
      */
     private record Colored(Shape shape, Ink ink, boolean[] printed) {}
 
-    private void paint(Shape shape, PDColor color, boolean stroking) throws IOException {
+    private void paint(Shape shape, PDColor color, boolean stroking, Recolor.What what)
+            throws IOException {
         Cancellation.check();
         if (layers.isOff()) {
             return;
@@ -193,19 +198,29 @@ public final class PagePlates extends PathEngine {
         PDGraphicsState state = getGraphicsState();
         boolean over = stroking ? state.isOverprint() : state.isNonStrokingOverprint();
         double alpha = stroking ? state.getAlphaConstant() : state.getNonStrokeAlphaConstant();
-        Optional<Colored> colored = colored(shape, color, over);
+        Optional<Colored> colored =
+                colored(shape, color, over, Optional.of(inGlyph ? Recolor.What.TEXT : what));
         if (colored.isPresent()) {
             cover(colored.get(), alpha);
         }
     }
 
-    /** Nothing for a pattern that is missing. */
-    private Optional<Colored> colored(Shape shape, PDColor color, boolean over) throws IOException {
+    /**
+     * Nothing for a pattern that is missing.
+     *
+     * @param what it is, where its colour may be another one
+     */
+    private Optional<Colored> colored(
+            Shape shape, PDColor color, boolean over, Optional<Recolor.What> what)
+            throws IOException {
         if (color.getColorSpace() instanceof PDPattern) {
             return pattern(shape, color);
         }
+        DeviceColors colors = surfaces.peek().colors();
         DeviceColors.Inked inked =
-                surfaces.peek().colors().of(color.getColorSpace(), color.getComponents());
+                what.isPresent()
+                        ? colors.of(color.getColorSpace(), color.getComponents(), what.get())
+                        : colors.of(color.getColorSpace(), color.getComponents());
         boolean[] printed = inked.printed(over, getGraphicsState().getOverprintMode());
         Ink flat =
                 (x, y, planes) -> {
@@ -418,14 +433,14 @@ public final class PagePlates extends PathEngine {
     @Override
     protected void fill(GeneralPath path) throws IOException {
         if (!isLeftOut(path)) {
-            paint(path, getGraphicsState().getNonStrokingColor(), false);
+            paint(path, getGraphicsState().getNonStrokingColor(), false, Recolor.What.FILLS);
         }
     }
 
     @Override
     protected void stroke(GeneralPath path) throws IOException {
         if (!isLeftOut(path)) {
-            paint(stroked(path), getGraphicsState().getStrokingColor(), true);
+            paint(stroked(path), getGraphicsState().getStrokingColor(), true, Recolor.What.LINES);
         }
     }
 
@@ -481,10 +496,10 @@ public final class PagePlates extends PathEngine {
         Shape glyph = place.createTransformedShape(GlyphPaths.of(outlines, code));
         RenderingMode mode = getGraphicsState().getTextState().getRenderingMode();
         if (mode.isFill() && leftOut.isEmpty()) {
-            paint(glyph, getGraphicsState().getNonStrokingColor(), false);
+            paint(glyph, getGraphicsState().getNonStrokingColor(), false, Recolor.What.TEXT);
         }
         if (mode.isStroke() && leftOut.isEmpty()) {
-            paint(stroked(glyph), getGraphicsState().getStrokingColor(), true);
+            paint(stroked(glyph), getGraphicsState().getStrokingColor(), true, Recolor.What.TEXT);
         }
         if (mode.isClip()) {
             textClip = textClip == null ? new Area() : textClip;
@@ -496,7 +511,10 @@ public final class PagePlates extends PathEngine {
     protected void showType3Glyph(Matrix matrix, PDType3Font font, int code, Vector displacement)
             throws IOException {
         if (leftOut.isEmpty()) {
+            boolean outer = inGlyph;
+            inGlyph = true;
             super.showType3Glyph(matrix, font, code, displacement);
+            inGlyph = outer;
         }
     }
 
@@ -578,7 +596,11 @@ public final class PagePlates extends PathEngine {
                         .createTransformedShape(UNIT);
         PDGraphicsState state = getGraphicsState();
         Optional<Colored> colored =
-                colored(square, state.getNonStrokingColor(), state.isNonStrokingOverprint());
+                colored(
+                        square,
+                        state.getNonStrokingColor(),
+                        state.isNonStrokingOverprint(),
+                        Optional.empty());
         if (colored.isEmpty()) {
             return;
         }
@@ -713,7 +735,7 @@ public final class PagePlates extends PathEngine {
             long low,
             long high)
             throws IOException {
-        Surface all = Surface.of(width, height, surfaces.peek().colors());
+        Surface all = Surface.of(width, height, surfaces.peek().colors().asTheyAre());
         PlaneRaster raster = all.raster();
         surfaces.push(all);
         for (long row = low; row <= high; row++) {
@@ -783,7 +805,7 @@ public final class PagePlates extends PathEngine {
                 new PagePlates(
                         getPage(),
                         layers.properties(),
-                        surfaces.peek().colors(),
+                        surfaces.peek().colors().asTheyAre(),
                         images,
                         toCell,
                         across,

@@ -46,6 +46,7 @@ import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Medium;
 import yewberry.core.color.Rgb;
+import yewberry.core.publication.Recolor;
 
 /**
  * Reads what is written on a page of any PDF: each glyph with its shape, place and colour, and what
@@ -248,8 +249,7 @@ public final class PageWords extends PathEngine {
                                                 .around(more.where().orElseThrow()))));
     }
 
-    private void other(
-            Shape path, Shape shape, Optional<PDColor> color, double alpha, boolean picture)
+    private void other(Shape path, Shape shape, Optional<Color> flat, double alpha, boolean picture)
             throws IOException {
         if (layers.isOff()) {
             return;
@@ -262,7 +262,6 @@ public final class PageWords extends PathEngine {
         if (bounds.getWidth() <= 0 || bounds.getHeight() <= 0 || alpha <= 0) {
             return;
         }
-        Optional<Color> flat = color.isPresent() ? flat(color.get()) : Optional.empty();
         boolean hides = flat.isPresent() && alpha == 1 && isPlain() && clip.isRectangular();
         others.add(
                 new Other(
@@ -319,11 +318,11 @@ public final class PageWords extends PathEngine {
     }
 
     /** Nothing for a pattern. */
-    private Optional<Color> flat(PDColor color) throws IOException {
+    private Optional<Color> flat(PDColor color, Recolor.What what) throws IOException {
         if (color.getColorSpace() instanceof PDPattern) {
             return Optional.empty();
         }
-        double[] planes = colors.of(color.getColorSpace(), color.getComponents()).planes();
+        double[] planes = colors.of(color.getColorSpace(), color.getComponents(), what).planes();
         return Optional.of(
                 colors.medium() == Medium.PAPER
                         ? new Cmyk(
@@ -353,7 +352,7 @@ public final class PageWords extends PathEngine {
         other(
                 path,
                 path,
-                Optional.of(state.getNonStrokingColor()),
+                flat(state.getNonStrokingColor(), Recolor.What.FILLS),
                 state.getNonStrokeAlphaConstant(),
                 false);
         Rectangle2D bounds = toSeen.createTransformedShape(path).getBounds2D();
@@ -388,7 +387,12 @@ public final class PageWords extends PathEngine {
             drawn.get().append(line, false);
             return;
         }
-        other(path, line, Optional.of(state.getStrokingColor()), state.getAlphaConstant(), false);
+        other(
+                path,
+                line,
+                flat(state.getStrokingColor(), Recolor.What.LINES),
+                state.getAlphaConstant(),
+                false);
     }
 
     @Override
@@ -571,7 +575,7 @@ public final class PageWords extends PathEngine {
         }
         PDColor pdColor = mode.isFill() ? state.getNonStrokingColor() : state.getStrokingColor();
         double alpha = mode.isFill() ? state.getNonStrokeAlphaConstant() : state.getAlphaConstant();
-        Optional<Color> color = flat(pdColor);
+        Optional<Color> color = flat(pdColor, Recolor.What.TEXT);
         if (!blank && color.isEmpty()) {
             count(PageText.Why.PATTERN, ink);
             return;

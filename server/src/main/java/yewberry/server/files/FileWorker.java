@@ -12,12 +12,11 @@ import java.util.Map;
 import java.util.Optional;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Refused;
-import yewberry.core.asset.Documents;
+import yewberry.core.asset.FilePage;
 import yewberry.core.asset.FileReader;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.PixelArray;
 import yewberry.core.asset.PlaneImage;
-import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
 import yewberry.core.text.FontFile;
@@ -79,23 +78,16 @@ public final class FileWorker {
                     write(out, reader.drawing(bytes(in), width, height));
                 }
                 case PAGE -> {
-                    int number = in.readInt();
                     int width = in.readInt();
                     int height = in.readInt();
-                    Documents.Part what = Documents.Part.valueOf(in.readUTF());
-                    Medium medium = Medium.valueOf(in.readUTF());
-                    PressCondition condition = condition(in);
-                    write(
-                            out,
-                            reader.page(bytes(in), number, width, height, what, condition, medium));
+                    FilePage page = PageStream.page(in, this::condition);
+                    write(out, reader.page(bytes(in), page, width, height));
                 }
                 case TEXT -> {
-                    int number = in.readInt();
-                    Medium medium = Medium.valueOf(in.readUTF());
-                    PressCondition condition = condition(in);
-                    PageText text = reader.text(bytes(in), number, condition, medium);
+                    FilePage page = PageStream.page(in, this::condition);
+                    PageText text = reader.text(bytes(in), page);
                     out.writeInt(DONE);
-                    PageTextStream.write(out, text);
+                    PageStream.write(out, text);
                 }
                 case FONT -> {
                     FontFile file = FontFile.read(bytes(in));

@@ -16,13 +16,11 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Refused;
-import yewberry.core.asset.Documents;
+import yewberry.core.asset.FilePage;
 import yewberry.core.asset.FileReader;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.PixelArray;
 import yewberry.core.asset.PlaneImage;
-import yewberry.core.color.Medium;
-import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
 import yewberry.core.text.FontFile;
 
@@ -218,49 +216,29 @@ public class FileWorkers implements FileReader, DisposableBean {
     }
 
     @Override
-    public PlaneImage page(
-            byte[] file,
-            int number,
-            int width,
-            int height,
-            Documents.Part what,
-            PressCondition condition,
-            Medium medium) {
+    public PlaneImage page(byte[] file, FilePage page, int width, int height) {
         return ask(
                 DEADLINE,
                 out -> {
                     out.writeInt(FileWorker.PAGE);
-                    out.writeInt(number);
                     out.writeInt(width);
                     out.writeInt(height);
-                    out.writeUTF(what.name());
-                    mixed(out, condition, medium);
+                    PageStream.write(out, page);
                     FileWorker.write(out, file);
                 },
                 FileWorker::image);
     }
 
     @Override
-    public PageText text(byte[] file, int number, PressCondition condition, Medium medium) {
+    public PageText text(byte[] file, FilePage page) {
         return ask(
                 DEADLINE,
                 out -> {
                     out.writeInt(FileWorker.TEXT);
-                    out.writeInt(number);
-                    mixed(out, condition, medium);
+                    PageStream.write(out, page);
                     FileWorker.write(out, file);
                 },
-                PageTextStream::read);
-    }
-
-    /** What colours are to come to. */
-    private static void mixed(DataOutputStream out, PressCondition condition, Medium medium)
-            throws IOException {
-        out.writeUTF(medium.name());
-        out.writeUTF(condition.id());
-        out.writeUTF(condition.name());
-        out.writeDouble(condition.inkLimit());
-        FileWorker.write(out, condition.profile());
+                PageStream::text);
     }
 
     /**

@@ -13,6 +13,7 @@ import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 import yewberry.core.color.BlendMode;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Border;
 import yewberry.core.publication.Destination;
@@ -36,6 +37,8 @@ final class Defaults {
 
     private static final Map<Class<?>, Map<String, JsonNode>> BY_TYPE =
             Map.of(
+                    Asset.class,
+                    Map.of("recolored", JSON.arrayNode()),
                     Border.class,
                     Map.of("carriesMeaning", JSON.booleanNode(false)),
                     Background.class,

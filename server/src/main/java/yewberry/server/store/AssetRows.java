@@ -10,6 +10,7 @@ import org.jooq.DSLContext;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Holder;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recolor;
 import yewberry.server.store.db.tables.records.AssetRecord;
 
 /** What is placed, as rows; what a file holds is stored with the file. */
@@ -30,10 +31,15 @@ final class AssetRows extends Rows<Asset, AssetRecord> {
     void fill(AssetRecord row, Asset asset, Optional<Holder> owner) {
         row.setName(asset.name());
         row.setSha256(asset.sha256());
+        row.setRecolored(
+                asset.recolored().isEmpty()
+                        ? null
+                        : columns.write(
+                                asset.recolored().toArray(Recolor[]::new), Recolor[].class));
     }
 
     List<Asset> read(DSLContext db, UUID in) {
-        return db.select(ASSET.ID, ASSET.NAME, ASSET.SHA256, ASSET_FILE.CONTENT)
+        return db.select(ASSET.ID, ASSET.NAME, ASSET.SHA256, ASSET_FILE.CONTENT, ASSET.RECOLORED)
                 .from(ASSET)
                 .join(ASSET_FILE)
                 .on(ASSET_FILE.SHA256.eq(ASSET.SHA256))
@@ -44,6 +50,10 @@ final class AssetRows extends Rows<Asset, AssetRecord> {
                                 row.value1(),
                                 row.value2(),
                                 row.value3(),
-                                columns.read(row.value4(), Asset.Content.class)));
+                                columns.read(row.value4(), Asset.Content.class),
+                                Optional.ofNullable(row.value5())
+                                        .map(json -> columns.read(json, Recolor[].class))
+                                        .map(List::of)
+                                        .orElse(List.of())));
     }
 }

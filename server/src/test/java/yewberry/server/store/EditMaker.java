@@ -65,6 +65,7 @@ import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
+import yewberry.core.publication.Recolor;
 import yewberry.core.publication.Role;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.RunOut;
@@ -153,6 +154,7 @@ final class EditMaker {
                     maker -> new LookEdit.ChangeLook(maker.look(maker.look())),
                     maker -> new LookEdit.RemoveLook(maker.look(), maker.maybe(maker.look())),
                     maker -> new AssetEdit.AddAsset(maker.asset()),
+                    EditMaker::recolor,
                     maker -> new AssetEdit.RenameAsset(maker.anyAsset(), maker.name()),
                     maker -> new AssetEdit.ReplaceAsset(maker.anyAsset(), maker.file(), PIXELS),
                     maker ->
@@ -576,6 +578,18 @@ final class EditMaker {
 
     private String file() {
         return any(FILES);
+    }
+
+    private Edit recolor() {
+        UUID asset = id(on.assets().stream());
+        Recolor recolor =
+                new Recolor(
+                        new Rgb(upTo(256), upTo(256), upTo(256)),
+                        upTo(51),
+                        Set.of(any(List.of(Recolor.What.values()))),
+                        coin() ? List.of() : List.of(1),
+                        Tinted.full(swatch()));
+        return new AssetEdit.RecolorAsset(asset, coin() ? List.of(recolor) : List.of());
     }
 
     private Asset asset() {

@@ -6,17 +6,24 @@ import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import yewberry.core.asset.FilePage;
 import yewberry.core.asset.PageText;
+import yewberry.core.asset.Recoloring;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.publication.Recolor;
 
-/** The text of a page on its way between processes. */
-final class PageTextStream {
+/** A page that is wanted, and what is written on it, on their way between processes. */
+final class PageStream {
     private static final int END = -1;
 
     private static final int BARE = 0;
@@ -24,13 +31,59 @@ final class PageTextStream {
     private static final int MIXED = 2;
     private static final int PICTURED = 3;
 
-    private PageTextStream() {}
+    private PageStream() {}
+
+    static void write(DataOutputStream out, FilePage page) throws IOException {
+        out.writeInt(page.number());
+        out.writeUTF(page.part().name());
+        out.writeUTF(page.medium().name());
+        list(
+                out,
+                page.recolored(),
+                (to, each) -> {
+                    color(to, each.from());
+                    to.writeDouble(each.within());
+                    for (Recolor.What what : Recolor.What.values()) {
+                        to.writeBoolean(each.what().contains(what));
+                    }
+                    color(to, each.to());
+                });
+        PressCondition condition = page.condition();
+        out.writeUTF(condition.id());
+        out.writeUTF(condition.name());
+        out.writeDouble(condition.inkLimit());
+        FileWorker.write(out, condition.profile());
+    }
+
+    /**
+     * @param condition reads what is written of it
+     */
+    static FilePage page(DataInputStream in, Reads<PressCondition> condition) throws IOException {
+        return new FilePage(
+                in.readInt(),
+                FilePage.Part.valueOf(in.readUTF()),
+                Medium.valueOf(in.readUTF()),
+                list(in, PageStream::recoloring),
+                condition.read(in));
+    }
+
+    private static Recoloring recoloring(DataInputStream in) throws IOException {
+        Rgb from = (Rgb) color(in);
+        double within = in.readDouble();
+        Set<Recolor.What> what = EnumSet.noneOf(Recolor.What.class);
+        for (Recolor.What each : Recolor.What.values()) {
+            if (in.readBoolean()) {
+                what.add(each);
+            }
+        }
+        return new Recoloring(from, within, what, color(in));
+    }
 
     private interface Writes<T> {
         void write(DataOutputStream out, T value) throws IOException;
     }
 
-    private interface Reads<T> {
+    interface Reads<T> {
         T read(DataInputStream in) throws IOException;
     }
 
@@ -52,16 +105,16 @@ final class PageTextStream {
     }
 
     static void write(DataOutputStream out, PageText text) throws IOException {
-        list(out, text.faces(), PageTextStream::face);
-        list(out, text.stretches(), PageTextStream::stretch);
-        list(out, text.unread(), PageTextStream::unread);
+        list(out, text.faces(), PageStream::face);
+        list(out, text.stretches(), PageStream::stretch);
+        list(out, text.unread(), PageStream::unread);
     }
 
-    static PageText read(DataInputStream in) throws IOException {
+    static PageText text(DataInputStream in) throws IOException {
         return new PageText(
-                list(in, PageTextStream::face),
-                list(in, PageTextStream::stretch),
-                list(in, PageTextStream::unread));
+                list(in, PageStream::face),
+                list(in, PageStream::stretch),
+                list(in, PageStream::unread));
     }
 
     private static void face(DataOutputStream out, PageText.FileFace face) throws IOException {
@@ -151,7 +204,7 @@ final class PageTextStream {
             case PageText.Ground.Mixed(boolean pictured) ->
                     out.writeByte(pictured ? PICTURED : MIXED);
         }
-        list(out, stretch.lines(), PageTextStream::line);
+        list(out, stretch.lines(), PageStream::line);
     }
 
     private static PageText.Stretch stretch(DataInputStream in) throws IOException {
@@ -165,7 +218,7 @@ final class PageTextStream {
                 color(in),
                 in.readBoolean(),
                 ground(in),
-                list(in, PageTextStream::line));
+                list(in, PageStream::line));
     }
 
     private static PageText.Ground ground(DataInputStream in) throws IOException {

@@ -1,0 +1,41 @@
+package yewberry.core.asset;
+
+import java.util.List;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+
+/**
+ * A page of a PDF as it is wanted.
+ *
+ * @param number from 1
+ * @param medium that its colours come to
+ * @param recolored the first that changes a colour counts
+ * @param condition whose inks its process inks are
+ */
+public record FilePage(
+        int number,
+        Part part,
+        Medium medium,
+        List<Recoloring> recolored,
+        PressCondition condition) {
+    public FilePage {
+        recolored = List.copyOf(recolored);
+    }
+
+    /** All of one as it is. */
+    public static FilePage of(int number, PressCondition condition, Medium medium) {
+        return new FilePage(number, Part.ALL, medium, List.of(), condition);
+    }
+
+    /** What of a page is drawn. */
+    public enum Part {
+        ALL,
+        /** All but its text, and the lines that belong to that. */
+        WITHOUT_TEXT
+    }
+
+    /** The same without its text. */
+    FilePage withoutText() {
+        return new FilePage(number, Part.WITHOUT_TEXT, medium, recolored, condition);
+    }
+}

@@ -1,0 +1,49 @@
+package yewberry.core.asset;
+
+import java.util.Set;
+import yewberry.core.color.Color;
+import yewberry.core.color.Difference;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.publication.Recolor;
+
+/**
+ * A colour of a file that is painted in another one.
+ *
+ * @param from the colour, as it is seen on a screen
+ * @param within how far from it others may be that are painted in it as well, as CIEDE2000
+ * @param what is painted
+ * @param to what it comes to on a medium: ink, or light
+ */
+public record Recoloring(Rgb from, double within, Set<Recolor.What> what, Color to) {
+    /** A colour that is written in another space comes back a step off. */
+    private static final int STEP = 1;
+
+    /**
+     * @param to as it is defined
+     */
+    public static Recoloring of(
+            Recolor recolor, Color to, PressCondition condition, Medium medium) {
+        return new Recoloring(
+                recolor.from(),
+                recolor.within(),
+                recolor.what(),
+                medium == Medium.PAPER ? condition.toInk(to) : condition.toScreen(to));
+    }
+
+    /** Whether something of a file is painted in another colour. */
+    public boolean changes(Rgb seen, Recolor.What painted, PressCondition condition) {
+        return what.contains(painted)
+                && (isSame(seen)
+                        || within > 0
+                                && Difference.ciede2000(condition.lab(seen), condition.lab(from))
+                                        <= within);
+    }
+
+    private boolean isSame(Rgb seen) {
+        return Math.abs(seen.red() - from.red()) <= STEP
+                && Math.abs(seen.green() - from.green()) <= STEP
+                && Math.abs(seen.blue() - from.blue()) <= STEP;
+    }
+}

@@ -1,0 +1,64 @@
+package yewberry.core.publication;
+
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import yewberry.core.Refused;
+import yewberry.core.color.Numbers;
+import yewberry.core.color.Rgb;
+
+/**
+ * That a colour of a file is another one in what comes of it. The file itself stays as it is.
+ *
+ * @param from the colour, as it is seen on a screen
+ * @param within how far from it others may be that are changed as well, as CIEDE2000; 0 only itself
+ * @param what is painted in it; at least one
+ * @param pages numbers of the pages of the file; none means all
+ * @param to what takes its place
+ * @throws Refused if nothing is chosen, or the distance is not within 0 to 50
+ */
+public record Recolor(Rgb from, double within, Set<What> what, List<Integer> pages, Tinted to) {
+    private static final double FARTHEST = 50;
+
+    /** What is painted. */
+    public enum What {
+        TEXT("text"),
+        LINES("lines"),
+        FILLS("fills");
+
+        private final String words;
+
+        What(String words) {
+            this.words = words;
+        }
+
+        public String inWords() {
+            return words;
+        }
+    }
+
+    public Recolor {
+        if (what.isEmpty()) {
+            throw new Refused("Choose what is recoloured: text, lines or fills.");
+        }
+        what = Collections.unmodifiableSet(EnumSet.copyOf(what)); // always in the same order
+        pages = List.copyOf(new TreeSet<>(pages));
+        if (!(within >= 0 && within <= FARTHEST)) {
+            throw new Refused(
+                    "A distance of %s between colours is not possible here; choose from 0 to %s."
+                            .formatted(Numbers.plain(within), Numbers.plain(FARTHEST)));
+        }
+    }
+
+    /** Whether it is for a page of the file. */
+    public boolean isOn(int page) {
+        return pages.isEmpty() || pages.contains(page);
+    }
+
+    Recolor withReference(UUID old, UUID replacement) {
+        return new Recolor(from, within, what, pages, to.withReference(old, replacement));
+    }
+}

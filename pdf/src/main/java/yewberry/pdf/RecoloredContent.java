@@ -1,0 +1,474 @@
+package yewberry.pdf;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.pdfbox.contentstream.operator.Operator;
+import org.apache.pdfbox.contentstream.operator.OperatorName;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSFloat;
+import org.apache.pdfbox.cos.COSInteger;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSNumber;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.pdfparser.PDFStreamParser;
+import org.apache.pdfbox.pdfwriter.ContentStreamWriter;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
+import org.apache.pdfbox.pdmodel.graphics.color.PDPattern;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import yewberry.core.color.Cmyk;
+import yewberry.core.color.Color;
+import yewberry.core.color.Rgb;
+import yewberry.core.publication.Recolor;
+import yewberry.pdf.read.DeviceColors;
+
+/**
+ * The content of a page with some of its colours changed: before what is painted in one of them
+ * another is set, and behind it the old one again (ISO 32000-1, 8.6.8). All else stays as it is. A
+ * form in which anything changes is copied, because it may be used elsewhere. Pictures, patterns
+ * and shadings stay.
+ */
+final class RecoloredContent {
+    private static final int DEEPEST = 30;
+
+    private final PDDocument document;
+    private final DeviceColors colors;
+    private final Map<FormUse, Optional<COSStream>> forms = new HashMap<>();
+
+    /**
+     * @param colors that say what changes
+     */
+    RecoloredContent(PDDocument document, DeviceColors colors) {
+        this.document = document;
+        this.colors = colors;
+    }
+
+    /** What the same form comes to depends on the colours that it begins with. */
+    private record FormUse(COSStream form, List<Object> colors) {}
+
+    /**
+     * @param content that takes the place of the page's
+     * @param forms that take the places of others among the page's resources, by their names
+     */
+    record Changed(COSStream content, Map<COSName, COSStream> forms) {}
+
+    /**
+     * @return nothing where no colour of the page changes
+     * @throws IOException if its content cannot be read
+     */
+    Optional<Changed> of(PDPage page) throws IOException {
+        PDResources resources =
+                page.getResources() == null ? new PDResources() : page.getResources();
+        Rewriting rewriting = new Rewriting(resources, new State(), 0);
+        List<Object> tokens = rewriting.of(new PDFStreamParser(page));
+        if (!rewriting.changed) {
+            return Optional.empty();
+        }
+        COSStream content = document.getDocument().createCOSStream();
+        write(content, tokens);
+        return Optional.of(new Changed(content, rewriting.replaced));
+    }
+
+    private static void write(COSStream stream, List<Object> tokens) throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        new ContentStreamWriter(bytes).writeTokens(tokens);
+        try (OutputStream out = stream.createOutputStream(COSName.FLATE_DECODE)) {
+            bytes.writeTo(out);
+        }
+    }
+
+    /**
+     * A colour, and what sets it.
+     *
+     * @param color nothing where it cannot be told
+     * @param space what chooses its space, if that is by itself
+     */
+    private record ColorSet(Optional<PDColor> color, List<Object> space, List<Object> tokens) {
+        static ColorSet black(boolean stroking) {
+            String operator =
+                    stroking ? OperatorName.STROKING_COLOR_GRAY : OperatorName.NON_STROKING_GRAY;
+            return new ColorSet(
+                    Optional.of(PDDeviceGray.INSTANCE.getInitialColor()),
+                    List.of(),
+                    List.of(COSInteger.ZERO, Operator.getOperator(operator)));
+        }
+
+        List<Object> again() {
+            List<Object> all = new ArrayList<>(space);
+            all.addAll(tokens);
+            return all;
+        }
+    }
+
+    /** ISO 32000-1, 8.4.2: what is saved and restored, as far as it counts here. */
+    private static final class State {
+        private ColorSet fill = ColorSet.black(false);
+        private ColorSet stroke = ColorSet.black(true);
+        private int rendering;
+
+        State copy() {
+            State copy = new State();
+            copy.fill = fill;
+            copy.stroke = stroke;
+            copy.rendering = rendering;
+            return copy;
+        }
+    }
+
+    /** Goes through the operators of one content stream. */
+    private final class Rewriting {
+        private final PDResources resources;
+        private final int depth;
+        private final Deque<State> saved = new ArrayDeque<>();
+        private final List<Object> out = new ArrayList<>();
+
+        /** A path, which nothing but its own operators may stand within (8.5.2). */
+        private final List<Object> path = new ArrayList<>();
+
+        private final Map<COSName, COSStream> replaced = new LinkedHashMap<>();
+        private State state;
+        private boolean changed;
+
+        Rewriting(PDResources resources, State state, int depth) {
+            this.resources = resources;
+            this.state = state;
+            this.depth = depth;
+        }
+
+        List<Object> of(PDFStreamParser parser) throws IOException {
+            List<Object> operands = new ArrayList<>();
+            for (Object token = parser.parseNextToken();
+                    token != null;
+                    token = parser.parseNextToken()) {
+                if (token instanceof Operator operator) {
+                    operator(operator, operands);
+                    operands = new ArrayList<>();
+                } else {
+                    operands.add(token);
+                }
+            }
+            out.addAll(path);
+            out.addAll(operands);
+            return out;
+        }
+
+        private void operator(Operator operator, List<Object> operands) throws IOException {
+            switch (operator.getName()) {
+                case OperatorName.SAVE -> saved.push(state.copy());
+                case OperatorName.RESTORE -> {
+                    if (!saved.isEmpty()) {
+                        state = saved.pop();
+                    }
+                }
+                case OperatorName.NON_STROKING_GRAY,
+                        OperatorName.NON_STROKING_RGB,
+                        OperatorName.NON_STROKING_CMYK ->
+                        state.fill = device(operator, operands);
+                case OperatorName.STROKING_COLOR_GRAY,
+                        OperatorName.STROKING_COLOR_RGB,
+                        OperatorName.STROKING_COLOR_CMYK ->
+                        state.stroke = device(operator, operands);
+                case OperatorName.NON_STROKING_COLORSPACE -> state.fill = space(operator, operands);
+                case OperatorName.STROKING_COLORSPACE -> state.stroke = space(operator, operands);
+                case OperatorName.NON_STROKING_COLOR, OperatorName.NON_STROKING_COLOR_N ->
+                        state.fill = inSpace(state.fill, operator, operands);
+                case OperatorName.STROKING_COLOR, OperatorName.STROKING_COLOR_N ->
+                        state.stroke = inSpace(state.stroke, operator, operands);
+                case OperatorName.SET_TEXT_RENDERINGMODE ->
+                        state.rendering =
+                                !operands.isEmpty() && operands.getFirst() instanceof COSNumber mode
+                                        ? mode.intValue()
+                                        : 0;
+                case OperatorName.SHOW_TEXT,
+                        OperatorName.SHOW_TEXT_ADJUSTED,
+                        OperatorName.SHOW_TEXT_LINE,
+                        OperatorName.SHOW_TEXT_LINE_AND_SPACE -> {
+                    text(operator, operands);
+                    return;
+                }
+                case OperatorName.DRAW_OBJECT -> object(operands);
+                case OperatorName.MOVE_TO,
+                        OperatorName.LINE_TO,
+                        OperatorName.CURVE_TO,
+                        OperatorName.CURVE_TO_REPLICATE_INITIAL_POINT,
+                        OperatorName.CURVE_TO_REPLICATE_FINAL_POINT,
+                        OperatorName.CLOSE_PATH,
+                        OperatorName.APPEND_RECT,
+                        OperatorName.CLIP_NON_ZERO,
+                        OperatorName.CLIP_EVEN_ODD -> {
+                    path.addAll(operands);
+                    path.add(operator);
+                    return;
+                }
+                case OperatorName.FILL_NON_ZERO,
+                        OperatorName.LEGACY_FILL_NON_ZERO,
+                        OperatorName.FILL_EVEN_ODD -> {
+                    paint(operator, operands, true, false);
+                    return;
+                }
+                case OperatorName.STROKE_PATH, OperatorName.CLOSE_AND_STROKE -> {
+                    paint(operator, operands, false, true);
+                    return;
+                }
+                case OperatorName.FILL_NON_ZERO_AND_STROKE,
+                        OperatorName.FILL_EVEN_ODD_AND_STROKE,
+                        OperatorName.CLOSE_FILL_NON_ZERO_AND_STROKE,
+                        OperatorName.CLOSE_FILL_EVEN_ODD_AND_STROKE -> {
+                    paint(operator, operands, true, true);
+                    return;
+                }
+                case OperatorName.ENDPATH -> {
+                    paint(operator, operands, false, false);
+                    return;
+                }
+                default -> {
+                    // it sets nothing that counts here
+                }
+            }
+            out.addAll(path);
+            path.clear();
+            out.addAll(operands);
+            out.add(operator);
+        }
+
+        // which colour it is
+
+        private ColorSet device(Operator operator, List<Object> operands) throws IOException {
+            COSName space =
+                    switch (operator.getName()) {
+                        case OperatorName.NON_STROKING_GRAY, OperatorName.STROKING_COLOR_GRAY ->
+                                COSName.DEVICEGRAY;
+                        case OperatorName.NON_STROKING_RGB, OperatorName.STROKING_COLOR_RGB ->
+                                COSName.DEVICERGB;
+                        default -> COSName.DEVICECMYK;
+                    };
+            return new ColorSet(
+                    color(resources.getColorSpace(space), operands),
+                    List.of(),
+                    tokens(operator, operands));
+        }
+
+        private ColorSet space(Operator operator, List<Object> operands) throws IOException {
+            List<Object> tokens = tokens(operator, operands);
+            if (operands.isEmpty() || !(operands.getFirst() instanceof COSName name)) {
+                return new ColorSet(Optional.empty(), tokens, List.of());
+            }
+            return new ColorSet(
+                    Optional.of(resources.getColorSpace(name).getInitialColor()),
+                    tokens,
+                    List.of());
+        }
+
+        private static ColorSet inSpace(ColorSet before, Operator operator, List<Object> operands) {
+            return new ColorSet(
+                    before.color().flatMap(was -> color(was.getColorSpace(), operands)),
+                    before.space(),
+                    tokens(operator, operands));
+        }
+
+        private static List<Object> tokens(Operator operator, List<Object> operands) {
+            List<Object> tokens = new ArrayList<>(operands);
+            tokens.add(operator);
+            return List.copyOf(tokens);
+        }
+
+        /** Nothing for a pattern. */
+        private static Optional<PDColor> color(PDColorSpace space, List<Object> operands) {
+            if (space == null || space instanceof PDPattern) {
+                return Optional.empty();
+            }
+            COSArray values = new COSArray();
+            operands.stream()
+                    .filter(COSNumber.class::isInstance)
+                    .map(COSBase.class::cast)
+                    .forEach(values::add);
+            return values.size() == space.getNumberOfComponents()
+                    ? Optional.of(new PDColor(values, space))
+                    : Optional.empty();
+        }
+
+        private Optional<Color> instead(ColorSet of, Recolor.What what) throws IOException {
+            if (of.color().isEmpty()) {
+                return Optional.empty();
+            }
+            PDColor color = of.color().get();
+            return colors.instead(color.getColorSpace(), color.getComponents(), what);
+        }
+
+        // what is painted in it
+
+        /** Modes 4 to 7 are 0 to 3 that clip as well (table 106). */
+        private void text(Operator operator, List<Object> operands) throws IOException {
+            int mode = state.rendering % 4;
+            boolean fills = mode == 0 || mode == 2;
+            boolean strokes = mode == 1 || mode == 2;
+            painted(
+                    tokens(operator, operands),
+                    fills ? Optional.of(Recolor.What.TEXT) : Optional.empty(),
+                    strokes ? Optional.of(Recolor.What.TEXT) : Optional.empty());
+        }
+
+        private void paint(Operator operator, List<Object> operands, boolean fills, boolean strokes)
+                throws IOException {
+            List<Object> all = new ArrayList<>(path);
+            path.clear();
+            all.addAll(operands);
+            all.add(operator);
+            painted(
+                    all,
+                    fills ? Optional.of(Recolor.What.FILLS) : Optional.empty(),
+                    strokes ? Optional.of(Recolor.What.LINES) : Optional.empty());
+        }
+
+        private void painted(
+                List<Object> tokens, Optional<Recolor.What> fills, Optional<Recolor.What> strokes)
+                throws IOException {
+            out.addAll(path);
+            path.clear();
+            Optional<Color> fill =
+                    fills.isEmpty() ? Optional.empty() : instead(state.fill, fills.get());
+            Optional<Color> stroke =
+                    strokes.isEmpty() ? Optional.empty() : instead(state.stroke, strokes.get());
+            fill.ifPresent(color -> out.addAll(setting(color, false)));
+            stroke.ifPresent(color -> out.addAll(setting(color, true)));
+            out.addAll(tokens);
+            if (fill.isPresent()) {
+                out.addAll(state.fill.again());
+            }
+            if (stroke.isPresent()) {
+                out.addAll(state.stroke.again());
+            }
+            changed |= fill.isPresent() || stroke.isPresent();
+        }
+
+        private void object(List<Object> operands) throws IOException {
+            if (operands.isEmpty()
+                    || !(operands.getFirst() instanceof COSName name)
+                    || depth >= DEEPEST) {
+                return;
+            }
+            COSDictionary objects = resources.getCOSObject().getCOSDictionary(COSName.XOBJECT);
+            if (objects == null
+                    || !(objects.getDictionaryObject(name) instanceof COSStream form)
+                    || !COSName.FORM.equals(form.getCOSName(COSName.SUBTYPE))) {
+                return;
+            }
+            FormUse use =
+                    new FormUse(
+                            form,
+                            List.of(state.fill.again(), state.stroke.again(), state.rendering));
+            Optional<COSStream> known = forms.get(use);
+            if (known == null) {
+                forms.put(use, Optional.empty()); // it may draw itself
+                known = form(form);
+                forms.put(use, known);
+            }
+            if (known.isEmpty()) {
+                return;
+            }
+            COSStream own = replaced.get(name);
+            changed = true;
+            if (own == null || own == known.get()) {
+                replaced.put(name, known.get());
+            } else {
+                COSName other = free(name);
+                replaced.put(other, known.get());
+                operands.set(0, other);
+            }
+        }
+
+        /** The same form may be drawn with other colours to begin with. */
+        private COSName free(COSName name) {
+            COSDictionary objects = resources.getCOSObject().getCOSDictionary(COSName.XOBJECT);
+            int number = 1;
+            COSName other = COSName.getPDFName(name.getName() + "-" + number);
+            while (objects.containsKey(other) || replaced.containsKey(other)) {
+                other = COSName.getPDFName(name.getName() + "-" + ++number);
+            }
+            return other;
+        }
+
+        private Optional<COSStream> form(COSStream form) throws IOException {
+            PDFormXObject read = new PDFormXObject(form);
+            PDResources own = read.getResources() == null ? resources : read.getResources();
+            State begin = state.copy();
+            Rewriting inner = new Rewriting(own, begin, depth + 1);
+            List<Object> tokens = inner.of(new PDFStreamParser(read));
+            if (!inner.changed) {
+                return Optional.empty();
+            }
+            COSStream copy = document.getDocument().createCOSStream();
+            for (Map.Entry<COSName, COSBase> each : form.entrySet()) {
+                COSName key = each.getKey();
+                if (!key.equals(COSName.LENGTH)
+                        && !key.equals(COSName.FILTER)
+                        && !key.equals(COSName.DECODE_PARMS)) {
+                    copy.setItem(key, each.getValue());
+                }
+            }
+            if (!inner.replaced.isEmpty()) {
+                copy.setItem(COSName.RESOURCES, with(own.getCOSObject(), inner.replaced));
+            }
+            write(copy, tokens);
+            return Optional.of(copy);
+        }
+    }
+
+    /** Resources with some forms in the places of others. */
+    static COSDictionary with(COSDictionary resources, Map<COSName, COSStream> forms) {
+        COSDictionary changed = new COSDictionary(resources);
+        COSDictionary objects = resources.getCOSDictionary(COSName.XOBJECT);
+        COSDictionary own = objects == null ? new COSDictionary() : new COSDictionary(objects);
+        forms.forEach(own::setItem);
+        changed.setItem(COSName.XOBJECT, own);
+        return changed;
+    }
+
+    private static List<Object> setting(Color color, boolean stroking) {
+        List<Object> tokens = new ArrayList<>();
+        switch (color) {
+            case Cmyk ink -> {
+                tokens.add(part(ink.cyan() / 100));
+                tokens.add(part(ink.magenta() / 100));
+                tokens.add(part(ink.yellow() / 100));
+                tokens.add(part(ink.black() / 100));
+                tokens.add(
+                        Operator.getOperator(
+                                stroking
+                                        ? OperatorName.STROKING_COLOR_CMYK
+                                        : OperatorName.NON_STROKING_CMYK));
+            }
+            case Rgb rgb -> {
+                tokens.add(part(rgb.red() / 255.0));
+                tokens.add(part(rgb.green() / 255.0));
+                tokens.add(part(rgb.blue() / 255.0));
+                tokens.add(
+                        Operator.getOperator(
+                                stroking
+                                        ? OperatorName.STROKING_COLOR_RGB
+                                        : OperatorName.NON_STROKING_RGB));
+            }
+            default -> throw new IllegalStateException("Neither ink nor light: " + color);
+        }
+        return tokens;
+    }
+
+    private static COSFloat part(double share) {
+        return new COSFloat((float) (Math.rint(share * 1e5) / 1e5));
+    }
+}

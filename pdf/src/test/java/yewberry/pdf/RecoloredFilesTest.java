@@ -1,0 +1,330 @@
+package yewberry.pdf;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import yewberry.core.Progress;
+import yewberry.core.asset.Intake;
+import yewberry.core.asset.Pictures;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.compose.Composer;
+import yewberry.core.publication.Area;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Background;
+import yewberry.core.publication.Bleed;
+import yewberry.core.publication.Destination;
+import yewberry.core.publication.Fill;
+import yewberry.core.publication.Imported;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recolor;
+import yewberry.core.publication.Setup;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.Swatch;
+import yewberry.core.publication.Tinted;
+import yewberry.core.scene.PageScene;
+import yewberry.pdf.proof.ReadBack;
+
+/**
+ * Files of several producers with a colour changed: what ghostscript and poppler draw of them
+ * before, with, and after it was taken back.
+ */
+class RecoloredFilesTest {
+    private static final PressCondition COATED = PressCondition.coated();
+    private static final Instant NOW = Instant.parse("2026-01-01T00:00:00Z");
+    private static final Rgb GREEN = new Rgb(0, 128, 64);
+    private static final Swatch LEAF = new Swatch(id("leaf"), "Leaf", GREEN);
+    private static final Swatch SEA = new Swatch(id("sea"), "Sea", new Rgb(190, 220, 255));
+    private static final Rgb INK = new Rgb(26, 26, 77);
+    private static final Rgb RED = new Rgb(204, 26, 26);
+
+    @TempDir Path folder;
+
+    private final Map<String, byte[]> files = new HashMap<>();
+    private final PdfDocuments documents = new PdfDocuments();
+
+    private static UUID id(String name) {
+        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static Recolor recolor(Rgb from, double within, Recolor.What... what) {
+        return new Recolor(from, within, Set.of(what), List.of(), Tinted.full(LEAF.id()));
+    }
+
+    /**
+     * @param behind whether a background lies behind the page, too
+     */
+    private PageScene scene(byte[] file, boolean behind, Recolor... recolored) {
+        files.put("file", file);
+        Asset asset =
+                new Asset(
+                        id("asset"),
+                        "log",
+                        "file",
+                        new Intake(documents).look("a.pdf", file),
+                        List.of(recolored));
+        Imported imported = new Imported(asset.id(), 1);
+        Length none = Length.ZERO;
+        Setup usual = Setup.of(imported.sizeIn(asset), false);
+        Setup setup =
+                new Setup(
+                        Destination.SCREEN,
+                        usual.trim(),
+                        false,
+                        new Bleed(none, none, none, none),
+                        none,
+                        usual.margins(),
+                        usual.unit(),
+                        usual.level(),
+                        usual.press(),
+                        usual.checks());
+        Background sea =
+                new Background(
+                        id("all"),
+                        Sides.BOTH,
+                        new Area.WholePage(),
+                        new Fill.Solid(Tinted.full(SEA.id())));
+        Publication set =
+                new Publication(
+                                id("set"),
+                                "Log sheets",
+                                setup,
+                                List.of(LEAF, SEA),
+                                List.of(),
+                                List.of(),
+                                List.of(
+                                        new Page(
+                                                        id("page"),
+                                                        Optional.empty(),
+                                                        true,
+                                                        new Layer(
+                                                                behind ? List.of(sea) : List.of(),
+                                                                List.of()))
+                                                .withSize(Optional.of(usual.trim()))
+                                                .withImported(Optional.of(imported))))
+                        .withAssets(List.of(asset));
+        return new Composer(COATED, new Pictures(files::get, documents)).compose(set, 0);
+    }
+
+    private Path added(byte[] file, PageScene scene) throws IOException {
+        Path to = folder.resolve("recoloured.pdf");
+        AddedLayers.add(file, Map.of(1, scene), Medium.SCREEN, COATED, NOW, to, Progress.NONE);
+        return to;
+    }
+
+    private static Stream<String> names() throws IOException {
+        return FilesOfOthers.all().keySet().stream();
+    }
+
+    private Path written(String name, byte[] file) throws IOException {
+        return Files.write(folder.resolve(name), file);
+    }
+
+    private List<BufferedImage> drawn(Path pdf, String name) throws IOException {
+        List<BufferedImage> drawn = new ArrayList<>();
+        drawn.add(FilesOfOthers.ghostscriptDraws(pdf, folder));
+        if (!name.equals(FilesOfOthers.RESTORES)) {
+            drawn.add(FilesOfOthers.popplerDraws(pdf, folder));
+        }
+        return drawn;
+    }
+
+    private static int apart(int one, Rgb other) {
+        return Math.max(
+                Math.abs((one >> 16 & 255) - other.red()),
+                Math.max(
+                        Math.abs((one >> 8 & 255) - other.green()),
+                        Math.abs((one & 255) - other.blue())));
+    }
+
+    private static Rgb rgb(int packed) {
+        return new Rgb(packed >> 16 & 255, packed >> 8 & 255, packed & 255);
+    }
+
+    /**
+     * @param from the colour that changed
+     * @return how many pixels are in the other colour now
+     */
+    private static int held(BufferedImage before, BufferedImage after, Rgb from) {
+        int changed = 0;
+        for (int y = 0; y < before.getHeight(); y++) {
+            for (int x = 0; x < before.getWidth(); x++) {
+                int was = before.getRGB(x, y);
+                boolean isFrom = apart(was, from) <= 1;
+                Rgb wanted = isFrom ? GREEN : rgb(was);
+                changed += isFrom ? 1 : 0;
+                boolean isEdge =
+                        !isFrom
+                                && apart(was, Rgb.WHITE) > 2
+                                && apart(was, RED) > 2
+                                && apart(was, INK) > 1;
+                if (!isEdge) {
+                    assertThat(apart(after.getRGB(x, y), wanted))
+                            .as("at %d, %d: %s, was %s", x, y, rgb(after.getRGB(x, y)), rgb(was))
+                            .isLessThanOrEqualTo(2);
+                }
+            }
+        }
+        return changed;
+    }
+
+    @ParameterizedTest
+    @MethodSource("names")
+    void only_what_is_chosen_has_the_other_colour_and_all_of_it_comes_back(String name)
+            throws IOException {
+        byte[] original = FilesOfOthers.all().get(name);
+        List<BufferedImage> before = drawn(written("before.pdf", original), name);
+        PageScene scene = scene(original, false, recolor(INK, 0, Recolor.What.TEXT));
+        Path after = added(original, scene);
+        assertThat(Programs.run("qpdf", "--check", after.toString()).status())
+                .as(name)
+                .isIn(0, 3); // 3 is a warning, which the original may give as well
+        byte[] file = Files.readAllBytes(after);
+        assertThat(file).startsWith(original);
+        List<BufferedImage> with = drawn(after, name);
+        for (int i = 0; i < before.size(); i++) {
+            assertThat(held(before.get(i), with.get(i), INK)).as(name).isGreaterThan(40);
+        }
+        assertThat(
+                        ReadBack.checkAdded(
+                                        after,
+                                        Map.of(1, scene),
+                                        Medium.SCREEN,
+                                        COATED,
+                                        Progress.NONE)
+                                .matches())
+                .isTrue();
+        assertThat(AddedLayers.added(file).get(1))
+                .singleElement()
+                .satisfies(each -> assertThat(each.kind()).isEqualTo(AddedItem.Kind.COLORS));
+        Path back = folder.resolve("back.pdf");
+        AddedLayers.takeOff(file, each -> true, NOW, back);
+        List<BufferedImage> again = drawn(back, name);
+        for (int i = 0; i < before.size(); i++) {
+            assertThat(pixels(again.get(i))).isEqualTo(pixels(before.get(i)));
+        }
+    }
+
+    private static int[] pixels(BufferedImage image) {
+        return image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth());
+    }
+
+    @ParameterizedTest
+    @MethodSource("names")
+    void colours_come_off_by_themselves_and_so_do_backgrounds(String name) throws IOException {
+        byte[] original = FilesOfOthers.all().get(name);
+        PageScene both = scene(original, true, recolor(RED, 0, Recolor.What.FILLS));
+        byte[] file = Files.readAllBytes(added(original, both));
+        Path colours = folder.resolve("colours.pdf");
+        AddedLayers.takeOff(file, each -> each.kind() == AddedItem.Kind.BACKGROUND, NOW, colours);
+        PageScene alone = scene(original, false, recolor(RED, 0, Recolor.What.FILLS));
+        List<BufferedImage> wanted = drawn(added(original, alone), name);
+        List<BufferedImage> left = drawn(colours, name);
+        Path ground = folder.resolve("ground.pdf");
+        AddedLayers.takeOff(file, each -> each.kind() == AddedItem.Kind.COLORS, NOW, ground);
+        List<BufferedImage> behind = drawn(added(original, scene(original, true)), name);
+        List<BufferedImage> without = drawn(ground, name);
+        for (int i = 0; i < wanted.size(); i++) {
+            assertThat(pixels(left.get(i))).as(name).isEqualTo(pixels(wanted.get(i)));
+            assertThat(pixels(without.get(i))).as(name).isEqualTo(pixels(behind.get(i)));
+        }
+    }
+
+    private static byte[] page(String content) throws IOException {
+        return FilesOfOthers.drawn((document, page) -> contents(document, page, content));
+    }
+
+    private static void contents(PDDocument document, PDPage page, String content)
+            throws IOException {
+        PDStream stream = new PDStream(document);
+        try (var out = stream.createOutputStream()) {
+            out.write(content.getBytes(StandardCharsets.US_ASCII));
+        }
+        page.setContents(stream);
+    }
+
+    /** Squares of 40 by 40 from the left: what the first one comes to, and the second. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                // the colour stays changed for nothing but what is chosen
+                "0.8 0.1 0.1 rg 0 0 40 40 re f 40 0 40 40 re f | FILLS | 0 | #008040 | #008040",
+                "0.8 0.1 0.1 rg 0 0 40 40 re f 0 0 1 rg 40 0 40 40 re f | FILLS | 0 | #008040 | #0000ff",
+                "0.8 0.1 0.1 RG 20 w 10 20 m 30 20 l S 0.8 0.1 0.1 rg 40 0 40 40 re f | LINES | 0 | #008040 | #cc1a1a",
+                "q 0.8 0.1 0.1 rg 0 0 40 40 re f Q 40 0 40 40 re f | FILLS | 0 | #008040 | #000000",
+                "0.8 0.1 0.1 rg 0.8 0.1 0.1 RG 20 w 0 0 40 40 re B 0 0 1 rg 50 10 20 20 re f | FILLS,LINES | 0 | #008040 | #0000ff",
+                "/DeviceRGB cs 0.8 0.1 0.1 sc 0 0 40 40 re f 0 1 0 scn 40 0 40 40 re f | FILLS | 0 | #008040 | #00ff00",
+                // near enough, and not near enough
+                "0.78 0.12 0.1 rg 0 0 40 40 re f 0.3 0.1 0.6 rg 40 0 40 40 re f | FILLS | 5 | #008040 | #4d1a99",
+                "0.78 0.12 0.1 rg 0 0 40 40 re f 0.8 0.1 0.1 rg 40 0 40 40 re f | FILLS | 0 | #c71f1a | #008040",
+                // a path that clips as well, and one that only clips
+                "0.8 0.1 0.1 rg q 0 0 40 40 re W f Q 40 0 40 40 re W n 40 0 80 40 re f | FILLS | 0 | #008040 | #008040",
+            })
+    void each_colour_is_changed_where_it_is_painted_and_set_back_behind_it(
+            String content, String what, double within, String first, String second)
+            throws IOException {
+        byte[] file = page(content);
+        Recolor.What[] chosen =
+                Stream.of(what.split(",")).map(Recolor.What::valueOf).toArray(Recolor.What[]::new);
+        PageScene scene = scene(file, false, recolor(RED, within, chosen));
+        Path after = added(file, scene);
+        BufferedImage drawn = FilesOfOthers.ghostscriptDraws(after, folder);
+        assertThat(apart(drawn.getRGB(20, 160), Rgb.hex(first)))
+                .as("first, %s", rgb(drawn.getRGB(20, 160)))
+                .isLessThanOrEqualTo(1);
+        assertThat(apart(drawn.getRGB(60, 160), Rgb.hex(second)))
+                .as("second, %s", rgb(drawn.getRGB(60, 160)))
+                .isLessThanOrEqualTo(1);
+        assertThat(
+                        ReadBack.checkAdded(
+                                        after,
+                                        Map.of(1, scene),
+                                        Medium.SCREEN,
+                                        COATED,
+                                        Progress.NONE)
+                                .matches())
+                .isTrue();
+    }
+
+    @Test
+    void a_page_without_the_colour_stays_as_it_is() throws IOException {
+        byte[] file = page("0 0 1 rg 0 0 40 40 re f");
+        Path after = added(file, scene(file, false, recolor(RED, 0, Recolor.What.FILLS)));
+        assertThat(Files.readAllBytes(after)).isEqualTo(file);
+    }
+
+    @Test
+    void on_other_pages_than_the_chosen_ones_a_colour_stays() throws IOException {
+        byte[] file = page("0.8 0.1 0.1 rg 0 0 40 40 re f");
+        Recolor elsewhere =
+                new Recolor(RED, 0, Set.of(Recolor.What.FILLS), List.of(2), Tinted.full(LEAF.id()));
+        Path after = added(file, scene(file, false, elsewhere));
+        assertThat(Files.readAllBytes(after)).isEqualTo(file);
+    }
+}
