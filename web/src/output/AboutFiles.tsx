@@ -15,6 +15,7 @@ const names: Record<Kind, [string, string]> = {
   RUNNING_TEXT: ["running text", "running texts"],
   TEXT: ["text", "texts"],
   PICTURE: ["picture", "pictures"],
+  COLORS: ["page with other colours", "pages with other colours"],
 };
 
 /** What the files say of themselves: seals, and what was added before, which can come off. */

@@ -1,6 +1,10 @@
+import { Palette } from "lucide-react";
+import { useState } from "react";
 import { useCommonLayer, useSteps } from "../api/queries";
 import type { PageEntry, Publication } from "../api/types";
+import { RecolorDialog } from "../files/RecolorDialog";
 import { noParent, parentOptions } from "../pages/PageDialogs";
+import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Stack } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
@@ -34,9 +38,36 @@ export function ScopePanel({ publication }: { publication: Publication }) {
     <Section title={scope.label} note={noteOn(pages, publication)}>
       <Stack>
         <ParentFields publication={publication} pages={pages} />
+        <FileButtons publication={publication} pages={pages} />
         <OwnLayer publication={publication} pages={pages} />
       </Stack>
     </Section>
+  );
+}
+
+/** What can be done with the page of a file itself. */
+function FileButtons({ publication, pages }: { publication: Publication; pages: PageEntry[] }) {
+  const [isOpen, setIsOpen] = useState(false);
+  const imported = pages.length === 1 ? pages[0]?.imported : undefined;
+  const file = publication.assets.find(({ asset }) => asset.id === imported?.asset)?.asset;
+  if (!imported || !file) {
+    return null;
+  }
+  return (
+    <>
+      <Button onPress={() => setIsOpen(true)}>
+        <Palette size={16} aria-hidden />
+        Colours of the file…
+      </Button>
+      {isOpen && (
+        <RecolorDialog
+          publication={publication}
+          asset={file}
+          page={imported.number}
+          onClose={() => setIsOpen(false)}
+        />
+      )}
+    </>
   );
 }
 

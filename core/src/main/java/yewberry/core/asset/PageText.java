@@ -5,21 +5,66 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import yewberry.core.color.Color;
+import yewberry.core.color.Rgb;
+import yewberry.core.publication.Recolor;
 
 /**
- * What is written on a page of a file, and what of the page cannot be told to be legible or not.
- * Places are in points from the top left of the page as it is seen.
+ * What is written on a page of a file, what of the page cannot be told to be legible or not, and
+ * the colours that it is painted in. Places are in points from the top left of the page as it is
+ * seen.
  *
  * @param faces that it is written in
  * @param stretches in the order of the file
+ * @param colors that anything is painted in, each once for each kind of thing
  */
-public record PageText(List<FileFace> faces, List<Stretch> stretches, List<Unread> unread) {
-    public static final PageText NONE = new PageText(List.of(), List.of(), List.of());
+public record PageText(
+        List<FileFace> faces, List<Stretch> stretches, List<Unread> unread, List<Used> colors) {
+    public static final PageText NONE = new PageText(List.of(), List.of(), List.of(), List.of());
 
     public PageText {
         faces = List.copyOf(faces);
         stretches = List.copyOf(stretches);
         unread = List.copyOf(unread);
+        colors = List.copyOf(colors);
+    }
+
+    /**
+     * Something that is painted.
+     *
+     * @param seen its colour as a screen shows it, before it is another one; nothing where it has
+     *     many
+     * @param count how many glyphs, lines, shapes or pictures
+     */
+    public record Used(Painted what, Optional<Rgb> seen, int count) {}
+
+    /** What is painted: the first three can be painted in another colour. */
+    public enum Painted {
+        TEXT(Optional.of(Recolor.What.TEXT)),
+        LINES(Optional.of(Recolor.What.LINES)),
+        FILLS(Optional.of(Recolor.What.FILLS)),
+        PICTURES(Optional.empty()),
+        PATTERNS(Optional.empty()),
+        GRADIENTS(Optional.empty()),
+        ANNOTATIONS(Optional.empty());
+
+        private final Optional<Recolor.What> what;
+
+        Painted(Optional<Recolor.What> what) {
+            this.what = what;
+        }
+
+        /** What can be painted in another colour; nothing where it cannot. */
+        public Optional<Recolor.What> what() {
+            return what;
+        }
+
+        public static Painted of(Recolor.What what) {
+            return switch (what) {
+                case TEXT -> TEXT;
+                case LINES -> LINES;
+                case FILLS -> FILLS;
+            };
+        }
     }
 
     /**
@@ -54,6 +99,7 @@ public record PageText(List<FileFace> faces, List<Stretch> stretches, List<Unrea
      * @param x of that point
      * @param y of that point
      * @param color what it comes to on the medium
+     * @param seen what its own colour is on a screen, even where it is painted in another one
      * @param overprints whether it prints over what is below
      * @param ground what else the page paints where it stands
      */
@@ -65,6 +111,7 @@ public record PageText(List<FileFace> faces, List<Stretch> stretches, List<Unrea
             double x,
             double y,
             Color color,
+            Rgb seen,
             boolean overprints,
             Ground ground,
             List<Line> lines) {

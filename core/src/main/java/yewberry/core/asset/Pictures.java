@@ -323,7 +323,8 @@ public final class Pictures {
             return new PageText(
                     List.of(),
                     List.of(),
-                    List.of(new PageText.Unread(PageText.Why.UNREADABLE, 1, Optional.empty())));
+                    List.of(new PageText.Unread(PageText.Why.UNREADABLE, 1, Optional.empty())),
+                    List.of());
         }
     }
 

@@ -59,7 +59,7 @@ public record Offer(String label, Edit edit) {
             return List.of(); // what others wrote is not set here
         }
         return switch (finding) {
-            case Finding.TooLittleContrast contrast -> List.of();
+            case Finding.TooLittleContrast low -> inFile(low, publication, condition);
             case Finding.TextOverflow overflow -> List.of();
             case Finding.StockNotPrinted stock -> List.of();
             case Finding.OfCharacters characters -> List.of();
@@ -95,6 +95,17 @@ public record Offer(String label, Edit edit) {
             case PressFinding.LightOverprint light ->
                     List.of(overprint(light.run().look(), Look.Overprint.BLACK));
         };
+    }
+
+    private static List<Offer> inFile(
+            Finding.TooLittleContrast low, Publication publication, PressCondition condition) {
+        return low.contrast().run().isInFile()
+                ? publication
+                        .page(low.page())
+                        .imported()
+                        .map(file -> FileOffers.of(low.contrast(), file, publication, condition))
+                        .orElse(List.of())
+                : List.of();
     }
 
     /** The ways in which a picture that is too small could go on, the best first; then a flood. */

@@ -72,7 +72,7 @@ record FileText(Item.GlyphRun run, Optional<Item.FrontFill> ground) {
                 look(face, stretch, page),
                 Optional.empty(),
                 new Type(face, stretch.size(), 0),
-                paint(stretch.color(), stretch.overprints()),
+                paint(stretch.color(), stretch.seen(), stretch.overprints()),
                 Optional.empty(),
                 stretch.degrees() == 0
                         ? Turn.NONE
@@ -96,8 +96,11 @@ record FileText(Item.GlyphRun run, Optional<Item.FrontFill> ground) {
                         .toList());
     }
 
-    private static Paint paint(Color color, boolean overprints) {
-        return new Paint(color, color, Optional.empty(), color.toString(), 100, overprints, false);
+    /**
+     * @param own the colour that the file has it in, as it is seen
+     */
+    private static Paint paint(Color color, Color own, boolean overprints) {
+        return new Paint(color, own, Optional.empty(), color.toString(), 100, overprints, false);
     }
 
     /** One that no publication has: what is written in a file has no look. */
@@ -121,7 +124,7 @@ record FileText(Item.GlyphRun run, Optional<Item.FrontFill> ground) {
         return switch (ground) {
             case PageText.Ground.Bare bare -> Optional.empty();
             case PageText.Ground.Flat(Color color) ->
-                    Optional.of(with(page, new AreaPaint.Solid(paint(color, false))));
+                    Optional.of(with(page, new AreaPaint.Solid(paint(color, color, false))));
             case PageText.Ground.Mixed(boolean pictured) ->
                     Optional.of(
                             with(

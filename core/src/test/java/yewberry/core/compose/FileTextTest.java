@@ -103,10 +103,11 @@ class FileTextTest {
                             30,
                             50,
                             color,
+                            COATED.toScreen(color),
                             false,
                             ground,
                             List.of(new PageText.Line(30, 50, 18, glyphs)));
-            return new PageText(List.of(face), List.of(stretch), List.of());
+            return new PageText(List.of(face), List.of(stretch), List.of(), List.of());
         }
     }
 

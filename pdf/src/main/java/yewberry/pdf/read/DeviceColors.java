@@ -73,12 +73,17 @@ public final class DeviceColors {
         if (recolored.isEmpty()) {
             return Optional.empty();
         }
-        double[] taken = inLight().of(space, values).planes();
-        Rgb seen = new Rgb(light(taken[0]), light(taken[1]), light(taken[2]));
+        Rgb seen = seen(space, values);
         return recolored.stream()
                 .filter(each -> each.changes(seen, what, condition))
                 .map(Recoloring::to)
                 .findFirst();
+    }
+
+    /** As a screen shows a colour of the file, before it is another one. */
+    Rgb seen(PDColorSpace space, float[] values) throws IOException {
+        double[] taken = inLight().of(space, values).planes();
+        return new Rgb(light(taken[0]), light(taken[1]), light(taken[2]));
     }
 
     private static int light(double taken) {

@@ -37,6 +37,7 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
 import org.apache.pdfbox.pdmodel.graphics.state.PDGraphicsState;
 import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
 import yewberry.core.Cancellation;
@@ -82,6 +83,7 @@ public final class PageWords extends PathEngine {
     private final List<Pen> pens = new ArrayList<>();
     private final List<Other> others = new ArrayList<>();
     private final Map<PageText.Why, PageText.Unread> unread = new EnumMap<>(PageText.Why.class);
+    private final Map<UsedKey, Integer> used = new LinkedHashMap<>();
     private int order;
     private int mixing;
     private Area clipOf;
@@ -129,6 +131,11 @@ public final class PageWords extends PathEngine {
                 new PageWords(
                         page, layers, colors, toSeen, new Rectangle2D.Double(0, 0, width, height));
         words.processPage(page);
+        for (PDAnnotation annotation : page.getAnnotations()) {
+            if (annotation.getNormalAppearanceStream() != null && !annotation.isHidden()) {
+                words.used(PageText.Painted.ANNOTATIONS, Optional.empty());
+            }
+        }
         return words.read();
     }
 
@@ -180,6 +187,7 @@ public final class PageWords extends PathEngine {
             double advance,
             Rectangle2D ink,
             Color color,
+            Rgb seen,
             boolean overprints) {
         Rectangle2D around() {
             double more = Math.max(LEAST_AROUND, AROUND * size);
@@ -247,6 +255,36 @@ public final class PageWords extends PathEngine {
                                         before.where()
                                                 .orElseThrow()
                                                 .around(more.where().orElseThrow()))));
+    }
+
+    /**
+     * Notes a colour that something is painted in.
+     *
+     * @return what it comes to; nothing for a pattern
+     */
+    private Optional<Color> used(PDColor color, Recolor.What what) throws IOException {
+        if (layers.isOff()) {
+            return Optional.empty();
+        }
+        if (color.getColorSpace() instanceof PDPattern) {
+            used(PageText.Painted.PATTERNS, Optional.empty());
+            return Optional.empty();
+        }
+        used(PageText.Painted.of(what), Optional.of(seen(color)));
+        return flat(color, what);
+    }
+
+    private void used(PageText.Painted what, Optional<Rgb> color) {
+        if (!layers.isOff()) {
+            used.merge(new UsedKey(what, color), 1, Integer::sum);
+        }
+    }
+
+    private record UsedKey(PageText.Painted what, Optional<Rgb> seen) {}
+
+    /** As a screen shows it, before it is another one. */
+    private Rgb seen(PDColor color) throws IOException {
+        return colors.seen(color.getColorSpace(), color.getComponents());
     }
 
     private void other(Shape path, Shape shape, Optional<Color> flat, double alpha, boolean picture)
@@ -352,7 +390,7 @@ public final class PageWords extends PathEngine {
         other(
                 path,
                 path,
-                flat(state.getNonStrokingColor(), Recolor.What.FILLS),
+                used(state.getNonStrokingColor(), Recolor.What.FILLS),
                 state.getNonStrokeAlphaConstant(),
                 false);
         Rectangle2D bounds = toSeen.createTransformedShape(path).getBounds2D();
@@ -390,7 +428,7 @@ public final class PageWords extends PathEngine {
         other(
                 path,
                 line,
-                flat(state.getStrokingColor(), Recolor.What.LINES),
+                used(state.getStrokingColor(), Recolor.What.LINES),
                 state.getAlphaConstant(),
                 false);
     }
@@ -409,6 +447,7 @@ public final class PageWords extends PathEngine {
             drawn.get().append(square, false);
             return;
         }
+        used(PageText.Painted.PICTURES, Optional.empty());
         int before = others.size();
         other(
                 square,
@@ -423,6 +462,7 @@ public final class PageWords extends PathEngine {
 
     @Override
     public void shadingFill(COSName name) throws IOException {
+        used(PageText.Painted.GRADIENTS, Optional.empty());
         other(
                 EVERYWHERE,
                 EVERYWHERE,
@@ -575,7 +615,8 @@ public final class PageWords extends PathEngine {
         }
         PDColor pdColor = mode.isFill() ? state.getNonStrokingColor() : state.getStrokingColor();
         double alpha = mode.isFill() ? state.getNonStrokeAlphaConstant() : state.getAlphaConstant();
-        Optional<Color> color = flat(pdColor, Recolor.What.TEXT);
+        Optional<Color> color =
+                blank ? flat(pdColor, Recolor.What.TEXT) : used(pdColor, Recolor.What.TEXT);
         if (!blank && color.isEmpty()) {
             count(PageText.Why.PATTERN, ink);
             return;
@@ -599,6 +640,7 @@ public final class PageWords extends PathEngine {
                         advance,
                         ink,
                         color.orElse(Rgb.BLACK),
+                        color.isPresent() ? seen(pdColor) : Rgb.BLACK,
                         over && state.getOverprintMode() == 1));
     }
 
@@ -694,7 +736,14 @@ public final class PageWords extends PathEngine {
                 new PageText(
                         faces.values().stream().map(OpenFace::closed).toList(),
                         lines.stretches(),
-                        List.copyOf(unread.values())),
+                        List.copyOf(unread.values()),
+                        used.entrySet().stream()
+                                .map(each ->
+                                        new PageText.Used(
+                                                each.getKey().what(),
+                                                each.getKey().seen(),
+                                                each.getValue()))
+                                .toList()),
                 ownLines.stream().distinct().toList());
     }
 
@@ -846,7 +895,9 @@ public final class PageWords extends PathEngine {
                     && pen.degrees() == first.degrees()
                     && pen.overprints() == first.overprints()
                     && (under.isEmpty()
-                            || pen.color().equals(first.color()) && under.get().equals(ground));
+                            || pen.color().equals(first.color())
+                                    && pen.seen().equals(first.seen())
+                                    && under.get().equals(ground));
         }
 
         /** Where it stood before it was rotated about the first. */
@@ -877,6 +928,7 @@ public final class PageWords extends PathEngine {
                                 first.x(),
                                 first.y(),
                                 first.color(),
+                                first.seen(),
                                 first.overprints(),
                                 ground,
                                 lines));

@@ -108,13 +108,31 @@ final class PageStream {
         list(out, text.faces(), PageStream::face);
         list(out, text.stretches(), PageStream::stretch);
         list(out, text.unread(), PageStream::unread);
+        list(out, text.colors(), PageStream::used);
     }
 
     static PageText text(DataInputStream in) throws IOException {
         return new PageText(
                 list(in, PageStream::face),
                 list(in, PageStream::stretch),
-                list(in, PageStream::unread));
+                list(in, PageStream::unread),
+                list(in, PageStream::used));
+    }
+
+    private static void used(DataOutputStream out, PageText.Used used) throws IOException {
+        out.writeUTF(used.what().name());
+        out.writeInt(used.count());
+        out.writeBoolean(used.seen().isPresent());
+        if (used.seen().isPresent()) {
+            color(out, used.seen().get());
+        }
+    }
+
+    private static PageText.Used used(DataInputStream in) throws IOException {
+        PageText.Painted what = PageText.Painted.valueOf(in.readUTF());
+        int count = in.readInt();
+        return new PageText.Used(
+                what, in.readBoolean() ? Optional.of((Rgb) color(in)) : Optional.empty(), count);
     }
 
     private static void face(DataOutputStream out, PageText.FileFace face) throws IOException {
@@ -194,6 +212,7 @@ final class PageStream {
         out.writeDouble(stretch.x());
         out.writeDouble(stretch.y());
         color(out, stretch.color());
+        color(out, stretch.seen());
         out.writeBoolean(stretch.overprints());
         switch (stretch.ground()) {
             case PageText.Ground.Bare bare -> out.writeByte(BARE);
@@ -216,6 +235,7 @@ final class PageStream {
                 in.readDouble(),
                 in.readDouble(),
                 color(in),
+                (Rgb) color(in),
                 in.readBoolean(),
                 ground(in),
                 list(in, PageStream::line));

@@ -1,0 +1,321 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import * as Aria from "react-aria-components";
+import styled from "styled-components";
+import { answered, client } from "../api/client";
+import { useSteps } from "../api/queries";
+import type { Asset, Publication, Schemas } from "../api/types";
+import { hex } from "../color/spaces";
+import { theme } from "../theme";
+import { Button, MainButton } from "../ui/Button";
+import { Chip } from "../ui/Chip";
+import { Choice } from "../ui/Choice";
+import { swatchOptions } from "../ui/colors";
+import { Quiet } from "../ui/Fold";
+import { Actions, Modal } from "../ui/Modal";
+import { Failed } from "../ui/Notice";
+import { NumberField } from "../ui/NumberField";
+import { Tick } from "../ui/Tick";
+import { counted, numbersInWords } from "../ui/words";
+
+type Recolor = Schemas["Recolor"];
+type What = Recolor["what"][number];
+type OfFile = Schemas["OfFile"];
+
+const whats: Record<What, [string, string, string]> = {
+  TEXT: ["Text", "letter", "letters"],
+  LINES: ["Lines", "line", "lines"],
+  FILLS: ["Fills", "shape", "shapes"],
+};
+
+const others: Record<string, [string, string]> = {
+  PICTURES: ["picture", "pictures"],
+  PATTERNS: ["pattern", "patterns"],
+  GRADIENTS: ["gradient", "gradients"],
+  ANNOTATIONS: ["annotation", "annotations"],
+};
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: ${theme.space.three};
+  @media ${theme.narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+const List = styled(Aria.ListBox)`
+  max-height: 320px;
+  overflow: auto;
+  border: 1px solid ${theme.color.rule};
+  outline-offset: -2px;
+`;
+
+const Row = styled(Aria.ListBoxItem)`
+  display: flex;
+  align-items: center;
+  gap: ${theme.space.one};
+  min-height: 36px;
+  padding: 2px ${theme.space.one};
+  border-bottom: 1px solid ${theme.color.rule};
+  cursor: pointer;
+  outline-offset: -2px;
+  &[data-hovered] {
+    background: ${theme.color.activeSoft};
+  }
+  &[data-selected] {
+    background: ${theme.color.activeSoft};
+    font-weight: 600;
+  }
+  & > small {
+    margin-left: auto;
+    text-align: right;
+    font-weight: 400;
+  }
+`;
+
+const Fields = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.one};
+`;
+
+const Taken = styled.li`
+  display: flex;
+  align-items: center;
+  gap: ${theme.space.one};
+  min-height: ${theme.hit};
+  & > button {
+    margin-left: auto;
+  }
+`;
+
+function things(colors: OfFile[]): string {
+  return colors
+    .map(({ what, count }) => counted(count, ...(names(what) ?? ["thing", "things"])))
+    .join(", ");
+}
+
+function names(what: string): [string, string] | undefined {
+  const found = whats[what as What] as [string, string, string] | undefined;
+  return found ? [found[1], found[2]] : undefined;
+}
+
+function rgb(color: string): Recolor["from"] {
+  const value = Number.parseInt(color.slice(1), 16);
+  return { type: "rgb", red: value >> 16, green: (value >> 8) & 255, blue: value & 255 };
+}
+
+/** The colours of a file, and which of them are others here. */
+export function RecolorDialog({
+  publication,
+  asset,
+  page,
+  onClose,
+}: {
+  publication: Publication;
+  asset: Asset;
+  /** The number of its page that one comes from. */
+  page: number;
+  onClose: () => void;
+}) {
+  const steps = useSteps(publication);
+  const [from, setFrom] = useState<string>();
+  const [what, setWhat] = useState<What[]>(["TEXT", "LINES", "FILLS"]);
+  const [within, setWithin] = useState(0);
+  const [here, setHere] = useState("file");
+  const [to, setTo] = useState<string>();
+  const read = useQuery({
+    queryKey: ["file colours", publication.id, asset.id, asset.sha256, page, from],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/files/{asset}/colors", {
+          params: {
+            path: { id: publication.id, asset: asset.id },
+            query: { first: page, ...(from ? { near: from } : {}) },
+          },
+        }),
+      ),
+    placeholderData: (before) => before,
+    staleTime: Infinity,
+  });
+  const { recolored } = asset;
+  const swatch = (id: string) => publication.swatches.find((each) => each.id === id);
+  const set = (changed: Recolor[], words: string) =>
+    steps.make({ type: "recolorAsset", asset: asset.id, recolored: changed }, words);
+  const colors = read.data?.colors ?? [];
+  const each = [...new Set(colors.map(({ color }) => color))];
+  const matched = colors.filter(
+    (one) =>
+      from !== undefined &&
+      what.includes(one.what as What) &&
+      one.difference <= within &&
+      (here === "file" || one.pages.includes(page)),
+  );
+  const stays = read.data?.others ?? [];
+  const apply = () => {
+    if (from && to) {
+      set(
+        [
+          {
+            from: rgb(from),
+            within,
+            what,
+            pages: here === "file" ? [] : [page],
+            to: { swatch: to, tint: 100 },
+          },
+          ...recolored,
+        ],
+        `${from} of “${asset.name}” is painted in “${swatch(to)?.name ?? ""}”`,
+      );
+      setFrom(undefined);
+    }
+  };
+  return (
+    <Modal title={`Colours of “${asset.name}”`} isOpen onClose={onClose} wide>
+      {read.isError && (
+        <p role="alert">
+          <Failed>Not read.</Failed> {read.error.message}
+        </p>
+      )}
+      {read.isPending && <p role="status">Reading the file…</p>}
+      {read.data && (
+        <Columns>
+          <Fields>
+            <Quiet>
+              {read.data.read < read.data.pages
+                ? `Colours on the ${read.data.read} of ${read.data.pages} pages that could be read in time`
+                : `Colours on all of its ${counted(read.data.pages, "page", "pages")}`}
+            </Quiet>
+            <List
+              aria-label="Colours of the file"
+              selectionMode="single"
+              selectedKeys={from ? [from] : []}
+              onSelectionChange={(keys) => {
+                const [first] = keys === "all" ? [] : [...keys];
+                setFrom(first === undefined ? undefined : String(first));
+              }}
+              renderEmptyState={() => <p>It is painted in no colour that could be another one.</p>}
+            >
+              {each.map((color) => (
+                <Row key={color} id={color} textValue={color}>
+                  <Chip $color={color} $size={22} />
+                  {color}
+                  <small>{things(colors.filter((one) => one.color === color))}</small>
+                </Row>
+              ))}
+            </List>
+            {stays.length > 0 && (
+              <Quiet>
+                {`Stay as they are: ${stays
+                  .map(({ what: kind, count }) =>
+                    counted(count, ...(others[kind] ?? ["thing", "things"])),
+                  )
+                  .join(", ")}.`}
+              </Quiet>
+            )}
+          </Fields>
+          <Fields>
+            {from === undefined ? (
+              <Quiet>
+                Choose a colour to paint in another one. The file itself stays as it is.
+              </Quiet>
+            ) : (
+              <>
+                <Choice
+                  label={`Paint ${from} in`}
+                  value={to}
+                  options={swatchOptions(publication)}
+                  onChange={setTo}
+                />
+                <Aria.Group aria-label="What is painted in it">
+                  {(Object.keys(whats) as What[]).map((kind) => (
+                    <Tick
+                      key={kind}
+                      label={whats[kind][0]}
+                      checked={what.includes(kind)}
+                      onChange={(on) =>
+                        setWhat(on ? [...what, kind] : what.filter((one) => one !== kind))
+                      }
+                    />
+                  ))}
+                </Aria.Group>
+                <NumberField
+                  label="And colours as near to it as (CIEDE2000)"
+                  value={within}
+                  onCommit={(typed) => {
+                    setWithin(Math.min(50, Math.max(0, typed)));
+                  }}
+                />
+                <Choice
+                  label="Where"
+                  value={here}
+                  options={[
+                    { id: "file", label: "On all pages of the file" },
+                    { id: "page", label: `On its page ${page} only` },
+                  ]}
+                  onChange={setHere}
+                />
+                <p role="status">
+                  {matched.length === 0
+                    ? "Nothing is painted so."
+                    : `This changes ${things(matched)} in ${counted(
+                        new Set(matched.map(({ color }) => color)).size,
+                        "colour",
+                        "colours",
+                      )}, on ${numbersInWords(
+                        here === "file"
+                          ? [...new Set(matched.flatMap(({ pages }) => pages))].sort(
+                              (one, next) => one - next,
+                            )
+                          : [page],
+                      )} of the file.`}
+                </p>
+                <Actions>
+                  <MainButton isDisabled={to === undefined || matched.length === 0} onPress={apply}>
+                    Paint it
+                  </MainButton>
+                </Actions>
+              </>
+            )}
+            {recolored.length > 0 && (
+              <>
+                <h3>Painted in another colour</h3>
+                <ul aria-label="Painted in another colour">
+                  {recolored.map((one, at) => (
+                    <Taken key={`${hex(one.from)} ${at}`}>
+                      <Chip $color={hex(one.from)} />
+                      <span aria-hidden>→</span>
+                      <Chip $color={swatch(one.to.swatch)?.screen ?? "transparent"} />
+                      <span>
+                        {`${hex(one.from)} in “${swatch(one.to.swatch)?.name ?? ""}”, ${one.what
+                          .map((kind) => whats[kind][0].toLowerCase())
+                          .join(
+                            ", ",
+                          )}${one.pages.length > 0 ? `, ${numbersInWords(one.pages)}` : ""}`}
+                      </span>
+                      <Button
+                        aria-label={`Take back ${hex(one.from)}`}
+                        onPress={() =>
+                          set(
+                            recolored.filter((other) => other !== one),
+                            `${hex(one.from)} of “${asset.name}” is as it was`,
+                          )
+                        }
+                      >
+                        Take back
+                      </Button>
+                    </Taken>
+                  ))}
+                </ul>
+              </>
+            )}
+          </Fields>
+        </Columns>
+      )}
+      <Actions>
+        <Button onPress={onClose}>Close</Button>
+      </Actions>
+    </Modal>
+  );
+}
