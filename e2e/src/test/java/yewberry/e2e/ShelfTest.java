@@ -130,20 +130,63 @@ class ShelfTest {
         assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
     }
 
-    /** The example's log sheets: what hides the background is told, and mended with one button. */
-    @Test
-    void a_background_that_a_white_box_hides_is_laid_over_the_page(Browser.Window window) {
+    private static Page logSheets(Browser.Window window, String findings) {
         Page page = window.page();
         page.navigate(window.address() + "/");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Log sheets")).click();
-        page.getByRole(
-                        AriaRole.LINK,
-                        new Page.GetByRoleOptions().setName(Pattern.compile("^Findings 2")))
+        Pattern name = Pattern.compile("^Findings " + findings);
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name)).waitFor();
+        return page;
+    }
+
+    private static void findings(Page page) {
+        Pattern name = Pattern.compile("^Findings");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name)).click();
+    }
+
+    /** The example's log sheets: pale type in a file is found, and painted darker in all of it. */
+    @Test
+    void pale_text_of_a_file_is_painted_in_a_colour_that_is_legible(Browser.Window window) {
+        Page page = logSheets(window, "176");
+        findings(page);
+        assertThat(page.getByText("“#c7c7c7” on “Evening”, background of parent “Archived”"))
+                .isVisible();
+        assertThat(page.getByText("Written in the file “october”").first()).isVisible();
+        Pattern night = Pattern.compile("Paint all text of “october” in #c7c7c7 in “Night”");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(night)).first().click();
+        assertThat(page.getByText("2 findings on 2 pages")).isVisible();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench").setExact(true))
                 .click();
+        Locator colours = button(page, "Colours of the file…");
+        colours.focus();
+        page.keyboard().press("Enter");
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        assertThat(dialog.getByText("#c7c7c7 in “Night”, text")).isVisible();
+        dialog.getByRole(AriaRole.OPTION).nth(1).focus();
+        page.keyboard().press("Space");
+        assertThat(dialog.getByText("This changes 84 letters, 2 lines in 1 colour")).isVisible();
+        dialog.getByRole(AriaRole.CHECKBOX, new Locator.GetByRoleOptions().setName("Lines"))
+                .uncheck();
+        assertThat(dialog.getByText("This changes 84 letters in 1 colour")).isVisible();
+        AccessibilityTest.passesAxe(page);
+        dialog.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Take back #c7c7c7"))
+                .click();
+        assertThat(dialog.getByText("#c7c7c7 in “Night”, text")).hasCount(0);
+        assertThat(window.complaints()).isEmpty();
+    }
+
+    /** The example's log sheets: what hides the background is told, and mended with one button. */
+    @Test
+    void a_background_that_a_white_box_hides_is_laid_over_the_page(Browser.Window window) {
+        Page page = logSheets(window, "176");
+        findings(page);
+        page.getByLabel("Search").fill("lets nothing through");
         assertThat(page.getByText("45 % of this page lets nothing through")).isVisible();
         Locator mend = button(page, "Lay it over all pages of “Archived”, multiplied").first();
         mend.click();
-        assertThat(page.getByText("0 findings")).isVisible();
+        assertThat(page.getByText("174 findings")).isVisible();
         button(page, "Undo").click();
         assertThat(page.getByText("45 % of this page lets nothing through")).isVisible();
         assertThat(window.complaints()).isEmpty();

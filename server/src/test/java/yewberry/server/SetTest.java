@@ -2,6 +2,7 @@ package yewberry.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -19,6 +20,9 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
+import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -205,6 +209,107 @@ class SetTest {
                 assertThat(after.getPage(i).getContents().readAllBytes())
                         .isEqualTo(before.getPage(i).getContents().readAllBytes());
             }
+        }
+    }
+
+    private static byte[] pale() throws IOException {
+        try (PDDocument document = new PDDocument()) {
+            PDPage page = new PDPage(new PDRectangle(300, 200));
+            document.addPage(page);
+            try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+                content.setNonStrokingColor(0.8f);
+                content.beginText();
+                content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 12);
+                content.newLineAtOffset(40, 100);
+                content.showText("Pale words");
+                content.endText();
+            }
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            return out.toByteArray();
+        }
+    }
+
+    @Test
+    void pale_text_of_a_file_is_found_mended_and_written_and_comes_back() throws Exception {
+        byte[] original = pale();
+        String id = begin(zip(Map.of("a.pdf", original))).path("id").asString();
+        JsonNode found = client.get("/api/publications/" + id + "/findings").json();
+        JsonNode finding = found.path("findings").get(0);
+        assertThat(finding.path("kind").asString()).isEqualTo("contrast");
+        assertThat(finding.path("text").asString()).isEqualTo("Pale words");
+        assertThat(finding.path("file").path("number").asInt()).isEqualTo(1);
+        // WCAG 2.2: (1.05) / (0.6038 + 0.05) for #cccccc on white
+        assertThat(finding.path("ratio").asDouble()).isEqualTo(1.6);
+        String asset = finding.path("file").path("asset").asString();
+        JsonNode colors =
+                client.get("/api/publications/%s/files/%s/colors".formatted(id, asset))
+                        .json()
+                        .path("colors");
+        assertThat(colors).hasSize(1);
+        assertThat(colors.get(0).path("color").asString()).isEqualTo("#cccccc");
+        assertThat(colors.get(0).path("count").asInt()).as("letters").isEqualTo(9);
+        edit(id, finding.path("offers").get(0).path("edit").toString());
+        assertThat(client.get("/api/publications/" + id + "/findings").json().path("open").asInt())
+                .isZero();
+        JsonNode done = exported(id, "FILES");
+        assertThat(done.path("files").toString()).doesNotContain("problem");
+        Map<String, byte[]> out = unzipped(out(done));
+        assertThat(AddedLayers.added(out.get("a.pdf")).get(1))
+                .extracting(AddedItem::kind)
+                .containsExactly(AddedItem.Kind.COLORS);
+        String again = begin(zip(out)).path("id").asString();
+        Map<String, byte[]> bare = unzipped(out(exported(again, "BARE_FILES&off=COLORS")));
+        assertThat(AddedLayers.added(bare.get("a.pdf"))).isEmpty();
+        try (PDDocument before = Loader.loadPDF(original);
+                PDDocument after = Loader.loadPDF(bare.get("a.pdf"))) {
+            assertThat(after.getPage(0).getContents().readAllBytes())
+                    .isEqualTo(before.getPage(0).getContents().readAllBytes());
+        }
+    }
+
+    @Test
+    void text_of_a_file_is_excepted_and_a_picture_in_it_is_told_as_not_judged() throws Exception {
+        String id = begin(zip(Map.of("a.pdf", pale()))).path("id").asString();
+        JsonNode finding =
+                client.get("/api/publications/" + id + "/findings").json().path("findings").get(0);
+        edit(
+                id,
+                """
+                {"type": "addExemption", "exemption": {"id": "%s", "run": "%s", "page": %s,
+                 "why": "DECORATION", "reason": "A stamp", "text": "Pale words", "ratio": %s}}
+                """
+                        .formatted(
+                                UUID.randomUUID(),
+                                finding.path("run").asString(),
+                                finding.path("file"),
+                                finding.path("ratio")));
+        JsonNode after = client.get("/api/publications/" + id + "/findings").json();
+        assertThat(after.path("open").asInt()).isZero();
+        assertThat(after.path("excepted")).hasSize(1);
+        assertThat(after.path("notJudged")).isEmpty();
+        Map<String, byte[]> scan = new LinkedHashMap<>();
+        scan.put("b.pdf", scan());
+        String scanned = begin(zip(scan)).path("id").asString();
+        JsonNode unread =
+                client.get("/api/publications/" + scanned + "/findings").json().path("notJudged");
+        assertThat(unread).hasSize(1);
+        assertThat(unread.get(0).path("why").toString()).contains("Words in a picture are pixels");
+    }
+
+    private static byte[] scan() throws IOException {
+        try (PDDocument document = new PDDocument()) {
+            PDPage page = new PDPage(new PDRectangle(300, 200));
+            document.addPage(page);
+            var image =
+                    LosslessFactory.createFromImage(
+                            document, new BufferedImage(30, 20, BufferedImage.TYPE_INT_RGB));
+            try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+                content.drawImage(image, 0, 0, 300, 200);
+            }
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            return out.toByteArray();
         }
     }
 
