@@ -22,6 +22,9 @@ type Recolor = Schemas["Recolor"];
 type What = Recolor["what"][number];
 type OfFile = Schemas["OfFile"];
 
+/** In the place of a swatch. */
+const nothing = "nothing";
+
 const whats: Record<What, [string, string, string]> = {
   TEXT: ["Text", "letter", "letters"],
   LINES: ["Lines", "line", "lines"],
@@ -162,11 +165,13 @@ export function RecolorDialog({
             within,
             what,
             pages: here === "file" ? [] : [page],
-            to: { swatch: to, tint: 100 },
+            ...(to === nothing ? {} : { to: { swatch: to, tint: 100 } }),
           },
           ...recolored,
         ],
-        `${from} of “${asset.name}” is painted in “${swatch(to)?.name ?? ""}”`,
+        to === nothing
+          ? `${from} of “${asset.name}” is see-through`
+          : `${from} of “${asset.name}” is painted in “${swatch(to)?.name ?? ""}”`,
       );
       setFrom(undefined);
     }
@@ -225,8 +230,16 @@ export function RecolorDialog({
                 <Choice
                   label={`Paint ${from} in`}
                   value={to}
-                  options={swatchOptions(publication)}
-                  onChange={setTo}
+                  options={[
+                    { id: nothing, label: "Nothing: see-through" },
+                    ...swatchOptions(publication),
+                  ]}
+                  onChange={(id) => {
+                    setTo(id);
+                    if (id === nothing) {
+                      setWhat(what.filter((kind) => kind !== "TEXT"));
+                    }
+                  }}
                 />
                 <Aria.Group aria-label="What is painted in it">
                   {(Object.keys(whats) as What[]).map((kind) => (
@@ -234,6 +247,7 @@ export function RecolorDialog({
                       key={kind}
                       label={whats[kind][0]}
                       checked={what.includes(kind)}
+                      isDisabled={kind === "TEXT" && to === nothing}
                       onChange={(on) =>
                         setWhat(on ? [...what, kind] : what.filter((one) => one !== kind))
                       }
@@ -286,9 +300,11 @@ export function RecolorDialog({
                     <Taken key={`${hex(one.from)} ${at}`}>
                       <Chip $color={hex(one.from)} />
                       <span aria-hidden>→</span>
-                      <Chip $color={swatch(one.to.swatch)?.screen ?? "transparent"} />
+                      {one.to && <Chip $color={swatch(one.to.swatch)?.screen ?? "transparent"} />}
                       <span>
-                        {`${hex(one.from)} in “${swatch(one.to.swatch)?.name ?? ""}”, ${one.what
+                        {`${hex(one.from)} ${
+                          one.to ? `in “${swatch(one.to.swatch)?.name ?? ""}”` : "see-through"
+                        }, ${one.what
                           .map((kind) => whats[kind][0].toLowerCase())
                           .join(
                             ", ",

@@ -21,6 +21,7 @@ export function Tick({
   checked,
   partly,
   way,
+  isDisabled,
   onChange,
 }: {
   label: string;
@@ -28,6 +29,7 @@ export function Tick({
   /** Where it is for several, whether it is so for some of them. */
   partly?: boolean;
   way?: string;
+  isDisabled?: boolean;
   onChange: (checked: boolean) => unknown;
 }) {
   const { differs, settle } = useDiffers(way);
@@ -42,6 +44,7 @@ export function Tick({
           }
         }}
         checked={checked && !between}
+        disabled={isDisabled ?? false}
         onChange={(event) => {
           settle();
           onChange(event.target.checked);

@@ -305,9 +305,14 @@ public final class AddedLayers {
                             AddedItem.colors(
                                     file.get().asset().id(),
                                     recolored.stream()
-                                            .map(one -> one.from() + " as " + one.to())
+                                            .map(Adding::told)
                                             .collect(Collectors.joining(", "))),
                             each.forms().keySet()));
+        }
+
+        private static String told(Recoloring each) {
+            return each.from()
+                    + each.to().map(color -> " as " + color).orElse(", which is see-through");
         }
 
         /** Makes one form of what belongs to one element; nothing is left of the list. */

@@ -31,6 +31,7 @@ import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
 import org.apache.pdfbox.pdmodel.graphics.color.PDPattern;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import yewberry.core.asset.Recoloring;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Rgb;
@@ -302,12 +303,13 @@ final class RecoloredContent {
                     : Optional.empty();
         }
 
-        private Optional<Color> instead(ColorSet of, Recolor.What what) throws IOException {
-            if (of.color().isEmpty()) {
+        private Optional<Recoloring> change(ColorSet of, Optional<Recolor.What> what)
+                throws IOException {
+            if (of.color().isEmpty() || what.isEmpty()) {
                 return Optional.empty();
             }
             PDColor color = of.color().get();
-            return colors.instead(color.getColorSpace(), color.getComponents(), what);
+            return colors.change(color.getColorSpace(), color.getComponents(), what.get());
         }
 
         // what is painted in it
@@ -340,20 +342,56 @@ final class RecoloredContent {
                 throws IOException {
             out.addAll(path);
             path.clear();
-            Optional<Color> fill =
-                    fills.isEmpty() ? Optional.empty() : instead(state.fill, fills.get());
-            Optional<Color> stroke =
-                    strokes.isEmpty() ? Optional.empty() : instead(state.stroke, strokes.get());
-            fill.ifPresent(color -> out.addAll(setting(color, false)));
-            stroke.ifPresent(color -> out.addAll(setting(color, true)));
-            out.addAll(tokens);
-            if (fill.isPresent()) {
+            Optional<Recoloring> fill = change(state.fill, fills);
+            Optional<Recoloring> stroke = change(state.stroke, strokes);
+            Optional<Color> fillColor = fill.flatMap(Recoloring::to);
+            Optional<Color> strokeColor = stroke.flatMap(Recoloring::to);
+            fillColor.ifPresent(color -> out.addAll(setting(color, false)));
+            strokeColor.ifPresent(color -> out.addAll(setting(color, true)));
+            out.addAll(tokens.subList(0, tokens.size() - 1));
+            boolean noFill = fill.isPresent() && fillColor.isEmpty();
+            boolean noStroke = stroke.isPresent() && strokeColor.isEmpty();
+            without((Operator) tokens.getLast(), noFill, noStroke)
+                    .forEach(name -> out.add(Operator.getOperator(name)));
+            if (fillColor.isPresent()) {
                 out.addAll(state.fill.again());
             }
-            if (stroke.isPresent()) {
+            if (strokeColor.isPresent()) {
                 out.addAll(state.stroke.again());
             }
             changed |= fill.isPresent() || stroke.isPresent();
+        }
+
+        /** What paints a path without filling it, without stroking it, or without both. */
+        private static List<String> without(Operator operator, boolean fill, boolean stroke) {
+            String name = operator.getName();
+            if (!fill && !stroke) {
+                return List.of(name);
+            }
+            boolean evenOdd =
+                    name.equals(OperatorName.FILL_EVEN_ODD_AND_STROKE)
+                            || name.equals(OperatorName.CLOSE_FILL_EVEN_ODD_AND_STROKE);
+            return switch (name) {
+                case OperatorName.FILL_NON_ZERO_AND_STROKE,
+                        OperatorName.FILL_EVEN_ODD_AND_STROKE,
+                        OperatorName.CLOSE_FILL_NON_ZERO_AND_STROKE,
+                        OperatorName.CLOSE_FILL_EVEN_ODD_AND_STROKE -> {
+                    List<String> names = new ArrayList<>();
+                    if (Character.isLowerCase(name.charAt(0))) {
+                        names.add(OperatorName.CLOSE_PATH);
+                    }
+                    if (fill && stroke) {
+                        names.add(OperatorName.ENDPATH);
+                    } else if (fill) {
+                        names.add(OperatorName.STROKE_PATH);
+                    } else {
+                        names.add(
+                                evenOdd ? OperatorName.FILL_EVEN_ODD : OperatorName.FILL_NON_ZERO);
+                    }
+                    yield names;
+                }
+                default -> List.of(OperatorName.ENDPATH);
+            };
         }
 
         private void object(List<Object> operands) throws IOException {

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -73,7 +74,8 @@ class RecoloredFilesTest {
     }
 
     private static Recolor recolor(Rgb from, double within, Recolor.What... what) {
-        return new Recolor(from, within, Set.of(what), List.of(), Tinted.full(LEAF.id()));
+        return new Recolor(
+                from, within, Set.of(what), List.of(), Optional.of(Tinted.full(LEAF.id())));
     }
 
     /**
@@ -210,15 +212,7 @@ class RecoloredFilesTest {
         for (int i = 0; i < before.size(); i++) {
             assertThat(held(before.get(i), with.get(i), INK)).as(name).isGreaterThan(40);
         }
-        assertThat(
-                        ReadBack.checkAdded(
-                                        after,
-                                        Map.of(1, scene),
-                                        Medium.SCREEN,
-                                        COATED,
-                                        Progress.NONE)
-                                .matches())
-                .isTrue();
+        assertThat(matches(after, scene)).isTrue();
         assertThat(AddedLayers.added(file).get(1))
                 .singleElement()
                 .satisfies(each -> assertThat(each.kind()).isEqualTo(AddedItem.Kind.COLORS));
@@ -253,6 +247,11 @@ class RecoloredFilesTest {
             assertThat(pixels(left.get(i))).as(name).isEqualTo(pixels(wanted.get(i)));
             assertThat(pixels(without.get(i))).as(name).isEqualTo(pixels(behind.get(i)));
         }
+    }
+
+    private static boolean matches(Path file, PageScene scene) throws IOException {
+        return ReadBack.checkAdded(file, Map.of(1, scene), Medium.SCREEN, COATED, Progress.NONE)
+                .matches();
     }
 
     private static byte[] page(String content) throws IOException {
@@ -301,15 +300,37 @@ class RecoloredFilesTest {
         assertThat(apart(drawn.getRGB(60, 160), Rgb.hex(second)))
                 .as("second, %s", rgb(drawn.getRGB(60, 160)))
                 .isLessThanOrEqualTo(1);
-        assertThat(
-                        ReadBack.checkAdded(
-                                        after,
-                                        Map.of(1, scene),
-                                        Medium.SCREEN,
-                                        COATED,
-                                        Progress.NONE)
-                                .matches())
-                .isTrue();
+        assertThat(matches(after, scene)).isTrue();
+    }
+
+    /** Squares of 40 by 40 in red, on a background: where they are not painted, that shows. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "0.8 0.1 0.1 rg 0 0 40 40 re f 0 0 1 rg 40 0 40 40 re f | FILLS | #bedcff | #0000ff",
+                "0.8 0.1 0.1 rg 0 0 1 RG 8 w 0 0 40 40 re B 40 0 40 40 re f* | FILLS | #bedcff | #bedcff",
+                "0.8 0.1 0.1 rg 0 0 1 RG 20 w 60 0 m 60 40 l b 0 0 1 rg 0 0 40 40 re f | FILLS | #0000ff | #0000ff",
+                "0 0 1 rg 0.8 0.1 0.1 RG 4 w 0 0 40 40 re b* 60 0 m 60 40 l 4 w S | LINES | #0000ff | #bedcff",
+                "0.8 0.1 0.1 rg 0.8 0.1 0.1 RG 8 w 0 0 40 40 re B 0 0 1 rg 40 0 40 40 re f | FILLS,LINES | #bedcff | #0000ff",
+                "0.8 0.1 0.1 rg q 0 0 40 40 re W f 0 0 1 rg 0 0 80 20 re f Q | FILLS | #bedcff | #bedcff",
+            })
+    void what_is_made_see_through_shows_what_lies_behind(
+            String content, String what, String first, String second) throws IOException {
+        byte[] file = page(content);
+        Set<Recolor.What> chosen =
+                Stream.of(what.split(",")).map(Recolor.What::valueOf).collect(Collectors.toSet());
+        Recolor gone = new Recolor(RED, 0, chosen, List.of(), Optional.empty());
+        PageScene scene = scene(file, true, gone);
+        Path after = added(file, scene);
+        BufferedImage drawn = FilesOfOthers.ghostscriptDraws(after, folder);
+        assertThat(apart(drawn.getRGB(20, 150), Rgb.hex(first)))
+                .as("first, %s", rgb(drawn.getRGB(20, 150)))
+                .isLessThanOrEqualTo(1);
+        assertThat(apart(drawn.getRGB(60, 150), Rgb.hex(second)))
+                .as("second, %s", rgb(drawn.getRGB(60, 150)))
+                .isLessThanOrEqualTo(1);
+        assertThat(matches(after, scene)).isTrue();
     }
 
     @Test
@@ -323,7 +344,12 @@ class RecoloredFilesTest {
     void on_other_pages_than_the_chosen_ones_a_colour_stays() throws IOException {
         byte[] file = page("0.8 0.1 0.1 rg 0 0 40 40 re f");
         Recolor elsewhere =
-                new Recolor(RED, 0, Set.of(Recolor.What.FILLS), List.of(2), Tinted.full(LEAF.id()));
+                new Recolor(
+                        RED,
+                        0,
+                        Set.of(Recolor.What.FILLS),
+                        List.of(2),
+                        Optional.of(Tinted.full(LEAF.id())));
         Path after = added(file, scene(file, false, elsewhere));
         assertThat(Files.readAllBytes(after)).isEqualTo(file);
     }

@@ -203,9 +203,9 @@ public final class Pictures {
     }
 
     /**
-     * @param to the colour that takes the place of one, as it is defined
+     * @param to the colour that takes the place of one, as it is defined; nothing for none
      */
-    public record Recolored(Recolor recolor, Color to) {}
+    public record Recolored(Recolor recolor, Optional<Color> to) {}
 
     private record Colors(List<Recolored> all) {
         static final Colors NONE = new Colors(List.of());

@@ -1,5 +1,6 @@
 package yewberry.core.asset;
 
+import java.util.Optional;
 import java.util.Set;
 import yewberry.core.color.Color;
 import yewberry.core.color.Difference;
@@ -14,9 +15,9 @@ import yewberry.core.publication.Recolor;
  * @param from the colour, as it is seen on a screen
  * @param within how far from it others may be that are painted in it as well, as CIEDE2000
  * @param what is painted
- * @param to what it comes to on a medium: ink, or light
+ * @param to what it comes to on a medium: ink, or light; nothing where it is not painted at all
  */
-public record Recoloring(Rgb from, double within, Set<Recolor.What> what, Color to) {
+public record Recoloring(Rgb from, double within, Set<Recolor.What> what, Optional<Color> to) {
     /** A colour that is written in another space comes back a step off. */
     private static final int STEP = 1;
 
@@ -24,12 +25,15 @@ public record Recoloring(Rgb from, double within, Set<Recolor.What> what, Color 
      * @param to as it is defined
      */
     public static Recoloring of(
-            Recolor recolor, Color to, PressCondition condition, Medium medium) {
+            Recolor recolor, Optional<Color> to, PressCondition condition, Medium medium) {
         return new Recoloring(
                 recolor.from(),
                 recolor.within(),
                 recolor.what(),
-                medium == Medium.PAPER ? condition.toInk(to) : condition.toScreen(to));
+                to.map(color ->
+                        medium == Medium.PAPER
+                                ? condition.toInk(color)
+                                : condition.toScreen(color)));
     }
 
     /** Whether something of a file is painted in another colour. */

@@ -200,7 +200,10 @@ final class PageComposition {
                         .filter(each -> each.isOn(file.number()))
                         .map(each ->
                                 new Pictures.Recolored(
-                                        each, ingredients.paint(each.to(), condition).color()))
+                                        each,
+                                        each.to()
+                                                .map(to ->
+                                                        ingredients.paint(to, condition).color())))
                         .toList();
         AreaPaint.Picture paint =
                 new AreaPaint.Picture(

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import yewberry.core.asset.PageText;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Difference;
@@ -20,9 +21,14 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recolor;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.AreaPaint;
+import yewberry.core.scene.Item;
 
 /** What would mend text that is written in a file: its colour, there and in all of the file. */
 final class FileOffers {
+    /** So near to white others go along; common practice, no source. */
+    private static final double NEARLY = 1;
+
     private FileOffers() {}
 
     private record Candidate(Swatch swatch, double ratio, double difference) {}
@@ -69,6 +75,57 @@ final class FileOffers {
                 .toList();
     }
 
+    /**
+     * White fills of a page made see-through, so that what lies behind it shows there. Pictures
+     * stay.
+     *
+     * @return nothing where it has no such fills
+     */
+    static Optional<Offer> seeThrough(Item.FrontFill page, Imported file, Publication publication) {
+        if (!(page.paint() instanceof AreaPaint.Picture picture)) {
+            return Optional.empty();
+        }
+        Asset asset = publication.asset(file.asset());
+        List<PageText.Used> colors = picture.pixels().text().colors();
+        Recolor white =
+                new Recolor(
+                        Rgb.WHITE,
+                        NEARLY,
+                        Set.of(Recolor.What.FILLS),
+                        List.of(file.number()),
+                        Optional.empty());
+        int fills = count(colors, PageText.Painted.FILLS, Optional.of(Rgb.WHITE));
+        if (fills == 0 || asset.recolored().contains(white)) {
+            return Optional.empty();
+        }
+        int pictures = count(colors, PageText.Painted.PICTURES, Optional.empty());
+        List<Recolor> all = new ArrayList<>(asset.recolored());
+        all.add(white);
+        return Optional.of(
+                new Offer(
+                        "Make %s of page %d of “%s” see-through%s"
+                                .formatted(
+                                        fills == 1
+                                                ? "the white fill"
+                                                : "%d white fills".formatted(fills),
+                                        file.number(),
+                                        asset.name(),
+                                        switch (pictures) {
+                                            case 0 -> "";
+                                            case 1 -> "; its picture stays";
+                                            default -> "; its %d pictures stay".formatted(pictures);
+                                        }),
+                        new AssetEdit.RecolorAsset(asset.id(), all)));
+    }
+
+    private static int count(
+            List<PageText.Used> colors, PageText.Painted what, Optional<Rgb> seen) {
+        return colors.stream()
+                .filter(each -> each.what() == what && each.seen().equals(seen))
+                .mapToInt(PageText.Used::count)
+                .sum();
+    }
+
     private static Offer offer(Candidate candidate, Rgb own, Asset asset) {
         Recolor recolor =
                 new Recolor(
@@ -76,7 +133,7 @@ final class FileOffers {
                         0,
                         Set.of(Recolor.What.TEXT),
                         List.of(),
-                        Tinted.full(candidate.swatch().id()));
+                        Optional.of(Tinted.full(candidate.swatch().id())));
         List<Recolor> all = new ArrayList<>();
         all.add(recolor);
         asset.recolored().stream().filter(each -> !isFor(each, own)).forEach(all::add);

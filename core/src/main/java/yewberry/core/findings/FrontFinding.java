@@ -309,15 +309,23 @@ public sealed interface FrontFinding extends Finding {
         @Override
         public List<Offer> offers(Publication publication) {
             String pages = onPages();
-            return List.of(
+            List<Offer> offers = new ArrayList<>();
+            offers.add(
                     over(
                             publication,
                             BlendMode.MULTIPLY,
-                            "Lay it over %s, multiplied".formatted(pages)),
+                            "Lay it over %s, multiplied".formatted(pages)));
+            offers.add(
                     over(
                             publication,
                             BlendMode.DARKEN,
                             "Lay it over %s, darkening only".formatted(pages)));
+            publication
+                    .page(page)
+                    .imported()
+                    .flatMap(file -> FileOffers.seeThrough(fill, file, publication))
+                    .ifPresent(offers::add);
+            return offers;
         }
 
         /** What of a parent changes, changes on all its pages. */

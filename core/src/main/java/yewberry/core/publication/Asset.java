@@ -130,12 +130,15 @@ public record Asset(UUID id, String name, String sha256, Content content, List<R
 
     @Override
     public List<Reference> references() {
-        return recolored.stream().map(each -> Reference.swatch(each.to().swatch())).toList();
+        return recolored.stream()
+                .flatMap(each -> each.to().stream())
+                .map(each -> Reference.swatch(each.swatch()))
+                .toList();
     }
 
     @Override
     public Asset withReference(UUID old, UUID replacement) {
-        return recolored.stream().noneMatch(each -> each.to().swatch().equals(old))
+        return references().stream().noneMatch(each -> each.id().equals(old))
                 ? this
                 : withRecolored(
                         recolored.stream()

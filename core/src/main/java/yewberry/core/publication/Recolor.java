@@ -3,6 +3,7 @@ package yewberry.core.publication;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
@@ -17,10 +18,12 @@ import yewberry.core.color.Rgb;
  * @param within how far from it others may be that are changed as well, as CIEDE2000; 0 only itself
  * @param what is painted in it; at least one
  * @param pages numbers of the pages of the file; none means all
- * @param to what takes its place
- * @throws Refused if nothing is chosen, or the distance is not within 0 to 50
+ * @param to what takes its place; nothing makes it see-through
+ * @throws Refused if nothing is chosen, text is to be see-through, or the distance is not within 0
+ *     to 50
  */
-public record Recolor(Rgb from, double within, Set<What> what, List<Integer> pages, Tinted to) {
+public record Recolor(
+        Rgb from, double within, Set<What> what, List<Integer> pages, Optional<Tinted> to) {
     private static final double FARTHEST = 50;
 
     /** What is painted. */
@@ -44,6 +47,10 @@ public record Recolor(Rgb from, double within, Set<What> what, List<Integer> pag
         if (what.isEmpty()) {
             throw new Refused("Choose what is recoloured: text, lines or fills.");
         }
+        if (to.isEmpty() && what.contains(What.TEXT)) {
+            throw new Refused(
+                    "Text is not made see-through; choose a swatch for it, or lines and fills only.");
+        }
         what = Collections.unmodifiableSet(EnumSet.copyOf(what)); // always in the same order
         pages = List.copyOf(new TreeSet<>(pages));
         if (!(within >= 0 && within <= FARTHEST)) {
@@ -59,6 +66,7 @@ public record Recolor(Rgb from, double within, Set<What> what, List<Integer> pag
     }
 
     Recolor withReference(UUID old, UUID replacement) {
-        return new Recolor(from, within, what, pages, to.withReference(old, replacement));
+        return new Recolor(
+                from, within, what, pages, to.map(each -> each.withReference(old, replacement)));
     }
 }

@@ -31,10 +31,13 @@ import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.ExemptionEdit;
 import yewberry.core.edit.PageEdit;
+import yewberry.core.edit.SwatchEdit;
 import yewberry.core.findings.Exemptions;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Findings;
+import yewberry.core.findings.FrontFinding;
 import yewberry.core.findings.Identity;
+import yewberry.core.findings.Offer;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.mends.ColorMend;
@@ -48,9 +51,12 @@ import yewberry.core.publication.Fill;
 import yewberry.core.publication.Imported;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Owner;
+import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recolor;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
+import yewberry.core.publication.Uses;
 import yewberry.core.scene.PageScene;
 
 /** What is written in the page of a file is judged on all that lies behind it and over it. */
@@ -61,6 +67,10 @@ class FileTextTest {
     private static final Owner OWN = new Owner.OnPage(PAGE);
     private static final Cmyk PALE = new Cmyk(0, 0, 0, 30);
     private static final Cmyk BLACK = new Cmyk(0, 0, 0, 100);
+    private static final List<PageText.Used> COLORS =
+            List.of(
+                    new PageText.Used(PageText.Painted.FILLS, Optional.of(Rgb.WHITE), 3),
+                    new PageText.Used(PageText.Painted.PICTURES, Optional.empty(), 1));
     private static final Cmyk WHITE = new Cmyk(0, 0, 0, 0);
 
     /** Three words of the size of 10 pt, one below the other, whose letters are boxes. */
@@ -107,7 +117,7 @@ class FileTextTest {
                             false,
                             ground,
                             List.of(new PageText.Line(30, 50, 18, glyphs)));
-            return new PageText(List.of(face), List.of(stretch), List.of(), List.of());
+            return new PageText(List.of(face), List.of(stretch), List.of(), COLORS);
         }
     }
 
@@ -257,5 +267,71 @@ class FileTextTest {
         assertThatThrownBy(() -> after(gone, new ExemptionEdit.AddExemption(exemption)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("gone");
+    }
+
+    @Test
+    void a_colour_of_the_file_that_is_legible_is_offered_for_all_of_its_text() {
+        Composer composer = composer(new PageText.Ground.Bare(), PALE);
+        Publication set = set();
+        List<Offer> offers = Offer.of(contrast(composer, set, 4), set, COATED);
+        assertThat(offers).hasSizeBetween(1, 2);
+        Publication after = after(set, offers.getFirst().edit());
+        Recolor recolor = after.asset(FILE).recolored().getFirst();
+        assertThat(recolor.from()).isEqualTo(COATED.toScreen(PALE));
+        assertThat(recolor.what()).containsExactly(Recolor.What.TEXT);
+        UUID swatch = recolor.to().orElseThrow().swatch();
+        Color to = new Palette(after::swatch, COATED).color(swatch);
+        assertThat(ratio(to, WHITE)).isGreaterThan(4.5);
+        assertThatThrownBy(
+                        () -> after(after, new SwatchEdit.RemoveSwatch(swatch, Optional.empty())))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("choose the swatch that takes its place");
+        assertThat(Uses.where(after, swatch)).contains("the colours of “Log”");
+        Publication replaced =
+                after(after, new SwatchEdit.RemoveSwatch(swatch, Optional.of(Sample.WHITE.id())));
+        assertThat(replaced.asset(FILE).recolored().getFirst().to().orElseThrow().swatch())
+                .isEqualTo(Sample.WHITE.id());
+    }
+
+    @Test
+    void white_fills_that_hide_a_background_are_made_see_through_and_the_rest_is_named() {
+        Composer composer = composer(new PageText.Ground.Flat(WHITE), BLACK);
+        Publication dark = after(set(), new BackgroundEdit.AddBackground(OWN, night(false)));
+        Finding hidden =
+                Findings.of(composer.compose(dark, 4), AA, dark.setup(), COATED).stream()
+                        .filter(FrontFinding.HidesBackground.class::isInstance)
+                        .findFirst()
+                        .orElseThrow();
+        Offer offer = Offer.of(hidden, dark, COATED).getLast();
+        assertThat(offer.label())
+                .isEqualTo("Make 3 white fills of page 1 of “Log” see-through; its picture stays");
+        Publication after = after(dark, offer.edit());
+        assertThat(after.asset(FILE).recolored().getFirst().to()).isEmpty();
+        assertThat(Offer.of(hidden, after, COATED)).as("it is done").doesNotContain(offer);
+    }
+
+    @Test
+    void what_cannot_be_another_colour_is_refused() {
+        Tinted night = Tinted.full(Sample.NIGHT.id());
+        Set<Recolor.What> text = Set.of(Recolor.What.TEXT);
+        assertThatThrownBy(() -> new Recolor(Rgb.BLACK, 0, text, List.of(), Optional.empty()))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("see-through");
+        assertThatThrownBy(() -> new Recolor(Rgb.BLACK, 60, text, List.of(), Optional.of(night)))
+                .isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> new Recolor(Rgb.BLACK, 0, Set.of(), List.of(), Optional.of(night)))
+                .isInstanceOf(Refused.class);
+        Recolor one = new Recolor(Rgb.BLACK, 0, text, List.of(), Optional.of(night));
+        Asset.Pixels pixels =
+                new Asset.Pixels(
+                        Asset.Format.PNG, 1, 1, 72, Asset.Colors.RGB, Optional.empty(), false);
+        assertThatThrownBy(() -> new Asset(FILE, "Map", "any", pixels, List.of(one)))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("PDF");
+        Tinted gone = Tinted.full(Sample.id("nobody"));
+        Recolor broken = new Recolor(Rgb.BLACK, 0, text, List.of(), Optional.of(gone));
+        assertThatThrownBy(() -> after(set(), new AssetEdit.RecolorAsset(FILE, List.of(broken))))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("swatch");
     }
 }

@@ -67,17 +67,14 @@ public final class DeviceColors {
         return recolored.isEmpty() ? this : recolored(List.of());
     }
 
-    /** What takes the place of a colour of something that is painted. */
-    public Optional<Color> instead(PDColorSpace space, float[] values, Recolor.What what)
+    /** The change of a colour of something that is painted, if there is one. */
+    public Optional<Recoloring> change(PDColorSpace space, float[] values, Recolor.What what)
             throws IOException {
         if (recolored.isEmpty()) {
             return Optional.empty();
         }
         Rgb seen = seen(space, values);
-        return recolored.stream()
-                .filter(each -> each.changes(seen, what, condition))
-                .map(Recoloring::to)
-                .findFirst();
+        return recolored.stream().filter(each -> each.changes(seen, what, condition)).findFirst();
     }
 
     /** As a screen shows a colour of the file, before it is another one. */
@@ -93,18 +90,23 @@ public final class DeviceColors {
     /**
      * The colour of something that is painted, or what takes its place.
      *
+     * @return nothing where it is not painted at all
      * @throws IOException if the colour space is broken
      */
-    public Inked of(PDColorSpace space, float[] values, Recolor.What what) throws IOException {
-        Optional<Color> instead = instead(space, values, what);
-        if (instead.isEmpty()) {
-            return of(space, values);
-        }
-        return switch (instead.get()) {
+    public Optional<Inked> of(PDColorSpace space, float[] values, Recolor.What what)
+            throws IOException {
+        Optional<Recoloring> change = change(space, values, what);
+        return change.isEmpty()
+                ? Optional.of(of(space, values))
+                : change.get().to().map(this::inked);
+    }
+
+    private Inked inked(Color color) {
+        return switch (color) {
             case Cmyk ink -> process(share(ink), true);
             case Rgb rgb ->
                     light(new float[] {rgb.red() / 255f, rgb.green() / 255f, rgb.blue() / 255f});
-            default -> throw new IllegalStateException("Neither ink nor light: " + instead);
+            default -> throw new IllegalStateException("Neither ink nor light: " + color);
         };
     }
 

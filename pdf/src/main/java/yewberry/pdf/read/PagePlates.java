@@ -206,7 +206,7 @@ public final class PagePlates extends PathEngine {
     }
 
     /**
-     * Nothing for a pattern that is missing.
+     * Nothing for a pattern that is missing, and for what is not painted.
      *
      * @param what it is, where its colour may be another one
      */
@@ -217,10 +217,14 @@ public final class PagePlates extends PathEngine {
             return pattern(shape, color);
         }
         DeviceColors colors = surfaces.peek().colors();
-        DeviceColors.Inked inked =
+        Optional<DeviceColors.Inked> shown =
                 what.isPresent()
                         ? colors.of(color.getColorSpace(), color.getComponents(), what.get())
-                        : colors.of(color.getColorSpace(), color.getComponents());
+                        : Optional.of(colors.of(color.getColorSpace(), color.getComponents()));
+        if (shown.isEmpty()) {
+            return Optional.empty();
+        }
+        DeviceColors.Inked inked = shown.get();
         boolean[] printed = inked.printed(over, getGraphicsState().getOverprintMode());
         Ink flat =
                 (x, y, planes) -> {

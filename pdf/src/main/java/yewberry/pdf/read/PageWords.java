@@ -287,6 +287,14 @@ public final class PageWords extends PathEngine {
         return colors.seen(color.getColorSpace(), color.getComponents());
     }
 
+    /** Whether something is not painted at all. */
+    private boolean isLeftOut(PDColor color, Recolor.What what) throws IOException {
+        return !(color.getColorSpace() instanceof PDPattern)
+                && colors.change(color.getColorSpace(), color.getComponents(), what)
+                        .filter(each -> each.to().isEmpty())
+                        .isPresent();
+    }
+
     private void other(Shape path, Shape shape, Optional<Color> flat, double alpha, boolean picture)
             throws IOException {
         if (layers.isOff()) {
@@ -360,15 +368,19 @@ public final class PageWords extends PathEngine {
         if (color.getColorSpace() instanceof PDPattern) {
             return Optional.empty();
         }
-        double[] planes = colors.of(color.getColorSpace(), color.getComponents(), what).planes();
-        return Optional.of(
-                colors.medium() == Medium.PAPER
-                        ? new Cmyk(
-                                percent(planes[0]),
-                                percent(planes[1]),
-                                percent(planes[2]),
-                                percent(planes[3]))
-                        : new Rgb(light(planes[0]), light(planes[1]), light(planes[2])));
+        return colors.of(color.getColorSpace(), color.getComponents(), what)
+                .map(DeviceColors.Inked::planes)
+                .map(this::color);
+    }
+
+    private Color color(double[] planes) {
+        return colors.medium() == Medium.PAPER
+                ? new Cmyk(
+                        percent(planes[0]),
+                        percent(planes[1]),
+                        percent(planes[2]),
+                        percent(planes[3]))
+                : new Rgb(light(planes[0]), light(planes[1]), light(planes[2]));
     }
 
     /** To a hundredth. */
@@ -387,12 +399,11 @@ public final class PageWords extends PathEngine {
             return;
         }
         PDGraphicsState state = getGraphicsState();
-        other(
-                path,
-                path,
-                used(state.getNonStrokingColor(), Recolor.What.FILLS),
-                state.getNonStrokeAlphaConstant(),
-                false);
+        Optional<Color> color = used(state.getNonStrokingColor(), Recolor.What.FILLS);
+        if (isLeftOut(state.getNonStrokingColor(), Recolor.What.FILLS)) {
+            return;
+        }
+        other(path, path, color, state.getNonStrokeAlphaConstant(), false);
         Rectangle2D bounds = toSeen.createTransformedShape(path).getBounds2D();
         boolean small = Math.max(bounds.getWidth(), bounds.getHeight()) < LETTER;
         if (small && bounds.intersects(seen) && !layers.isOff() && isCurved(path)) {
@@ -425,12 +436,10 @@ public final class PageWords extends PathEngine {
             drawn.get().append(line, false);
             return;
         }
-        other(
-                path,
-                line,
-                used(state.getStrokingColor(), Recolor.What.LINES),
-                state.getAlphaConstant(),
-                false);
+        Optional<Color> color = used(state.getStrokingColor(), Recolor.What.LINES);
+        if (!isLeftOut(state.getStrokingColor(), Recolor.What.LINES)) {
+            other(path, line, color, state.getAlphaConstant(), false);
+        }
     }
 
     @Override

@@ -46,7 +46,10 @@ final class PageStream {
                     for (Recolor.What what : Recolor.What.values()) {
                         to.writeBoolean(each.what().contains(what));
                     }
-                    color(to, each.to());
+                    to.writeBoolean(each.to().isPresent());
+                    if (each.to().isPresent()) {
+                        color(to, each.to().get());
+                    }
                 });
         PressCondition condition = page.condition();
         out.writeUTF(condition.id());
@@ -76,7 +79,8 @@ final class PageStream {
                 what.add(each);
             }
         }
-        return new Recoloring(from, within, what, color(in));
+        return new Recoloring(
+                from, within, what, in.readBoolean() ? Optional.of(color(in)) : Optional.empty());
     }
 
     private interface Writes<T> {

@@ -588,7 +588,7 @@ final class EditMaker {
                         upTo(51),
                         Set.of(any(List.of(Recolor.What.values()))),
                         coin() ? List.of() : List.of(1),
-                        Tinted.full(swatch()));
+                        Optional.of(Tinted.full(swatch())));
         return new AssetEdit.RecolorAsset(asset, coin() ? List.of(recolor) : List.of());
     }
 
