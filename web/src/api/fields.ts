@@ -7,7 +7,8 @@ export const fields = [
   { id: "FILE", character: "\ufdd4", label: "Name of the file" },
   { id: "FILE_PAGE", character: "\ufdd5", label: "Page number in the file" },
   { id: "FILE_PAGES", character: "\ufdd6", label: "Number of pages in the file" },
-  { id: "RUNNING_NUMBER", character: "\ufdd7", label: "Running number, six digits" },
+  { id: "RUNNING_NUMBER", character: "\ufdd7", label: "Running number" },
+  { id: "DATE", character: "\ufdd8", label: "Date" },
 ] as const;
 
 /** Text for lists, with the names of what it says of its page. */

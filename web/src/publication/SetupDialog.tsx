@@ -9,9 +9,19 @@ import { Fold, Name, Quiet } from "../ui/Fold";
 import { LengthField } from "../ui/LengthField";
 import { NumberField } from "../ui/NumberField";
 import { Actions, Modal } from "../ui/Modal";
+import { useStatus } from "../ui/Status";
 import { Tick } from "../ui/Tick";
 import { PressFields } from "./PressFields";
 import { destinations } from "./viewings";
+
+type Running = Setup["running"];
+
+const dateForms: { id: Running["form"]; label: string }[] = [
+  { id: "LONG", label: "28 November 2026" },
+  { id: "SHORT", label: "28.11.2026" },
+  { id: "ISO", label: "2026-11-28" },
+  { id: "MONTH", label: "November 2026" },
+];
 
 const three = "repeat(auto-fit, minmax(104px, 1fr))";
 
@@ -31,9 +41,11 @@ export function SetupDialog({
     ({ was, made }) => ({ type: "changeSetup", setup: made, was }),
     "Setup changed",
   );
-  const { unit, checks, textChecks } = setup;
+  const { unit, checks, textChecks, running } = setup;
   const options = useOptions();
+  const status = useStatus();
   const change = (changed: Partial<Setup>) => become({ ...setup, ...changed });
+  const run = (changed: Partial<Running>) => change({ running: { ...running, ...changed } });
   const sizes = options.data?.sizes ?? [];
   const size = sizes.find(
     (each) => each.size.width === setup.trim.width && each.size.height === setup.trim.height,
@@ -64,6 +76,43 @@ export function SetupDialog({
           onChange={(id) => change({ language: id as Setup["language"] })}
         />
       </Row>
+      <Row $columns={three}>
+        <NumberField
+          label="Running numbers, digits"
+          value={running.digits}
+          onCommit={(digits) => run({ digits })}
+        />
+        <NumberField
+          label="The first of them"
+          value={running.start}
+          onCommit={(start) => run({ start })}
+        />
+        <Field
+          label="Date in texts, as 2026-11-28"
+          value={running.date ?? ""}
+          onCommit={(typed) => {
+            const date = typed.trim();
+            if (date !== "" && Number.isNaN(Date.parse(date))) {
+              status.fail(`“${date}” is no date; write it as 2026-11-28.`);
+              return false;
+            }
+            const others = { ...running };
+            delete others.date;
+            return change({ running: date === "" ? others : { ...others, date } });
+          }}
+        />
+        <Choice
+          label="Written as"
+          value={running.form}
+          options={dateForms}
+          onChange={(form) => run({ form: form as Running["form"] })}
+        />
+      </Row>
+      <Tick
+        label="Running numbers begin again with each file"
+        checked={running.restarts}
+        onChange={(restarts) => run({ restarts })}
+      />
       <Row $columns="minmax(0, 1fr) minmax(0, 2fr)">
         <Choice
           label="Destination"

@@ -13,6 +13,7 @@ import yewberry.core.publication.Field;
 import yewberry.core.publication.Imported;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.RunningFields;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Story;
 import yewberry.core.publication.TextFrame;
@@ -88,6 +89,7 @@ public final class Flows {
         if (used.isEmpty()) {
             return PageFields.NONE;
         }
+        RunningFields running = in.setup().running();
         int number = index + 1;
         int count = in.pages().size();
         Optional<Imported> file = in.pages().get(index).imported();
@@ -106,8 +108,23 @@ public final class Flows {
                                     Integer.toString(
                                             file.map(each -> each.pagesOf(in.asset(each.asset())))
                                                     .orElse(count));
-                            case RUNNING_NUMBER -> "%06d".formatted(number);
+                            case RUNNING_NUMBER -> running.number(counted(index, in));
+                            case DATE -> running.date(in.setup().language());
                         });
+    }
+
+    /** The place of a page among those that running numbers count together, from 0. */
+    private static int counted(int index, Publication in) {
+        if (!in.setup().running().restarts()) {
+            return index;
+        }
+        Optional<UUID> file = in.pages().get(index).imported().map(Imported::asset);
+        int begins = index;
+        while (begins > 0
+                && in.pages().get(begins - 1).imported().map(Imported::asset).equals(file)) {
+            begins--;
+        }
+        return index - begins;
     }
 
     /**

@@ -22,11 +22,13 @@ public enum Field {
     FILE_PAGE('\ufdd5'),
     /** How many pages its file has; where it is of none how many the publication has. */
     FILE_PAGES('\ufdd6'),
-    /** The number of the page with zeros in front of it, six digits in all. */
-    RUNNING_NUMBER('\ufdd7');
+    /** The number of the page through all files, as the publication writes such numbers. */
+    RUNNING_NUMBER('\ufdd7'),
+    /** The date of the publication, as it writes it. */
+    DATE('\ufdd8');
 
     private static final char FIRST = PAGE.character;
-    private static final char LAST = RUNNING_NUMBER.character;
+    private static final char LAST = DATE.character;
 
     private final char character;
 

@@ -14,6 +14,7 @@ import yewberry.core.Refused;
  * @param textChecks what it is held to besides
  * @param language of all text that says no other
  * @param title as readers show it; nothing means the publication's name
+ * @param running what running numbers and dates read
  * @throws Refused if a measure is negative or leaves no room on the page
  */
 public record Setup(
@@ -29,7 +30,8 @@ public record Setup(
         PressChecks checks,
         TextChecks textChecks,
         Language language,
-        Optional<String> title) {
+        Optional<String> title,
+        RunningFields running) {
     private static final int LONGEST_TITLE = 500;
 
     public Setup {
@@ -75,7 +77,8 @@ public record Setup(
                 checks,
                 TextChecks.USUAL,
                 Language.ENGLISH_BRITISH,
-                Optional.empty());
+                Optional.empty(),
+                RunningFields.USUAL);
     }
 
     private static boolean isUnfit(String title) {
@@ -139,7 +142,8 @@ public record Setup(
                 checks,
                 textChecks,
                 language,
-                title);
+                title,
+                running);
     }
 
     public Setup withChecks(PressChecks changed) {
@@ -156,7 +160,8 @@ public record Setup(
                 changed,
                 textChecks,
                 language,
-                title);
+                title,
+                running);
     }
 
     /**
@@ -178,7 +183,8 @@ public record Setup(
                         checks,
                         textChecks,
                         language,
-                        title);
+                        title,
+                        running);
     }
 
     public Setup withTextChecks(TextChecks changed) {
@@ -195,7 +201,8 @@ public record Setup(
                 checks,
                 changed,
                 language,
-                title);
+                title,
+                running);
     }
 
     public Setup withLanguage(Language changed) {
@@ -212,7 +219,8 @@ public record Setup(
                 checks,
                 textChecks,
                 changed,
-                title);
+                title,
+                running);
     }
 
     public Setup withTitle(Optional<String> changed) {
@@ -229,6 +237,25 @@ public record Setup(
                 checks,
                 textChecks,
                 language,
+                changed,
+                running);
+    }
+
+    public Setup withRunning(RunningFields changed) {
+        return new Setup(
+                destination,
+                trim,
+                facing,
+                bleed,
+                safe,
+                margins,
+                unit,
+                level,
+                press,
+                checks,
+                textChecks,
+                language,
+                title,
                 changed);
     }
 
@@ -246,7 +273,8 @@ public record Setup(
                 checks,
                 textChecks,
                 language,
-                title);
+                title,
+                running);
     }
 
     /** Which hand a page is on; without facing pages every page stands as a right-hand one. */

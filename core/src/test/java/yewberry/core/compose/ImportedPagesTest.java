@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -41,6 +42,7 @@ import yewberry.core.publication.Box;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Field;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Owner;
@@ -48,6 +50,7 @@ import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.RunningFields;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Item;
@@ -280,13 +283,51 @@ class ImportedPagesTest {
                                                 List.of(
                                                         Sample.paragraph(
                                                                 "number", Sample.BODY, text)))));
-        assertThat(
-                        new Composer(COATED, new Pictures(sha256 -> new byte[0], new Boxed(0)))
-                                .compose(written, 5)
-                                .text()
-                                .getFirst()
-                                .text())
-                .isEqualTo("Winter log, 2, 2, 000006");
+        assertThat(read(written)).isEqualTo("Winter log, 2, 2, 000006");
+        RunningFields own =
+                new RunningFields(
+                        4,
+                        100,
+                        false,
+                        Optional.of(LocalDate.of(2026, 3, 5)),
+                        RunningFields.DateForm.LONG);
+        assertThat(read(written.withSetup(written.setup().withRunning(own))))
+                .isEqualTo("Winter log, 2, 2, 0105");
+        RunningFields each =
+                new RunningFields(3, 1, true, Optional.empty(), RunningFields.DateForm.ISO);
+        assertThat(read(written.withSetup(written.setup().withRunning(each))))
+                .as("the second page of its file")
+                .isEqualTo("Winter log, 2, 2, 002");
+    }
+
+    private static String read(Publication in) {
+        return new Composer(COATED, new Pictures(sha256 -> new byte[0], new Boxed(0)))
+                .compose(in, 5)
+                .text()
+                .getFirst()
+                .text();
+    }
+
+    /** Months as the Unicode CLDR has them. */
+    @Test
+    void a_date_reads_in_the_language_of_the_publication() {
+        RunningFields inWords = dated(RunningFields.DateForm.LONG);
+        assertThat(inWords.date(Language.ENGLISH_BRITISH)).isEqualTo("5 March 2026");
+        assertThat(inWords.date(Language.GERMAN)).isEqualTo("5. März 2026");
+        assertThat(dated(RunningFields.DateForm.SHORT).date(Language.GERMAN)).isEqualTo("5.3.2026");
+        assertThat(dated(RunningFields.DateForm.ISO).date(Language.GERMAN)).isEqualTo("2026-03-05");
+        assertThat(dated(RunningFields.DateForm.MONTH).date(Language.FRENCH))
+                .isEqualTo("mars 2026");
+        assertThat(RunningFields.USUAL.date(Language.GERMAN)).isEmpty();
+        assertThatThrownBy(() ->
+                        new RunningFields(
+                                0, 1, false, Optional.empty(), RunningFields.DateForm.ISO))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("digits");
+    }
+
+    private static RunningFields dated(RunningFields.DateForm form) {
+        return new RunningFields(6, 1, false, Optional.of(LocalDate.of(2026, 3, 5)), form);
     }
 
     @Test

@@ -23,6 +23,7 @@ import yewberry.core.publication.Language;
 import yewberry.core.publication.Letters;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.PressChecks;
+import yewberry.core.publication.RunningFields;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.TextChecks;
 import yewberry.core.publication.TextFrame;
@@ -71,10 +72,19 @@ final class Defaults {
                             "language", JSON.stringNode(Language.ENGLISH_BRITISH.name()),
                             "checks", checks(PressChecks.USUAL),
                             "textChecks", checks(TextChecks.USUAL),
+                            "running", running(RunningFields.USUAL),
                             "destination", JSON.stringNode(Destination.PAPER.name())));
 
     private static JsonNode goesTo(Background.GoesTo to) {
         return JSON.objectNode().put("screen", to.screen()).put("paper", to.paper());
+    }
+
+    private static JsonNode running(RunningFields running) {
+        return JSON.objectNode()
+                .put("digits", running.digits())
+                .put("start", running.start())
+                .put("restarts", running.restarts())
+                .put("form", running.form().name());
     }
 
     private static JsonNode checks(TextChecks checks) {

@@ -1,6 +1,7 @@
 package yewberry.server.store;
 
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -69,6 +70,7 @@ import yewberry.core.publication.Recolor;
 import yewberry.core.publication.Role;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.RunOut;
+import yewberry.core.publication.RunningFields;
 import yewberry.core.publication.SeeThrough;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Story;
@@ -330,7 +332,20 @@ final class EditMaker {
 
     private Edit setup() {
         return new PublicationEdit.ChangeSetup(
-                on.setup().withTrim(size()).withLanguage(language()).withTitle(maybe(name())));
+                on.setup()
+                        .withTrim(size())
+                        .withLanguage(language())
+                        .withTitle(maybe(name()))
+                        .withRunning(running()));
+    }
+
+    private RunningFields running() {
+        return new RunningFields(
+                1 + upTo(12),
+                upTo(1000),
+                coin(),
+                maybe(LocalDate.of(2026, 1 + upTo(12), 1 + upTo(28))),
+                any(List.of(RunningFields.DateForm.values())));
     }
 
     private Edit addPages() {
