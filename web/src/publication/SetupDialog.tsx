@@ -76,43 +76,6 @@ export function SetupDialog({
           onChange={(id) => change({ language: id as Setup["language"] })}
         />
       </Row>
-      <Row $columns={three}>
-        <NumberField
-          label="Running numbers, digits"
-          value={running.digits}
-          onCommit={(digits) => run({ digits })}
-        />
-        <NumberField
-          label="The first of them"
-          value={running.start}
-          onCommit={(start) => run({ start })}
-        />
-        <Field
-          label="Date in texts, as 2026-11-28"
-          value={running.date ?? ""}
-          onCommit={(typed) => {
-            const date = typed.trim();
-            if (date !== "" && Number.isNaN(Date.parse(date))) {
-              status.fail(`“${date}” is no date; write it as 2026-11-28.`);
-              return false;
-            }
-            const others = { ...running };
-            delete others.date;
-            return change({ running: date === "" ? others : { ...others, date } });
-          }}
-        />
-        <Choice
-          label="Written as"
-          value={running.form}
-          options={dateForms}
-          onChange={(form) => run({ form: form as Running["form"] })}
-        />
-      </Row>
-      <Tick
-        label="Running numbers begin again with each file"
-        checked={running.restarts}
-        onChange={(restarts) => run({ restarts })}
-      />
       <Row $columns="minmax(0, 1fr) minmax(0, 2fr)">
         <Choice
           label="Destination"
@@ -246,6 +209,45 @@ export function SetupDialog({
         press={setup.press}
         onChange={(press) => change({ press })}
       />
+      <Fold head={<Name>Running numbers and date</Name>}>
+        <Row $columns="minmax(0, 1fr) minmax(0, 1fr)">
+          <NumberField
+            label="Digits of running numbers"
+            value={running.digits}
+            onCommit={(digits) => run({ digits })}
+          />
+          <NumberField
+            label="The first number"
+            value={running.start}
+            onCommit={(start) => run({ start })}
+          />
+          <Field
+            label="Date, as 2026-11-28"
+            value={running.date ?? ""}
+            onCommit={(typed) => {
+              const date = typed.trim();
+              if (date !== "" && Number.isNaN(Date.parse(date))) {
+                status.fail(`“${date}” is no date; write it as 2026-11-28.`);
+                return false;
+              }
+              const others = { ...running };
+              delete others.date;
+              return change({ running: date === "" ? others : { ...others, date } });
+            }}
+          />
+          <Choice
+            label="Written as"
+            value={running.form}
+            options={dateForms}
+            onChange={(form) => run({ form: form as Running["form"] })}
+          />
+        </Row>
+        <Tick
+          label="Running numbers begin again with each file"
+          checked={running.restarts}
+          onChange={(restarts) => run({ restarts })}
+        />
+      </Fold>
       <Fold head={<Name>A stricter rule for text</Name>}>
         <Row $columns={three}>
           <NumberField
