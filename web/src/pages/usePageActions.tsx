@@ -9,7 +9,7 @@ import { useCommands } from "../ui/commands";
 import { numbersInWords } from "../ui/words";
 import { AddPages, MovePages, NamePart, noParent, parentOptions, RemovePages } from "./PageDialogs";
 import { PageSizeDialog } from "./PageSizeDialog";
-import { partsOf } from "./parts";
+import { filesOf, partsOf, sizesOf } from "./parts";
 
 /** Something that is done with the pages chosen, wherever pages are chosen. */
 export interface PageAction {
@@ -40,6 +40,14 @@ export function usePageActions(
   const shown = withParent.some((page) => page.parentShown);
   const covered = chosen.filter((page) => page.backgrounds > 0);
   const parts = partsOf(publication);
+  const files = filesOf(publication);
+  const groups =
+    files.length === 0
+      ? []
+      : [
+          { id: "chooseFile", label: "Choose a file…", all: files },
+          { id: "chooseSize", label: "Choose a size…", all: sizesOf(publication) },
+        ];
 
   const actions: PageAction[] = [
     {
@@ -125,6 +133,18 @@ export function usePageActions(
       run: (id) =>
         onChoose(parts.find((part) => part.first.id === id)?.pages.map((page) => page.id) ?? []),
     },
+    ...groups.map(({ id, label, all }) => ({
+      id,
+      label,
+      inFull: label.replace("…", ""),
+      isDisabled: all.length < 2,
+      options: all.map((group) => ({
+        id: group.id,
+        label: `${group.name}: ${numbersInWords(group.pages.map((page) => page.number))}`,
+      })),
+      run: (chosen: string) =>
+        onChoose(all.find((group) => group.id === chosen)?.pages.map((page) => page.id) ?? []),
+    })),
     {
       id: "add",
       label: "Add pages…",
