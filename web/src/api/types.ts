@@ -69,4 +69,5 @@ export type Tinted = Schemas["Tinted"];
 export type Viewing = NonNullable<Schemas["PreviewRequest"]["viewing"]>;
 export type StrokeStratum = Schemas["StrokeStratum"];
 export type TextStratum = Schemas["TextStratum"];
+export type FileTextStratum = Schemas["FileTextStratum"];
 export type Extent = Schemas["Extent"];

@@ -623,6 +623,8 @@ function announced(
     switch (stratum.type) {
       case "textStratum":
         return `text in ${stratum.swatchName}, contrast ${ratio(stratum.ratio)}, ${stratum.passes ? "passes" : "fails"}`;
+      case "fileTextStratum":
+        return `text of ${stratum.origin}, contrast ${ratio(stratum.ratio)}, ${stratum.passes ? "passes" : "fails"}`;
       case "frontStratum":
         return `${stratum.kind} ${stratum.name}, ${stratum.origin}`;
       case "fillStratum":

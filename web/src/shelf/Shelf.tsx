@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { FileText, Plus, Trash2 } from "lucide-react";
+import { FileText, FolderOpen, Plus, Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
@@ -142,6 +142,12 @@ export function Shelf() {
                 <Button isDisabled={isPending}>
                   <FileText size={16} aria-hidden />
                   Open PDFs…
+                </Button>
+              </FileButton>
+              <FileButton accepted={openable} folder onFiles={opening.open}>
+                <Button isDisabled={isPending}>
+                  <FolderOpen size={16} aria-hidden />
+                  Open a folder…
                 </Button>
               </FileButton>
               <MainButton onPress={() => setCreating(true)}>

@@ -3,10 +3,17 @@ import type { Asset, Edit, Schemas } from "../api/types";
 
 type FileIn = Schemas["FileIn"];
 
-/** In the order of their names, as people count: 9 before 10. */
-export function inOrder(files: File[]): File[] {
-  const collator = new Intl.Collator("en", { numeric: true });
-  return [...files].sort((one, other) => collator.compare(wayOf(one), wayOf(other)));
+/** What files are put in order by. */
+export type Order = "name" | "date";
+
+const collator = new Intl.Collator("en", { numeric: true });
+
+/** In the order of their names, as people count: 9 before 10; or of when they were last changed. */
+export function inOrder(files: File[], order: Order): File[] {
+  const byName = [...files].sort((one, other) => collator.compare(wayOf(one), wayOf(other)));
+  return order === "name"
+    ? byName
+    : byName.sort((one, other) => one.lastModified - other.lastModified);
 }
 
 /** The name of a file with the folders it was chosen in. */
@@ -55,14 +62,14 @@ export interface Place {
 }
 
 /**
- * Opens files one after the other as one publication, whose pages are theirs. One that cannot be
+ * Opens files in their order, one after the other, as one publication, whose pages are theirs. One that cannot be
  * opened does not hold up the others.
  *
  * @param onProgress is told before each file, and ends the work by answering false
  * @param into the publication that they come into; a new one where there is none
  */
 export async function openFiles(
-  files: File[],
+  inTheirOrder: File[],
   onProgress: (done: number, name: string) => boolean,
   into?: Place,
 ): Promise<Opened> {
@@ -78,7 +85,7 @@ export async function openFiles(
       }
     }
   };
-  for (const [index, file] of inOrder(files).entries()) {
+  for (const [index, file] of inTheirOrder.entries()) {
     if (!onProgress(index, file.name)) {
       break;
     }
@@ -86,7 +93,7 @@ export async function openFiles(
     try {
       if (!opened.id) {
         const created = await sendFile<Schemas["SetCreated"]>(
-          `/api/publications/documents?name=${name}${called(files)}`,
+          `/api/publications/documents?name=${name}${called(inTheirOrder)}`,
           file,
         );
         took(created.files);

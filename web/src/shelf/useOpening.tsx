@@ -4,12 +4,14 @@ import { useNavigate } from "react-router";
 import styled from "styled-components";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
+import { Choice } from "../ui/Choice";
+import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
 import { Failed } from "../ui/Notice";
 import { ProgressLine } from "../ui/ProgressLine";
 import { useStatus } from "../ui/Status";
 import { counted } from "../ui/words";
-import { openFiles, type Opened, type Place } from "./openFiles";
+import { inOrder, openFiles, wayOf, type Opened, type Order, type Place } from "./openFiles";
 
 const List = styled.ul`
   max-height: 320px;
@@ -35,6 +37,7 @@ export function useOpening(into?: { place: Place; onOpened: () => void }) {
   const status = useStatus();
   const [at, setAt] = useState<{ done: number; all: number; name: string }>();
   const [result, setResult] = useState<Opened>();
+  const [asked, setAsked] = useState<File[]>();
   const goesOn = useRef(true);
 
   const show = async (id: string) => {
@@ -46,6 +49,7 @@ export function useOpening(into?: { place: Place; onOpened: () => void }) {
     await navigate(`/publications/${id}`);
   };
   const open = async (files: File[]) => {
+    setAsked(undefined);
     goesOn.current = true;
     const opened = await openFiles(
       files,
@@ -71,6 +75,13 @@ export function useOpening(into?: { place: Place; onOpened: () => void }) {
 
   const dialogs = (
     <>
+      {asked && (
+        <Ordered
+          files={asked}
+          onOpen={(files) => void open(files)}
+          onClose={() => setAsked(undefined)}
+        />
+      )}
       {at && (
         <Modal title="Opening files" isOpen onClose={() => (goesOn.current = false)}>
           <ProgressLine
@@ -113,5 +124,49 @@ export function useOpening(into?: { place: Place; onOpened: () => void }) {
       )}
     </>
   );
-  return { open: (files: File[]) => void open(files), isPending: at !== undefined, dialogs };
+  return {
+    open: (files: File[]) => (files.length > 1 ? setAsked(files) : void open(files)),
+    isPending: at !== undefined,
+    dialogs,
+  };
+}
+
+const orders: { id: Order; label: string }[] = [
+  { id: "name", label: "By their names" },
+  { id: "date", label: "By when they were changed, the oldest first" },
+];
+
+/** Several files, before they are opened. */
+function Ordered({
+  files,
+  onOpen,
+  onClose,
+}: {
+  files: File[];
+  onOpen: (files: File[]) => void;
+  onClose: () => void;
+}) {
+  const [order, setOrder] = useState<Order>("name");
+  const all = inOrder(files, order);
+  return (
+    <Modal title={`Open ${files.length} files as one publication`} isOpen onClose={onClose}>
+      <Choice
+        label="In the order"
+        value={order}
+        options={orders}
+        onChange={(id) => setOrder(id as Order)}
+      />
+      <List tabIndex={0} aria-label="Files in their order">
+        {all.map((file, index) => (
+          <li key={index}>
+            {wayOf(file)} <Quiet>{new Date(file.lastModified).toLocaleString("en-GB")}</Quiet>
+          </li>
+        ))}
+      </List>
+      <Actions>
+        <Button onPress={onClose}>Cancel</Button>
+        <MainButton onPress={() => onOpen(all)}>Open them</MainButton>
+      </Actions>
+    </Modal>
+  );
 }

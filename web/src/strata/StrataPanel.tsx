@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
 import { useStory } from "../api/story";
@@ -7,6 +8,7 @@ import { LookPanel } from "../catalogue/LookPanel";
 import type {
   BehindTextStratum,
   CommonBackground,
+  FileTextStratum,
   FillStratum,
   FrontStratum,
   StrokeStratum,
@@ -15,6 +17,7 @@ import type {
   TextStratum,
   Viewing,
 } from "../api/types";
+import { RecolorDialog } from "../files/RecolorDialog";
 import { isDesigned } from "../publication/viewings";
 import { theme } from "../theme";
 import { Chip } from "../ui/Chip";
@@ -103,7 +106,8 @@ const Below = styled.div`
 `;
 
 /** What is painted, but for the stock. */
-type Painted = TextStratum | BehindTextStratum | StrokeStratum | FrontStratum | FillStratum;
+type Painted =
+  TextStratum | FileTextStratum | BehindTextStratum | StrokeStratum | FrontStratum | FillStratum;
 
 /** Everything painted through one point, from the top text down to the stock. */
 export function StrataPanel({
@@ -180,15 +184,17 @@ function PairHere({ publication, strata }: { publication: Publication; strata: S
     return null;
   }
   const sampled = new URLSearchParams({ backdrop: written(top) });
-  if (top.type === "textStratum") {
+  const isText = top.type === "textStratum" || top.type === "fileTextStratum";
+  if (isText) {
     const below = strata[1];
-    sampled.set("text", top.tint === 100 ? written(top) : top.screen);
+    const isWhole = top.type === "fileTextStratum" || top.tint === 100;
+    sampled.set("text", isWhole ? written(top) : top.screen);
     sampled.set("backdrop", below?.screen === top.below ? written(below) : top.below);
   }
   return (
     <InkLine>
       <ToPair to={`/publications/${publication.id}/pairings?${sampled.toString()}`}>
-        {top.type === "textStratum" ? "Try this pair by itself" : "Try a text colour on this"}
+        {isText ? "Try this pair by itself" : "Try a text colour on this"}
       </ToPair>
     </InkLine>
   );
@@ -243,13 +249,22 @@ function TakeIt({ sampling, stratum }: { sampling: Sampling; stratum: Painted })
 }
 
 function nameOf(stratum: Painted): string {
-  return stratum.type === "frontStratum" ? stratum.name : stratum.swatchName;
+  switch (stratum.type) {
+    case "frontStratum":
+      return stratum.name;
+    case "fileTextStratum":
+      return stratum.values;
+    default:
+      return stratum.swatchName;
+  }
 }
 
 function keyOf(stratum: Stratum, index: number): string {
   switch (stratum.type) {
     case "textStratum":
       return `${stratum.run} ${index}`;
+    case "fileTextStratum":
+      return `file ${index}`;
     case "strokeStratum":
       return `${stratum.look} ${index}`;
     case "behindTextStratum":
@@ -277,6 +292,8 @@ function One({
   switch (stratum.type) {
     case "textStratum":
       return <Text publication={publication} page={page} stratum={stratum} viewing={viewing} />;
+    case "fileTextStratum":
+      return <FileText publication={publication} stratum={stratum} viewing={viewing} />;
     case "strokeStratum":
       return (
         <>
@@ -316,7 +333,7 @@ function One({
   }
 }
 
-function onOrigin(stratum: Painted): string {
+function onOrigin(stratum: Exclude<Painted, FileTextStratum>): string {
   return stratum.owner.type === "onParent"
     ? `On ${stratum.origin}: changes ${counted(stratum.changesPages, "page", "pages")}`
     : "On this page only";
@@ -384,6 +401,55 @@ function Text({
           </Fold>
         )}
       </Below>
+    </>
+  );
+}
+
+/** What is written in the page of a file: its colours are changed in all of the file. */
+function FileText({
+  publication,
+  stratum,
+  viewing,
+}: {
+  publication: Publication;
+  stratum: FileTextStratum;
+  viewing: Viewing;
+}) {
+  const [isOpen, setIsOpen] = useState(false);
+  const { file } = stratum;
+  const asset = publication.assets.find((each) => each.asset.id === file?.asset)?.asset;
+  return (
+    <>
+      <Chip $color={stratum.screen} $size={28} />
+      <div>
+        <Head>
+          <strong>{stratum.values}</strong>
+          {stratum.passes ? (
+            <span>✓ {ratio(stratum.ratio)}</span>
+          ) : (
+            <Failed>✕ {ratio(stratum.ratio)}</Failed>
+          )}
+        </Head>
+        <Words>{stratum.text}</Words>
+        <Small>
+          {`Written in ${stratum.origin}, ${stratum.face}.`}
+          <br />
+          {`${stratum.passes ? "Passes" : "Fails"}${viewing === "AS_DESIGNED" ? "" : " as seen this way"}: needs ${stratum.required} : 1, ${stratum.sizeReason}`}
+        </Small>
+      </div>
+      {file && asset && (
+        <Below>
+          <Button onPress={() => setIsOpen(true)}>Colours of the file…</Button>
+          {isOpen && (
+            <RecolorDialog
+              publication={publication}
+              asset={asset}
+              page={file.number}
+              onClose={() => setIsOpen(false)}
+            />
+          )}
+        </Below>
+      )}
     </>
   );
 }

@@ -2,6 +2,7 @@ import type {
   BehindTextStratum,
   Color,
   Definition,
+  FileTextStratum,
   FillStratum,
   FrontStratum,
   StrokeStratum,
@@ -17,8 +18,12 @@ export interface Taken {
 }
 
 export function takenFrom(
-  stratum: BehindTextStratum | FillStratum | FrontStratum | StrokeStratum | TextStratum,
+  stratum:
+    BehindTextStratum | FileTextStratum | FillStratum | FrontStratum | StrokeStratum | TextStratum,
 ): Taken {
+  if (stratum.type === "fileTextStratum") {
+    return { swatch: "", tint: 100, mixed: stratum.mixed };
+  }
   // a picture has no swatch, and always a colour that is mixed
   const { swatch = "", tint } = stratum;
   return "mixed" in stratum && stratum.mixed

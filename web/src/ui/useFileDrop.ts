@@ -1,4 +1,5 @@
 import { useState, type DragEvent } from "react";
+import { droppedFiles } from "./droppedFiles";
 
 /** Whether something that is dragged here is files from outside. */
 function hasFiles(event: DragEvent): boolean {
@@ -38,7 +39,12 @@ export function useFileDrop<E extends HTMLElement>(
           event.preventDefault();
           event.stopPropagation();
           setOver(false);
-          onFiles([...event.dataTransfer.files], event);
+          const files = droppedFiles(event.dataTransfer);
+          if (Array.isArray(files)) {
+            onFiles(files, event);
+          } else {
+            void files.then((all) => onFiles(all, event));
+          }
         }
       },
     },

@@ -2,8 +2,6 @@ package yewberry.bench;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.lang.management.ManagementFactory;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -15,8 +13,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -56,28 +52,35 @@ import yewberry.pdf.PdfDocuments;
 final class AddToFiles implements Bench.Benchmark {
     private static final int PAGES = 500;
     private static final int ROUNDS = 5;
-    private static final Pattern SECONDS = Pattern.compile("(?:user|sys) ([0-9.]+)");
     private static final PressCondition PRESS = PressCondition.coated();
 
     @Override
     public void run() throws Exception {
         for (int megabytes : new int[] {0, 50}) {
-            byte[] file = file(megabytes);
-            Map<Integer, PageScene> scenes = scenes(file);
+            byte[] file = file(PAGES, megabytes);
+            Map<Integer, PageScene> scenes = scenes(file, PAGES);
             Path folder = Files.createTempDirectory("yewberry-bench");
             Path added = folder.resolve("added.pdf");
             Path off = folder.resolve("off.pdf");
             double adding = Double.MAX_VALUE;
             double taking = Double.MAX_VALUE;
             for (int round = 0; round < ROUNDS; round++) {
-                long begin = cpu();
-                AddedLayers.add(
-                        file, scenes, Medium.SCREEN, PRESS, Instant.EPOCH, added, Progress.NONE);
-                adding = Math.min(adding, (cpu() - begin) / 1e9);
+                double add =
+                        CpuTime.of(() ->
+                                AddedLayers.add(
+                                        file,
+                                        scenes,
+                                        Medium.SCREEN,
+                                        PRESS,
+                                        Instant.EPOCH,
+                                        added,
+                                        Progress.NONE));
+                adding = Math.min(adding, add);
                 byte[] marked = Files.readAllBytes(added);
-                begin = cpu();
-                AddedLayers.takeOff(marked, item -> true, Instant.EPOCH, off);
-                taking = Math.min(taking, (cpu() - begin) / 1e9);
+                double take =
+                        CpuTime.of(() ->
+                                AddedLayers.takeOff(marked, item -> true, Instant.EPOCH, off));
+                taking = Math.min(taking, take);
             }
             double qpdf = qpdf(folder, file);
             System.out.printf(
@@ -97,15 +100,11 @@ final class AddToFiles implements Bench.Benchmark {
         }
     }
 
-    private static long cpu() {
-        return ManagementFactory.getThreadMXBean().getCurrentThreadCpuTime();
-    }
-
     /** Pages of text, with noise that no page shows, to make the file as large as wanted. */
-    private static byte[] file(int megabytes) throws IOException {
+    static byte[] file(int pages, int megabytes) throws IOException {
         try (PDDocument document = new PDDocument()) {
             PDType1Font font = new PDType1Font(Standard14Fonts.FontName.HELVETICA);
-            for (int i = 0; i < PAGES; i++) {
+            for (int i = 0; i < pages; i++) {
                 PDPage page = new PDPage(PDRectangle.A4);
                 document.addPage(page);
                 try (PDPageContentStream content = new PDPageContentStream(document, page)) {
@@ -134,7 +133,7 @@ final class AddToFiles implements Bench.Benchmark {
         }
     }
 
-    private static Map<Integer, PageScene> scenes(byte[] file) {
+    static Map<Integer, PageScene> scenes(byte[] file, int pages) {
         Asset asset =
                 new Asset(
                         new UUID(8, 1),
@@ -159,7 +158,7 @@ final class AddToFiles implements Bench.Benchmark {
                                 List.of(evening),
                                 List.of(),
                                 List.of(parent),
-                                IntStream.rangeClosed(1, PAGES)
+                                IntStream.rangeClosed(1, pages)
                                         .mapToObj(number ->
                                                 new Page(
                                                                 new UUID(9, number),
@@ -176,7 +175,7 @@ final class AddToFiles implements Bench.Benchmark {
                         .withAssets(List.of(asset));
         Composer composer = new Composer(PRESS, new Pictures(sha256 -> file, new PdfDocuments()));
         Map<Integer, PageScene> scenes = new HashMap<>();
-        for (int i = 0; i < PAGES; i++) {
+        for (int i = 0; i < pages; i++) {
             scenes.put(i + 1, composer.compose(set, i));
         }
         return scenes;
@@ -198,24 +197,8 @@ final class AddToFiles implements Bench.Benchmark {
         }
         double best = Double.MAX_VALUE;
         for (int round = 0; round < ROUNDS; round++) {
-            Process process =
-                    new ProcessBuilder(
-                                    "bash",
-                                    "-c",
-                                    "time -p qpdf in.pdf --underlay under.pdf --repeat=1 -- out.pdf")
-                            .directory(folder.toFile())
-                            .redirectErrorStream(true)
-                            .start();
-            String output =
-                    new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-            if (process.waitFor() != 0) {
-                throw new IllegalStateException(output);
-            }
-            Matcher matcher = SECONDS.matcher(output);
-            double seconds = 0;
-            while (matcher.find()) {
-                seconds += Double.parseDouble(matcher.group(1));
-            }
+            double seconds =
+                    CpuTime.of(folder, "qpdf in.pdf --underlay under.pdf --repeat=1 -- out.pdf");
             best = Math.min(best, seconds);
         }
         for (Path each : Arrays.asList(in, under, folder.resolve("out.pdf"))) {

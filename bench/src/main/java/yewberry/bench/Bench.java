@@ -28,6 +28,7 @@ public final class Bench {
                     new Named("colored-text", new ColoredText()),
                     new Named("whole-check", new WholeCheck()),
                     new Named("add-to-files", new AddToFiles()),
+                    new Named("file-legibility", new FileLegibility()),
                     new Named("draw-page", new DrawPage()),
                     new Named("many-pictures", new ManyPictures()));
 

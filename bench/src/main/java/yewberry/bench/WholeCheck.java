@@ -2,7 +2,6 @@ package yewberry.bench;
 
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -11,8 +10,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import yewberry.core.Progress;
 import yewberry.core.asset.Documents;
 import yewberry.core.asset.Intake;
@@ -45,7 +42,6 @@ import yewberry.pdf.PdfWriter;
  */
 final class WholeCheck implements Bench.Benchmark {
     private static final int PPI = 144;
-    private static final Pattern SECONDS = Pattern.compile("(?:user|sys) ([0-9.]+)");
 
     @Override
     public void run() throws Exception {
@@ -117,21 +113,7 @@ final class WholeCheck implements Bench.Benchmark {
         Path folder = Files.createTempDirectory("yewberry-bench");
         Path pdf = folder.resolve("pages.pdf");
         PdfWriter.write("Pages", scenes, Medium.PAPER, press, Instant.EPOCH, pdf, Progress.NONE);
-        Process process =
-                new ProcessBuilder(
-                                "bash",
-                                "-c",
-                                "time -p pdftoppm -r %d pages.pdf page".formatted(PPI))
-                        .directory(folder.toFile())
-                        .redirectErrorStream(true)
-                        .start();
-        String output = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        process.waitFor();
-        double seconds = 0;
-        Matcher matcher = SECONDS.matcher(output);
-        while (matcher.find()) {
-            seconds += Double.parseDouble(matcher.group(1));
-        }
+        double seconds = CpuTime.of(folder, "pdftoppm -r %d pages.pdf page".formatted(PPI));
         try (var files = Files.list(folder)) {
             for (Path each : files.toList()) {
                 Files.delete(each);

@@ -12,12 +12,15 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
 
 /** The first minute: what an empty shelf offers. */
 @ExtendWith(Browser.class)
@@ -101,6 +104,10 @@ class ShelfTest {
                     new FilePayload("writing.pdf", "application/pdf", new byte[] {1, 2, 3})
                 });
         Locator dialog = page.getByRole(AriaRole.DIALOG);
+        assertThat(dialog.getByRole(AriaRole.LISTITEM))
+                .containsText(new String[] {"sheet 9.pdf", "sheet 10.pdf", "writing.pdf"});
+        AccessibilityTest.passesAxe(page);
+        button(page, "Open them").click();
         assertThat(dialog).containsText("2 files are open, with 3 pages");
         assertThat(dialog).containsText("writing.pdf");
         assertThat(dialog).containsText("It is not a PDF; a set is made of PDFs.");
@@ -116,6 +123,26 @@ class ShelfTest {
         assertThat(page.getByText("Read back: all is where it should be"))
                 .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
         AccessibilityTest.passesAxe(page);
+        assertThat(window.complaints()).isEmpty();
+        remove(page);
+    }
+
+    @Test
+    void a_folder_is_opened_with_all_that_is_in_it(Browser.Window window, @TempDir Path folder)
+            throws IOException {
+        Path inner = Files.createDirectories(folder.resolve("winter/marsh"));
+        Files.write(folder.resolve("winter/sheet 2.pdf"), pdf(1));
+        Files.write(inner.resolve("sheet 1.pdf"), pdf(2));
+        Files.write(inner.resolve(".hidden"), new byte[9]);
+        Page page = window.page();
+        page.navigate(window.address() + "/");
+        FileChooser chooser = page.waitForFileChooser(button(page, "Open a folder…")::click);
+        chooser.setFiles(folder.resolve("winter"));
+        assertThat(page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.LISTITEM))
+                .containsText(new String[] {"winter/marsh/sheet 1.pdf", "winter/sheet 2.pdf"});
+        button(page, "Open them").click();
+        assertThat(page.getByText("Page 1 of 3")).isVisible();
+        assertThat(page.getByText("page 1 of “sheet 1”")).isVisible();
         assertThat(window.complaints()).isEmpty();
         remove(page);
     }

@@ -65,7 +65,7 @@ public final class AddedLayers {
      * @param scenes by the number of the page, from 1
      * @param now goes into the marks of what was added
      * @param to gets the new file
-     * @throws Refused if the file is encrypted, or forbids that it is changed
+     * @throws Refused if the file forbids that it is changed
      * @throws IOException if the new file cannot be written
      * @throws java.util.concurrent.CancellationException if {@code progress} says so
      */
@@ -145,7 +145,7 @@ public final class AddedLayers {
      * @param file that something was added to, whenever that was
      * @param goes what of it comes off
      * @param to gets the new file
-     * @throws Refused if the file is encrypted, or forbids that it is changed
+     * @throws Refused if the file forbids that it is changed
      * @throws IOException if the new file cannot be written
      */
     public static Outcome takeOff(byte[] file, Predicate<AddedItem> goes, Instant now, Path to)
@@ -167,12 +167,14 @@ public final class AddedLayers {
     private static PDDocument load(byte[] file) throws IOException {
         PDDocument document = Loader.loadPDF(file);
         boolean certified = isClosed(document);
-        if (document.isEncrypted() || certified) {
+        boolean closed =
+                document.isEncrypted() && !document.getCurrentAccessPermission().canModify();
+        if (closed || certified) {
             document.close();
-            throw new Refused(
-                    certified
-                            ? "This PDF is certified, and its signature forbids that pages are changed; ask its author for one without."
-                            : "This PDF is encrypted; save it without a password.");
+            throw certified
+                    ? new Refused(
+                            "This PDF is certified, and its signature forbids that pages are changed; ask its author for one without.")
+                    : PdfDocuments.closed();
         }
         return document;
     }
@@ -194,6 +196,10 @@ public final class AddedLayers {
             boolean repaired,
             Path to)
             throws IOException {
+        if (repaired && document.isEncrypted()) {
+            throw new Refused(
+                    "This PDF is damaged and encrypted, so that nothing can be appended to it; export it anew.");
+        }
         if (repaired) {
             document.save(to.toFile());
         } else if (changed.isEmpty()) {

@@ -29,8 +29,8 @@ public final class PdfDocuments implements Documents {
     @Override
     public Asset.Document read(byte[] file) {
         try (PDDocument document = Loader.loadPDF(file)) {
-            if (document.isEncrypted()) {
-                throw encrypted();
+            if (document.isEncrypted() && !document.getCurrentAccessPermission().canModify()) {
+                throw closed();
             }
             int count = document.getNumberOfPages();
             if (count < 1 || count > MOST_PAGES) {
@@ -43,16 +43,19 @@ public final class PdfDocuments implements Documents {
                 Unpacking.check(page, i + 1);
                 pages.add(leaf(page));
             }
-            return new Asset.Document(pages);
+            return new Asset.Document(pages, document.isEncrypted());
         } catch (InvalidPasswordException locked) {
-            throw encrypted();
+            throw new Refused(
+                    "This PDF is encrypted and needs a password to be opened; save it without one.");
         } catch (IOException | IllegalStateException | ClassCastException broken) {
             throw new Refused("This PDF is damaged and cannot be read; export it anew.");
         }
     }
 
-    private static Refused encrypted() {
-        return new Refused("This PDF is encrypted; save it without a password.");
+    /** Of a file that opens for everybody, but says that nobody may change it. */
+    static Refused closed() {
+        return new Refused(
+                "This PDF is encrypted, and its owner does not allow that it is changed; ask for one without that.");
     }
 
     private static Asset.Leaf leaf(PDPage page) throws IOException {

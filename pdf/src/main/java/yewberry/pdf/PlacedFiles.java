@@ -22,6 +22,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import yewberry.core.Refused;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
@@ -427,6 +428,12 @@ final class PlacedFiles implements Closeable {
         PDDocument source = sources.get(picture.asset().sha256());
         if (source == null) {
             source = Loader.loadPDF(picture.pixels().file());
+            if (source.isEncrypted()) {
+                source.close();
+                throw new Refused(
+                        "“%s” is encrypted, and its pages do not go into another file; export the files themselves."
+                                .formatted(picture.asset().name()));
+            }
             sources.put(picture.asset().sha256(), source);
         }
         PDFormXObject form =

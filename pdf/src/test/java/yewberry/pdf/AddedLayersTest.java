@@ -377,6 +377,37 @@ class AddedLayersTest {
         holds(poppler(written("whole.pdf", whole)), poppler(to), scene);
     }
 
+    /** ISO 32000-1, 7.6: what is appended is encrypted like the rest, and nothing is opened up. */
+    @Test
+    void an_encrypted_file_stays_encrypted_and_one_that_forbids_changes_is_refused()
+            throws IOException {
+        byte[] locked = FilesOfOthers.all().get("qpdf, encrypted");
+        Path after = added(locked, scene(set(locked, PictureFrame.Level.OVER)));
+        assertThat(Files.readAllBytes(after)).startsWith(locked);
+        assertThat(Programs.run("qpdf", "--is-encrypted", after.toString()).status()).isZero();
+        assertThat(Programs.run("qpdf", "--check", after.toString()).status()).isZero();
+        assertThat(new String(Files.readAllBytes(after), StandardCharsets.ISO_8859_1))
+                .as("what was added, in words that could be read")
+                .doesNotContain("Void");
+        byte[] plain = FilesOfOthers.all().get("ghostscript");
+        byte[] closed =
+                FilesOfOthers.by(
+                        plain,
+                        ".pdf",
+                        "qpdf",
+                        "--encrypt",
+                        "",
+                        "owner",
+                        "256",
+                        "--modify=none",
+                        "--",
+                        "IN",
+                        "OUT");
+        assertThatThrownBy(() -> new Intake(documents).look("a.pdf", closed))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("its owner does not allow");
+    }
+
     @Test
     void a_certified_file_that_forbids_changes_is_refused() throws IOException {
         byte[] certified =

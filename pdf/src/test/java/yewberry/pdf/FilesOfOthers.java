@@ -120,7 +120,7 @@ final class FilesOfOthers {
     }
 
     /** What is made by a program from a file. */
-    private static byte[] by(byte[] from, String ending, String... command) {
+    static byte[] by(byte[] from, String ending, String... command) {
         try {
             Path in = Files.createTempFile("yewberry", ending);
             Path out = Files.createTempFile("yewberry", ".pdf");
@@ -192,6 +192,9 @@ final class FilesOfOthers {
                 "qpdf, object streams",
                 by(plain, ".pdf", "qpdf", "--object-streams=generate", "IN", "OUT"));
         all.put("qpdf, readable", by(plain, ".pdf", "qpdf", "--qdf", "IN", "OUT"));
+        all.put(
+                "qpdf, encrypted",
+                by(plain, ".pdf", "qpdf", "--encrypt", "", "owner", "256", "--", "IN", "OUT"));
         all.put("poppler, separated", by(plain, ".pdf", "pdfseparate", "-l", "1", "IN", "OUT"));
         all.put("ghostscript, PDF/A", ghostscript("-dPDFA=2", "-sColorConversionStrategy=RGB"));
         all.put("ghostscript, without compression", ghostscript("-dCompressPages=false"));

@@ -35,6 +35,9 @@ import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentGroup;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationSquare;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAppearanceDictionary;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAppearanceStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -311,6 +314,42 @@ class PageWordsTest {
         assertThat(read(page(letters.toString()), Medium.PAPER).unread())
                 .extracting(PageText.Unread::why)
                 .containsExactly(PageText.Why.OUTLINES);
+    }
+
+    @Test
+    void an_annotation_that_shows_something_is_told_as_not_read() throws IOException {
+        byte[] file =
+                FilesOfOthers.drawn((document, page) -> {
+                    PDAnnotationSquare shown = new PDAnnotationSquare();
+                    shown.setRectangle(new PDRectangle(20, 30, 60, 40));
+                    PDAppearanceStream appearance = new PDAppearanceStream(document);
+                    appearance.setBBox(new PDRectangle(60, 40));
+                    PDAppearanceDictionary all = new PDAppearanceDictionary();
+                    all.setNormalAppearance(appearance);
+                    shown.setAppearance(all);
+                    page.getAnnotations().add(shown);
+                    PDAnnotationSquare bare = new PDAnnotationSquare();
+                    bare.setRectangle(new PDRectangle(0, 0, 9, 9));
+                    page.getAnnotations().add(bare);
+                });
+        PageText read = read(file, Medium.SCREEN);
+        assertThat(texts(read)).containsExactly("Log sheet 7");
+        assertThat(read.unread())
+                .singleElement()
+                .satisfies(each -> {
+                    assertThat(each.why()).isEqualTo(PageText.Why.ANNOTATION);
+                    assertThat(each.count()).isEqualTo(1);
+                    assertThat(each.where().orElseThrow().y()).isEqualTo(180 - 70);
+                });
+        assertThat(read.colors())
+                .contains(
+                        new PageText.Used(PageText.Painted.ANNOTATIONS, Optional.empty(), 1),
+                        new PageText.Used(
+                                PageText.Painted.FILLS, Optional.of(new Rgb(204, 26, 26)), 1))
+                .anySatisfy(used -> {
+                    assertThat(used.what()).isEqualTo(PageText.Painted.TEXT);
+                    assertThat(used.count()).as("letters and figures").isEqualTo(9);
+                });
     }
 
     @Test

@@ -181,6 +181,7 @@ public record PageText(
         SEE_THROUGH("Text that is see-through or blended with what is below."),
         PATTERN("Text that is filled with a pattern."),
         COVERED("Text that something else is painted over."),
+        ANNOTATION("Annotations and form fields, and words in them, are not read."),
         UNREADABLE("The page could not be read.");
 
         private final String words;

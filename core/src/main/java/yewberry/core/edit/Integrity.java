@@ -176,7 +176,13 @@ final class Integrity {
                 }
             }
             case Fill.PdfPage(UUID id, int number, Placing placing) -> {
-                new Imported(id, number).sizeIn(after.asset(id));
+                Asset asset = after.asset(id);
+                new Imported(id, number).sizeIn(asset);
+                if (asset.content() instanceof Asset.Document document && document.encrypted()) {
+                    throw new Refused(
+                            "“%s” is encrypted, and its pages are not placed in other documents; open it with its pages as pages instead."
+                                    .formatted(asset.name()));
+                }
             }
         }
     }

@@ -84,10 +84,19 @@ public record Asset(UUID id, String name, String sha256, Content content, List<R
     /** A drawing of lines and shapes, in points. */
     public record Drawing(double width, double height) implements Content {}
 
-    /** The pages of a PDF. */
-    public record Document(List<Leaf> pages) implements Content {
+    /**
+     * The pages of a PDF.
+     *
+     * @param encrypted whether it is, so that its pages go nowhere but into that file
+     */
+    public record Document(List<Leaf> pages, boolean encrypted) implements Content {
         public Document {
             pages = List.copyOf(pages);
+        }
+
+        /** One that is not encrypted. */
+        public Document(List<Leaf> pages) {
+            this(pages, false);
         }
     }
 

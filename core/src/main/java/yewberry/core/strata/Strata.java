@@ -70,6 +70,9 @@ public final class Strata {
                         painted = here ? Optional.of(result) : painted;
                         up.add(new Stratum.Front(fill, result, view.see(result), here));
                     }
+                    if (fill.isImported() && here) {
+                        up.addAll(inFile(shown, view, x, y));
+                    }
                 }
                 case Item.GlyphStroke stroke -> {
                     if (stroke.isAt(x, y)) {
@@ -79,29 +82,60 @@ public final class Strata {
                 }
                 case Item.GlyphRun run -> {
                     if (run.isAt(x, y)) {
-                        Color color = run.paint().over(painted, view.condition());
-                        Rgb below = painted.map(view::see).orElseGet(view::bare);
-                        Rgb screen = view.see(color);
-                        List<Item.Filled> veils = here ? shown.veils(item) : List.of();
-                        if (veils.stream().anyMatch(each -> each.holds(x, y))) {
-                            // both are seen through what lies over them
-                            Painted over = new Painted(shown, List.of());
-                            screen = view.see(over.below(color, veils, x, y));
-                            below =
-                                    view.see(
-                                            over.below(
-                                                    painted.orElseGet(() -> over.at(x, y)),
-                                                    veils,
-                                                    x,
-                                                    y));
-                        }
-                        double ratio = Contrast.ratio(screen, below);
-                        up.add(new Stratum.Text(run, color, screen, ratio, below));
+                        up.add(
+                                text(
+                                        run,
+                                        painted,
+                                        here ? shown.veils(run) : List.of(),
+                                        shown,
+                                        view,
+                                        x,
+                                        y));
                     }
                 }
             }
         }
         return List.copyOf(up.reversed());
+    }
+
+    /** What is written in the page of a file, on what it stands on by itself. */
+    private static List<Stratum> inFile(MediumScene shown, View view, double x, double y) {
+        List<Stratum> found = new ArrayList<>();
+        for (Item.GlyphRun run : shown.judged()) {
+            if (run.isInFile() && run.isAt(x, y)) {
+                List<Item> below = shown.below(run);
+                Optional<Color> painted =
+                        below.isEmpty()
+                                ? Optional.empty()
+                                : Optional.of(new Painted(shown, below).at(x, y));
+                found.add(text(run, painted, shown.veils(run), shown, view, x, y));
+            }
+        }
+        return found;
+    }
+
+    /**
+     * @param painted what is below it here; nothing is the bare stock
+     * @param veils what lies over it and lets it through
+     */
+    private static Stratum.Text text(
+            Item.GlyphRun run,
+            Optional<Color> painted,
+            List<Item.Filled> veils,
+            MediumScene shown,
+            View view,
+            double x,
+            double y) {
+        Color color = run.paint().over(painted, view.condition());
+        Rgb below = painted.map(view::see).orElseGet(view::bare);
+        Rgb screen = view.see(color);
+        if (veils.stream().anyMatch(each -> each.holds(x, y))) {
+            // both are seen through what lies over them
+            Painted over = new Painted(shown, List.of());
+            screen = view.see(over.below(color, veils, x, y));
+            below = view.see(over.below(painted.orElseGet(() -> over.at(x, y)), veils, x, y));
+        }
+        return new Stratum.Text(run, color, screen, Contrast.ratio(screen, below), below);
     }
 
     /** The edges of the bleed box that a rectangle reaches. */

@@ -23,8 +23,10 @@ import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.color.View;
 import yewberry.core.edit.AssetEdit;
 import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Edit;
@@ -58,6 +60,8 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
 import yewberry.core.publication.Uses;
 import yewberry.core.scene.PageScene;
+import yewberry.core.strata.Strata;
+import yewberry.core.strata.Stratum;
 
 /** What is written in the page of a file is judged on all that lies behind it and over it. */
 class FileTextTest {
@@ -199,6 +203,23 @@ class FileTextTest {
         assertThat(judged.worst().ratio()).isCloseTo(ratio(BLACK, WHITE), within(0.02));
         assertThat(judged.worst().behind().orElseThrow().words())
                 .isEqualTo("page of a file of the file “Log”");
+    }
+
+    @Test
+    void a_point_of_its_words_tells_them_with_their_contrast_there() {
+        Publication dark = after(set(), new BackgroundEdit.AddBackground(OWN, night(false)));
+        PageScene scene = composer(new PageText.Ground.Bare(), PALE).compose(dark, 4);
+        View designed = View.designed(Medium.PAPER, COATED);
+        assertThat(Strata.at(scene, 32, 46, designed).getFirst())
+                .isInstanceOfSatisfying(
+                        Stratum.Text.class,
+                        text -> {
+                            assertThat(text.run().text()).isEqualTo("log");
+                            assertThat(text.ratio())
+                                    .isCloseTo(
+                                            ratio(PALE, new Cmyk(100, 86, 42, 52)), within(0.02));
+                        });
+        assertThat(Strata.at(scene, 5, 5, designed).getFirst()).isInstanceOf(Stratum.Front.class);
     }
 
     @Test

@@ -24,6 +24,7 @@ import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDFontDescriptor;
 import org.apache.pdfbox.pdmodel.font.PDType3Font;
@@ -132,9 +133,7 @@ public final class PageWords extends PathEngine {
                         page, layers, colors, toSeen, new Rectangle2D.Double(0, 0, width, height));
         words.processPage(page);
         for (PDAnnotation annotation : page.getAnnotations()) {
-            if (annotation.getNormalAppearanceStream() != null && !annotation.isHidden()) {
-                words.used(PageText.Painted.ANNOTATIONS, Optional.empty());
-            }
+            words.annotation(annotation);
         }
         return words.read();
     }
@@ -232,6 +231,27 @@ public final class PageWords extends PathEngine {
     }
 
     // what the page paints
+
+    /** Those that show something; what it is, is not read. */
+    private void annotation(PDAnnotation annotation) {
+        boolean shows =
+                annotation.getNormalAppearanceStream() != null
+                        && !annotation.isHidden()
+                        && !annotation.isNoView();
+        PDRectangle box = annotation.getRectangle();
+        if (shows && box != null) {
+            Rectangle2D where =
+                    toSeen.createTransformedShape(
+                                    new Rectangle2D.Double(
+                                            box.getLowerLeftX(),
+                                            box.getLowerLeftY(),
+                                            box.getWidth(),
+                                            box.getHeight()))
+                            .getBounds2D();
+            used(PageText.Painted.ANNOTATIONS, Optional.empty());
+            count(PageText.Why.ANNOTATION, where);
+        }
+    }
 
     private void count(PageText.Why why, Rectangle2D where) {
         PageText.Unread one =

@@ -40,6 +40,8 @@ final class Defaults {
             Map.of(
                     Asset.class,
                     Map.of("recolored", JSON.arrayNode()),
+                    Asset.Document.class,
+                    Map.of("encrypted", JSON.booleanNode(false)),
                     Border.class,
                     Map.of("carriesMeaning", JSON.booleanNode(false)),
                     Background.class,

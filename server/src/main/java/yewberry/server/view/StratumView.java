@@ -13,6 +13,7 @@ import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.SizeClass;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.PictureFrame;
@@ -55,6 +56,30 @@ public sealed interface StratumView {
             boolean overprints,
             double tint,
             Optional<String> chosen,
+            String below)
+            implements StratumView {}
+
+    /**
+     * What is written in the page of a file.
+     *
+     * @param ratio contrast with what is below it at this point, cut to two decimals
+     * @param file the page of the file
+     * @param mixed the exact colour
+     * @param below what is seen below it here, {@code #rrggbb}
+     */
+    record FileTextStratum(
+            String text,
+            String values,
+            String screen,
+            String origin,
+            Owner owner,
+            Optional<Imported> file,
+            String face,
+            Color mixed,
+            BigDecimal ratio,
+            double required,
+            boolean passes,
+            String sizeReason,
             String below)
             implements StratumView {}
 
@@ -187,7 +212,8 @@ public sealed interface StratumView {
 
     static StratumView of(Stratum stratum, Publication publication) {
         return switch (stratum) {
-            case Stratum.Text text -> text(text, publication);
+            case Stratum.Text text ->
+                    text.run().isInFile() ? inFile(text, publication) : text(text, publication);
             case Stratum.Fill fill -> fill(fill, publication);
             case Stratum.BehindText behind -> behind(behind, publication);
             case Stratum.Stroke stroke -> stroke(stroke, publication);
@@ -345,6 +371,26 @@ public sealed interface StratumView {
                 run.paint().overprints(),
                 run.paint().tint(),
                 run.choice().map(ColorChoice::inWords),
+                text.below().hex());
+    }
+
+    private static StratumView inFile(Stratum.Text text, Publication publication) {
+        Item.GlyphRun run = text.run();
+        SizeClass sizeClass = SizeClass.of(run.type());
+        double required = Demand.of(publication.setup()).required(sizeClass.large());
+        return new FileTextStratum(
+                run.text(),
+                run.paint().color().toString(),
+                text.screen().hex(),
+                run.origin().inWords(),
+                run.origin().owner(),
+                publication.page(run.origin().owner().id()).imported(),
+                run.face().inWords(),
+                run.paint().color(),
+                Contrast.cut(text.ratio()),
+                required,
+                text.ratio() >= required,
+                sizeClass.reason(),
                 text.below().hex());
     }
 
