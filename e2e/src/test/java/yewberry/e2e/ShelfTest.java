@@ -142,7 +142,7 @@ class ShelfTest {
                 .containsText(new String[] {"winter/marsh/sheet 1.pdf", "winter/sheet 2.pdf"});
         button(page, "Open them").click();
         assertThat(page.getByText("Page 1 of 3")).isVisible();
-        assertThat(page.getByText("page 1 of “sheet 1”")).isVisible();
+        assertThat(page.getByText("page 1 of “winter/marsh/sheet 1”")).isVisible();
         assertThat(window.complaints()).isEmpty();
         remove(page);
     }
