@@ -38,7 +38,14 @@ export function AboutFiles({
     staleTime: Infinity,
   });
   const [left, setLeft] = useState<Kind[]>([]);
-  const { added: found, signed, closed } = about.data ?? { added: [], signed: [], closed: [] };
+  const {
+    added: found,
+    signed,
+    closed,
+    claims,
+  } = about.data ?? { added: [], signed: [], closed: [], claims: [] };
+  const doubted = claims.filter(({ doubt }) => doubt !== undefined);
+  const holding = claims.filter(({ doubt }) => doubt === undefined);
   const off = found.map(({ kind }) => kind).filter((kind) => !left.includes(kind));
   return (
     <div>
@@ -54,6 +61,17 @@ export function AboutFiles({
           they will not go out; ask their author for files without it.
         </p>
       )}
+      {holding.length > 0 && (
+        <p>
+          Claim a standard, which holds with what is added:{" "}
+          {holding.map(({ name, standard }) => `${name} (${standard})`).join(", ")}.
+        </p>
+      )}
+      {doubted.map(({ name, standard, doubt }) => (
+        <p key={`${name} ${standard}`}>
+          <Failed>✕ {`${name} claims ${standard}`}</Failed>, which will not hold. {doubt}
+        </p>
+      ))}
       {found.length > 0 && (
         <p>These files had something added to them before. It can be taken off again:</p>
       )}

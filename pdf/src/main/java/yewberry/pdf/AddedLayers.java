@@ -117,6 +117,20 @@ public final class AddedLayers {
         }
     }
 
+    /**
+     * The standards that a file claims to hold to, and whether they hold with what is added.
+     *
+     * @param medium whose colours are added
+     * @param seeThrough whether anything that is added is
+     * @throws IOException if the file cannot be read
+     */
+    public static List<Claims> claims(byte[] file, Medium medium, boolean seeThrough)
+            throws IOException {
+        try (PDDocument document = Loader.loadPDF(file)) {
+            return Claims.of(document, medium, seeThrough);
+        }
+    }
+
     /** ISO 32000-1, 12.8.2.2: whatever else a certificate allows, it does not allow this. */
     private static boolean isClosed(PDDocument document) {
         COSDictionary catalog = document.getDocumentCatalog().getCOSObject();

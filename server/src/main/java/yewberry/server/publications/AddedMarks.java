@@ -12,8 +12,12 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import yewberry.core.Cancellation;
+import yewberry.core.color.BlendMode;
+import yewberry.core.color.Medium;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Fill;
 import yewberry.core.publication.Imported;
+import yewberry.core.publication.Layer;
 import yewberry.core.publication.Publication;
 import yewberry.pdf.AddedItem;
 import yewberry.pdf.AddedLayers;
@@ -43,6 +47,9 @@ public class AddedMarks {
         Map<AddedItem.Kind, Integer> in = new EnumMap<>(AddedItem.Kind.class);
         List<String> signed = new ArrayList<>();
         List<String> closed = new ArrayList<>();
+        List<FilesView.Claim> claims = new ArrayList<>();
+        Medium medium = publication.setup().destination().media().getFirst();
+        boolean seeThrough = publication.layers().anyMatch(AddedMarks::isSeeThrough);
         for (UUID each : assets) {
             Cancellation.check();
             Asset asset = publication.asset(each);
@@ -54,6 +61,11 @@ public class AddedMarks {
                 } else if (seals.signed()) {
                     signed.add(asset.name());
                 }
+                AddedLayers.claims(file, medium, seeThrough)
+                        .forEach(claim ->
+                                claims.add(
+                                        new FilesView.Claim(
+                                                asset.name(), claim.standard(), claim.doubt())));
                 Set<AddedItem.Kind> kinds = EnumSet.noneOf(AddedItem.Kind.class);
                 for (List<AddedItem> page : AddedLayers.added(file).values()) {
                     for (AddedItem item : page) {
@@ -73,6 +85,33 @@ public class AddedMarks {
                                         each.getKey(), each.getValue(), in.get(each.getKey())))
                         .toList(),
                 signed,
-                closed);
+                closed,
+                claims);
+    }
+
+    /** Whether anything on it lets through what is below. */
+    private static boolean isSeeThrough(Layer layer) {
+        boolean backgrounds =
+                layer.backgrounds().stream()
+                        .anyMatch(each ->
+                                each.opacity() < 100
+                                        || each.blend() != BlendMode.NORMAL
+                                        || isSeeThrough(each.fill()));
+        return backgrounds
+                || layer.pictureFrames().stream()
+                        .anyMatch(each ->
+                                each.opacity() < 100
+                                        || each.blend() != BlendMode.NORMAL
+                                        || isSeeThrough(each.fill()));
+    }
+
+    /** A picture may be, in parts. */
+    private static boolean isSeeThrough(Fill fill) {
+        return switch (fill) {
+            case Fill.Gradient gradient ->
+                    gradient.stops().stream().anyMatch(stop -> stop.opacity() < 100);
+            case Fill.Picture _, Fill.PdfPage _ -> true;
+            case Fill.None _, Fill.Solid _, Fill.Word _ -> false;
+        };
     }
 }

@@ -1,6 +1,7 @@
 package yewberry.server.view;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What the files of a set say of themselves.
@@ -8,11 +9,21 @@ import java.util.List;
  * @param added what was added to them before they came in, by kind
  * @param signed the names of those that somebody signed
  * @param closed the names of those that are certified, which forbids that pages are changed
+ * @param claims the standards that they claim to hold to
  */
-public record FilesView(List<AddedBefore> added, List<String> signed, List<String> closed) {
+public record FilesView(
+        List<AddedBefore> added, List<String> signed, List<String> closed, List<Claim> claims) {
+    /**
+     * @param name of the file
+     * @param standard such as PDF/A-2b
+     * @param doubt why it may not hold with what is added; nothing where it does
+     */
+    public record Claim(String name, String standard, Optional<String> doubt) {}
+
     public FilesView {
         added = List.copyOf(added);
         signed = List.copyOf(signed);
         closed = List.copyOf(closed);
+        claims = List.copyOf(claims);
     }
 }
