@@ -26,6 +26,8 @@ import yewberry.pdf.read.PageWords;
 public final class PdfDocuments implements Documents {
     private static final int MOST_PAGES = 5000;
 
+    private final LastOpened last = new LastOpened();
+
     @Override
     public Asset.Document read(byte[] file) {
         try (PDDocument document = Loader.loadPDF(file)) {
@@ -70,34 +72,8 @@ public final class PdfDocuments implements Documents {
 
     @Override
     public PlaneImage draw(byte[] file, FilePage wanted, int width, int height) {
-        try (PDDocument document = Loader.loadPDF(file)) {
-            PDPage page = document.getPage(wanted.number() - 1);
-            AffineTransform toPixels = AffineTransform.getScaleInstance(width, height);
-            toPixels.concatenate(PagePlates.unit(page));
-            DeviceColors colors = colors(wanted);
-            ImageCache images = new ImageCache();
-            return image(
-                    switch (wanted.part()) {
-                        case ALL ->
-                                PagePlates.paint(
-                                        page,
-                                        layers(document),
-                                        colors,
-                                        images,
-                                        toPixels,
-                                        width,
-                                        height);
-                        case WITHOUT_TEXT ->
-                                PagePlates.paintWithoutText(
-                                        page,
-                                        layers(document),
-                                        colors,
-                                        images,
-                                        toPixels,
-                                        width,
-                                        height,
-                                        words(document, page, colors).lines());
-                    });
+        try {
+            return last.read(file, document -> draw(document, wanted, width, height));
         } catch (IOException broken) {
             throw new Refused(
                     "Page %d of this PDF cannot be drawn; export it anew."
@@ -105,11 +81,45 @@ public final class PdfDocuments implements Documents {
         }
     }
 
+    private static PlaneImage draw(PDDocument document, FilePage wanted, int width, int height)
+            throws IOException {
+        PDPage page = document.getPage(wanted.number() - 1);
+        AffineTransform toPixels = AffineTransform.getScaleInstance(width, height);
+        toPixels.concatenate(PagePlates.unit(page));
+        DeviceColors colors = colors(wanted);
+        ImageCache images = new ImageCache();
+        return image(
+                switch (wanted.part()) {
+                    case ALL ->
+                            PagePlates.paint(
+                                    page,
+                                    layers(document),
+                                    colors,
+                                    images,
+                                    toPixels,
+                                    width,
+                                    height);
+                    case WITHOUT_TEXT ->
+                            PagePlates.paintWithoutText(
+                                    page,
+                                    layers(document),
+                                    colors,
+                                    images,
+                                    toPixels,
+                                    width,
+                                    height,
+                                    words(document, page, colors).lines());
+                });
+    }
+
     @Override
     public PageText text(byte[] file, FilePage wanted) {
-        try (PDDocument document = Loader.loadPDF(file)) {
-            PDPage page = document.getPage(wanted.number() - 1);
-            return words(document, page, colors(wanted)).text();
+        try {
+            return last.read(
+                    file,
+                    document ->
+                            words(document, document.getPage(wanted.number() - 1), colors(wanted))
+                                    .text());
         } catch (IOException broken) {
             throw new Refused(
                     "Page %d of this PDF cannot be read; export it anew."

@@ -14,8 +14,8 @@ import yewberry.core.scene.Rect;
  * @param where a rectangle around all of them, on the page
  */
 public record OpaqueParts(double share, Rect where) {
-    /** Pixels across that a page is looked at in. */
-    private static final int LOOKED_AT = 200;
+    /** Pixels across that a page is looked at in: as many as see whether it can be drawn. */
+    private static final int LOOKED_AT = 300;
 
     /**
      * So wide and high a part of the page's width is more than a letter or a line; common practice,
