@@ -76,20 +76,28 @@ final class RecoloredContent {
         PDResources resources =
                 page.getResources() == null ? new PDResources() : page.getResources();
         Rewriting rewriting = new Rewriting(resources, new State(), 0);
-        List<Object> tokens = rewriting.of(new PDFStreamParser(page));
+        Written written = rewriting.of(new PDFStreamParser(page));
         if (!rewriting.changed) {
             return Optional.empty();
         }
         COSStream content = document.getDocument().createCOSStream();
-        write(content, tokens);
+        written.to(content);
         return Optional.of(new Changed(content, rewriting.replaced));
     }
 
-    private static void write(COSStream stream, List<Object> tokens) throws IOException {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        new ContentStreamWriter(bytes).writeTokens(tokens);
-        try (OutputStream out = stream.createOutputStream(COSName.FLATE_DECODE)) {
-            bytes.writeTo(out);
+    /** Content as it is put together: in bytes, because a page may have millions of operators. */
+    private static final class Written {
+        private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        private final ContentStreamWriter writer = new ContentStreamWriter(bytes);
+
+        void add(List<Object> tokens) throws IOException {
+            writer.writeTokens(tokens);
+        }
+
+        void to(COSStream stream) throws IOException {
+            try (OutputStream out = stream.createOutputStream(COSName.FLATE_DECODE)) {
+                bytes.writeTo(out);
+            }
         }
     }
 
@@ -136,7 +144,7 @@ final class RecoloredContent {
         private final PDResources resources;
         private final int depth;
         private final Deque<State> saved = new ArrayDeque<>();
-        private final List<Object> out = new ArrayList<>();
+        private final Written out = new Written();
 
         /** A path, which nothing but its own operators may stand within (8.5.2). */
         private final List<Object> path = new ArrayList<>();
@@ -151,7 +159,7 @@ final class RecoloredContent {
             this.depth = depth;
         }
 
-        List<Object> of(PDFStreamParser parser) throws IOException {
+        Written of(PDFStreamParser parser) throws IOException {
             List<Object> operands = new ArrayList<>();
             for (Object token = parser.parseNextToken();
                     token != null;
@@ -163,8 +171,8 @@ final class RecoloredContent {
                     operands.add(token);
                 }
             }
-            out.addAll(path);
-            out.addAll(operands);
+            out.add(path);
+            out.add(operands);
             return out;
         }
 
@@ -241,10 +249,9 @@ final class RecoloredContent {
                     // it sets nothing that counts here
                 }
             }
-            out.addAll(path);
+            out.add(path);
             path.clear();
-            out.addAll(operands);
-            out.add(operator);
+            out.add(tokens(operator, operands));
         }
 
         // which colour it is
@@ -340,33 +347,38 @@ final class RecoloredContent {
         private void painted(
                 List<Object> tokens, Optional<Recolor.What> fills, Optional<Recolor.What> strokes)
                 throws IOException {
-            out.addAll(path);
+            out.add(path);
             path.clear();
             Optional<Recoloring> fill = change(state.fill, fills);
             Optional<Recoloring> stroke = change(state.stroke, strokes);
             Optional<Color> fillColor = fill.flatMap(Recoloring::to);
             Optional<Color> strokeColor = stroke.flatMap(Recoloring::to);
-            fillColor.ifPresent(color -> out.addAll(setting(color, false)));
-            strokeColor.ifPresent(color -> out.addAll(setting(color, true)));
-            out.addAll(tokens.subList(0, tokens.size() - 1));
-            boolean noFill = fill.isPresent() && fillColor.isEmpty();
-            boolean noStroke = stroke.isPresent() && strokeColor.isEmpty();
-            without((Operator) tokens.getLast(), noFill, noStroke)
-                    .forEach(name -> out.add(Operator.getOperator(name)));
             if (fillColor.isPresent()) {
-                out.addAll(state.fill.again());
+                out.add(setting(fillColor.get(), false));
             }
             if (strokeColor.isPresent()) {
-                out.addAll(state.stroke.again());
+                out.add(setting(strokeColor.get(), true));
+            }
+            out.add(tokens.subList(0, tokens.size() - 1));
+            boolean noFill = fill.isPresent() && fillColor.isEmpty();
+            boolean noStroke = stroke.isPresent() && strokeColor.isEmpty();
+            for (Operator each : without((Operator) tokens.getLast(), noFill, noStroke)) {
+                out.add(List.of(each));
+            }
+            if (fillColor.isPresent()) {
+                out.add(state.fill.again());
+            }
+            if (strokeColor.isPresent()) {
+                out.add(state.stroke.again());
             }
             changed |= fill.isPresent() || stroke.isPresent();
         }
 
         /** What paints a path without filling it, without stroking it, or without both. */
-        private static List<String> without(Operator operator, boolean fill, boolean stroke) {
+        private static List<Operator> without(Operator operator, boolean fill, boolean stroke) {
             String name = operator.getName();
             if (!fill && !stroke) {
-                return List.of(name);
+                return List.of(operator);
             }
             boolean evenOdd =
                     name.equals(OperatorName.FILL_EVEN_ODD_AND_STROKE)
@@ -376,21 +388,24 @@ final class RecoloredContent {
                         OperatorName.FILL_EVEN_ODD_AND_STROKE,
                         OperatorName.CLOSE_FILL_NON_ZERO_AND_STROKE,
                         OperatorName.CLOSE_FILL_EVEN_ODD_AND_STROKE -> {
-                    List<String> names = new ArrayList<>();
+                    List<Operator> names = new ArrayList<>();
                     if (Character.isLowerCase(name.charAt(0))) {
-                        names.add(OperatorName.CLOSE_PATH);
+                        names.add(Operator.getOperator(OperatorName.CLOSE_PATH));
                     }
                     if (fill && stroke) {
-                        names.add(OperatorName.ENDPATH);
+                        names.add(Operator.getOperator(OperatorName.ENDPATH));
                     } else if (fill) {
-                        names.add(OperatorName.STROKE_PATH);
+                        names.add(Operator.getOperator(OperatorName.STROKE_PATH));
                     } else {
                         names.add(
-                                evenOdd ? OperatorName.FILL_EVEN_ODD : OperatorName.FILL_NON_ZERO);
+                                Operator.getOperator(
+                                        evenOdd
+                                                ? OperatorName.FILL_EVEN_ODD
+                                                : OperatorName.FILL_NON_ZERO));
                     }
                     yield names;
                 }
-                default -> List.of(OperatorName.ENDPATH);
+                default -> List.of(Operator.getOperator(OperatorName.ENDPATH));
             };
         }
 
@@ -446,7 +461,7 @@ final class RecoloredContent {
             PDResources own = read.getResources() == null ? resources : read.getResources();
             State begin = state.copy();
             Rewriting inner = new Rewriting(own, begin, depth + 1);
-            List<Object> tokens = inner.of(new PDFStreamParser(read));
+            Written written = inner.of(new PDFStreamParser(read));
             if (!inner.changed) {
                 return Optional.empty();
             }
@@ -462,7 +477,7 @@ final class RecoloredContent {
             if (!inner.replaced.isEmpty()) {
                 copy.setItem(COSName.RESOURCES, with(own.getCOSObject(), inner.replaced));
             }
-            write(copy, tokens);
+            written.to(copy);
             return Optional.of(copy);
         }
     }

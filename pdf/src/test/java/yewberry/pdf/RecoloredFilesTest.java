@@ -282,6 +282,8 @@ class RecoloredFilesTest {
                 // near enough, and not near enough
                 "0.78 0.12 0.1 rg 0 0 40 40 re f 0.3 0.1 0.6 rg 40 0 40 40 re f | FILLS | 5 | #008040 | #4d1a99",
                 "0.78 0.12 0.1 rg 0 0 40 40 re f 0.8 0.1 0.1 rg 40 0 40 40 re f | FILLS | 0 | #c71f1a | #008040",
+                // a picture within the content goes on as it is
+                "q 20 0 0 20 100 100 cm BI /W 1 /H 1 /CS /G /BPC 8 ID A EI Q 0.8 0.1 0.1 rg 0 0 40 40 re f 0 0 1 rg 40 0 40 40 re f | FILLS | 0 | #008040 | #0000ff",
                 // a path that clips as well, and one that only clips
                 "0.8 0.1 0.1 rg q 0 0 40 40 re W f Q 40 0 40 40 re W n 40 0 80 40 re f | FILLS | 0 | #008040 | #008040",
             })
