@@ -167,6 +167,10 @@ class ListsAndLinksTest {
     @Test
     void frames_are_read_in_the_order_they_are_given(Browser.Window window) {
         Page page = window.openDemo("?page=1");
+        // a frame is called by its text, which comes a moment after it
+        page.waitForCondition(() ->
+                names(page).size() > 1
+                        && names(page).stream().noneMatch(each -> each.endsWith("…")));
         List<String> before = names(page);
         button(page, before.getFirst()).click();
         page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Order of frames"))
