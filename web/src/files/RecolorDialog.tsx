@@ -144,8 +144,6 @@ export function RecolorDialog({
   });
   const { recolored } = asset;
   const swatch = (id: string) => publication.swatches.find((each) => each.id === id);
-  const set = (changed: Recolor[], words: string) =>
-    steps.make({ type: "recolorAsset", asset: asset.id, recolored: changed }, words);
   const colors = read.data?.colors ?? [];
   const each = [...new Set(colors.map(({ color }) => color))];
   const matched = colors.filter(
@@ -158,17 +156,18 @@ export function RecolorDialog({
   const stays = read.data?.others ?? [];
   const apply = () => {
     if (from && to) {
-      set(
-        [
-          {
+      steps.make(
+        {
+          type: "recolorAsset",
+          asset: asset.id,
+          recolor: {
             from: rgb(from),
             within,
             what,
             pages: here === "file" ? [] : [page],
             ...(to === nothing ? {} : { to: { swatch: to, tint: 100 } }),
           },
-          ...recolored,
-        ],
+        },
         to === nothing
           ? `${from} of “${asset.name}” is see-through`
           : `${from} of “${asset.name}” is painted in “${swatch(to)?.name ?? ""}”`,
@@ -313,8 +312,8 @@ export function RecolorDialog({
                       <Button
                         aria-label={`Take back ${hex(one.from)}`}
                         onPress={() =>
-                          set(
-                            recolored.filter((other) => other !== one),
+                          steps.make(
+                            { type: "takeBackColor", asset: asset.id, recolor: one },
                             `${hex(one.from)} of “${asset.name}” is as it was`,
                           )
                         }

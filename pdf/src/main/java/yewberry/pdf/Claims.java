@@ -1,5 +1,6 @@
 package yewberry.pdf;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
@@ -27,6 +28,10 @@ import yewberry.core.color.Medium;
 public record Claims(String standard, Optional<String> doubt) {
     private static final String ARCHIVE = "http://www.aiim.org/pdfa/ns/id/";
     private static final String ACCESS = "http://www.aiim.org/pdfua/ns/id/";
+
+    /** Bytes of metadata that are read: a file may unpack to any number of them. */
+    private static final int LONGEST = 1 << 20;
+
     private static final String ARCHIVE_INTENT = "GTS_PDFA1";
 
     /**
@@ -46,7 +51,11 @@ public record Claims(String standard, Optional<String> doubt) {
             factory.setNamespaceAware(true);
             var builder = factory.newDocumentBuilder();
             builder.setErrorHandler(null);
-            xmp = builder.parse(in);
+            byte[] bytes = in.readNBytes(LONGEST + 1);
+            if (bytes.length > LONGEST) {
+                return List.of(); // nobody says so little at such length
+            }
+            xmp = builder.parse(new ByteArrayInputStream(bytes));
         } catch (SAXException | ParserConfigurationException unreadable) {
             return List.of(); // a reader finds no claim either
         }

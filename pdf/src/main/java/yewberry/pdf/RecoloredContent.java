@@ -31,6 +31,7 @@ import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
 import org.apache.pdfbox.pdmodel.graphics.color.PDPattern;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import yewberry.core.Cancellation;
 import yewberry.core.asset.Recoloring;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
@@ -46,6 +47,9 @@ import yewberry.pdf.read.DeviceColors;
  */
 final class RecoloredContent {
     private static final int DEEPEST = 30;
+
+    /** Forms with the colours that they begin with, of one file; a hostile one has any number. */
+    private static final int MOST_FORMS = 20_000;
 
     private final PDDocument document;
     private final DeviceColors colors;
@@ -420,6 +424,10 @@ final class RecoloredContent {
                     || !(objects.getDictionaryObject(name) instanceof COSStream form)
                     || !COSName.FORM.equals(form.getCOSName(COSName.SUBTYPE))) {
                 return;
+            }
+            Cancellation.check();
+            if (forms.size() > MOST_FORMS) {
+                throw new IOException("Forms within forms without end");
             }
             FormUse use =
                     new FormUse(

@@ -277,7 +277,9 @@ class ClaimsTest {
     void metadata_that_cannot_be_read_claims_nothing() throws IOException {
         byte[] file = archived("<broken", true);
         assertThat(AddedLayers.claims(file, Medium.SCREEN, false)).isEmpty();
-        byte[] hostile = archived("", true); // and one that tells no standard
-        assertThat(AddedLayers.claims(hostile, Medium.SCREEN, false)).isEmpty();
+        byte[] silent = archived("", true);
+        assertThat(AddedLayers.claims(silent, Medium.SCREEN, false)).isEmpty();
+        byte[] endless = archived(SECOND + " ".repeat(50 << 20), true); // it packs to 50 kB
+        assertThat(AddedLayers.claims(endless, Medium.SCREEN, false)).isEmpty();
     }
 }

@@ -1,6 +1,5 @@
 package yewberry.core.edit;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.publication.Asset;
@@ -16,11 +15,13 @@ public sealed interface AssetEdit extends Edit {
     record ReplaceAsset(UUID asset, String sha256, Asset.Content content) implements AssetEdit {}
 
     /**
-     * Changes which colours of a PDF are others here.
-     *
-     * @param recolored all that are
+     * Makes a colour of a PDF another one. It counts before those that are there, and takes the
+     * place of one for just the same.
      */
-    record RecolorAsset(UUID asset, List<Recolor> recolored) implements AssetEdit {}
+    record RecolorAsset(UUID asset, Recolor recolor) implements AssetEdit {}
+
+    /** Takes one of them back. */
+    record TakeBackColor(UUID asset, Recolor recolor) implements AssetEdit {}
 
     /**
      * @param replacement what takes its place; needed where the asset is in use

@@ -3,6 +3,7 @@ package yewberry.core.edit;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recolor;
@@ -18,10 +19,29 @@ final class AssetEdits {
                     change(on, id, asset -> asset.withName(name));
             case AssetEdit.ReplaceAsset(UUID id, String sha256, Asset.Content content) ->
                     change(on, id, asset -> replaced(asset, sha256, content));
-            case AssetEdit.RecolorAsset(UUID id, List<Recolor> recolored) ->
-                    change(on, id, asset -> asset.withRecolored(recolored));
+            case AssetEdit.RecolorAsset(UUID id, Recolor recolor) ->
+                    change(on, id, asset -> recolored(asset, recolor));
+            case AssetEdit.TakeBackColor(UUID id, Recolor recolor) ->
+                    change(on, id, asset -> takenBack(asset, recolor));
             case AssetEdit.RemoveAsset remove -> remove(on, remove);
         };
+    }
+
+    private static Asset recolored(Asset asset, Recolor recolor) {
+        return asset.withRecolored(
+                Stream.concat(
+                                Stream.of(recolor),
+                                asset.recolored().stream()
+                                        .filter(each -> !each.isForTheSameAs(recolor)))
+                        .toList());
+    }
+
+    private static Asset takenBack(Asset asset, Recolor recolor) {
+        if (!asset.recolored().contains(recolor)) {
+            throw Publication.gone("change of a colour");
+        }
+        return asset.withRecolored(
+                asset.recolored().stream().filter(each -> !each.equals(recolor)).toList());
     }
 
     /** A picture in the place of a PDF has no colours that could be others. */

@@ -99,8 +99,6 @@ final class FileOffers {
             return Optional.empty();
         }
         int pictures = count(colors, PageText.Painted.PICTURES, Optional.empty());
-        List<Recolor> all = new ArrayList<>(asset.recolored());
-        all.add(white);
         return Optional.of(
                 new Offer(
                         "Make %s of page %d of “%s” see-through%s"
@@ -115,7 +113,7 @@ final class FileOffers {
                                             case 1 -> "; its picture stays";
                                             default -> "; its %d pictures stay".formatted(pictures);
                                         }),
-                        new AssetEdit.RecolorAsset(asset.id(), all)));
+                        new AssetEdit.RecolorAsset(asset.id(), white)));
     }
 
     private static int count(
@@ -134,9 +132,6 @@ final class FileOffers {
                         Set.of(Recolor.What.TEXT),
                         List.of(),
                         Optional.of(Tinted.full(candidate.swatch().id())));
-        List<Recolor> all = new ArrayList<>();
-        all.add(recolor);
-        asset.recolored().stream().filter(each -> !isFor(each, own)).forEach(all::add);
         return new Offer(
                 "Paint all text of “%s” in %s in “%s” (%s : 1 here)"
                         .formatted(
@@ -144,14 +139,6 @@ final class FileOffers {
                                 own,
                                 candidate.swatch().name(),
                                 Contrast.cut(candidate.ratio())),
-                new AssetEdit.RecolorAsset(asset.id(), all));
-    }
-
-    /** One that did just the same with another swatch. */
-    private static boolean isFor(Recolor other, Rgb own) {
-        return other.from().equals(own)
-                && other.within() == 0
-                && other.pages().isEmpty()
-                && other.what().equals(Set.of(Recolor.What.TEXT));
+                new AssetEdit.RecolorAsset(asset.id(), recolor));
     }
 }

@@ -60,6 +60,14 @@ public record Recolor(
         }
     }
 
+    /** Whether another one says of just the same what it becomes. */
+    public boolean isForTheSameAs(Recolor other) {
+        return from.equals(other.from)
+                && within == other.within
+                && what.equals(other.what)
+                && pages.equals(other.pages);
+    }
+
     /** Whether it is for a page of the file. */
     public boolean isOn(int page) {
         return pages.isEmpty() || pages.contains(page);

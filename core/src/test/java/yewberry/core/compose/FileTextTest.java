@@ -331,6 +331,30 @@ class FileTextTest {
         assertThat(Offer.of(hidden, after, COATED)).as("it is done").doesNotContain(offer);
     }
 
+    /** Two offers made of one state are both kept: each carries what it changes, and no more. */
+    @Test
+    void a_colour_that_changes_leaves_what_changed_meanwhile() {
+        Set<Recolor.What> text = Set.of(Recolor.What.TEXT);
+        Optional<Tinted> night = Optional.of(Tinted.full(Sample.NIGHT.id()));
+        Optional<Tinted> white = Optional.of(Tinted.full(Sample.WHITE.id()));
+        Recolor black = new Recolor(Rgb.BLACK, 0, text, List.of(), night);
+        Recolor pale = new Recolor(COATED.toScreen(PALE), 0, text, List.of(), night);
+        Recolor again = new Recolor(Rgb.BLACK, 0, text, List.of(), white);
+        Publication both =
+                after(
+                        set(),
+                        new AssetEdit.RecolorAsset(FILE, black),
+                        new AssetEdit.RecolorAsset(FILE, pale));
+        assertThat(both.asset(FILE).recolored()).containsExactly(pale, black);
+        Publication other = after(both, new AssetEdit.RecolorAsset(FILE, again));
+        assertThat(other.asset(FILE).recolored()).containsExactly(again, pale);
+        Publication back = after(other, new AssetEdit.TakeBackColor(FILE, again));
+        assertThat(back.asset(FILE).recolored()).containsExactly(pale);
+        assertThatThrownBy(() -> after(back, new AssetEdit.TakeBackColor(FILE, again)))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("no such");
+    }
+
     @Test
     void what_cannot_be_another_colour_is_refused() {
         Tinted night = Tinted.full(Sample.NIGHT.id());
@@ -351,7 +375,7 @@ class FileTextTest {
                 .hasMessageContaining("PDF");
         Tinted gone = Tinted.full(Sample.id("nobody"));
         Recolor broken = new Recolor(Rgb.BLACK, 0, text, List.of(), Optional.of(gone));
-        assertThatThrownBy(() -> after(set(), new AssetEdit.RecolorAsset(FILE, List.of(broken))))
+        assertThatThrownBy(() -> after(set(), new AssetEdit.RecolorAsset(FILE, broken)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("swatch");
     }

@@ -604,7 +604,10 @@ final class EditMaker {
                         Set.of(any(List.of(Recolor.What.values()))),
                         coin() ? List.of() : List.of(1),
                         Optional.of(Tinted.full(swatch())));
-        return new AssetEdit.RecolorAsset(asset, coin() ? List.of(recolor) : List.of());
+        List<Recolor> before = on.asset(asset).recolored();
+        return before.isEmpty() || coin()
+                ? new AssetEdit.RecolorAsset(asset, recolor)
+                : new AssetEdit.TakeBackColor(asset, any(before));
     }
 
     private Asset asset() {
