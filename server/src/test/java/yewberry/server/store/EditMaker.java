@@ -156,7 +156,10 @@ final class EditMaker {
                     maker -> new LookEdit.ChangeLook(maker.look(maker.look())),
                     maker -> new LookEdit.RemoveLook(maker.look(), maker.maybe(maker.look())),
                     maker -> new AssetEdit.AddAsset(maker.asset()),
-                    EditMaker::recolor,
+                    maker ->
+                            new AssetEdit.RecolorAsset(
+                                    maker.id(maker.on.assets().stream()), maker.recolor()),
+                    EditMaker::takeBack,
                     maker -> new AssetEdit.RenameAsset(maker.anyAsset(), maker.name()),
                     maker -> new AssetEdit.ReplaceAsset(maker.anyAsset(), maker.file(), PIXELS),
                     maker ->
@@ -595,19 +598,22 @@ final class EditMaker {
         return any(FILES);
     }
 
-    private Edit recolor() {
-        UUID asset = id(on.assets().stream());
-        Recolor recolor =
-                new Recolor(
-                        new Rgb(upTo(256), upTo(256), upTo(256)),
-                        upTo(51),
-                        Set.of(any(List.of(Recolor.What.values()))),
-                        coin() ? List.of() : List.of(1),
-                        Optional.of(Tinted.full(swatch())));
-        List<Recolor> before = on.asset(asset).recolored();
-        return before.isEmpty() || coin()
-                ? new AssetEdit.RecolorAsset(asset, recolor)
-                : new AssetEdit.TakeBackColor(asset, any(before));
+    private Recolor recolor() {
+        return new Recolor(
+                new Rgb(upTo(256), upTo(256), upTo(256)),
+                upTo(51),
+                Set.of(any(List.of(Recolor.What.values()))),
+                coin() ? List.of() : List.of(1),
+                Optional.of(Tinted.full(swatch())));
+    }
+
+    /** One that is there, or none. */
+    private Edit takeBack() {
+        return on.assets().stream()
+                .filter(asset -> !asset.recolored().isEmpty())
+                .findFirst()
+                .map(asset -> new AssetEdit.TakeBackColor(asset.id(), any(asset.recolored())))
+                .orElseGet(() -> new AssetEdit.TakeBackColor(id(on.assets().stream()), recolor()));
     }
 
     private Asset asset() {
