@@ -7,6 +7,7 @@ import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { ProgressLine } from "../ui/ProgressLine";
 import { useStatus } from "../ui/Status";
+import { duration } from "../ui/words";
 
 const Line = styled.div`
   display: flex;
@@ -38,8 +39,12 @@ export function JobProgress({ job }: { job: Job }) {
   return (
     <Line>
       <ProgressLine
-        label={now.phase || "Waiting"}
-        words={`${now.phase || "Waiting"}: page ${now.done} of ${now.all}`}
+        label={now.phase || "Waiting for its turn"}
+        words={
+          now.phase
+            ? `${now.phase}: page ${now.done} of ${now.all}${now.left === undefined ? "" : `, about ${duration(now.left)} left`}`
+            : "Waiting for its turn"
+        }
         done={now.done}
         all={now.all}
       />

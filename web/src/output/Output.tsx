@@ -121,7 +121,6 @@ export function Output() {
     onSettled: () => queries.invalidateQueries({ queryKey: ["exports", publication.id] }),
   });
   const open = findings.data?.open ?? 0;
-  const running = exports.data?.some((job) => job.state === "RUNNING") ?? false;
 
   return (
     <Main>
@@ -135,7 +134,7 @@ export function Output() {
               {kind === "FILES" && (
                 <AboutFiles
                   publication={publication}
-                  isDisabled={begin.isPending || running}
+                  isDisabled={begin.isPending}
                   onTakeOff={(off) => begin.mutate({ kind: "BARE_FILES", off })}
                 />
               )}
@@ -146,10 +145,7 @@ export function Output() {
                 </p>
               )}
             </div>
-            <MainButton
-              onPress={() => begin.mutate({ kind })}
-              isDisabled={begin.isPending || running}
-            >
+            <MainButton onPress={() => begin.mutate({ kind })} isDisabled={begin.isPending}>
               <FileOutput size={16} aria-hidden />
               {buttons[kind]}
             </MainButton>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { counted, numbersInWords, ratio } from "./words";
+import { counted, duration, numbersInWords, ratio } from "./words";
 
 describe("page numbers in words", () => {
   it("joins runs of three and more", () => {
@@ -7,6 +7,16 @@ describe("page numbers in words", () => {
     expect(numbersInWords([2, 1])).toBe("pages 1, 2");
     expect(numbersInWords([3, 4, 5, 6, 7, 12])).toBe("pages 3 to 7, 12");
     expect(numbersInWords([1, 3, 4, 5])).toBe("pages 1, 3 to 5");
+  });
+});
+
+describe("durations", () => {
+  it("are told as people say them", () => {
+    expect(duration(0)).toBe("1 second");
+    expect(duration(89)).toBe("89 seconds");
+    expect(duration(90)).toBe("2 minutes");
+    expect(duration(3599)).toBe("1 h 0 min");
+    expect(duration(7800)).toBe("2 h 10 min");
   });
 });
 

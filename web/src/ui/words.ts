@@ -55,6 +55,17 @@ export function ordinal(number: number): string {
   return `${number}${ending}`;
 }
 
+/** So many seconds, as people say it: "40 seconds", "3 minutes", "2 h 10 min". */
+export function duration(seconds: number): string {
+  if (seconds < 90) {
+    return counted(Math.max(1, Math.round(seconds)), "second", "seconds");
+  }
+  const minutes = Math.round(seconds / 60);
+  return minutes < 60
+    ? counted(minutes, "minute", "minutes")
+    : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
+}
+
 /** An instant as people here write it. */
 export function dayAndTime(instant: string): string {
   return new Date(instant).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" });

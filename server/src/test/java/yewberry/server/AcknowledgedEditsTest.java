@@ -51,6 +51,29 @@ class AcknowledgedEditsTest {
         server.kill();
     }
 
+    @Test
+    void an_export_goes_on_after_the_server_was_killed_in_the_middle_of_it() throws Exception {
+        SeparateServer server = new SeparateServer(data);
+        String id = server.client().create("Killed", 400);
+        String job =
+                server.client()
+                        .post("/api/publications/" + id + "/exports", "")
+                        .json()
+                        .path("id")
+                        .asString();
+        Thread.sleep(200);
+        server.kill();
+        server = new SeparateServer(data);
+        JsonNode now = server.client().get("/api/jobs/" + job).json();
+        for (int i = 0; i < 600 && now.path("state").asString().equals("RUNNING"); i++) {
+            Thread.sleep(100);
+            now = server.client().get("/api/jobs/" + job).json();
+        }
+        assertThat(now.path("state").asString()).as(now.toString()).isEqualTo("DONE");
+        assertThat(now.path("report").path("matches").asBoolean()).isTrue();
+        server.kill();
+    }
+
     private static void undo_survives_a_restart(SeparateServer server, String id, long known) {
         Client.Answer undone =
                 server.client().post("/api/publications/" + id + "/undo", "{\"author\": \"ann\"}");

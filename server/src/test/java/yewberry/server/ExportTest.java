@@ -19,12 +19,16 @@ class ExportTest {
     private JsonNode ended(String job) throws InterruptedException {
         for (int i = 0; i < 600; i++) {
             JsonNode now = client.get("/api/jobs/" + job).json();
-            if (!now.path("state").asString().equals("RUNNING")) {
+            if (!isRunning(now)) {
                 return now;
             }
             Thread.sleep(100);
         }
         throw new AssertionError("The export did not end");
+    }
+
+    private static boolean isRunning(JsonNode job) {
+        return job.path("state").asString().equals("RUNNING");
     }
 
     private String begin(String publication) {
@@ -84,8 +88,9 @@ class ExportTest {
 
     @Test
     void an_export_that_waits_is_cancelled_at_once() throws Exception {
-        String first = begin(client.create("First", 3000));
-        String second = begin(client.create("Second", 3000));
+        String publication = client.create("First", 3000);
+        String first = begin(publication);
+        String second = begin(publication);
         client.delete("/api/jobs/" + second);
         JsonNode cancelled = client.get("/api/jobs/" + second).json();
         assertThat(cancelled.path("state").asString()).isEqualTo("CANCELLED");
@@ -93,6 +98,30 @@ class ExportTest {
                 .isEqualTo("RUNNING");
         client.delete("/api/jobs/" + first);
         ended(first);
+    }
+
+    @Test
+    void a_short_export_does_not_wait_for_a_long_one_of_another_publication() throws Exception {
+        String slow = begin(client.create("Long", 3000));
+        assertThat(ended(begin(client.create("Short", 1))).path("state").asString())
+                .isEqualTo("DONE");
+        assertThat(client.get("/api/jobs/" + slow).json().path("state").asString())
+                .isEqualTo("RUNNING");
+        client.delete("/api/jobs/" + slow);
+        ended(slow);
+    }
+
+    @Test
+    void how_long_an_export_takes_is_told_once_its_pace_is_known() throws Exception {
+        String job = begin(client.create("Long", 3000));
+        JsonNode now = client.get("/api/jobs/" + job).json();
+        for (int i = 0; i < 300 && now.path("left").isMissingNode() && isRunning(now); i++) {
+            Thread.sleep(100);
+            now = client.get("/api/jobs/" + job).json();
+        }
+        assertThat(now.path("left").asInt(-1)).isBetween(0, 3600);
+        client.delete("/api/jobs/" + job);
+        ended(job);
     }
 
     @Test

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -19,14 +20,14 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.JSON;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Names;
@@ -51,10 +52,21 @@ import yewberry.server.store.db.tables.records.JobRecord;
 import yewberry.server.view.FileResult;
 import yewberry.server.view.JobView;
 
-/** Exports, one at a time: each writes a file, opens it again and holds it against the scenes. */
+/**
+ * Exports: each writes a file, opens it again and holds it against the scenes. Two publications at
+ * once, each one after the other. Those that were running when the server ended are begun again.
+ */
 @Component
 public class Jobs implements DisposableBean {
     private static final Logger log = LoggerFactory.getLogger(Jobs.class);
+
+    /** So many publications are exported at once: all scenes of each are in memory. */
+    private static final int AT_ONCE = 2;
+
+    /** So often an export is begun: who knows whether it was what ended the server. */
+    private static final int BEGUN_AT_MOST = 2;
+
+    private static final String CANCELLED = "Cancelled; no file was kept.";
 
     private final DSLContext db;
     private final JsonMapper mapper;
@@ -63,8 +75,9 @@ public class Jobs implements DisposableBean {
     private final PictureFiles files;
     private final Clock clock;
     private final Path folder;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor();
+    private final Turns turns = new Turns(AT_ONCE);
     private final Map<UUID, RunningJob> running = new ConcurrentHashMap<>();
+    private volatile boolean closing;
 
     Jobs(
             DSLContext db,
@@ -81,11 +94,67 @@ public class Jobs implements DisposableBean {
         this.files = files;
         this.clock = clock;
         this.folder = settings.data().resolve("exports");
-        db.update(JOB)
-                .set(JOB.STATE, JobView.State.FAILED.name())
-                .set(JOB.MESSAGE, "Yewberry was closed before this was done; export it again.")
+    }
+
+    /** Begins again what was running when the server ended, or says why not. */
+    @EventListener(ApplicationReadyEvent.class)
+    public void goOn() {
+        db
+                .selectFrom(JOB)
                 .where(JOB.STATE.eq(JobView.State.RUNNING.name()))
-                .execute();
+                .orderBy(JOB.STARTED)
+                .fetch()
+                .stream()
+                .filter(row -> !running.containsKey(row.getId()))
+                .forEach(this::goOn);
+    }
+
+    private void goOn(JobRecord row) {
+        UUID id = row.getId();
+        try {
+            OpenPublication open = publications.get(row.getPublication());
+            OpenPublication.State state = open.state();
+            if (state.revision() != row.getRevision()) {
+                fail(
+                        id,
+                        "Yewberry was closed before this was done, and the publication has changed since; export it again.");
+            } else if (row.getBegun() >= BEGUN_AT_MOST) {
+                fail(
+                        id,
+                        "Yewberry was closed twice while this was made. Export fewer pages at once, or close other programs.");
+            } else {
+                row.setBegun(row.getBegun() + 1);
+                row.update();
+                enqueue(id, open, state.publication(), Wanted.of(row));
+            }
+        } catch (RuntimeException notRead) {
+            log.warn("An export could not be begun again", notRead);
+            fail(id, "Yewberry was closed before this was done; export it again.");
+        }
+    }
+
+    private void fail(UUID id, String why) {
+        finish(id, JobView.State.FAILED, why, Optional.empty());
+    }
+
+    /**
+     * What is made.
+     *
+     * @param off what comes off files that something was added to before
+     */
+    private record Wanted(JobView.Kind kind, Set<AddedItem.Kind> off) {
+        static Wanted of(JobRecord row) {
+            return new Wanted(
+                    JobView.Kind.of(row.getKind()),
+                    Arrays.stream(row.getComesOff().split(" "))
+                            .filter(name -> !name.isEmpty())
+                            .map(AddedItem.Kind::valueOf)
+                            .collect(Collectors.toSet()));
+        }
+
+        String storedOff() {
+            return off.stream().map(Enum::name).sorted().collect(Collectors.joining(" "));
+        }
     }
 
     /**
@@ -125,16 +194,18 @@ public class Jobs implements DisposableBean {
         row.setFileName(Names.fileStem(state.publication().name()) + kind.ending());
         row.setMessage("");
         row.setStarted(OffsetDateTime.now(clock));
-        RunningJob job = new RunningJob(publication);
-        running.put(id, job);
-        try {
-            row.insert();
-        } catch (RuntimeException notStored) {
-            running.remove(id);
-            throw notStored;
-        }
-        worker.execute(() -> run(id, job, open, state.publication(), kind, off));
+        Wanted made = new Wanted(kind, off);
+        row.setComesOff(made.storedOff());
+        row.setBegun(1);
+        row.insert();
+        enqueue(id, open, state.publication(), made);
         return get(id);
+    }
+
+    private void enqueue(UUID id, OpenPublication open, Publication publication, Wanted wanted) {
+        RunningJob job = new RunningJob(publication.id());
+        running.put(id, job);
+        turns.add(publication.id(), () -> run(id, job, open, publication, wanted));
     }
 
     private static void refuseMissing(List<PageScene> scenes) {
@@ -161,12 +232,7 @@ public class Jobs implements DisposableBean {
     }
 
     private void run(
-            UUID id,
-            RunningJob job,
-            OpenPublication open,
-            Publication publication,
-            JobView.Kind kind,
-            Set<AddedItem.Kind> off) {
+            UUID id, RunningJob job, OpenPublication open, Publication publication, Wanted wanted) {
         Path part = folder.resolve(id + ".part");
         if (!job.begin()) {
             return;
@@ -174,10 +240,10 @@ public class Jobs implements DisposableBean {
         try {
             Files.createDirectories(folder);
             Optional<String> report =
-                    switch (kind) {
+                    switch (wanted.kind()) {
                         case FILES, BARE_FILES -> {
                             List<FileResult> results =
-                                    files(id, job, open, publication, kind, off, part);
+                                    files(id, job, open, publication, wanted, part);
                             yield Optional.of(mapper.writeValueAsString(results));
                         }
                         case PRESS_PDF -> pdf(id, job, open, publication, Medium.PAPER, part);
@@ -186,25 +252,21 @@ public class Jobs implements DisposableBean {
             Files.move(part, file(id), StandardCopyOption.REPLACE_EXISTING);
             finish(id, JobView.State.DONE, "", report);
         } catch (CancellationException cancelled) {
-            finish(id, JobView.State.CANCELLED, "Cancelled; no file was kept.", Optional.empty());
+            if (!closing) { // else it stays running, and is begun again after the next start
+                finish(id, JobView.State.CANCELLED, CANCELLED, Optional.empty());
+            }
         } catch (Refused refused) {
-            finish(id, JobView.State.FAILED, refused.getMessage(), Optional.empty());
+            fail(id, refused.getMessage());
         } catch (IOException failure) {
             log.warn("Export failed", failure);
-            finish(
+            fail(
                     id,
-                    JobView.State.FAILED,
-                    "The file could not be written. See whether the disk is full, then export again.",
-                    Optional.empty());
+                    "The file could not be written. See whether the disk is full, then export again.");
         } catch (
                 Throwable
                         failure) { // memory and stack that run out, too: the job ends all the same
             log.error("Export failed", failure);
-            finish(
-                    id,
-                    JobView.State.FAILED,
-                    "The export met an error of its own; nothing in the publication was changed.",
-                    Optional.empty());
+            fail(id, "The export met an error of its own; nothing in the publication was changed.");
         } finally {
             delete(part);
             over(id, job);
@@ -243,8 +305,7 @@ public class Jobs implements DisposableBean {
             RunningJob job,
             OpenPublication open,
             Publication publication,
-            JobView.Kind kind,
-            Set<AddedItem.Kind> off,
+            Wanted wanted,
             Path part)
             throws IOException {
         SetOutput output =
@@ -258,9 +319,9 @@ public class Jobs implements DisposableBean {
         return SetOutput.zipped(
                 part,
                 to ->
-                        kind == JobView.Kind.FILES
+                        wanted.kind() == JobView.Kind.FILES
                                 ? output.write(to, progress)
-                                : output.takeOff(off, to, progress));
+                                : output.takeOff(wanted.off(), to, progress));
     }
 
     /** Tells how far it is, now and then. */
@@ -347,6 +408,7 @@ public class Jobs implements DisposableBean {
                 job.map(RunningJob::phase).orElse(""),
                 job.map(RunningJob::done).orElse(0),
                 job.map(RunningJob::all).orElse(0),
+                job.flatMap(RunningJob::left),
                 report.filter(_ -> !kind.isSet())
                         .map(it -> mapper.readValue(it, ReadBackReport.class)),
                 report.filter(_ -> kind.isSet())
@@ -364,7 +426,7 @@ public class Jobs implements DisposableBean {
     public void cancel(UUID id) {
         RunningJob job = running.get(id);
         if (job != null && job.cancel()) {
-            finish(id, JobView.State.CANCELLED, "Cancelled; no file was kept.", Optional.empty());
+            finish(id, JobView.State.CANCELLED, CANCELLED, Optional.empty());
             over(id, job);
         }
     }
@@ -426,7 +488,8 @@ public class Jobs implements DisposableBean {
 
     @Override
     public void destroy() {
+        closing = true;
+        turns.close();
         running.values().forEach(RunningJob::cancel);
-        worker.shutdown();
     }
 }

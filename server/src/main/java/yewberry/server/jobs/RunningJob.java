@@ -1,5 +1,6 @@
 package yewberry.server.jobs;
 
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 
@@ -8,9 +9,14 @@ final class RunningJob {
     /** So long nobody is told again how far it is, in nanoseconds. */
     private static final long QUIET = 200_000_000;
 
+    /** So many seconds of a phase are awaited before its pace is told. */
+    private static final double PACE = 2;
+
     private final UUID publication;
     private long told = System.nanoTime() - QUIET;
-    private String phase = "Waiting";
+    private String phase = "";
+    private long phaseSince;
+    private int phaseFrom;
     private int done;
     private int all;
     private int changes;
@@ -36,7 +42,11 @@ final class RunningJob {
         if (cancelled) {
             throw new CancellationException();
         }
-        phase = newPhase;
+        if (!phase.equals(newPhase)) {
+            phase = newPhase;
+            phaseSince = System.nanoTime();
+            phaseFrom = newDone;
+        }
         done = newDone;
         all = newAll;
         changes++;
@@ -79,6 +89,15 @@ final class RunningJob {
 
     synchronized String phase() {
         return phase;
+    }
+
+    /** Seconds to the end of this phase at its pace so far; nothing while that cannot be told. */
+    synchronized Optional<Integer> left() {
+        double seconds = (System.nanoTime() - phaseSince) / 1e9;
+        int made = done - phaseFrom;
+        return phase.isEmpty() || made <= 0 || seconds < PACE
+                ? Optional.empty()
+                : Optional.of((int) Math.ceil(seconds / made * (all - done)));
     }
 
     synchronized int done() {

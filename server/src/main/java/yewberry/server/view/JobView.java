@@ -14,8 +14,9 @@ import yewberry.pdf.proof.ReadBackReport;
  * @param revision of the publication that is exported
  * @param kind what is made
  * @param message why it failed or was cancelled, for people
- * @param phase what it is at, while it runs
+ * @param phase what it is at, while it runs; empty while it waits for its turn
  * @param done pages done in this phase
+ * @param left seconds to the end of this phase, at its pace so far
  * @param report what was found when the file was opened again
  * @param files what became of each file of a set, in their order
  */
@@ -30,6 +31,7 @@ public record JobView(
         String phase,
         int done,
         int all,
+        Optional<Integer> left,
         Optional<ReadBackReport> report,
         List<FileResult> files,
         OffsetDateTime started)

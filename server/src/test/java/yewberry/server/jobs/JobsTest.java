@@ -1,9 +1,11 @@
 package yewberry.server.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static yewberry.server.store.db.Tables.JOB;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.Optional;
@@ -21,6 +23,7 @@ import yewberry.server.Settings;
 import yewberry.server.publications.News;
 import yewberry.server.publications.PictureFiles;
 import yewberry.server.publications.Publications;
+import yewberry.server.store.db.tables.records.JobRecord;
 import yewberry.server.view.JobView;
 
 @ExtendWith(RunningServer.class)
@@ -79,8 +82,45 @@ class JobsTest {
                 .isEqualTo(JobView.State.DONE);
     }
 
+    /** As it stands in the database when the server ends in the middle of it. */
+    private UUID cutOff(UUID publication, long revision, int begun) {
+        JobRecord row = context.getBean(DSLContext.class).newRecord(JOB);
+        row.setId(UUID.randomUUID());
+        row.setPublication(publication);
+        row.setRevision(revision);
+        row.setKind(JobView.Kind.PRESS_PDF.stored());
+        row.setState(JobView.State.RUNNING.name());
+        row.setFileName("leaflet-press.pdf");
+        row.setMessage("");
+        row.setStarted(OffsetDateTime.now(ZoneOffset.UTC));
+        row.setComesOff("");
+        row.setBegun(begun);
+        row.insert();
+        return row.getId();
+    }
+
+    @Test
+    void an_export_that_was_cut_off_is_begun_again_or_says_why_not() throws Exception {
+        UUID publication = UUID.fromString(client.create("Leaflet", 2));
+        Jobs jobs = context.getBean(Jobs.class);
+        UUID again = cutOff(publication, 0, 1);
+        UUID twice = cutOff(publication, 0, 2);
+        UUID changed = cutOff(publication, 7, 1);
+        jobs.goOn();
+        assertThat(ended(jobs, jobs.get(again)).state()).isEqualTo(JobView.State.DONE);
+        assertThat(jobs.file(again)).isNotEmptyFile();
+        assertThat(jobs.get(twice).state()).isEqualTo(JobView.State.FAILED);
+        assertThat(jobs.get(twice).message()).contains("closed twice");
+        assertThat(jobs.get(changed).state()).isEqualTo(JobView.State.FAILED);
+        assertThat(jobs.get(changed).message()).contains("has changed since");
+    }
+
     private static JobView ended(Jobs jobs, UUID publication) throws InterruptedException {
-        JobView job = jobs.export(publication, Optional.empty(), Set.of(), false);
+        return ended(jobs, jobs.export(publication, Optional.empty(), Set.of(), false));
+    }
+
+    private static JobView ended(Jobs jobs, JobView begun) throws InterruptedException {
+        JobView job = begun;
         for (int seen = 0; job.state() == JobView.State.RUNNING; seen = jobs.changes(job.id())) {
             job = jobs.awaitChange(job.id(), seen);
         }
