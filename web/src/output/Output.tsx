@@ -4,7 +4,7 @@ import { useState } from "react";
 import styled from "styled-components";
 import { answered, client, ServerError } from "../api/client";
 import { useExports, useFindings } from "../api/queries";
-import type { Job, Publication, Schemas } from "../api/types";
+import type { Job, Publication } from "../api/types";
 import { useOpened } from "../publication/PublicationScreen";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
@@ -71,8 +71,9 @@ type Kind = Job["kind"];
 
 interface Wanted {
   kind: Kind;
-  /** What comes off files that something was added to before. */
-  off?: Schemas["AddedBefore"]["kind"][];
+  /** What comes off files that something was added to before, and of which. */
+  off?: string[];
+  from?: string[];
   missingAccepted?: boolean;
 }
 
@@ -135,7 +136,7 @@ export function Output() {
                 <AboutFiles
                   publication={publication}
                   isDisabled={begin.isPending}
-                  onTakeOff={(off) => begin.mutate({ kind: "BARE_FILES", off })}
+                  onTakeOff={(what) => begin.mutate({ kind: "BARE_FILES", ...what })}
                 />
               )}
               {open > 0 && (

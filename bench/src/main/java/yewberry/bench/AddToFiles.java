@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -79,7 +80,13 @@ final class AddToFiles implements Bench.Benchmark {
                 byte[] marked = Files.readAllBytes(added);
                 double take =
                         CpuTime.of(() ->
-                                AddedLayers.takeOff(marked, item -> true, Instant.EPOCH, off));
+                                AddedLayers.takeOff(
+                                        marked,
+                                        item -> true,
+                                        Set.of(),
+                                        Instant.EPOCH,
+                                        off,
+                                        Progress.NONE));
                 taking = Math.min(taking, take);
             }
             double qpdf = qpdf(folder, file);

@@ -1,7 +1,11 @@
 package yewberry.pdf;
 
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import yewberry.core.scene.Item;
@@ -32,7 +36,9 @@ public record AddedItem(Kind kind, UUID element, String name, boolean behind, St
         /**
          * Colours of the page itself that are others: its content changed, and nothing is added.
          */
-        COLORS("");
+        COLORS(""),
+        /** What other programs put there and marked is left out: the content changed, too. */
+        LEFT_OUT("");
 
         private final String artifact;
 
@@ -45,8 +51,22 @@ public record AddedItem(Kind kind, UUID element, String name, boolean behind, St
         }
 
         boolean isPainted() {
-            return this != COLORS;
+            return this != COLORS && this != LEFT_OUT;
         }
+    }
+
+    /** What other programs mark, and what can be told apart of it. */
+    static final Set<Kind> BY_OTHERS = Set.of(Kind.BACKGROUND, Kind.WATERMARK, Kind.RUNNING_TEXT);
+
+    /** That something of others is left out. */
+    static AddedItem leftOut(Set<Kind> kinds) {
+        String words =
+                kinds.stream()
+                        .sorted()
+                        .map(kind -> kind.name().toLowerCase(Locale.ROOT).replace('_', ' '))
+                        .collect(Collectors.joining(", "));
+        UUID element = UUID.nameUUIDFromBytes(words.getBytes(StandardCharsets.UTF_8));
+        return new AddedItem(Kind.LEFT_OUT, element, words + " of others", false, "Added0");
     }
 
     /** That colours of the page are others. */

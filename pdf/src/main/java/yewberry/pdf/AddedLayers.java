@@ -9,6 +9,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -31,6 +33,7 @@ import org.apache.pdfbox.pdfparser.PDFParser;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
+import yewberry.core.Cancellation;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
 import yewberry.core.asset.Recoloring;
@@ -140,17 +143,49 @@ public final class AddedLayers {
 
     /** What was added to each page of a file, by the number of the page. */
     public static Map<Integer, List<AddedItem>> added(byte[] file) throws IOException {
+        return marks(file).added();
+    }
+
+    /**
+     * What the pages of a file say was put on them.
+     *
+     * @param added by this, by the number of the page
+     * @param others by other programs, which marked it by the standard: how many pages have some
+     */
+    public record Marks(Map<Integer, List<AddedItem>> added, Map<AddedItem.Kind, Integer> others) {}
+
+    /**
+     * @throws IOException if the file cannot be read
+     */
+    public static Marks marks(byte[] file) throws IOException {
         Map<Integer, List<AddedItem>> added = new LinkedHashMap<>();
+        Map<AddedItem.Kind, Integer> others = new EnumMap<>(AddedItem.Kind.class);
         try (PDDocument document = Loader.loadPDF(file)) {
-            for (int i = 0; i < document.getNumberOfPages(); i++) {
-                List<AddedItem> items =
-                        new PageMarks(document.getPage(i), document.getDocument()).items();
+            int number = 0;
+            for (PDPage page : document.getPages()) {
+                Cancellation.check();
+                PageMarks marks = new PageMarks(page, document.getDocument());
+                List<AddedItem> items = marks.items();
+                number++;
                 if (!items.isEmpty()) {
-                    added.put(i + 1, items);
+                    added.put(number, items);
+                }
+                for (AddedItem.Kind kind : byOthers(marks.bare())) {
+                    others.merge(kind, 1, Integer::sum);
                 }
             }
         }
-        return added;
+        return new Marks(added, others);
+    }
+
+    /** Nothing where the content cannot be read: why is told when the page is drawn. */
+    private static Set<AddedItem.Kind> byOthers(PDPage page) {
+        try {
+            return MarkedByOthers.on(page).keySet();
+        } catch (IOException | RuntimeException unreadable) {
+            Cancellation.check();
+            return Set.of();
+        }
     }
 
     /**
@@ -158,24 +193,68 @@ public final class AddedLayers {
      *
      * @param file that something was added to, whenever that was
      * @param goes what of it comes off
+     * @param others what of that by other programs is left out; the content that they wrote stays
+     *     in the file and comes back when {@link AddedItem.Kind#LEFT_OUT} comes off
      * @param to gets the new file
+     * @param progress by pages
      * @throws Refused if the file forbids that it is changed
      * @throws IOException if the new file cannot be written
      */
-    public static Outcome takeOff(byte[] file, Predicate<AddedItem> goes, Instant now, Path to)
+    public static Outcome takeOff(
+            byte[] file,
+            Predicate<AddedItem> goes,
+            Set<AddedItem.Kind> others,
+            Instant now,
+            Path to,
+            Progress progress)
             throws IOException {
         boolean repaired = isDamaged(file);
         try (PDDocument document = load(file)) {
             Set<COSDictionary> changed = new HashSet<>();
+            int done = 0;
             for (PDPage page : document.getPages()) {
+                progress.at(done++, document.getNumberOfPages());
                 PageMarks marks = new PageMarks(page, document.getDocument());
-                if (marks.keep(marks.items().stream().filter(goes.negate()).toList(), now)) {
+                boolean off =
+                        marks.keep(marks.items().stream().filter(goes.negate()).toList(), now);
+                if (leaveOut(document, page, others, now) || off) {
                     changed.add(page.getCOSObject());
                 }
             }
             save(document, file, changed, repaired, to);
             return new Outcome(changed.size(), repaired);
         }
+    }
+
+    private static boolean leaveOut(
+            PDDocument document, PDPage page, Set<AddedItem.Kind> kinds, Instant now)
+            throws IOException {
+        PageMarks marks = new PageMarks(page, document.getDocument());
+        if (kinds.isEmpty() || Collections.disjoint(byOthers(marks.bare()), kinds)) {
+            return false;
+        }
+        COSBase were = page.getCOSObject().getItem(COSName.RESOURCES);
+        marks.add(
+                List.of(),
+                bare -> {
+                    Optional<WrittenContent> without = MarkedByOthers.without(bare, kinds);
+                    if (without.isEmpty()) {
+                        return Optional.empty();
+                    }
+                    COSStream content = document.getDocument().createCOSStream();
+                    without.get().to(content);
+                    return Optional.of(
+                            new PageMarks.Contents(content, AddedItem.leftOut(kinds), List.of()));
+                },
+                Optional.ofNullable(were),
+                now);
+        page.getCOSObject()
+                .setItem(
+                        COSName.RESOURCES,
+                        page.getResources() == null
+                                ? new COSDictionary()
+                                : new COSDictionary(page.getResources().getCOSObject()));
+        return true;
     }
 
     private static PDDocument load(byte[] file) throws IOException {

@@ -72,6 +72,13 @@ final class PageMarks {
         return items;
     }
 
+    /** A page like this one without what was added, to be read; this one stays as it is. */
+    PDPage bare() {
+        PDPage copy = new PDPage(new COSDictionary(of()));
+        data().ifPresent(new PageMarks(copy, document)::unwrap);
+        return copy;
+    }
+
     /**
      * What takes the place of the page's own content.
      *

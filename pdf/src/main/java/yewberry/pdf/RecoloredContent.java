@@ -1,8 +1,6 @@
 package yewberry.pdf;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -22,7 +20,6 @@ import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSNumber;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdfparser.PDFStreamParser;
-import org.apache.pdfbox.pdfwriter.ContentStreamWriter;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
@@ -80,29 +77,13 @@ final class RecoloredContent {
         PDResources resources =
                 page.getResources() == null ? new PDResources() : page.getResources();
         Rewriting rewriting = new Rewriting(resources, new State(), 0);
-        Written written = rewriting.of(new PDFStreamParser(page));
+        WrittenContent written = rewriting.of(new PDFStreamParser(page));
         if (!rewriting.changed) {
             return Optional.empty();
         }
         COSStream content = document.getDocument().createCOSStream();
         written.to(content);
         return Optional.of(new Changed(content, rewriting.replaced));
-    }
-
-    /** Content as it is put together: in bytes, because a page may have millions of operators. */
-    private static final class Written {
-        private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        private final ContentStreamWriter writer = new ContentStreamWriter(bytes);
-
-        void add(List<Object> tokens) throws IOException {
-            writer.writeTokens(tokens);
-        }
-
-        void to(COSStream stream) throws IOException {
-            try (OutputStream out = stream.createOutputStream(COSName.FLATE_DECODE)) {
-                bytes.writeTo(out);
-            }
-        }
     }
 
     /**
@@ -148,7 +129,7 @@ final class RecoloredContent {
         private final PDResources resources;
         private final int depth;
         private final Deque<State> saved = new ArrayDeque<>();
-        private final Written out = new Written();
+        private final WrittenContent out = new WrittenContent();
 
         /** A path, which nothing but its own operators may stand within (8.5.2). */
         private final List<Object> path = new ArrayList<>();
@@ -163,7 +144,7 @@ final class RecoloredContent {
             this.depth = depth;
         }
 
-        Written of(PDFStreamParser parser) throws IOException {
+        WrittenContent of(PDFStreamParser parser) throws IOException {
             List<Object> operands = new ArrayList<>();
             for (Object token = parser.parseNextToken();
                     token != null;
@@ -469,7 +450,7 @@ final class RecoloredContent {
             PDResources own = read.getResources() == null ? resources : read.getResources();
             State begin = state.copy();
             Rewriting inner = new Rewriting(own, begin, depth + 1);
-            Written written = inner.of(new PDFStreamParser(read));
+            WrittenContent written = inner.of(new PDFStreamParser(read));
             if (!inner.changed) {
                 return Optional.empty();
             }

@@ -264,7 +264,7 @@ class AddedLayersTest {
                         tuple(AddedItem.Kind.BACKGROUND, id("band"), true),
                         tuple(AddedItem.Kind.WATERMARK, id("word"), false));
         Path off = folder.resolve("off.pdf");
-        AddedLayers.takeOff(bytes, item -> true, NOW, off);
+        AddedLayers.takeOff(bytes, item -> true, Set.of(), NOW, off, Progress.NONE);
         assertThat(AddedLayers.added(Files.readAllBytes(off))).isEmpty();
         assertThat(Programs.run("qpdf", "--check", off.toString()).status()).isZero();
         same(poppler(off), poppler(before));
@@ -305,14 +305,21 @@ class AddedLayersTest {
                         tuple(AddedItem.Kind.WATERMARK, true),
                         tuple(AddedItem.Kind.WATERMARK, false));
         Path less = folder.resolve("less.pdf");
-        AddedLayers.takeOff(twice, item -> item.kind() == AddedItem.Kind.WATERMARK, NOW, less);
+        AddedLayers.takeOff(
+                twice,
+                item -> item.kind() == AddedItem.Kind.WATERMARK,
+                Set.of(),
+                NOW,
+                less,
+                Progress.NONE);
         assertThat(AddedLayers.added(Files.readAllBytes(less)).get(1))
                 .extracting(AddedItem::kind)
                 .containsOnly(AddedItem.Kind.BACKGROUND)
                 .hasSize(4);
         Path off = folder.resolve("off.pdf");
         AddedLayers.Outcome outcome =
-                AddedLayers.takeOff(Files.readAllBytes(less), item -> true, NOW, off);
+                AddedLayers.takeOff(
+                        Files.readAllBytes(less), item -> true, Set.of(), NOW, off, Progress.NONE);
         assertThat(outcome).isEqualTo(new AddedLayers.Outcome(1, false));
         same(poppler(off), poppler(written("before.pdf", original)));
         try (PDDocument document = Loader.loadPDF(off.toFile());
@@ -441,7 +448,12 @@ class AddedLayersTest {
         assertThat(readBack(after, scene).matches()).isTrue();
         Path less = folder.resolve("less.pdf");
         AddedLayers.takeOff(
-                Files.readAllBytes(after), item -> item.element().equals(id("band")), NOW, less);
+                Files.readAllBytes(after),
+                item -> item.element().equals(id("band")),
+                Set.of(),
+                NOW,
+                less,
+                Progress.NONE);
         assertThat(readBack(less, scene).matches()).isFalse();
     }
 

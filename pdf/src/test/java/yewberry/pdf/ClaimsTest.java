@@ -233,7 +233,8 @@ class ClaimsTest {
         assertThat(outcome.pages()).isEqualTo(1);
         assertThat(failed(Files.readAllBytes(to))).as("after").isEmpty();
         Path back = folder.resolve("back.pdf");
-        AddedLayers.takeOff(Files.readAllBytes(to), each -> true, NOW, back);
+        AddedLayers.takeOff(
+                Files.readAllBytes(to), each -> true, Set.of(), NOW, back, Progress.NONE);
         assertThat(failed(Files.readAllBytes(back))).as("taken off again").isEmpty();
     }
 

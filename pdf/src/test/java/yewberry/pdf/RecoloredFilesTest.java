@@ -217,7 +217,7 @@ class RecoloredFilesTest {
                 .singleElement()
                 .satisfies(each -> assertThat(each.kind()).isEqualTo(AddedItem.Kind.COLORS));
         Path back = folder.resolve("back.pdf");
-        AddedLayers.takeOff(file, each -> true, NOW, back);
+        AddedLayers.takeOff(file, each -> true, Set.of(), NOW, back, Progress.NONE);
         List<BufferedImage> again = drawn(back, name);
         for (int i = 0; i < before.size(); i++) {
             assertThat(pixels(again.get(i))).isEqualTo(pixels(before.get(i)));
@@ -235,12 +235,24 @@ class RecoloredFilesTest {
         PageScene both = scene(original, true, recolor(RED, 0, Recolor.What.FILLS));
         byte[] file = Files.readAllBytes(added(original, both));
         Path colours = folder.resolve("colours.pdf");
-        AddedLayers.takeOff(file, each -> each.kind() == AddedItem.Kind.BACKGROUND, NOW, colours);
+        AddedLayers.takeOff(
+                file,
+                each -> each.kind() == AddedItem.Kind.BACKGROUND,
+                Set.of(),
+                NOW,
+                colours,
+                Progress.NONE);
         PageScene alone = scene(original, false, recolor(RED, 0, Recolor.What.FILLS));
         List<BufferedImage> wanted = drawn(added(original, alone), name);
         List<BufferedImage> left = drawn(colours, name);
         Path ground = folder.resolve("ground.pdf");
-        AddedLayers.takeOff(file, each -> each.kind() == AddedItem.Kind.COLORS, NOW, ground);
+        AddedLayers.takeOff(
+                file,
+                each -> each.kind() == AddedItem.Kind.COLORS,
+                Set.of(),
+                NOW,
+                ground,
+                Progress.NONE);
         List<BufferedImage> behind = drawn(added(original, scene(original, true)), name);
         List<BufferedImage> without = drawn(ground, name);
         for (int i = 0; i < wanted.size(); i++) {

@@ -194,15 +194,22 @@ class SetTest {
         JsonNode added = client.get("/api/publications/" + again + "/files").json().path("added");
         assertThat(added).hasSize(1);
         assertThat(added.get(0).path("kind").asString()).isEqualTo("BACKGROUND");
-        assertThat(added.get(0).path("items").asInt()).isEqualTo(2);
-        assertThat(added.get(0).path("files").asInt()).isEqualTo(1);
+        assertThat(added.get(0).path("pages").asInt()).isEqualTo(2);
+        assertThat(added.get(0).path("files")).hasSize(1);
         JsonNode other = exported(again, "BARE_FILES&off=WATERMARK");
+        assertThat(other.path("message").asString()).isEmpty();
         assertThat(other.path("files").get(0).path("pages").asInt()).isZero();
         JsonNode bare = exported(again, "BARE_FILES&off=WATERMARK&off=BACKGROUND");
         assertThat(bare.path("fileName").asString()).isEqualTo("a-bare.zip");
         assertThat(bare.path("files").get(0).path("pages").asInt()).isEqualTo(2);
         byte[] file = unzipped(out(bare)).get("a.pdf");
         assertThat(AddedLayers.added(file)).isEmpty();
+        String single = added.get(0).path("what").asString();
+        JsonNode one = exported(again, "BARE_FILES&off=" + single);
+        assertThat(unzipped(out(one)).get("a.pdf")).hasSameSizeAs(file);
+        JsonNode elsewhere =
+                exported(again, "BARE_FILES&off=%s&from=%s".formatted(single, UUID.randomUUID()));
+        assertThat(elsewhere.path("files")).as("of no other file").isEmpty();
         try (PDDocument before = Loader.loadPDF(original);
                 PDDocument after = Loader.loadPDF(file)) {
             for (int i = 0; i < 2; i++) {

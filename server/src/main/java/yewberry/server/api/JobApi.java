@@ -22,8 +22,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import yewberry.pdf.AddedItem;
 import yewberry.server.jobs.Jobs;
+import yewberry.server.jobs.TakenOff;
 import yewberry.server.publications.AddedMarks;
 import yewberry.server.publications.Missing;
 import yewberry.server.view.FilesView;
@@ -51,9 +51,10 @@ class JobApi {
     JobView export(
             @PathVariable UUID id,
             @RequestParam Optional<JobView.Kind> kind,
-            @RequestParam(defaultValue = "") Set<AddedItem.Kind> off,
+            @RequestParam(defaultValue = "") Set<String> off,
+            @RequestParam(defaultValue = "") Set<UUID> from,
             @RequestParam(defaultValue = "false") boolean missingAccepted) {
-        return jobs.export(id, kind, off, missingAccepted);
+        return jobs.export(id, kind, new TakenOff(off, from), missingAccepted);
     }
 
     /** What the files whose pages these are say of themselves. */

@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -38,7 +37,6 @@ import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
-import yewberry.pdf.AddedItem;
 import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.pdf.proof.ReadBackReport;
@@ -125,12 +123,20 @@ public class Jobs implements DisposableBean {
             } else {
                 row.setBegun(row.getBegun() + 1);
                 row.update();
-                enqueue(id, open, state.publication(), Wanted.of(row));
+                enqueue(id, open, state.publication(), wanted(row));
             }
         } catch (RuntimeException notRead) {
             log.warn("An export could not be begun again", notRead);
             fail(id, "Yewberry was closed before this was done; export it again.");
         }
+    }
+
+    private Wanted wanted(JobRecord row) {
+        return new Wanted(
+                JobView.Kind.of(row.getKind()),
+                Optional.ofNullable(row.getComesOff())
+                        .map(off -> mapper.readValue(off.data(), TakenOff.class))
+                        .orElse(TakenOff.NOTHING));
     }
 
     private void fail(UUID id, String why) {
@@ -142,20 +148,7 @@ public class Jobs implements DisposableBean {
      *
      * @param off what comes off files that something was added to before
      */
-    private record Wanted(JobView.Kind kind, Set<AddedItem.Kind> off) {
-        static Wanted of(JobRecord row) {
-            return new Wanted(
-                    JobView.Kind.of(row.getKind()),
-                    Arrays.stream(row.getComesOff().split(" "))
-                            .filter(name -> !name.isEmpty())
-                            .map(AddedItem.Kind::valueOf)
-                            .collect(Collectors.toSet()));
-        }
-
-        String storedOff() {
-            return off.stream().map(Enum::name).sorted().collect(Collectors.joining(" "));
-        }
-    }
+    private record Wanted(JobView.Kind kind, TakenOff off) {}
 
     /**
      * Begins the export of the newest state.
@@ -169,7 +162,7 @@ public class Jobs implements DisposableBean {
     public JobView export(
             UUID publication,
             Optional<JobView.Kind> wanted,
-            Set<AddedItem.Kind> off,
+            TakenOff off,
             boolean missingAccepted) {
         OpenPublication open = publications.get(publication);
         OpenPublication.State state = open.state();
@@ -195,7 +188,7 @@ public class Jobs implements DisposableBean {
         row.setMessage("");
         row.setStarted(OffsetDateTime.now(clock));
         Wanted made = new Wanted(kind, off);
-        row.setComesOff(made.storedOff());
+        row.setComesOff(JSON.json(mapper.writeValueAsString(off)));
         row.setBegun(1);
         row.insert();
         enqueue(id, open, state.publication(), made);
@@ -391,8 +384,13 @@ public class Jobs implements DisposableBean {
                 .orElseThrow(() -> new Missing("export"));
     }
 
-    private JobView view(JobRecord row) {
-        Optional<RunningJob> job = Optional.ofNullable(running.get(row.getId()));
+    private JobView view(JobRecord read) {
+        Optional<RunningJob> job = Optional.ofNullable(running.get(read.getId()));
+        JobRecord row = read;
+        if (job.isEmpty() && read.getState().equals(JobView.State.RUNNING.name())) {
+            // it may have ended since it was read
+            row = db.fetchOptional(JOB, JOB.ID.eq(read.getId())).orElse(read);
+        }
         JobView.State stored = JobView.State.valueOf(row.getState());
         JobView.Kind kind = JobView.Kind.of(row.getKind());
         Optional<String> report = Optional.ofNullable(row.getReport()).map(JSON::data);

@@ -17,6 +17,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.slf4j.Logger;
@@ -32,7 +33,6 @@ import yewberry.core.publication.Imported;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.PageScene;
-import yewberry.pdf.AddedItem;
 import yewberry.pdf.AddedLayers;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.pdf.proof.ReadBackReport;
@@ -124,36 +124,39 @@ public final class SetOutput {
      * @throws IOException if one cannot be put where it goes
      */
     public List<FileResult> write(To to, Progress progress) throws IOException {
-        return each(to, progress, this::added);
+        return each(to, progress, _ -> true, this::added);
     }
 
     /**
      * Each file without what was added to it before, as its marks tell.
      *
-     * @param kinds of what comes off
+     * @param off what comes off, and of which files
      * @param progress by pages
      * @throws IOException if one cannot be put where it goes
      */
-    public List<FileResult> takeOff(Set<AddedItem.Kind> kinds, To to, Progress progress)
-            throws IOException {
+    public List<FileResult> takeOff(TakenOff off, To to, Progress progress) throws IOException {
         return each(
                 to,
                 progress,
+                off::takesFrom,
                 (asset, name, pages, part, at) -> {
-                    at.at(0, pages.size());
                     AddedLayers.Outcome outcome =
                             AddedLayers.takeOff(
                                     files.apply(asset.sha256()),
-                                    item -> kinds.contains(item.kind()),
+                                    off::takes,
+                                    off.ofOthers(),
                                     now,
-                                    part);
+                                    part,
+                                    (done, all) -> at.at(done * pages.size() / all, pages.size()));
                     return new FileResult(
                             name, outcome.pages(), outcome.repaired(), Optional.empty());
                 });
     }
 
-    private List<FileResult> each(To to, Progress progress, Making making) throws IOException {
+    private List<FileResult> each(To to, Progress progress, Predicate<UUID> which, Making making)
+            throws IOException {
         Map<UUID, SortedMap<Integer, Integer>> pages = pages();
+        pages.keySet().removeIf(which.negate());
         int all = pages.values().stream().mapToInt(Map::size).sum();
         List<FileResult> results = new ArrayList<>();
         Set<String> taken = new HashSet<>();

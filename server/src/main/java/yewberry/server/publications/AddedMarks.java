@@ -1,9 +1,11 @@
 package yewberry.server.publications;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +29,13 @@ import yewberry.server.view.FilesView;
 /** Reads what files say of themselves: what was added to them, and whether they may be changed. */
 @Component
 public class AddedMarks {
+    /** More single things of a kind than anybody would tick one by one. */
+    private static final int MANY = 20;
+
+    private static final long REMEMBERED = 10_000;
+
+    private final Cache<String, AddedLayers.Marks> marks =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
     private final Publications publications;
     private final PictureFiles files;
 
@@ -43,8 +52,7 @@ public class AddedMarks {
                         .flatMap(page -> page.imported().stream())
                         .map(Imported::asset)
                         .collect(Collectors.toCollection(LinkedHashSet::new));
-        Map<AddedItem.Kind, Integer> items = new EnumMap<>(AddedItem.Kind.class);
-        Map<AddedItem.Kind, Integer> in = new EnumMap<>(AddedItem.Kind.class);
+        Added added = new Added();
         List<String> signed = new ArrayList<>();
         List<String> closed = new ArrayList<>();
         List<FilesView.Claim> claims = new ArrayList<>();
@@ -66,27 +74,105 @@ public class AddedMarks {
                                 claims.add(
                                         new FilesView.Claim(
                                                 asset.name(), claim.standard(), claim.doubt())));
-                Set<AddedItem.Kind> kinds = EnumSet.noneOf(AddedItem.Kind.class);
-                for (List<AddedItem> page : AddedLayers.added(file).values()) {
-                    for (AddedItem item : page) {
-                        items.merge(item.kind(), 1, Integer::sum);
-                        kinds.add(item.kind());
-                    }
-                }
-                kinds.forEach(kind -> in.merge(kind, 1, Integer::sum));
-            } catch (IOException unreadable) {
+                added.add(asset, marks.get(asset.sha256(), _ -> marks(file)));
+            } catch (IOException | UncheckedIOException unreadable) {
                 // it says nothing of itself; why it cannot go out is told when it is to
             }
         }
         return new FilesView(
-                items.entrySet().stream()
-                        .map(each ->
-                                new AddedBefore(
-                                        each.getKey(), each.getValue(), in.get(each.getKey())))
+                added.told(),
+                publication.pages().stream()
+                        .flatMap(page -> page.imported().stream())
+                        .map(Imported::asset)
+                        .distinct()
+                        .map(each -> new FilesView.OneFile(each, publication.asset(each).name()))
                         .toList(),
                 signed,
                 closed,
                 claims);
+    }
+
+    private static AddedLayers.Marks marks(byte[] file) {
+        try {
+            return AddedLayers.marks(file);
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
+    /** What was found in one file after the other. */
+    private static final class Added {
+        private final Map<String, Found> found = new LinkedHashMap<>();
+
+        private record Found(String what, AddedItem.Kind kind, String name, boolean byOthers) {}
+
+        private final Map<Found, Integer> pages = new LinkedHashMap<>();
+        private final Map<Found, Set<String>> files = new LinkedHashMap<>();
+
+        void add(Asset file, AddedLayers.Marks marks) {
+            for (List<AddedItem> page : marks.added().values()) {
+                page.stream()
+                        .map(item ->
+                                found.computeIfAbsent(
+                                        item.element().toString(),
+                                        what -> new Found(what, item.kind(), item.name(), false)))
+                        .distinct()
+                        .forEach(each -> count(each, 1, file));
+            }
+            marks.others()
+                    .forEach((kind, count) ->
+                            count(
+                                    found.computeIfAbsent(
+                                            AddedBefore.BY_OTHERS + kind.name(),
+                                            what -> new Found(what, kind, "", true)),
+                                    count,
+                                    file));
+        }
+
+        private void count(Found what, int more, Asset file) {
+            pages.merge(what, more, Integer::sum);
+            files.computeIfAbsent(what, _ -> new LinkedHashSet<>()).add(file.name());
+        }
+
+        /** Of a kind with many it is told once for all. */
+        List<AddedBefore> told() {
+            Map<AddedItem.Kind, Long> counts =
+                    found.values().stream()
+                            .filter(each -> !each.byOthers())
+                            .collect(Collectors.groupingBy(Found::kind, Collectors.counting()));
+            List<AddedBefore> told = new ArrayList<>();
+            counts.forEach((kind, count) -> {
+                if (count > MANY) {
+                    told.add(all(kind));
+                }
+            });
+            found.values().stream()
+                    .filter(each -> each.byOthers() || counts.get(each.kind()) <= MANY)
+                    .map(each ->
+                            new AddedBefore(
+                                    each.what(),
+                                    each.kind(),
+                                    each.name(),
+                                    each.byOthers(),
+                                    pages.get(each),
+                                    List.copyOf(files.get(each))))
+                    .forEach(told::add);
+            return told;
+        }
+
+        private AddedBefore all(AddedItem.Kind kind) {
+            List<Found> of =
+                    found.values().stream()
+                            .filter(each -> each.kind() == kind && !each.byOthers())
+                            .toList();
+            return new AddedBefore(
+                    kind.name(),
+                    kind,
+                    "",
+                    false,
+                    of.stream().mapToInt(pages::get).sum(),
+                    of.stream().flatMap(each -> files.get(each).stream()).distinct().toList());
+        }
     }
 
     /** Whether anything on it lets through what is below. */

@@ -1,11 +1,27 @@
 package yewberry.server.view;
 
+import java.util.List;
 import yewberry.pdf.AddedItem;
 
 /**
  * What was added to files before they came in.
  *
- * @param items how many things of this kind, each page's counted by itself
- * @param files how many files have some
+ * @param what names it when it is to come off
+ * @param name in words; empty where it stands for all of its kind
+ * @param byOthers whether another program put it there and marked it by the standard
+ * @param pages how many pages have it
+ * @param files the names of the files that have it
  */
-public record AddedBefore(AddedItem.Kind kind, int items, int files) {}
+public record AddedBefore(
+        String what,
+        AddedItem.Kind kind,
+        String name,
+        boolean byOthers,
+        int pages,
+        List<String> files) {
+    public static final String BY_OTHERS = "others-";
+
+    public AddedBefore {
+        files = List.copyOf(files);
+    }
+}

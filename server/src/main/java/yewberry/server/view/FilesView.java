@@ -2,17 +2,25 @@ package yewberry.server.view;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 
 /**
  * What the files of a set say of themselves.
  *
- * @param added what was added to them before they came in, by kind
+ * @param added what was added to them before they came in
+ * @param files the files, in the order of their pages
  * @param signed the names of those that somebody signed
  * @param closed the names of those that are certified, which forbids that pages are changed
  * @param claims the standards that they claim to hold to
  */
 public record FilesView(
-        List<AddedBefore> added, List<String> signed, List<String> closed, List<Claim> claims) {
+        List<AddedBefore> added,
+        List<OneFile> files,
+        List<String> signed,
+        List<String> closed,
+        List<Claim> claims) {
+    public record OneFile(UUID id, String name) {}
+
     /**
      * @param name of the file
      * @param standard such as PDF/A-2b
@@ -22,6 +30,7 @@ public record FilesView(
 
     public FilesView {
         added = List.copyOf(added);
+        files = List.copyOf(files);
         signed = List.copyOf(signed);
         closed = List.copyOf(closed);
         claims = List.copyOf(claims);

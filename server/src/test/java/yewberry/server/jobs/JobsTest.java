@@ -9,7 +9,6 @@ import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.jooq.DSLContext;
@@ -93,7 +92,6 @@ class JobsTest {
         row.setFileName("leaflet-press.pdf");
         row.setMessage("");
         row.setStarted(OffsetDateTime.now(ZoneOffset.UTC));
-        row.setComesOff("");
         row.setBegun(begun);
         row.insert();
         return row.getId();
@@ -116,7 +114,7 @@ class JobsTest {
     }
 
     private static JobView ended(Jobs jobs, UUID publication) throws InterruptedException {
-        return ended(jobs, jobs.export(publication, Optional.empty(), Set.of(), false));
+        return ended(jobs, jobs.export(publication, Optional.empty(), TakenOff.NOTHING, false));
     }
 
     private static JobView ended(Jobs jobs, JobView begun) throws InterruptedException {

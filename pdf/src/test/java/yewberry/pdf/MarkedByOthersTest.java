@@ -1,0 +1,153 @@
+package yewberry.pdf;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.documentinterchange.markedcontent.PDPropertyList;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import yewberry.core.Progress;
+
+/** What others marked as artifacts (ISO 32000-1, 14.8.2.2), found, left out and back again. */
+class MarkedByOthersTest {
+    private static final Instant NOW = Instant.parse("2026-01-01T00:00:00Z");
+
+    private static final String BACKGROUND =
+            "/Artifact <</Type /Background>> BDC 0.8 0.9 1 rg 0 0 240 180 re f EMC 0 g\n";
+    private static final String WATERMARK =
+            "\n/Artifact <</Type /Pagination /Subtype /Watermark>> BDC q 1 0 0 rg 1 0 0 RG 3 w 20 20 100 60 re B BT /F1 20 Tf 40 40 Td (Old) Tj 12 TL (copy) ' ET /P <</MCID 9>> BDC 5 5 10 10 re f EMC Q EMC\n";
+    private static final String HEADER =
+            "/Artifact /Head BDC BT /F1 9 Tf 100 160 Td [(Page) -200 (4)] TJ ET EMC\n";
+
+    @TempDir Path folder;
+
+    /** A page with words of its own, and streams before and after them. */
+    private static byte[] page(String before, String after) throws IOException {
+        return FilesOfOthers.drawn((document, page) -> {
+            COSArray contents = new COSArray();
+            for (Object part : List.of(before, page.getContentStreams().next(), after)) {
+                if (part instanceof String words) {
+                    PDStream stream = new PDStream(document);
+                    try (var out = stream.createOutputStream()) {
+                        out.write(words.getBytes(StandardCharsets.US_ASCII));
+                    }
+                    contents.add(stream);
+                } else {
+                    contents.add((PDStream) part);
+                }
+            }
+            page.getCOSObject().setItem(COSName.CONTENTS, contents);
+            PDResources resources = page.getResources();
+            COSDictionary header = new COSDictionary();
+            header.setName(COSName.TYPE, "Pagination");
+            header.setName(COSName.SUBTYPE, "Header");
+            resources.put(COSName.getPDFName("Head"), PDPropertyList.create(header));
+        });
+    }
+
+    private byte[] without(byte[] file, Set<AddedItem.Kind> kinds) throws IOException {
+        Path to = folder.resolve("without.pdf");
+        AddedLayers.takeOff(file, _ -> false, kinds, NOW, to, Progress.NONE);
+        Programs.Result check = Programs.run("qpdf", "--check", to.toString());
+        assertThat(check.status()).as(check.output()).isZero();
+        return Files.readAllBytes(to);
+    }
+
+    private void same(byte[] one, byte[] other) throws IOException {
+        Path a = Files.write(folder.resolve("a.pdf"), one);
+        Path b = Files.write(folder.resolve("b.pdf"), other);
+        assertThat(pixels(FilesOfOthers.popplerDraws(a, folder)))
+                .as("poppler")
+                .isEqualTo(pixels(FilesOfOthers.popplerDraws(b, folder)));
+        assertThat(pixels(FilesOfOthers.ghostscriptDraws(a, folder)))
+                .as("ghostscript")
+                .isEqualTo(pixels(FilesOfOthers.ghostscriptDraws(b, folder)));
+    }
+
+    private static int[] pixels(BufferedImage image) {
+        return image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth());
+    }
+
+    @Test
+    void they_are_left_out_by_kind_and_come_back() throws IOException {
+        byte[] all = page(BACKGROUND, WATERMARK + HEADER);
+        assertThat(AddedLayers.marks(all).others())
+                .isEqualTo(
+                        Map.of(
+                                AddedItem.Kind.BACKGROUND, 1,
+                                AddedItem.Kind.WATERMARK, 1,
+                                AddedItem.Kind.RUNNING_TEXT, 1));
+        byte[] less = without(all, EnumSet.of(AddedItem.Kind.WATERMARK));
+        same(less, page(BACKGROUND, HEADER));
+        assertThat(AddedLayers.added(less).get(1))
+                .extracting(AddedItem::kind, AddedItem::name)
+                .containsExactly(
+                        org.assertj.core.api.Assertions.tuple(
+                                AddedItem.Kind.LEFT_OUT, "watermark of others"));
+        byte[] none = without(less, AddedItem.BY_OTHERS);
+        same(none, page("", ""));
+        assertThat(AddedLayers.marks(none).others()).as("what is empty is none").isEmpty();
+        Path back = folder.resolve("back.pdf");
+        AddedLayers.takeOff(none, _ -> true, Set.of(), NOW, back, Progress.NONE);
+        byte[] again = Files.readAllBytes(back);
+        same(again, all);
+        assertThat(AddedLayers.marks(again).added()).isEmpty();
+        assertThat(AddedLayers.marks(again).others()).hasSize(3);
+    }
+
+    /** What they set is in force behind them, too: only what they paint is left out. */
+    @Test
+    void what_such_a_section_sets_stays_set() throws IOException {
+        byte[] file =
+                page(
+                        "",
+                        "/Artifact <</Type /Background>> BDC 0 1 0 rg 1 0 0 1 30 0 cm 0 0 50 50 re f 0 0 60 60 re W n EMC 0 0 200 20 re f");
+        same(
+                without(file, AddedItem.BY_OTHERS),
+                page("", "0 1 0 rg 1 0 0 1 30 0 cm 0 0 60 60 re W n 0 0 200 20 re f"));
+    }
+
+    /** Nothing is known for certain of these, or what follows would move. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "BT /F1 9 Tf /Artifact <</Subtype /Watermark>> BDC (ab) Tj EMC (cd) Tj ET",
+                "/Artifact <</Subtype /Watermark>> BDC BT /F1 9 Tf 7 Tr (ab) Tj ET EMC 0 0 90 90 re f",
+                "/Artifact <</Type /Layout>> BDC 0 0 9 9 re f EMC",
+                "/Artifact BMC 0 0 9 9 re f EMC",
+                "/P <</Subtype /Watermark>> BDC 0 0 9 9 re f EMC",
+                "/Artifact /Nowhere BDC 0 0 9 9 re f EMC",
+                "/Artifact <</Type /Background>> BDC 0 0 9 9 re f",
+                "EMC EMC /Artifact"
+            })
+    void these_stay(String content) throws IOException {
+        byte[] file = page("", content);
+        assertThat(AddedLayers.marks(file).others()).isEmpty();
+        assertThat(without(file, AddedItem.BY_OTHERS)).isEqualTo(file);
+    }
+
+    /** What was added here is marked as an artifact, too, and is not told as that of others. */
+    @Test
+    void what_was_left_out_and_what_is_added_are_told_apart() throws IOException {
+        byte[] less =
+                without(page("", WATERMARK + HEADER), EnumSet.of(AddedItem.Kind.RUNNING_TEXT));
+        assertThat(AddedLayers.marks(less).others()).isEqualTo(Map.of(AddedItem.Kind.WATERMARK, 1));
+        assertThat(AddedLayers.marks(less).added()).hasSize(1);
+    }
+}
