@@ -18,20 +18,9 @@ import { counted, dayAndTime } from "../ui/words";
 import { JobProgress } from "./JobProgress";
 import { AboutFiles } from "./AboutFiles";
 import { FileResults } from "./FileResults";
+import { Offer } from "./Offer";
 import { ReadBack } from "./ReadBack";
-
-const Offer = styled.section`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: ${theme.space.two};
-  align-items: center;
-  padding: ${theme.space.two};
-  background: ${theme.color.paper};
-  border: 1px solid ${theme.color.rule};
-  @media ${theme.narrow} {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
+import { TakeOff } from "./TakeOff";
 
 const One = styled.section`
   display: flex;
@@ -132,13 +121,7 @@ export function Output() {
             <div>
               <h2>{names[kind]}</h2>
               <p>{kind === "FILES" ? aboutFiles(publication) : aboutPdf(publication, kind)}</p>
-              {kind === "FILES" && (
-                <AboutFiles
-                  publication={publication}
-                  isDisabled={begin.isPending}
-                  onTakeOff={(what) => begin.mutate({ kind: "BARE_FILES", ...what })}
-                />
-              )}
+              {kind === "FILES" && <AboutFiles publication={publication} />}
               {open > 0 && (
                 <p>
                   <Failed>✕ {counted(open, "finding is", "findings are")} still open.</Failed> They
@@ -152,6 +135,11 @@ export function Output() {
             </MainButton>
           </Offer>
         ))}
+        <TakeOff
+          publication={publication}
+          isDisabled={begin.isPending}
+          onTakeOff={(what) => begin.mutate({ kind: "BARE_FILES", ...what })}
+        />
         {question && (
           <Modal title="Characters are missing" isOpen onClose={() => setQuestion(undefined)}>
             <p>{question.text}</p>
