@@ -9,6 +9,7 @@ export const titles: Record<Finding["kind"], string> = {
   "dead-link": "Link to what is gone",
   "runs-into-text": "Shading that runs into other text",
   "runs-into-picture": "Shading that runs into a picture",
+  "text-on-page-content": "Text on what is on the page",
   "text-hidden": "Text hidden by a picture",
   "background-hidden": "Background hidden by what is on the page",
   "text-on-clear-part": "Text over a part to keep clear",

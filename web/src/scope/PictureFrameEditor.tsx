@@ -4,6 +4,7 @@ import { useChanges } from "../api/useChanges";
 import type { Fill, Owner, PictureFrame, Publication } from "../api/types";
 import { useBench } from "../bench/BenchState";
 import { PlacedFields } from "../pictures/PictureFields";
+import { trimOf } from "../publication/sizes";
 import { within360 } from "../stage/rotating";
 import { Button, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
@@ -63,7 +64,13 @@ export function PictureFrameEditor({
   return (
     <Stack>
       {fill.type === "word" && (
-        <WordFields publication={publication} fill={fill} frame={frame} onChange={change} />
+        <WordFields
+          publication={publication}
+          owner={owner}
+          fill={fill}
+          frame={frame}
+          onChange={change}
+        />
       )}
       {(fill.type === "picture" || fill.type === "pdfPage") && (
         <PlacedFields
@@ -167,13 +174,18 @@ export function PictureFrameEditor({
   );
 }
 
+/** Between copies of a word at first. */
+const APART = "15 mm";
+
 function WordFields({
   publication,
+  owner,
   fill,
   frame,
   onChange,
 }: {
   publication: Publication;
+  owner: Owner;
   fill: Word;
   frame: PictureFrame;
   onChange: (changes: Partial<PictureFrame>) => unknown;
@@ -181,6 +193,20 @@ function WordFields({
   const families = useOptions().data?.families ?? [];
   const change = (changes: Partial<Word>) => onChange({ fill: { ...fill, ...changes } });
   const { size, ...sizeless } = fill;
+  const { repeat, ...once } = fill;
+  /** Over all of the page, each copy at the angle that the frame had. */
+  const begin = () => {
+    const { width, height } = trimOf(publication, owner);
+    onChange({
+      fill: {
+        ...fill,
+        size: size ?? "36 pt",
+        repeat: { across: APART, down: APART, angle: frame.rotation },
+      },
+      rotation: 0,
+      box: { x: "0 mm", y: "0 mm", width, height },
+    });
+  };
   const weights = families.find(({ name }) => name === fill.family)?.weights ?? [fill.weight];
   return (
     <>
@@ -221,6 +247,7 @@ function WordFields({
       <Tick
         label="As large as its frame lets it"
         checked={size === undefined}
+        isDisabled={repeat !== undefined}
         onChange={(on) => onChange({ fill: on ? sizeless : { ...sizeless, size: "72 pt" } })}
       />
       {size !== undefined && (
@@ -231,6 +258,36 @@ function WordFields({
           value={size}
           onCommit={(to) => change({ size: to })}
         />
+      )}
+      <Tick
+        label="Repeated, as often as its frame holds it"
+        checked={repeat !== undefined}
+        onChange={(on) =>
+          on ? begin() : onChange({ fill: once, rotation: repeat?.angle ?? frame.rotation })
+        }
+      />
+      {repeat && (
+        <Row>
+          <LengthField
+            label="Gap across"
+            unit={publication.setup.unit}
+            of={APART}
+            value={repeat.across}
+            onCommit={(across) => change({ repeat: { ...repeat, across } })}
+          />
+          <LengthField
+            label="Gap down"
+            unit={publication.setup.unit}
+            of={APART}
+            value={repeat.down}
+            onCommit={(down) => change({ repeat: { ...repeat, down } })}
+          />
+          <NumberField
+            label="Angle of each °"
+            value={repeat.angle}
+            onCommit={(angle) => change({ repeat: { ...repeat, angle: within360(angle) } })}
+          />
+        </Row>
       )}
     </>
   );

@@ -1,5 +1,7 @@
 package yewberry.core.compose;
 
+import java.awt.Shape;
+import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -52,6 +54,7 @@ import yewberry.core.scene.PicturePlace;
 import yewberry.core.scene.Rect;
 import yewberry.core.scene.SceneKey;
 import yewberry.core.scene.Turn;
+import yewberry.core.text.Face;
 import yewberry.core.text.FontLibrary;
 import yewberry.core.text.Segment;
 import yewberry.core.text.SetPanel;
@@ -356,19 +359,7 @@ final class PageComposition {
                                     origin,
                                     frame,
                                     new AreaPaint.Solid(ingredients.paint(word.color(), condition)),
-                                    Form.of(
-                                                    Cubics.of(
-                                                            WordShape.within(
-                                                                    box.shape().getBounds2D(),
-                                                                    word.text(),
-                                                                    FontLibrary.face(
-                                                                            word.family(),
-                                                                            word.weight(),
-                                                                            word.italic()),
-                                                                    word.size()
-                                                                            .map(Length::points)
-                                                                            .orElse(0.0))))
-                                            .turned(turn),
+                                    Form.of(Cubics.of(shape(word, box))).turned(turn),
                                     true,
                                     box));
             case Fill.None none -> {}
@@ -376,6 +367,23 @@ final class PageComposition {
             case Fill.Gradient gradient ->
                     throw new IllegalArgumentException("A gradient in front");
         }
+    }
+
+    private static Shape shape(Fill.Word word, Rect box) {
+        Rectangle2D room = box.shape().getBounds2D();
+        Face face = FontLibrary.face(word.family(), word.weight(), word.italic());
+        double size = word.size().map(Length::points).orElse(0.0);
+        return word.repeat()
+                .map(repeat ->
+                        WordShape.repeated(
+                                room,
+                                word.text(),
+                                face,
+                                size,
+                                repeat.across().points(),
+                                repeat.down().points(),
+                                repeat.angle()))
+                .orElseGet(() -> WordShape.within(room, word.text(), face, size));
     }
 
     private Item.FrontFill front(

@@ -24,6 +24,7 @@ public sealed interface Finding
                 LooseLine,
                 RunsIntoText,
                 FrontFinding,
+                OnPageContent,
                 GraphicFinding,
                 AreaFinding,
                 PressFinding {

@@ -92,6 +92,7 @@ public final class Findings {
                 .forEach(findings::add);
         findings.addAll(RunsIntoText.in(scene));
         findings.addAll(FrontFinding.in(scene));
+        findings.addAll(OnPageContent.in(scene));
         findings.addAll(GraphicFinding.in(scene, destination, condition));
         Press press = setup.press();
         if (destination.has(Medium.PAPER)

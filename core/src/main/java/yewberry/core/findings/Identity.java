@@ -42,6 +42,8 @@ public record Identity(UUID key, UUID cause, String words) {
                             it.run().run());
             case Finding.DeadLink it ->
                     alone(finding, check, page, it.link().to(), it.link().text());
+            case OnPageContent it ->
+                    shared(finding, it.run().frame().toString(), it.text(), page, it.run().frame());
             case LooseLine it -> ofLook(finding, it.run(), page);
             case RunsIntoText it ->
                     alone(

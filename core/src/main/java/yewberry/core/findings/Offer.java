@@ -66,6 +66,7 @@ public record Offer(String label, Edit edit) {
             case Finding.DeadLink link -> List.of();
             case RunsIntoText into -> into.offers(publication);
             case LooseLine loose -> List.of(ragged(loose.run().look()));
+            case OnPageContent on -> on.offers(publication);
             case FrontFinding front -> front.offers(publication);
             case GraphicFinding graphic -> graphic.offers(publication);
             case PressFinding.TextOnBusy busy -> List.of();

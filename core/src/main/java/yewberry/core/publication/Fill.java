@@ -103,12 +103,13 @@ public sealed interface Fill {
     record PdfPage(UUID asset, int number, Placing placing) implements Fill {}
 
     /**
-     * A word, as large as its area lets it, or of a size.
+     * A word, as large as its area lets it, or of a size; once or over and over.
      *
      * @param family of the face, with its weight and whether it slants
      * @param size of the type; nothing means as large as fits
+     * @param repeat how it fills its frame with copies; nothing for once
      * @throws Refused if there is nothing to see, or more than 60 characters, or a size that is not
-     *     within 2 to 2000 pt
+     *     within 2 to 2000 pt, or it is repeated without a size
      */
     record Word(
             String text,
@@ -116,9 +117,46 @@ public sealed interface Fill {
             int weight,
             boolean italic,
             Optional<Length> size,
+            Optional<Repeat> repeat,
             Tinted color)
             implements Fill {
         private static final int MOST = 60;
+
+        /**
+         * Copies in rows and columns, as many as fit whole.
+         *
+         * @param across between one and the next in a row, at least
+         * @param down between one row and the next, at least
+         * @param angle of each about its own middle, in degrees clockwise
+         * @throws Refused if a distance is not within 0 to 2000 mm, or the angle more than a turn
+         */
+        public record Repeat(Length across, Length down, double angle) {
+            public Repeat {
+                for (Length each : List.of(across, down)) {
+                    if (!(each.points() >= 0 && each.points() <= Length.mm(2000).points())) {
+                        throw new Refused(
+                                "A distance of %s between copies is not possible; choose from 0 to 2000 mm."
+                                        .formatted(each.inWords()));
+                    }
+                }
+                if (!(Math.abs(angle) <= 360)) {
+                    throw new Refused(
+                            "An angle of %s° is not possible; choose from -360° to 360°."
+                                    .formatted(Numbers.plain(angle)));
+                }
+            }
+        }
+
+        /** One that stands once. */
+        public Word(
+                String text,
+                String family,
+                int weight,
+                boolean italic,
+                Optional<Length> size,
+                Tinted color) {
+            this(text, family, weight, italic, size, Optional.empty(), color);
+        }
 
         public Word {
             text = text.strip();
@@ -139,14 +177,18 @@ public sealed interface Fill {
                         "A size of %s is not possible; choose from 2 pt to 2000 pt."
                                 .formatted(size.get().inWords()));
             }
+            if (repeat.isPresent() && size.isEmpty()) {
+                throw new Refused(
+                        "A word that is repeated has a size of its own; choose one, because as large as fits it would fit once.");
+            }
         }
 
         public Word withText(String changed) {
-            return new Word(changed, family, weight, italic, size, color);
+            return new Word(changed, family, weight, italic, size, repeat, color);
         }
 
         public Word withColor(Tinted changed) {
-            return new Word(text, family, weight, italic, size, changed);
+            return new Word(text, family, weight, italic, size, repeat, changed);
         }
     }
 

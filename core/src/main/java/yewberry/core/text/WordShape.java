@@ -8,6 +8,9 @@ import yewberry.core.publication.Letters;
 
 /** The letters of a word as one shape, for words that are drawn and not read. */
 public final class WordShape {
+    /** Letters of all copies together: more than anyone reads, and few enough to be drawn. */
+    static final int MOST = 3_000;
+
     private WordShape() {}
 
     /**
@@ -64,6 +67,57 @@ public final class WordShape {
         place.translate(-ink.getCenterX(), -ink.getCenterY());
         path.transform(place);
         return path;
+    }
+
+    /**
+     * Copies of the same in rows and columns, as many as lie wholly in a rectangle, with equal
+     * margins. Where these would be more than {@value #MOST} letters, they are set further apart.
+     *
+     * @param size in points
+     * @param across at least between one and the next in a row, in points
+     * @param down at least between one row and the next, in points
+     * @param angle of each about its middle, in degrees clockwise
+     */
+    public static Path2D repeated(
+            Rectangle2D rect,
+            String word,
+            Face face,
+            double size,
+            double across,
+            double down,
+            double angle) {
+        Path2D one = of(word, face);
+        Rectangle2D ink = one.getBounds2D();
+        AffineTransform upright = AffineTransform.getRotateInstance(Math.toRadians(angle));
+        upright.scale(size, size);
+        upright.translate(-ink.getCenterX(), -ink.getCenterY());
+        one.transform(upright);
+        Rectangle2D box = one.getBounds2D();
+        int columns = fitting(rect.getWidth(), box.getWidth(), across);
+        int rows = fitting(rect.getHeight(), box.getHeight(), down);
+        int most = Math.max(1, MOST / word.length());
+        if ((long) columns * rows > most) {
+            double fewer = Math.sqrt(most / ((double) columns * rows));
+            columns = Math.clamp((int) (columns * fewer), 1, most);
+            rows = Math.clamp(rows, 1, most / columns);
+        }
+        Path2D all = new Path2D.Double(Path2D.WIND_NON_ZERO);
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
+                AffineTransform to =
+                        AffineTransform.getTranslateInstance(
+                                rect.getX() + rect.getWidth() * (column + 0.5) / columns,
+                                rect.getY() + rect.getHeight() * (row + 0.5) / rows);
+                to.translate(-box.getCenterX(), -box.getCenterY());
+                all.append(to.createTransformedShape(one), false);
+            }
+        }
+        return all;
+    }
+
+    /** At least one, even where it sticks out. */
+    private static int fitting(double room, double one, double gap) {
+        return (int) Math.clamp(Math.floor((room + 1e-6) / Math.max(one + gap, 1e-3)), 1, 100_000);
     }
 
     private static Face showing(int codePoint, Face face) {

@@ -35,6 +35,7 @@ import yewberry.core.findings.Findings;
 import yewberry.core.findings.FrontFinding;
 import yewberry.core.findings.NotJudged;
 import yewberry.core.findings.Offer;
+import yewberry.core.findings.OnPageContent;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
@@ -251,6 +252,77 @@ class ImportedPagesTest {
                     .extracting(ImportedPagesTest::element)
                     .containsExactly(PAGE, Sample.id("dark background"));
         }
+    }
+
+    /** With a number over its page, so many points from its left and top. */
+    private static Publication numbered(double x, double y) {
+        UUID frame = new UUID(7, 4);
+        Publication set =
+                after(
+                        set(),
+                        new FrameEdit.AddFrame(
+                                OWN,
+                                frame,
+                                Sides.BOTH,
+                                new Box(Length.pt(x), Length.pt(y), Length.pt(40), Length.pt(30)),
+                                new UUID(7, 5),
+                                new UUID(7, 6),
+                                Sample.BODY.id()));
+        return set.withStories(
+                set.stories()
+                        .mapped(story ->
+                                story.withParagraphs(
+                                        List.of(Sample.paragraph("number", Sample.BODY, "07")))));
+    }
+
+    private static Optional<OnPageContent> onContent(Publication in, double share) {
+        return OnPageContent.in(scene(in, share)).stream()
+                .map(OnPageContent.class::cast)
+                .findFirst();
+    }
+
+    /** The page has a line across its middle, 50 pt down. */
+    @Test
+    void a_number_on_what_is_there_is_told_and_moves_to_the_nearest_free_place() {
+        Publication set = numbered(100, 44);
+        OnPageContent found = onContent(set, 0).orElseThrow();
+        assertThat(found.text()).isEqualTo("07");
+        assertThat(found.where().y()).isLessThan(50);
+        assertThat(found.where().bottom()).isGreaterThan(50);
+        List<Offer> offers = Offer.of(found, set, COATED);
+        assertThat(offers).hasSize(1);
+        assertThat(offers.getFirst().label()).startsWith("Move its frame ");
+        Publication moved = after(set, offers.getFirst().edit());
+        assertThat(onContent(moved, 0)).isEmpty();
+        double far = moved.page(PAGE).layer().textFrames().getFirst().box().y().points() - 44;
+        // to below the line, or above it, and no further than a step and 3 pt of air
+        double below = 50 - found.where().y();
+        double above = found.where().bottom() - 50;
+        assertThat(Math.abs(far)).isBetween(3.0, Math.min(below, above) + 9);
+        assertThat(
+                        Offer.of(
+                                found,
+                                after(set, new FrameEdit.LockFrame(new UUID(7, 4), true)),
+                                COATED))
+                .as("locked")
+                .isEmpty();
+    }
+
+    /** Flat ground is free, whatever its colour: only what can be made out counts. */
+    @ParameterizedTest
+    @CsvSource({"20, 10, 0.5, true", "150, 10, 0.5, true", "96, 10, 0.5, false", "20, 10, 1, true"})
+    void a_number_on_flat_ground_lies_free(double x, double y, double share, boolean free) {
+        assertThat(onContent(numbered(x, y), share).isEmpty()).isEqualTo(free);
+    }
+
+    @Test
+    void where_no_place_is_free_that_is_said() {
+        PageScene scene = scene(numbered(100, 44), 0);
+        List<Finding> found = OnPageContent.in(scene);
+        OnPageContent small = (OnPageContent) found.getFirst();
+        OnPageContent none = new OnPageContent(PAGE, small.run(), small.where(), Optional.empty());
+        assertThat(none.message()).contains("no place of its size is free");
+        assertThat(Offer.of(none, numbered(100, 44), COATED)).isEmpty();
     }
 
     /** Numbers go on through all files, or begin anew with each. */

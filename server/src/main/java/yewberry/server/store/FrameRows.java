@@ -62,7 +62,12 @@ final class FrameRows extends Rows<Frame, FrameRecord> {
 
     /** A word without its colour. */
     record WordShape(
-            String text, String family, int weight, boolean italic, Optional<Length> size) {}
+            String text,
+            String family,
+            int weight,
+            boolean italic,
+            Optional<Length> size,
+            Optional<Fill.Word.Repeat> repeat) {}
 
     @Override
     List<Frame> list(Publication in, Optional<Holder> owner) {
@@ -136,7 +141,8 @@ final class FrameRows extends Rows<Frame, FrameRecord> {
                                         word.family(),
                                         word.weight(),
                                         word.italic(),
-                                        word.size())));
+                                        word.size(),
+                                        word.repeat())));
             }
             case Fill.None _, Fill.Solid _, Fill.Gradient _ ->
                     throw new IllegalArgumentException("No picture: " + frame.fill());
@@ -238,6 +244,7 @@ final class FrameRows extends Rows<Frame, FrameRecord> {
                         word.weight(),
                         word.italic(),
                         word.size(),
+                        word.repeat(),
                         new Tinted(row.getSwatch(), row.getTint()));
             }
             default -> throw new UnknownKind("frame", row.getKind());

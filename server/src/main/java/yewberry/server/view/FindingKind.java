@@ -7,6 +7,7 @@ import yewberry.core.findings.Finding;
 import yewberry.core.findings.FrontFinding;
 import yewberry.core.findings.GraphicFinding;
 import yewberry.core.findings.LooseLine;
+import yewberry.core.findings.OnPageContent;
 import yewberry.core.findings.PictureFinding;
 import yewberry.core.findings.PressFinding;
 import yewberry.core.findings.RunsIntoText;
@@ -24,6 +25,7 @@ public enum FindingKind {
     NO_ALTERNATIVE_TEXT,
     TEXT_ON_CLEAR_PART,
     TEXT_HIDDEN,
+    TEXT_ON_PAGE_CONTENT,
     BACKGROUND_HIDDEN,
     LOOSE_LINE,
     FAINT_BORDER,
@@ -71,6 +73,7 @@ public enum FindingKind {
             case FrontFinding.IntoPicture it -> RUNS_INTO_PICTURE;
             case GraphicFinding.FaintBorder it -> FAINT_BORDER;
             case GraphicFinding.FaintPicture it -> FAINT_PICTURE;
+            case OnPageContent it -> TEXT_ON_PAGE_CONTENT;
             case LooseLine it -> LOOSE_LINE;
             case PictureFinding.Unreadable it -> PICTURE_UNREADABLE;
             case PictureFinding.TooCoarse it -> PICTURE_TOO_COARSE;

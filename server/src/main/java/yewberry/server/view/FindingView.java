@@ -13,6 +13,7 @@ import yewberry.core.findings.GraphicFinding;
 import yewberry.core.findings.Identity;
 import yewberry.core.findings.LooseLine;
 import yewberry.core.findings.Offer;
+import yewberry.core.findings.OnPageContent;
 import yewberry.core.findings.PictureFinding;
 import yewberry.core.findings.PressFinding;
 import yewberry.core.findings.RunsIntoText;
@@ -140,6 +141,7 @@ public record FindingView(
             case Finding.TooLittleContrast it -> Optional.of(it.contrast().run());
             case Finding.OfCharacters it -> Optional.of(it.run());
             case LooseLine it -> Optional.of(it.run());
+            case OnPageContent it -> Optional.of(it.run());
             case PressFinding.OfText it -> Optional.of(it.run());
             case PressFinding.TooMuchInk it ->
                     it.place().item() instanceof Item.GlyphRun run

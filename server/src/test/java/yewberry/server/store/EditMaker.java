@@ -725,6 +725,22 @@ final class EditMaker {
                                         new Fill.Gradient.Stop(100, tinted(), 50))));
     }
 
+    private Fill.Word word() {
+        Optional<Length> size = maybe(Length.pt(20 + upTo(200)));
+        return new Fill.Word(
+                "Proof " + upTo(9),
+                "Source Serif 4",
+                coin() ? 400 : 700,
+                coin(),
+                size,
+                size.isPresent()
+                        ? maybe(
+                                new Fill.Word.Repeat(
+                                        Length.mm(upTo(30)), Length.mm(upTo(30)), upTo(90)))
+                        : Optional.empty(),
+                tinted());
+    }
+
     private PictureFrame picture(UUID id) {
         Fill fill =
                 switch (upTo(3)) {
@@ -735,14 +751,7 @@ final class EditMaker {
                                     any(List.of(RunOut.values())),
                                     maybe(new SeeThrough(new Rgb(255, 255, 255), 10, coin())));
                     case 1 -> new Fill.PdfPage(anyAsset(), 1, Placing.COVER);
-                    default ->
-                            new Fill.Word(
-                                    "Proof " + upTo(9),
-                                    "Source Serif 4",
-                                    coin() ? 400 : 700,
-                                    coin(),
-                                    maybe(Length.pt(20 + upTo(200))),
-                                    tinted());
+                    default -> word();
                 };
         return new PictureFrame(
                 id,

@@ -1,0 +1,160 @@
+package yewberry.core.findings;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import yewberry.core.color.Numbers;
+import yewberry.core.edit.FrameEdit;
+import yewberry.core.press.FreeGround;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Side;
+import yewberry.core.publication.Sides;
+import yewberry.core.publication.TextFrame;
+import yewberry.core.scene.AreaPaint;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Origin;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+
+/**
+ * Text that was put over the page of a file, such as its number, and lies on what is there.
+ *
+ * @param run the first of its frame
+ * @param where what of it does
+ * @param free how far it would have to move on this page; nothing where there is no room
+ */
+public record OnPageContent(
+        UUID page, Item.GlyphRun run, Rect where, Optional<FreeGround.Move> free)
+        implements Finding {
+    /** So far it moves away from what is there, in points; common practice, no source. */
+    private static final double CLEAR = 3;
+
+    public OnPageContent {
+        run = run.withoutGlyphs();
+    }
+
+    /** All of a page. */
+    public static List<Finding> in(PageScene scene) {
+        Optional<Item.FrontFill> file =
+                scene.items().stream()
+                        .filter(Item.FrontFill.class::isInstance)
+                        .map(Item.FrontFill.class::cast)
+                        .filter(Item.FrontFill::isImported)
+                        .findFirst();
+        if (file.isEmpty()
+                || !(file.get().paint() instanceof AreaPaint.Picture picture)
+                || picture.pixels().problem().isPresent()) {
+            return List.of();
+        }
+        Map<UUID, List<Item.GlyphRun>> frames = new LinkedHashMap<>();
+        scene.text()
+                .forEach(run ->
+                        frames.computeIfAbsent(run.frame(), _ -> new ArrayList<>()).add(run));
+        if (frames.isEmpty()) {
+            return List.of();
+        }
+        FreeGround ground = FreeGround.of(picture, scene.boxes().trim());
+        List<Finding> found = new ArrayList<>();
+        frames.values().forEach(runs -> of(scene, runs, ground).ifPresent(found::add));
+        return found;
+    }
+
+    private static Optional<Finding> of(
+            PageScene scene, List<Item.GlyphRun> runs, FreeGround ground) {
+        List<Rect> lines =
+                runs.stream().flatMap(run -> run.lines().stream().map(run::box)).toList();
+        Optional<Rect> taken =
+                lines.stream().filter(line -> !ground.isFree(line)).reduce(Rect::union);
+        if (taken.isEmpty()) {
+            return Optional.empty();
+        }
+        Rect all = lines.stream().reduce(Rect::union).orElseThrow();
+        Rect room = all.inset(-CLEAR, -CLEAR, -CLEAR, -CLEAR);
+        return Optional.of(
+                new OnPageContent(
+                        scene.page(),
+                        runs.getFirst(),
+                        taken.get(),
+                        ground.nearest(room, scene.boxes().safe())));
+    }
+
+    @Override
+    public Origin origin() {
+        return run.origin();
+    }
+
+    @Override
+    public String text() {
+        return run.text();
+    }
+
+    @Override
+    public Severity severity() {
+        return Severity.DOUBTFUL;
+    }
+
+    @Override
+    public String message() {
+        return free.isPresent()
+                ? "“%s” lies on what is on the page of the file. The nearest free place is %s away."
+                        .formatted(text(), way(free.get()))
+                : "“%s” lies on what is on the page of the file, and no place of its size is free there. Make it smaller, or give it a ground of its own."
+                        .formatted(text());
+    }
+
+    @Override
+    public String rule() {
+        return "Numbers and other running items keep clear of what is on a page; common practice, no source.";
+    }
+
+    private static String way(FreeGround.Move move) {
+        List<String> parts = new ArrayList<>();
+        if (move.across() != 0) {
+            parts.add(millimetres(move.across()) + (move.across() > 0 ? " right" : " left"));
+        }
+        if (move.down() != 0) {
+            parts.add(millimetres(move.down()) + (move.down() > 0 ? " down" : " up"));
+        }
+        return String.join(" and ", parts);
+    }
+
+    private static String millimetres(double points) {
+        return Numbers.plain(Math.ceil(Math.abs(points) * 254 / 72) / 10) + " mm";
+    }
+
+    /** Its frame moves there; what is on a parent moves on all pages of it. */
+    List<Offer> offers(Publication publication) {
+        Optional<TextFrame> frame =
+                publication.layer(run.origin().owner()).textFrames().stream()
+                        .filter(each -> each.id().equals(run.frame()))
+                        .filter(each -> each.band().isEmpty() && !each.locked())
+                        .findFirst();
+        if (frame.isEmpty() || free.isEmpty()) {
+            return List.of();
+        }
+        boolean mirrored =
+                origin() instanceof Origin.FromParent
+                        && publication.setup().sideOf(publication.indexOf(page)) == Side.LEFT
+                        && frame.get().sides() == Sides.BOTH;
+        Box box = frame.get().box();
+        FreeGround.Move move = free.get();
+        Box moved =
+                new Box(
+                        Offer.moved(box.x(), mirrored ? -move.across() : move.across()),
+                        Offer.moved(box.y(), move.down()),
+                        box.width(),
+                        box.height());
+        String where =
+                origin() instanceof Origin.FromParent parent
+                        ? ", on all pages of “%s”".formatted(parent.name())
+                        : "";
+        return List.of(
+                new Offer(
+                        "Move its frame %s%s".formatted(way(move), where),
+                        new FrameEdit.PlaceFrame(frame.get().id(), frame.get().sides(), moved)));
+    }
+}
