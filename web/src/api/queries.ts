@@ -197,14 +197,24 @@ function spreadQuery(publication: Publication, index: number) {
 
 /**
  * @param ppi how fine what is mixed is wanted
+ * @param before whether pages of files are shown as they came
  */
-function pictureQuery(publication: Publication, index: number, viewing: Viewing, ppi: number) {
+function pictureQuery(
+  publication: Publication,
+  index: number,
+  viewing: Viewing,
+  ppi: number,
+  before: boolean,
+) {
   return {
-    queryKey: ["picture", publication.id, publication.revision, index, viewing, ppi],
+    queryKey: ["picture", publication.id, publication.revision, index, viewing, ppi, before],
     queryFn: () =>
       answered<string>(
         client.GET("/api/publications/{id}/spreads/{index}/picture", {
-          params: { path: { id: publication.id, index }, query: { guides: true, viewing, ppi } },
+          params: {
+            path: { id: publication.id, index },
+            query: { guides: true, viewing, ppi, before },
+          },
           parseAs: "text",
         }),
       ),
@@ -218,9 +228,15 @@ export function useSpread(publication: Publication, index: number) {
 }
 
 /** The picture of a spread as SVG text. */
-export function usePicture(publication: Publication, index: number, viewing: Viewing, ppi: number) {
+export function usePicture(
+  publication: Publication,
+  index: number,
+  viewing: Viewing,
+  ppi: number,
+  before: boolean,
+) {
   return useQuery({
-    ...pictureQuery(publication, index, viewing, ppi),
+    ...pictureQuery(publication, index, viewing, ppi, before),
     placeholderData: keepPreviousData,
   });
 }
@@ -237,6 +253,7 @@ export function useNeighbours(
   index: number,
   viewing: Viewing,
   ppi: number,
+  before: boolean,
 ) {
   const queries = useQueryClient();
   const latest = useRef(publication);
@@ -249,12 +266,12 @@ export function useNeighbours(
       for (const beside of [index + 1, index - 1]) {
         if (now.spreads[beside]) {
           void queries.prefetchQuery(spreadQuery(now, beside));
-          void queries.prefetchQuery(pictureQuery(now, beside, viewing, ppi));
+          void queries.prefetchQuery(pictureQuery(now, beside, viewing, ppi, before));
         }
       }
     }, SETTLED);
     return () => window.clearTimeout(timer);
-  }, [queries, index, viewing, ppi]);
+  }, [queries, index, viewing, ppi, before]);
 }
 
 export function usePageDetail(publication: Publication, page: string) {

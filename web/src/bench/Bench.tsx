@@ -197,8 +197,11 @@ export function Bench() {
 
   const ppi = finenessAt(percent, window.devicePixelRatio);
   const spread = useSpread(publication, page?.spread ?? 0);
-  const picture = usePicture(publication, page?.spread ?? 0, viewing, ppi);
-  useNeighbours(publication, page?.spread ?? 0, viewing, ppi);
+  const hasFiles = publication.pages.some((each) => each.imported);
+  const [before, setBefore] = useState(false);
+  const asItCame = before && hasFiles;
+  const picture = usePicture(publication, page?.spread ?? 0, viewing, ppi, asItCame);
+  useNeighbours(publication, page?.spread ?? 0, viewing, ppi, asItCame);
   // at each key, and at each move of the pointer, only the picture has to follow
   const following = trial?.type === "writeText" || trial?.type === "placeFrame";
   const preview = usePreview(publication, page?.id ?? "", trial, viewing, ppi, following);
@@ -414,6 +417,7 @@ export function Bench() {
       d: () => setPanels((last) => toggled(last, "strata")),
       t: () => setPanels((last) => toggled(last, "pages")),
       f: () => setPanels(toggledAll),
+      b: () => setBefore(!before),
     };
     const act = keys[event.key];
     if (act) {
@@ -493,13 +497,17 @@ export function Bench() {
               <SpreadView
                 publication={publication}
                 spread={spread.data}
-                picture={triedPicture ?? (isSettling ? settling.picture : picture.data)}
+                picture={
+                  asItCame
+                    ? picture.data
+                    : (triedPicture ?? (isSettling ? settling.picture : picture.data))
+                }
                 zoom={writing !== undefined && zoom.kind === "spread" ? { kind: "page" } : zoom}
                 page={page.id}
                 point={point}
                 focus={focus}
                 shading={shading}
-                findings={marks ? shownFindings : nothing}
+                findings={marks && !asItCame ? shownFindings : nothing}
                 language="en"
                 describedBy={keysId}
                 onPoint={look}
@@ -527,12 +535,16 @@ export function Bench() {
               setup={publication.setup}
               marks={marks}
               onMarks={setMarks}
+              before={hasFiles ? before : undefined}
+              onBefore={setBefore}
               showing={
-                tried && !following
-                  ? `Trying out: ${counted(preview.data.pages.length, "page changes", "pages change")}, ${counted(shownFindings.length, "finding", "findings")} here`
-                  : checking
-                    ? "Checking…"
-                    : `${counted(shownFindings.length, "finding", "findings")} on this spread`
+                asItCame
+                  ? "Pages of files as they came"
+                  : tried && !following
+                    ? `Trying out: ${counted(preview.data.pages.length, "page changes", "pages change")}, ${counted(shownFindings.length, "finding", "findings")} here`
+                    : checking
+                      ? "Checking…"
+                      : `${counted(shownFindings.length, "finding", "findings")} on this spread`
               }
             />
           )}

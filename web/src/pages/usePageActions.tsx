@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from "react";
 import { useSteps } from "../api/queries";
 import type { PageEntry, Publication } from "../api/types";
+import { HidingDialog } from "../files/HidingDialog";
 import { newBackground } from "../scope/newBackground";
 import { ApplyRecipe } from "../recipes/ApplyRecipe";
 import type { Option } from "../ui/Choice";
@@ -23,7 +24,7 @@ export interface PageAction {
   run: (option: string) => void;
 }
 
-type Dialog = "size" | "add" | "move" | "remove" | "part" | { recipe: string };
+type Dialog = "hiding" | "size" | "add" | "move" | "remove" | "part" | { recipe: string };
 
 /** All that can be done with the pages chosen, in one order, and the dialog that is open. */
 export function usePageActions(
@@ -95,6 +96,17 @@ export function usePageActions(
           `Coloured ${words}, out to the bleed`,
         ),
     },
+    ...(files.length > 0
+      ? [
+          {
+            id: "hiding",
+            label: "What would hide a background…",
+            inFull: `What would hide a background on ${words}…`,
+            isDisabled: chosen.every((page) => !page.imported),
+            run: () => setAsked("hiding"),
+          },
+        ]
+      : []),
     {
       id: "recipe",
       label: "Give a recipe…",
@@ -213,6 +225,8 @@ function Asked({
   onClose: () => void;
 }) {
   switch (dialog) {
+    case "hiding":
+      return <HidingDialog {...asked} />;
     case "size":
       return <PageSizeDialog {...asked} />;
     case "add":

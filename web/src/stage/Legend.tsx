@@ -49,18 +49,32 @@ export function Legend({
   showing,
   marks,
   onMarks,
+  before,
+  onBefore,
 }: {
   setup: Setup;
   showing: string;
   /** Whether findings are marked on the pages. */
   marks: boolean;
   onMarks: (on: boolean) => void;
+  /** Whether pages of files are shown as they came; nothing where there are none. */
+  before: boolean | undefined;
+  onBefore: (on: boolean) => void;
 }) {
   const length = (value: string) => shownLength(value, setup.unit);
   const bleeds = [setup.bleed.top, setup.bleed.bottom, setup.bleed.outside];
   const even = bleeds.every((each) => each === setup.bleed.top);
   useCommands([
     { label: marks ? "Hide the marks of findings" : "Mark findings", run: () => onMarks(!marks) },
+    ...(before === undefined
+      ? []
+      : [
+          {
+            label: before ? "Show pages with what was added" : "Show pages of files as they came",
+            keys: "B",
+            run: () => onBefore(!before),
+          },
+        ]),
   ]);
   return (
     <Bar>
@@ -77,6 +91,7 @@ export function Legend({
         Safe area {length(setup.safe)}
       </span>
       <span className="end">{showing}</span>
+      {before !== undefined && <Tick label="As it came" checked={before} onChange={onBefore} />}
       <Tick label="Marks" checked={marks} onChange={onMarks} />
     </Bar>
   );

@@ -62,6 +62,7 @@ const keys = [
   ["W, S, A, E", "whole page, spread, actual size, to selection"],
   ["C, D, T", "fold catalogue, strata, pages away or back"],
   ["F", "fold everything away or back"],
+  ["B", "pages of files as they came, and with what was added"],
   ["Alt + C", "colour to the bleed; again: on the parent instead, and back"],
   ["Full stop", "search all actions"],
   ["Ctrl + Z", "undo; with Shift redo"],

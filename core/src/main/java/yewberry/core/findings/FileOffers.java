@@ -13,6 +13,7 @@ import yewberry.core.color.Difference;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.edit.AssetEdit;
+import yewberry.core.edit.Edit;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Imported;
@@ -76,44 +77,68 @@ final class FileOffers {
     }
 
     /**
-     * White fills of a page made see-through, so that what lies behind it shows there. Pictures
-     * stay.
+     * White fills of a page that can be made see-through, so that what lies behind it shows there.
      *
-     * @return nothing where it has no such fills
+     * @param fills how many there are
+     * @param pictures how many there are, which stay
+     * @param edit that does it
      */
+    record White(int fills, int pictures, Edit edit) {
+        /**
+         * @return nothing where there are no such fills
+         */
+        static Optional<White> of(AreaPaint.Picture page, Imported file, Publication publication) {
+            Asset asset = publication.asset(file.asset());
+            List<PageText.Used> colors = page.pixels().text().colors();
+            Recolor white =
+                    new Recolor(
+                            Rgb.WHITE,
+                            NEARLY,
+                            Set.of(Recolor.What.FILLS),
+                            List.of(file.number()),
+                            Optional.empty());
+            int fills = count(colors, PageText.Painted.FILLS, Optional.of(Rgb.WHITE));
+            if (fills == 0 || asset.recolored().contains(white)) {
+                return Optional.empty();
+            }
+            return Optional.of(
+                    new White(
+                            fills,
+                            FileOffers.pictures(page),
+                            new AssetEdit.RecolorAsset(asset.id(), white)));
+        }
+    }
+
+    /** How many pictures are on a page of a file. */
+    static int pictures(AreaPaint.Picture page) {
+        return count(page.pixels().text().colors(), PageText.Painted.PICTURES, Optional.empty());
+    }
+
+    /** White fills of a page made see-through; nothing where it has none. */
     static Optional<Offer> seeThrough(Item.FrontFill page, Imported file, Publication publication) {
-        if (!(page.paint() instanceof AreaPaint.Picture picture)) {
-            return Optional.empty();
-        }
-        Asset asset = publication.asset(file.asset());
-        List<PageText.Used> colors = picture.pixels().text().colors();
-        Recolor white =
-                new Recolor(
-                        Rgb.WHITE,
-                        NEARLY,
-                        Set.of(Recolor.What.FILLS),
-                        List.of(file.number()),
-                        Optional.empty());
-        int fills = count(colors, PageText.Painted.FILLS, Optional.of(Rgb.WHITE));
-        if (fills == 0 || asset.recolored().contains(white)) {
-            return Optional.empty();
-        }
-        int pictures = count(colors, PageText.Painted.PICTURES, Optional.empty());
-        return Optional.of(
-                new Offer(
-                        "Make %s of page %d of “%s” see-through%s"
-                                .formatted(
-                                        fills == 1
-                                                ? "the white fill"
-                                                : "%d white fills".formatted(fills),
-                                        file.number(),
-                                        asset.name(),
-                                        switch (pictures) {
-                                            case 0 -> "";
-                                            case 1 -> "; its picture stays";
-                                            default -> "; its %d pictures stay".formatted(pictures);
-                                        }),
-                        new AssetEdit.RecolorAsset(asset.id(), white)));
+        return page.paint() instanceof AreaPaint.Picture picture
+                ? White.of(picture, file, publication)
+                        .map(white ->
+                                new Offer(
+                                        "Make %s of page %d of “%s” see-through%s"
+                                                .formatted(
+                                                        white.fills() == 1
+                                                                ? "the white fill"
+                                                                : "%d white fills"
+                                                                        .formatted(white.fills()),
+                                                        file.number(),
+                                                        publication.asset(file.asset()).name(),
+                                                        switch (white.pictures()) {
+                                                            case 0 -> "";
+                                                            case 1 -> "; its picture stays";
+                                                            default ->
+                                                                    "; its %d pictures stay"
+                                                                            .formatted(
+                                                                                    white
+                                                                                            .pictures());
+                                                        }),
+                                        white.edit()))
+                : Optional.empty();
     }
 
     private static int count(

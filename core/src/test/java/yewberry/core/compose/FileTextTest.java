@@ -38,6 +38,7 @@ import yewberry.core.findings.Exemptions;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Findings;
 import yewberry.core.findings.FrontFinding;
+import yewberry.core.findings.Hiding;
 import yewberry.core.findings.Identity;
 import yewberry.core.findings.Offer;
 import yewberry.core.legibility.Legibility;
@@ -329,6 +330,25 @@ class FileTextTest {
         Publication after = after(dark, offer.edit());
         assertThat(after.asset(FILE).recolored().getFirst().to()).isEmpty();
         assertThat(Offer.of(hidden, after, COATED)).as("it is done").doesNotContain(offer);
+    }
+
+    /** Before there is a background, and told by the same rule as when there is one. */
+    @Test
+    void what_would_hide_a_background_is_known_before_there_is_one() {
+        Composer composer = composer(new PageText.Ground.Flat(WHITE), BLACK);
+        Publication set = set();
+        Hiding hiding = Hiding.of(composer.compose(set, 4), set).orElseThrow();
+        assertThat(hiding.page()).isEqualTo(PAGE);
+        assertThat(hiding.white()).isEqualTo(3);
+        assertThat(hiding.pictures()).isEqualTo(1);
+        Publication dark = after(set, new BackgroundEdit.AddBackground(OWN, night(false)));
+        assertThat(FrontFinding.in(composer.compose(dark, 4)))
+                .filteredOn(FrontFinding.HidesBackground.class::isInstance)
+                .extracting(each -> ((FrontFinding.HidesBackground) each).parts().share())
+                .containsExactly(hiding.share());
+        Publication after = after(set, hiding.seeThrough().orElseThrow());
+        assertThat(after.asset(FILE).recolored().getFirst().to()).isEmpty();
+        assertThat(Hiding.of(composer.compose(set, 0), set)).as("a page of no file").isEmpty();
     }
 
     /** Two offers made of one state are both kept: each carries what it changes, and no more. */

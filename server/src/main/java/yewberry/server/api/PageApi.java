@@ -2,6 +2,7 @@ package yewberry.server.api;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,11 +24,13 @@ import yewberry.core.Refused;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
 import yewberry.core.findings.Checked;
+import yewberry.core.findings.Hiding;
 import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.FailingMarks;
 import yewberry.core.picture.SceneStamp;
 import yewberry.core.picture.SmallPicture;
 import yewberry.core.picture.SvgPicture;
+import yewberry.core.publication.AsItCame;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
@@ -44,6 +47,7 @@ import yewberry.server.view.ChosenPages;
 import yewberry.server.view.CommonLayer;
 import yewberry.server.view.Extent;
 import yewberry.server.view.FindingList;
+import yewberry.server.view.HidingList;
 import yewberry.server.view.ItemView;
 import yewberry.server.view.PageDetail;
 import yewberry.server.view.PictureAddresses;
@@ -107,6 +111,29 @@ class PageApi {
         return CommonLayer.of(publication, there);
     }
 
+    /**
+     * What of some pages would hide a background laid behind them; as many of them as can be looked
+     * at in a second and a half, from the first.
+     */
+    @PostMapping("/hiding")
+    HidingList hiding(@PathVariable UUID id, @RequestBody ChosenPages chosen) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        long until = System.nanoTime() + CHECKING.toNanos();
+        List<Hiding> found = new ArrayList<>();
+        int read = 0;
+        for (UUID page : chosen.pages()) {
+            if (read > 0 && System.nanoTime() > until) {
+                break;
+            }
+            PageScene scene =
+                    open.composer(publication).compose(publication, indexOf(publication, page));
+            Hiding.of(scene, publication).ifPresent(found::add);
+            read++;
+        }
+        return new HidingList(found, read);
+    }
+
     @GetMapping("/spreads/{index}")
     SpreadView spread(@PathVariable UUID id, @PathVariable int index) {
         OpenPublication open = publications.get(id);
@@ -116,6 +143,7 @@ class PageApi {
 
     /**
      * @param ppi how fine what is mixed is painted, in pixels per inch, 18 to 288
+     * @param before whether pages of files are shown as they came
      */
     @GetMapping(path = "/spreads/{index}/picture", produces = "image/svg+xml")
     ResponseEntity<byte[]> spreadPicture(
@@ -123,9 +151,11 @@ class PageApi {
             @PathVariable int index,
             @RequestParam(defaultValue = "false") boolean guides,
             @RequestParam(defaultValue = "AS_DESIGNED") Viewing viewing,
-            @RequestParam(defaultValue = "" + SvgPicture.USUAL_PPI) int ppi) {
+            @RequestParam(defaultValue = "" + SvgPicture.USUAL_PPI) int ppi,
+            @RequestParam(defaultValue = "false") boolean before) {
         OpenPublication open = publications.get(id);
-        Publication publication = open.state().publication();
+        Publication now = open.state().publication();
+        Publication publication = before ? asItCame(now, index) : now;
         View view = open.view(publication, viewing);
         return picture(
                 SvgPicture.spread(
@@ -362,6 +392,14 @@ class PageApi {
         return Spreads.at(publication, spread).stream()
                 .map(index -> open.composer(publication).compose(publication, index))
                 .toList();
+    }
+
+    private static Publication asItCame(Publication publication, int spread) {
+        return AsItCame.of(
+                publication,
+                Spreads.at(publication, spread).stream()
+                        .map(index -> publication.pages().get(index).id())
+                        .toList());
     }
 
     private static double points(double millimetres) {
