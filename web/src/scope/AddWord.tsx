@@ -43,6 +43,7 @@ export function AddWord({ publication, owners }: { publication: Publication; own
                   },
                 ),
                 rotation: -35,
+                hold: { across: "SHARE", down: "SHARE" },
                 opacity: 20,
               },
             })),

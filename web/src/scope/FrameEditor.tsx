@@ -12,6 +12,7 @@ import { within360 } from "../stage/rotating";
 import { BandFields } from "./BandFields";
 import { BoxFields } from "./BoxFields";
 import { FrameChain } from "./FrameChain";
+import { HoldFields } from "./HoldFields";
 import { LockFrame } from "./LockFrame";
 import { sideOptions } from "./BackgroundEditor";
 
@@ -67,6 +68,7 @@ export function FrameEditor({
           />
         </Row>
       )}
+      {!frame.band && <HoldFields publication={publication} owner={owner} frame={frame} />}
       {owner.type === "onParent" && publication.setup.facing && (
         <Choice
           label="Shows on"

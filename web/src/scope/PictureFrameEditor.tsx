@@ -16,6 +16,7 @@ import { Tick } from "../ui/Tick";
 import { TintField } from "../ui/TintField";
 import { blends, sideOptions } from "./BackgroundEditor";
 import { BoxFields } from "./BoxFields";
+import { HoldFields } from "./HoldFields";
 import { LockFrame } from "./LockFrame";
 import { SwatchChoice } from "./SwatchChoice";
 
@@ -105,6 +106,7 @@ export function PictureFrameEditor({
           onCommit={(opacity) => change({ opacity })}
         />
       </Row>
+      <HoldFields publication={publication} owner={owner} frame={stored} />
       {owner.type === "onParent" && publication.setup.facing && (
         <Choice
           label="Shows on"
@@ -205,6 +207,7 @@ function WordFields({
       },
       rotation: 0,
       box: { x: "0 mm", y: "0 mm", width, height },
+      hold: { across: "BOTH", down: "BOTH" },
     });
   };
   const weights = families.find(({ name }) => name === fill.family)?.weights ?? [fill.weight];

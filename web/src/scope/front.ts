@@ -33,6 +33,7 @@ export function frontOf(
     meaning: { decoration: level !== "CONTENT", text: "" },
     clear: [],
     locked: false,
+    hold: { across: "NEAR", down: "NEAR" },
   };
 }
 

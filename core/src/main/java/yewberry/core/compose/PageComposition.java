@@ -30,6 +30,7 @@ import yewberry.core.publication.Outline;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Padding;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Parent;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Placing;
@@ -411,7 +412,11 @@ final class PageComposition {
         Optional<Rect> inBand = frame.band().map(band -> inBand(frame, band, origin));
         Rect box = inBand.orElseGet(() -> box(frame, origin));
         Turn turn = inBand.isPresent() ? Turn.NONE : turn(frame, origin, box);
-        Optional<Box> own = inBand.map(PageComposition::box);
+        Optional<Box> own =
+                inBand.map(PageComposition::box)
+                        .or(() ->
+                                Optional.of(held(frame, origin))
+                                        .filter(held -> held != frame.box()));
         FilledFrame text = flows.through(frame, publication, page, own);
         filled.add(new Filled(frame, text, page, own));
         placed.add(
@@ -556,13 +561,25 @@ final class PageComposition {
 
     /** What is on both sides of a parent stands mirrored about the spine on the left. */
     private Rect box(Frame frame, Origin origin) {
-        double x = frame.box().x().points();
-        double width = frame.box().width().points();
+        Box box = held(frame, origin);
+        double x = box.x().points();
+        double width = box.width().points();
         return new Rect(
                 isMirrored(frame, origin) ? boxes.trim().width() - x - width : x,
-                frame.box().y().points(),
+                box.y().points(),
                 width,
-                frame.box().height().points());
+                box.height().points());
+    }
+
+    /** What is on a parent keeps to something on pages of another size. */
+    private Box held(Frame frame, Origin origin) {
+        return origin instanceof Origin.FromParent
+                ? frame.hold().on(frame.box(), publication.setup().trim(), trim())
+                : frame.box();
+    }
+
+    private PageSize trim() {
+        return publication.setup(publication.page(page)).trim();
     }
 
     private Turn turn(Frame frame, Origin origin, Rect box) {

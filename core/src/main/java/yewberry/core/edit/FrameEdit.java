@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Hold;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Sides;
@@ -87,6 +88,13 @@ public sealed interface FrameEdit extends Edit {
      * @param was what it was made from; nothing means that all of it counts
      */
     record ChangeBand(UUID frame, TextBand band, Optional<TextBand> was) implements FrameEdit {}
+
+    /**
+     * Says what a frame of a parent keeps to on pages of another size.
+     *
+     * @param was what it was made from; nothing means that all of it counts
+     */
+    record HoldFrame(UUID frame, Hold hold, Optional<Hold> was) implements FrameEdit {}
 
     /** Locks a frame as it is, or unlocks it. */
     record LockFrame(UUID frame, boolean locked) implements FrameEdit {}

@@ -14,6 +14,7 @@ import yewberry.core.publication.Box;
 import yewberry.core.publication.Elements;
 import yewberry.core.publication.Frame;
 import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Hold;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Owner;
@@ -57,6 +58,12 @@ final class FrameEdits {
                             OwnerLookup.ownerOfFrame(on, frame),
                             frame,
                             each -> changed(each, band, was));
+            case FrameEdit.HoldFrame(UUID frame, Hold hold, var was) ->
+                    changeAny(
+                            on,
+                            OwnerLookup.ownerOfFrame(on, frame),
+                            frame,
+                            each -> each.withHold(Merging.onto(each.hold(), hold, was)));
             case FrameEdit.LockFrame(UUID frame, boolean locked) ->
                     changeAny(
                             on,

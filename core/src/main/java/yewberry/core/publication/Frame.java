@@ -20,7 +20,12 @@ public sealed interface Frame extends Element permits TextFrame, PictureFrame {
     /** Whether it stays as it is until it is unlocked. */
     boolean locked();
 
+    /** What it keeps to on pages of another size; on a page of its own it says nothing. */
+    Hold hold();
+
     Frame withPlace(Sides sides, Box box);
+
+    Frame withHold(Hold hold);
 
     Frame withLocked(boolean changed);
 

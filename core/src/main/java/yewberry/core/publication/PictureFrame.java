@@ -19,6 +19,7 @@ import yewberry.core.color.Numbers;
  * @param opacity in percent; 100 covers
  * @param meaning what it says to those who do not see it
  * @param clear parts of the picture that text keeps off, such as a face
+ * @param hold what it keeps to on pages of another size, where it is on a parent
  */
 public record PictureFrame(
         UUID id,
@@ -32,7 +33,8 @@ public record PictureFrame(
         Background.GoesTo goesTo,
         Meaning meaning,
         List<Clear> clear,
-        boolean locked)
+        boolean locked,
+        Hold hold)
         implements Frame {
     private static final int MOST_CLEAR = 20;
 
@@ -131,63 +133,101 @@ public record PictureFrame(
                 Background.GoesTo.BOTH,
                 Meaning.OPEN,
                 List.of(),
-                false);
+                false,
+                Hold.TOP_LEFT);
+    }
+
+    @Override
+    public PictureFrame withHold(Hold changed) {
+        return new PictureFrame(
+                id, sides, box, rotation, level, fill, opacity, blend, goesTo, meaning, clear,
+                locked, changed);
+    }
+
+    /** One that keeps to the top left. */
+    public PictureFrame(
+            UUID id,
+            Sides sides,
+            Box box,
+            double rotation,
+            Level level,
+            Fill fill,
+            double opacity,
+            BlendMode blend,
+            Background.GoesTo goesTo,
+            Meaning meaning,
+            List<Clear> clear,
+            boolean locked) {
+        this(
+                id,
+                sides,
+                box,
+                rotation,
+                level,
+                fill,
+                opacity,
+                blend,
+                goesTo,
+                meaning,
+                clear,
+                locked,
+                Hold.TOP_LEFT);
     }
 
     @Override
     public PictureFrame withPlace(Sides changed, Box to) {
         return new PictureFrame(
                 id, changed, to, rotation, level, fill, opacity, blend, goesTo, meaning, clear,
-                locked);
+                locked, hold);
     }
 
     @Override
     public PictureFrame withLocked(boolean changed) {
         return new PictureFrame(
                 id, sides, box, rotation, level, fill, opacity, blend, goesTo, meaning, clear,
-                changed);
+                changed, hold);
     }
 
     public PictureFrame withRotation(double changed) {
         return new PictureFrame(
                 id, sides, box, changed, level, fill, opacity, blend, goesTo, meaning, clear,
-                locked);
+                locked, hold);
     }
 
     public PictureFrame withFill(Fill changed) {
         return new PictureFrame(
                 id, sides, box, rotation, level, changed, opacity, blend, goesTo, meaning, clear,
-                locked);
+                locked, hold);
     }
 
     public PictureFrame withOpacity(double changed) {
         return new PictureFrame(
                 id, sides, box, rotation, level, fill, changed, blend, goesTo, meaning, clear,
-                locked);
+                locked, hold);
     }
 
     public PictureFrame withBlend(BlendMode changed) {
         return new PictureFrame(
                 id, sides, box, rotation, level, fill, opacity, changed, goesTo, meaning, clear,
-                locked);
+                locked, hold);
     }
 
     public PictureFrame withGoesTo(Background.GoesTo changed) {
         return new PictureFrame(
                 id, sides, box, rotation, level, fill, opacity, blend, changed, meaning, clear,
-                locked);
+                locked, hold);
     }
 
     public PictureFrame withMeaning(Meaning changed) {
         return new PictureFrame(
                 id, sides, box, rotation, level, fill, opacity, blend, goesTo, changed, clear,
-                locked);
+                locked, hold);
     }
 
     public PictureFrame withClear(List<Clear> changed) {
         return new PictureFrame(
                 id, sides, box, rotation, level, fill, opacity, blend, goesTo, meaning, changed,
-                locked);
+                locked, hold);
     }
 
     /** Whether it repeats over pages beside the content. */

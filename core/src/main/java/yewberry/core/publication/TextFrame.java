@@ -11,6 +11,7 @@ import java.util.UUID;
  * @param setting how its text stands in it
  * @param story that runs through it; its chain says in which turn
  * @param band that it stands in, where it is the text of one; then that says where it lies
+ * @param hold what it keeps to on pages of another size, where it is on a parent
  */
 public record TextFrame(
         UUID id,
@@ -19,14 +20,15 @@ public record TextFrame(
         FrameSetting setting,
         UUID story,
         boolean locked,
-        Optional<TextBand> band)
+        Optional<TextBand> band,
+        Hold hold)
         implements Frame {
     public TextFrame {
         setting.check(box);
     }
 
     public TextFrame(UUID id, Sides sides, Box box, FrameSetting setting, UUID story) {
-        this(id, sides, box, setting, story, false, Optional.empty());
+        this(id, sides, box, setting, story, false, Optional.empty(), Hold.TOP_LEFT);
     }
 
     /** One whose text stands in it as usual. */
@@ -35,21 +37,26 @@ public record TextFrame(
     }
 
     public TextFrame withSetting(FrameSetting changed) {
-        return new TextFrame(id, sides, box, changed, story, locked, band);
+        return new TextFrame(id, sides, box, changed, story, locked, band, hold);
     }
 
     public TextFrame withStory(UUID changed) {
-        return new TextFrame(id, sides, box, setting, changed, locked, band);
+        return new TextFrame(id, sides, box, setting, changed, locked, band, hold);
     }
 
     @Override
     public TextFrame withPlace(Sides changed, Box to) {
-        return new TextFrame(id, changed, to, setting, story, locked, band);
+        return new TextFrame(id, changed, to, setting, story, locked, band, hold);
     }
 
     @Override
     public TextFrame withLocked(boolean changed) {
-        return new TextFrame(id, sides, box, setting, story, changed, band);
+        return new TextFrame(id, sides, box, setting, story, changed, band, hold);
+    }
+
+    @Override
+    public TextFrame withHold(Hold changed) {
+        return new TextFrame(id, sides, box, setting, story, locked, band, changed);
     }
 
     @Override
@@ -59,7 +66,7 @@ public record TextFrame(
 
     /** Along an edge of the page. */
     public TextFrame withBand(Optional<TextBand> changed) {
-        return new TextFrame(id, sides, box, setting, story, locked, changed);
+        return new TextFrame(id, sides, box, setting, story, locked, changed, hold);
     }
 
     @Override

@@ -43,6 +43,7 @@ import yewberry.core.publication.Box;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Field;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Hold;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Level;
@@ -56,6 +57,7 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
 
 /** Pages that are those of a file; what they look like is the business of who reads them. */
 class ImportedPagesTest {
@@ -252,6 +254,56 @@ class ImportedPagesTest {
                     .extracting(ImportedPagesTest::element)
                     .containsExactly(PAGE, Sample.id("dark background"));
         }
+    }
+
+    /** 20 mm from both sides and 12 mm from the bottom of the usual page. */
+    @Test
+    void what_is_on_a_parent_is_fitted_to_pages_of_files_of_any_size() {
+        UUID frame = new UUID(7, 4);
+        PageSize usual = Sample.publication().setup().trim();
+        Publication set =
+                after(
+                        set(),
+                        new FrameEdit.AddFrame(
+                                new Owner.OnParent(Sample.PARENT),
+                                frame,
+                                Sides.BOTH,
+                                new Box(
+                                        Length.mm(20),
+                                        Length.mm(usual.height().millimetres() - 27),
+                                        Length.mm(usual.width().millimetres() - 40),
+                                        Length.mm(15)),
+                                new UUID(7, 5),
+                                new UUID(7, 6),
+                                Sample.BODY.id()));
+        assertThat(placed(set).y()).as("off the page").isGreaterThan(100);
+        Publication held =
+                after(
+                        set,
+                        new FrameEdit.HoldFrame(
+                                frame, new Hold(Hold.Way.BOTH, Hold.Way.FAR), Optional.empty()));
+        Rect there = placed(held);
+        PageSize trim = held.setup(held.page(PAGE)).trim();
+        assertThat(trim.width().points() - there.right()).isCloseTo(20 * 72 / 25.4, within(1e-6));
+        assertThat(trim.height().points() - there.bottom()).isCloseTo(12 * 72 / 25.4, within(1e-6));
+        assertThat(scene(held, 0).text()).as("nothing is written yet").isEmpty();
+        Publication written =
+                held.withStories(
+                        held.stories()
+                                .mapped(story ->
+                                        story.withParagraphs(
+                                                List.of(
+                                                        Sample.paragraph(
+                                                                "words",
+                                                                Sample.BODY,
+                                                                "Dew on the corrector all night long")))));
+        List<Item.Line> lines = scene(written, 0).text().getFirst().lines();
+        assertThat(lines).as("it runs within what it is there").hasSizeGreaterThan(1);
+        assertThat(lines).allMatch(line -> line.width() <= there.width() + 1e-6);
+    }
+
+    private static Rect placed(Publication in) {
+        return scene(in, 0).frames().getFirst().where();
     }
 
     /** With a number over its page, so many points from its left and top. */

@@ -21,6 +21,7 @@ import yewberry.core.publication.Edge;
 import yewberry.core.publication.Field;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Hold;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -168,6 +169,7 @@ final class DemoLogSheets {
                 Background.GoesTo.BOTH,
                 new PictureFrame.Meaning(true, ""),
                 List.of(),
-                false);
+                false,
+                Hold.SHARE);
     }
 }

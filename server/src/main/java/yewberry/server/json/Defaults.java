@@ -18,10 +18,12 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.Border;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Hold;
 import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Letters;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.RunningFields;
 import yewberry.core.publication.Setup;
@@ -37,45 +39,58 @@ final class Defaults {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
     private static final Map<Class<?>, Map<String, JsonNode>> BY_TYPE =
-            Map.of(
-                    Asset.class,
-                    Map.of("recolored", JSON.arrayNode()),
-                    Asset.Document.class,
-                    Map.of("encrypted", JSON.booleanNode(false)),
-                    Border.class,
-                    Map.of("carriesMeaning", JSON.booleanNode(false)),
-                    Background.class,
-                    Map.of(
-                            "over", JSON.booleanNode(false),
-                            "opacity", JSON.numberNode(100),
-                            "blend", JSON.stringNode(BlendMode.NORMAL.name()),
-                            "goesTo", goesTo(Background.GoesTo.BOTH)),
-                    Look.class,
-                    Map.of(
-                            "italic", JSON.booleanNode(false),
-                            "overprint", JSON.stringNode(Look.Overprint.BLACK.name()),
-                            "setting", setting(TextSetting.USUAL)),
-                    TextSetting.class,
-                    Map.of(
-                            "hyphenated", JSON.booleanNode(false),
-                            "keeps", keeps(Keeps.USUAL),
-                            "letters", letters(Letters.USUAL),
-                            "tabs", JSON.arrayNode()),
-                    Keeps.class,
-                    Map.of("begin", JSON.stringNode(Keeps.Begin.ANYWHERE.name())),
-                    FrameSetting.class,
-                    Map.of("rotation", JSON.numberNode(0)),
-                    TextFrame.class,
-                    Map.of(
-                            "setting", setting(FrameSetting.USUAL),
-                            "locked", JSON.booleanNode(false)),
-                    Setup.class,
-                    Map.of(
-                            "language", JSON.stringNode(Language.ENGLISH_BRITISH.name()),
-                            "checks", checks(PressChecks.USUAL),
-                            "textChecks", checks(TextChecks.USUAL),
-                            "running", running(RunningFields.USUAL),
-                            "destination", JSON.stringNode(Destination.PAPER.name())));
+            Map.ofEntries(
+                    Map.entry(Asset.class, Map.of("recolored", JSON.arrayNode())),
+                    Map.entry(Asset.Document.class, Map.of("encrypted", JSON.booleanNode(false))),
+                    Map.entry(Border.class, Map.of("carriesMeaning", JSON.booleanNode(false))),
+                    Map.entry(
+                            Background.class,
+                            Map.of(
+                                    "over", JSON.booleanNode(false),
+                                    "opacity", JSON.numberNode(100),
+                                    "blend", JSON.stringNode(BlendMode.NORMAL.name()),
+                                    "goesTo", goesTo(Background.GoesTo.BOTH))),
+                    Map.entry(
+                            Look.class,
+                            Map.of(
+                                    "italic", JSON.booleanNode(false),
+                                    "overprint", JSON.stringNode(Look.Overprint.BLACK.name()),
+                                    "setting", setting(TextSetting.USUAL))),
+                    Map.entry(
+                            TextSetting.class,
+                            Map.of(
+                                    "hyphenated", JSON.booleanNode(false),
+                                    "keeps", keeps(Keeps.USUAL),
+                                    "letters", letters(Letters.USUAL),
+                                    "tabs", JSON.arrayNode())),
+                    Map.entry(
+                            Keeps.class,
+                            Map.of("begin", JSON.stringNode(Keeps.Begin.ANYWHERE.name()))),
+                    Map.entry(FrameSetting.class, Map.of("rotation", JSON.numberNode(0))),
+                    Map.entry(
+                            TextFrame.class,
+                            Map.of(
+                                    "setting",
+                                    setting(FrameSetting.USUAL),
+                                    "locked",
+                                    JSON.booleanNode(false),
+                                    "hold",
+                                    hold(Hold.TOP_LEFT))),
+                    Map.entry(
+                            Setup.class,
+                            Map.of(
+                                    "language", JSON.stringNode(Language.ENGLISH_BRITISH.name()),
+                                    "checks", checks(PressChecks.USUAL),
+                                    "textChecks", checks(TextChecks.USUAL),
+                                    "running", running(RunningFields.USUAL),
+                                    "destination", JSON.stringNode(Destination.PAPER.name()))),
+                    Map.entry(PictureFrame.class, Map.of("hold", hold(Hold.TOP_LEFT))));
+
+    private static JsonNode hold(Hold hold) {
+        return JSON.objectNode()
+                .put("across", hold.across().name())
+                .put("down", hold.down().name());
+    }
 
     private static JsonNode goesTo(Background.GoesTo to) {
         return JSON.objectNode().put("screen", to.screen()).put("paper", to.paper());

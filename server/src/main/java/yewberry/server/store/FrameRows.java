@@ -14,6 +14,7 @@ import yewberry.core.publication.Box;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Frame;
 import yewberry.core.publication.FrameSetting;
+import yewberry.core.publication.Hold;
 import yewberry.core.publication.Holder;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Owner;
@@ -82,6 +83,8 @@ final class FrameRows extends Rows<Frame, FrameRecord> {
         row.setSides(frame.sides().name());
         row.setBox(columns.write(frame.box(), Box.class));
         row.setLocked(frame.locked());
+        row.setHoldAcross(frame.hold().across().name());
+        row.setHoldDown(frame.hold().down().name());
         row.setSetting(null);
         row.setAsset(null);
         row.setSwatch(null);
@@ -192,6 +195,9 @@ final class FrameRows extends Rows<Frame, FrameRecord> {
     private Frame frame(FrameRecord row, Map<UUID, UUID> stories) {
         Sides sides = Sides.valueOf(row.getSides());
         Box box = columns.read(row.getBox(), Box.class);
+        Hold hold =
+                new Hold(
+                        Hold.Way.valueOf(row.getHoldAcross()), Hold.Way.valueOf(row.getHoldDown()));
         if (row.getKind().equals(TEXT)) {
             FrameSetting setting =
                     Optional.ofNullable(row.getSetting())
@@ -205,7 +211,8 @@ final class FrameRows extends Rows<Frame, FrameRecord> {
                     stories.get(row.getId()),
                     row.getLocked(),
                     Optional.ofNullable(row.getBand())
-                            .map(band -> columns.read(band, TextBand.class)));
+                            .map(band -> columns.read(band, TextBand.class)),
+                    hold);
         }
         PictureShape shape = columns.read(row.getPicture(), PictureShape.class);
         return new PictureFrame(
@@ -220,7 +227,8 @@ final class FrameRows extends Rows<Frame, FrameRecord> {
                 shape.goesTo(),
                 shape.meaning(),
                 shape.clear(),
-                row.getLocked());
+                row.getLocked(),
+                hold);
     }
 
     private static Fill fill(FrameRecord row, PictureShape shape) {

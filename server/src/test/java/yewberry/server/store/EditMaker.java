@@ -46,6 +46,7 @@ import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Highlight;
+import yewberry.core.publication.Hold;
 import yewberry.core.publication.Imported;
 import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Language;
@@ -233,6 +234,13 @@ final class EditMaker {
                     maker ->
                             new FrameEdit.ChangeBand(
                                     maker.bandFrame(), maker.band(), Optional.empty()),
+                    maker ->
+                            new FrameEdit.HoldFrame(
+                                    maker.frame(),
+                                    new Hold(
+                                            maker.any(List.of(Hold.Way.values())),
+                                            maker.any(List.of(Hold.Way.values()))),
+                                    Optional.empty()),
                     maker -> new FrameEdit.LockFrame(maker.frame(), maker.upTo(4) == 0),
                     maker -> new FrameEdit.AddPicture(maker.owner(), maker.picture(maker.fresh())),
                     maker ->
