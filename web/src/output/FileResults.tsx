@@ -1,10 +1,28 @@
+import styled from "styled-components";
 import type { Job } from "../api/types";
+import { theme } from "../theme";
 import { Failed } from "../ui/Notice";
 import { counted } from "../ui/words";
 import { Scroll, Table, Verdict } from "./ReportTable";
 
+/** Drawn from the file that was exported. */
+const Small = styled.img`
+  display: block;
+  width: 64px;
+  height: 64px;
+  object-fit: contain;
+  forced-color-adjust: none;
+`;
+
+const Named = styled.span`
+  display: flex;
+  align-items: center;
+  gap: ${theme.space.one};
+`;
+
 /** What became of each file of a set. */
-export function FileResults({ files }: { files: Job["files"] }) {
+export function FileResults({ job }: { job: Job }) {
+  const { files } = job;
   const wrong = files.filter((file) => file.problem).length;
   return (
     <div>
@@ -31,9 +49,20 @@ export function FileResults({ files }: { files: Job["files"] }) {
             </tr>
           </thead>
           <tbody>
-            {files.map((file) => (
+            {files.map((file, at) => (
               <tr key={file.name}>
-                <th scope="row">{file.name}</th>
+                <th scope="row">
+                  <Named>
+                    {file.shown !== undefined && (
+                      <Small
+                        src={`/api/jobs/${job.id}/files/${at}/picture`}
+                        alt={`Page ${file.shown} of the new file`}
+                        loading="lazy"
+                      />
+                    )}
+                    {file.name}
+                  </Named>
+                </th>
                 <td>{file.pages}</td>
                 <td>
                   {file.problem ? <Failed>✕ {file.problem}</Failed> : "✓ as composed"}

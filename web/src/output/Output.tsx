@@ -192,7 +192,7 @@ export function Output() {
                 {job.state === "FAILED" ? <Failed>✕ Failed.</Failed> : "Cancelled."} {job.message}
               </p>
             )}
-            {job.files.length > 0 && <FileResults files={job.files} />}
+            {job.files.length > 0 && <FileResults job={job} />}
             {job.report && (
               <ReadBack
                 report={job.report}

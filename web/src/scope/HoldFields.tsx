@@ -43,7 +43,7 @@ export function HoldFields({
   return (
     <Stack role="group" aria-label="On pages of another size">
       <Quiet>On pages of another size</Quiet>
-      <Row>
+      <Row $columns="minmax(0, 1fr)">
         <Choice
           label="Across"
           value={hold.across}

@@ -15,6 +15,7 @@ import java.util.UUID;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -173,6 +174,19 @@ class SetTest {
         byte[] first = out.get("winter/sheet 1.pdf");
         assertThat(Arrays.copyOf(first, one.length)).isEqualTo(one);
         assertThat(AddedLayers.added(first)).containsOnlyKeys(1, 2);
+        Client.Answer picture =
+                client.get("/api/jobs/%s/files/0/picture".formatted(done.path("id").asString()));
+        BufferedImage drawn = ImageIO.read(new ByteArrayInputStream(picture.bytes()));
+        assertThat(drawn.getWidth()).as("A4, turned").isGreaterThan(drawn.getHeight());
+        int night = drawn.getRGB(3, 3);
+        assertThat(night >>> 24).isEqualTo(255);
+        assertThat(night & 0xff).as("what was added is in it").isLessThan(160);
+        assertThat(
+                        client.get(
+                                        "/api/jobs/%s/files/9/picture"
+                                                .formatted(done.path("id").asString()))
+                                .status())
+                .isEqualTo(404);
         assertThat(AddedLayers.added(first).get(2))
                 .extracting(AddedItem::kind)
                 .containsExactly(AddedItem.Kind.BACKGROUND);

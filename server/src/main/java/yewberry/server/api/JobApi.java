@@ -2,12 +2,14 @@ package yewberry.server.api;
 
 import java.io.IOException;
 import java.nio.file.Files;
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -23,9 +25,12 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import yewberry.server.jobs.Jobs;
+import yewberry.server.jobs.ResultPictures;
 import yewberry.server.jobs.TakenOff;
 import yewberry.server.publications.AddedMarks;
 import yewberry.server.publications.Missing;
+import yewberry.server.publications.OpenPublication;
+import yewberry.server.publications.Publications;
 import yewberry.server.view.FilesView;
 import yewberry.server.view.JobView;
 import yewberry.server.web.Streams;
@@ -36,14 +41,26 @@ import yewberry.server.web.Streams;
 class JobApi {
     private static final String ZIP = "application/zip";
 
+    /** A file that was exported does not change any more. */
+    private static final Duration KEPT = Duration.ofDays(14);
+
     private final Jobs jobs;
     private final Streams streams;
     private final AddedMarks marks;
+    private final ResultPictures pictures;
+    private final Publications publications;
 
-    JobApi(Jobs jobs, Streams streams, AddedMarks marks) {
+    JobApi(
+            Jobs jobs,
+            Streams streams,
+            AddedMarks marks,
+            ResultPictures pictures,
+            Publications publications) {
         this.jobs = jobs;
         this.streams = streams;
         this.marks = marks;
+        this.pictures = pictures;
+        this.publications = publications;
     }
 
     @PostMapping("/publications/{id}/exports")
@@ -107,6 +124,28 @@ class JobApi {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
+    }
+
+    /**
+     * A small picture of one of the files of a set, drawn from what was exported.
+     *
+     * @param index among the results
+     */
+    @GetMapping(path = "/jobs/{job}/files/{index}/picture", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> picture(@PathVariable UUID job, @PathVariable int index)
+            throws IOException {
+        JobView view = jobs.get(job);
+        if (index < 0 || index >= view.files().size() || !Files.exists(jobs.file(job))) {
+            throw new Missing("picture");
+        }
+        OpenPublication open = publications.get(view.publication());
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.maxAge(KEPT).cachePrivate().immutable())
+                .body(
+                        pictures.of(
+                                jobs.file(job),
+                                view.files().get(index),
+                                open.press(open.state().publication())));
     }
 
     @GetMapping(

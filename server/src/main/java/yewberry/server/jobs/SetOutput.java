@@ -149,7 +149,11 @@ public final class SetOutput {
                                     part,
                                     (done, all) -> at.at(done * pages.size() / all, pages.size()));
                     return new FileResult(
-                            name, outcome.pages(), outcome.repaired(), Optional.empty());
+                            name,
+                            outcome.pages(),
+                            outcome.repaired(),
+                            Optional.of(pages.firstKey()),
+                            Optional.empty());
                 });
     }
 
@@ -253,11 +257,11 @@ public final class SetOutput {
                         medium,
                         press,
                         (done, all) -> progress.at((all + done) / 2, all));
-        return FileResult.of(name, outcome.pages(), outcome.repaired(), report);
+        return FileResult.of(name, outcome.pages(), outcome.repaired(), pages.firstKey(), report);
     }
 
     private static FileResult failed(Path part, String name, String why) throws IOException {
         Files.write(part, new byte[0]);
-        return new FileResult(name, 0, false, Optional.of(why));
+        return new FileResult(name, 0, false, Optional.empty(), Optional.of(why));
     }
 }

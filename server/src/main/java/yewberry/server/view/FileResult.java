@@ -11,12 +11,20 @@ import yewberry.pdf.proof.ReadBackReport;
  * @param name of the new file, with its folders
  * @param pages how many of its pages something was added to
  * @param repaired whether it was damaged, and so was written anew instead of added to
+ * @param shown the number of its page that stands for it in a picture; nothing where there is no
+ *     file
  * @param problem why there is no new file, or what of it is not as it should be; nothing where all
  *     is well
  */
-public record FileResult(String name, int pages, boolean repaired, Optional<String> problem) {
+public record FileResult(
+        String name,
+        int pages,
+        boolean repaired,
+        Optional<Integer> shown,
+        Optional<String> problem) {
     /** One that was written and read back. */
-    public static FileResult of(String name, int pages, boolean repaired, ReadBackReport report) {
+    public static FileResult of(
+            String name, int pages, boolean repaired, int shown, ReadBackReport report) {
         List<String> off =
                 report.pages().stream()
                         .filter(page -> !page.matches())
@@ -26,6 +34,7 @@ public record FileResult(String name, int pages, boolean repaired, Optional<Stri
                 name,
                 pages,
                 repaired,
+                Optional.of(shown),
                 off.isEmpty()
                         ? Optional.empty()
                         : Optional.of(

@@ -1,0 +1,70 @@
+package yewberry.server.jobs;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import org.springframework.stereotype.Component;
+import yewberry.core.asset.FilePage;
+import yewberry.core.asset.FileReader;
+import yewberry.core.asset.PlaneImage;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.View;
+import yewberry.core.picture.PlacedPicture;
+import yewberry.core.picture.Png;
+import yewberry.core.publication.Asset;
+import yewberry.server.publications.Missing;
+import yewberry.server.view.FileResult;
+
+/** Pictures of files that were exported, drawn from the files themselves. */
+@Component
+public class ResultPictures {
+    /** Pixels along the longer side. */
+    private static final int LONG = 240;
+
+    /** No larger file is taken in either. */
+    private static final long LARGEST = 512L << 20;
+
+    private final FileReader reader;
+
+    ResultPictures(FileReader reader) {
+        this.reader = reader;
+    }
+
+    /**
+     * The page of one of the files in a zip file that its result names, as a PNG file.
+     *
+     * @throws Missing if there is none
+     * @throws yewberry.core.Refused if it cannot be drawn
+     * @throws IOException if the zip file cannot be read
+     */
+    public byte[] of(Path zip, FileResult result, PressCondition press) throws IOException {
+        int number = result.shown().orElseThrow(() -> new Missing("picture"));
+        byte[] file;
+        try (ZipFile all = new ZipFile(zip.toFile())) {
+            ZipEntry entry = all.getEntry(result.name());
+            if (entry == null || entry.getSize() > LARGEST) {
+                throw new Missing("picture");
+            }
+            file = all.getInputStream(entry).readAllBytes();
+        }
+        if (!(reader.look("result.pdf", file) instanceof Asset.Document document)
+                || number > document.pages().size()) {
+            throw new Missing("picture");
+        }
+        Asset.Leaf leaf = document.pages().get(number - 1);
+        double scale = LONG / Math.max(leaf.width(), leaf.height());
+        PlaneImage image =
+                reader.page(
+                        file,
+                        FilePage.of(number, press, Medium.SCREEN),
+                        pixels(leaf.width() * scale),
+                        pixels(leaf.height() * scale));
+        return Png.quick(PlacedPicture.of(image, View.designed(Medium.SCREEN, press)));
+    }
+
+    private static int pixels(double wide) {
+        return Math.max(1, (int) Math.round(wide));
+    }
+}
