@@ -150,6 +150,10 @@ public final class PdfDocuments implements Documents {
         byte[] alpha = new byte[pixels];
         boolean covers = true;
         for (int at = 0; at < pixels; at++) {
+            if (raster.alpha(at) == 0) {
+                covers = false; // and nothing is painted there
+                continue;
+            }
             for (int plane = 0; plane < raster.count(); plane++) {
                 samples[at * raster.count() + plane] =
                         (byte) Math.round(raster.plane(plane, at) * 255);

@@ -35,14 +35,14 @@ public interface FileReader {
      *
      * @throws yewberry.core.Refused if it cannot be drawn, or takes too long
      */
-    PlaneImage page(byte[] file, FilePage page, int width, int height);
+    PlaneImage page(KnownFile file, FilePage page, int width, int height);
 
     /**
      * What is written on a page of a PDF, as {@link Documents#text}.
      *
      * @throws yewberry.core.Refused if it cannot be read, or takes too long
      */
-    PageText text(byte[] file, FilePage page);
+    PageText text(KnownFile file, FilePage page);
 
     /** In this process. */
     static FileReader here(Documents documents) {
@@ -64,13 +64,13 @@ public interface FileReader {
             }
 
             @Override
-            public PlaneImage page(byte[] file, FilePage page, int width, int height) {
-                return documents.draw(file, page, width, height);
+            public PlaneImage page(KnownFile file, FilePage page, int width, int height) {
+                return documents.draw(file.bytes().get(), page, width, height);
             }
 
             @Override
-            public PageText text(byte[] file, FilePage page) {
-                return documents.text(file, page);
+            public PageText text(KnownFile file, FilePage page) {
+                return documents.text(file.bytes().get(), page);
             }
         };
     }

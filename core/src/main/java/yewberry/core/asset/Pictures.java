@@ -114,7 +114,7 @@ public final class Pictures {
                             view.part().toString(),
                             view.recolored().toString(),
                             String.valueOf(step),
-                            Sha256.of(condition().profile()),
+                            condition().profileSum(),
                             medium().toString(),
                             seeThrough.toString());
             return sha256 + "-" + Sha256.of(all.getBytes(StandardCharsets.UTF_8));
@@ -318,7 +318,7 @@ public final class Pictures {
 
     private PageText read(TextKey key) {
         try {
-            return reader.text(files.read(key.sha256()), key.page());
+            return reader.text(known(key.sha256()), key.page());
         } catch (Refused refused) {
             return new PageText(
                     List.of(),
@@ -421,17 +421,18 @@ public final class Pictures {
     }
 
     private PlaneImage fresh(Asset asset, Key key) {
-        byte[] file = files.read(asset.sha256());
+        String sha256 = asset.sha256();
         int step = key.step();
         PressCondition condition = key.condition();
         Medium medium = key.medium();
         PlaneImage image =
                 switch (asset.content()) {
-                    case Asset.Pixels of -> planes(decoded(of, file, step), condition, medium);
+                    case Asset.Pixels of ->
+                            planes(decoded(of, files.read(sha256), step), condition, medium);
                     case Asset.Drawing drawing ->
                             planes(
                                     reader.drawing(
-                                            file,
+                                            files.read(sha256),
                                             step,
                                             height(step, drawing.width(), drawing.height())),
                                     condition,
@@ -439,10 +440,17 @@ public final class Pictures {
                     case Asset.Document document -> {
                         Asset.Extent size = asset.extent(key.page());
                         yield reader.page(
-                                file, key.view(), step, height(step, size.width(), size.height()));
+                                known(sha256),
+                                key.view(),
+                                step,
+                                height(step, size.width(), size.height()));
                     }
                 };
         return cut(image, key.seeThrough(), condition, medium);
+    }
+
+    private KnownFile known(String sha256) {
+        return new KnownFile(sha256, () -> files.read(sha256));
     }
 
     private static PlaneImage cut(

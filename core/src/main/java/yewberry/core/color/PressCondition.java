@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import yewberry.core.Refused;
+import yewberry.core.Sha256;
 
 /**
  * A way of printing: an ICC output profile with its name and ink limit. On the screen, and from the
@@ -38,6 +39,7 @@ public final class PressCondition {
     private final ICC_ColorSpace space;
     private final double[] black;
     private final double[] white;
+    private volatile String profileSum;
     private volatile ScreenTable toLight;
 
     /** A stock that is being chosen goes through many colours. */
@@ -147,6 +149,16 @@ public final class PressCondition {
     /** The name of the characterised printing condition, for a PDF's output intent. */
     public String registeredName() {
         return registeredName;
+    }
+
+    /** What the ICC profile is known by, as {@link Sha256} has it. */
+    public String profileSum() {
+        String sum = profileSum;
+        if (sum == null) {
+            sum = Sha256.of(profile);
+            profileSum = sum;
+        }
+        return sum;
     }
 
     /** The ICC profile, a copy. */

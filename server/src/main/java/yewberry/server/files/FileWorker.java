@@ -5,6 +5,8 @@ import java.io.BufferedOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.EOFException;
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.util.HashMap;
@@ -14,9 +16,11 @@ import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Refused;
 import yewberry.core.asset.FilePage;
 import yewberry.core.asset.FileReader;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.PixelArray;
 import yewberry.core.asset.PlaneImage;
+import yewberry.core.asset.SparseBytes;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
 import yewberry.core.text.FontFile;
@@ -39,13 +43,19 @@ public final class FileWorker {
     static final int DONE = 0;
     static final int REFUSED = 1;
 
+    /** As much as a pipe takes. */
+    private static final int BUFFER = 1 << 16;
+
     private final FileReader reader = FileReader.here(new PdfDocuments());
     private final JsonMapper json = CoreJson.mapper();
     private final Map<String, PressCondition> conditions = new HashMap<>();
+    private KnownFile last = KnownFile.of(new byte[0]);
 
     public static void main(String[] arguments) throws IOException {
         DataInputStream in = new DataInputStream(new BufferedInputStream(System.in));
-        DataOutputStream out = new DataOutputStream(new BufferedOutputStream(System.out));
+        DataOutputStream out =
+                new DataOutputStream(
+                        new BufferedOutputStream(new FileOutputStream(FileDescriptor.out), BUFFER));
         System.setOut(new PrintStream(System.err)); // nobody else may write an answer
         FileWorker worker = new FileWorker();
         try {
@@ -81,11 +91,11 @@ public final class FileWorker {
                     int width = in.readInt();
                     int height = in.readInt();
                     FilePage page = PageStream.page(in, this::condition);
-                    write(out, reader.page(bytes(in), page, width, height));
+                    write(out, reader.page(file(in), page, width, height));
                 }
                 case TEXT -> {
                     FilePage page = PageStream.page(in, this::condition);
-                    PageText text = reader.text(bytes(in), page);
+                    PageText text = reader.text(file(in), page);
                     out.writeInt(DONE);
                     PageStream.write(out, text);
                 }
@@ -108,12 +118,22 @@ public final class FileWorker {
         }
     }
 
+    /** The one that came last where it does not come along. */
+    private KnownFile file(DataInputStream in) throws IOException {
+        String sha256 = in.readUTF();
+        if (in.readBoolean()) {
+            byte[] bytes = bytes(in);
+            last = new KnownFile(sha256, () -> bytes);
+        }
+        return last;
+    }
+
     /** By its id alone where it came before. */
     private PressCondition condition(DataInputStream in) throws IOException {
         String id = in.readUTF();
         String name = in.readUTF();
         double limit = in.readDouble();
-        byte[] profile = bytes(in);
+        byte[] profile = in.readBoolean() ? bytes(in) : new byte[0];
         return conditions.computeIfAbsent(
                 id,
                 key ->
@@ -169,11 +189,25 @@ public final class FileWorker {
         out.writeInt(image.width());
         out.writeInt(image.height());
         out.writeInt(image.planes());
-        write(out, image.samples());
-        write(out, image.alpha());
+        out.writeBoolean(image.alpha().isPresent());
+        SparseBytes.write(out, image.samples());
+        if (image.alpha().isPresent()) {
+            SparseBytes.write(out, image.alpha().get());
+        }
     }
 
     static PlaneImage image(DataInputStream in) throws IOException {
-        return new PlaneImage(in.readInt(), in.readInt(), in.readInt(), bytes(in), optional(in));
+        int width = in.readInt();
+        int height = in.readInt();
+        int planes = in.readInt();
+        boolean covers = in.readBoolean();
+        int pixels = Math.multiplyExact(width, height);
+        byte[] samples = SparseBytes.read(in, Math.multiplyExact(pixels, planes));
+        return new PlaneImage(
+                width,
+                height,
+                planes,
+                samples,
+                covers ? Optional.of(SparseBytes.read(in, pixels)) : Optional.empty());
     }
 }

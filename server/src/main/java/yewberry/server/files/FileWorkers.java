@@ -7,6 +7,8 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.HashSet;
+import java.util.Set;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.Executors;
@@ -18,6 +20,7 @@ import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Refused;
 import yewberry.core.asset.FilePage;
 import yewberry.core.asset.FileReader;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.PixelArray;
 import yewberry.core.asset.PlaneImage;
@@ -73,7 +76,7 @@ public class FileWorkers implements FileReader, DisposableBean {
     }
 
     /** A process and the streams to and from it. */
-    private record Worker(Process process, DataOutputStream out, DataInputStream in) {
+    private record Worker(Process process, DataOutputStream out, DataInputStream in, Sent sent) {
         static Worker start() throws IOException {
             Process process =
                     new ProcessBuilder(
@@ -93,7 +96,30 @@ public class FileWorkers implements FileReader, DisposableBean {
             return new Worker(
                     process,
                     new DataOutputStream(new BufferedOutputStream(process.getOutputStream())),
-                    new DataInputStream(new BufferedInputStream(process.getInputStream())));
+                    new DataInputStream(new BufferedInputStream(process.getInputStream())),
+                    new Sent());
+        }
+    }
+
+    /**
+     * What a process has already: the file of the last page that it was asked for, and profiles.
+     */
+    private static final class Sent {
+        private final Set<String> conditions = new HashSet<>();
+        private String file = "";
+
+        void write(DataOutputStream out, FilePage page) throws IOException {
+            PageStream.write(out, page, conditions.add(page.condition().id()));
+        }
+
+        void write(DataOutputStream out, KnownFile wanted) throws IOException {
+            out.writeUTF(wanted.sha256());
+            boolean comes = !wanted.sha256().equals(file);
+            out.writeBoolean(comes);
+            if (comes) {
+                FileWorker.write(out, wanted.bytes().get());
+                file = wanted.sha256();
+            }
         }
     }
 
@@ -117,7 +143,7 @@ public class FileWorkers implements FileReader, DisposableBean {
     }
 
     private interface Question {
-        void to(DataOutputStream out) throws IOException;
+        void to(DataOutputStream out, Sent sent) throws IOException;
     }
 
     private interface Answer<T> {
@@ -158,8 +184,7 @@ public class FileWorkers implements FileReader, DisposableBean {
                             deadline.toMillis(),
                             TimeUnit.MILLISECONDS);
             try {
-                question.to(worker.out());
-                worker.out().flush();
+                put(seat, worker, question);
                 if (worker.in().readInt() == FileWorker.REFUSED) {
                     throw new Refused(worker.in().readUTF());
                 }
@@ -177,11 +202,24 @@ public class FileWorkers implements FileReader, DisposableBean {
         }
     }
 
+    /**
+     * Where the file is gone the question stays half asked, and nobody could answer the next one.
+     */
+    private static void put(Seat seat, Worker worker, Question question) throws IOException {
+        try {
+            question.to(worker.out(), worker.sent());
+            worker.out().flush();
+        } catch (RuntimeException gone) {
+            seat.end();
+            throw gone;
+        }
+    }
+
     @Override
     public Asset.Content look(String name, byte[] file) {
         return ask(
                 DEADLINE,
-                out -> {
+                (out, sent) -> {
                     out.writeInt(FileWorker.LOOK);
                     out.writeUTF(name);
                     FileWorker.write(out, file);
@@ -193,7 +231,7 @@ public class FileWorkers implements FileReader, DisposableBean {
     public PixelArray pixels(Asset.Format format, byte[] file, int every) {
         return ask(
                 every == 1 ? WHOLE_DEADLINE : DEADLINE,
-                out -> {
+                (out, sent) -> {
                     out.writeInt(FileWorker.PIXELS);
                     out.writeUTF(format.name());
                     out.writeInt(every);
@@ -206,7 +244,7 @@ public class FileWorkers implements FileReader, DisposableBean {
     public PixelArray drawing(byte[] file, int width, int height) {
         return ask(
                 DEADLINE,
-                out -> {
+                (out, sent) -> {
                     out.writeInt(FileWorker.DRAWING);
                     out.writeInt(width);
                     out.writeInt(height);
@@ -216,27 +254,27 @@ public class FileWorkers implements FileReader, DisposableBean {
     }
 
     @Override
-    public PlaneImage page(byte[] file, FilePage page, int width, int height) {
+    public PlaneImage page(KnownFile file, FilePage page, int width, int height) {
         return ask(
                 DEADLINE,
-                out -> {
+                (out, sent) -> {
                     out.writeInt(FileWorker.PAGE);
                     out.writeInt(width);
                     out.writeInt(height);
-                    PageStream.write(out, page);
-                    FileWorker.write(out, file);
+                    sent.write(out, page);
+                    sent.write(out, file);
                 },
                 FileWorker::image);
     }
 
     @Override
-    public PageText text(byte[] file, FilePage page) {
+    public PageText text(KnownFile file, FilePage page) {
         return ask(
                 DEADLINE,
-                out -> {
+                (out, sent) -> {
                     out.writeInt(FileWorker.TEXT);
-                    PageStream.write(out, page);
-                    FileWorker.write(out, file);
+                    sent.write(out, page);
+                    sent.write(out, file);
                 },
                 PageStream::text);
     }
@@ -249,7 +287,7 @@ public class FileWorkers implements FileReader, DisposableBean {
     public FontFile font(byte[] file) {
         return ask(
                 DEADLINE,
-                out -> {
+                (out, sent) -> {
                     out.writeInt(FileWorker.FONT);
                     FileWorker.write(out, file);
                 },

@@ -33,7 +33,10 @@ final class PageStream {
 
     private PageStream() {}
 
-    static void write(DataOutputStream out, FilePage page) throws IOException {
+    /**
+     * @param withProfile whether the profile of its condition comes along
+     */
+    static void write(DataOutputStream out, FilePage page, boolean withProfile) throws IOException {
         out.writeInt(page.number());
         out.writeUTF(page.part().name());
         out.writeUTF(page.medium().name());
@@ -55,7 +58,10 @@ final class PageStream {
         out.writeUTF(condition.id());
         out.writeUTF(condition.name());
         out.writeDouble(condition.inkLimit());
-        FileWorker.write(out, condition.profile());
+        out.writeBoolean(withProfile);
+        if (withProfile) {
+            FileWorker.write(out, condition.profile());
+        }
     }
 
     /**

@@ -7,6 +7,7 @@ import java.util.zip.ZipFile;
 import org.springframework.stereotype.Component;
 import yewberry.core.asset.FilePage;
 import yewberry.core.asset.FileReader;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
@@ -57,7 +58,7 @@ public class ResultPictures {
         double scale = LONG / Math.max(leaf.width(), leaf.height());
         PlaneImage image =
                 reader.page(
-                        file,
+                        KnownFile.of(file),
                         FilePage.of(number, press, Medium.SCREEN),
                         pixels(leaf.width() * scale),
                         pixels(leaf.height() * scale));

@@ -4,7 +4,6 @@ import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
-import java.io.EOFException;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
@@ -26,6 +25,7 @@ import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 import yewberry.core.asset.MadeImages;
 import yewberry.core.asset.PlaneImage;
+import yewberry.core.asset.SparseBytes;
 
 /**
  * Pictures in what they are mixed in, as compressed files of one folder. All of them can be made
@@ -34,7 +34,7 @@ import yewberry.core.asset.PlaneImage;
  */
 final class ImageFolder implements MadeImages, AutoCloseable {
     /** First in each file. */
-    private static final int MARK = 0x59425031;
+    private static final int MARK = 0x59425032;
 
     /** So many wait to be written; more are not kept. */
     private static final int WAITING = 16;
@@ -42,8 +42,17 @@ final class ImageFolder implements MadeImages, AutoCloseable {
     /** Larger ones are rarely wanted, and not kept. */
     private static final long MOST_PIXELS = 16_000_000;
 
+    /**
+     * Where there are too many, so much of what there may be is left, so that all is well for long.
+     */
+    private static final double LEFT = 0.9;
+
     private final Path folder;
     private final long bytes;
+
+    /** Bytes of all files; below zero before they are counted. Of the thread that writes. */
+    private long taken = -1;
+
     private final ExecutorService writing =
             new ThreadPoolExecutor(
                     1,
@@ -95,20 +104,13 @@ final class ImageFolder implements MadeImages, AutoCloseable {
                 || (long) width * height > MOST_PIXELS) {
             throw new IOException("This is no picture.");
         }
-        byte[] samples = whole(in, width * height * planes);
-        Optional<byte[]> alpha = covers ? Optional.of(whole(in, width * height)) : Optional.empty();
+        byte[] samples = SparseBytes.read(in, width * height * planes);
+        Optional<byte[]> alpha =
+                covers ? Optional.of(SparseBytes.read(in, width * height)) : Optional.empty();
         if (in.read() >= 0) { // which also checks the sum at the end
             throw new IOException("There is more than a picture.");
         }
         return new PlaneImage(width, height, planes, samples, alpha);
-    }
-
-    private static byte[] whole(DataInputStream in, int count) throws IOException {
-        byte[] read = in.readNBytes(count);
-        if (read.length < count) {
-            throw new EOFException();
-        }
-        return read;
     }
 
     @Override
@@ -128,13 +130,17 @@ final class ImageFolder implements MadeImages, AutoCloseable {
                 out.writeInt(image.height());
                 out.writeInt(image.planes());
                 out.writeBoolean(image.alpha().isPresent());
-                out.write(image.samples());
+                SparseBytes.write(out, image.samples());
                 if (image.alpha().isPresent()) {
-                    out.write(image.alpha().get());
+                    SparseBytes.write(out, image.alpha().get());
                 }
             }
+            long size = Files.size(half);
             Files.move(half, folder.resolve(name), StandardCopyOption.ATOMIC_MOVE);
-            tidy();
+            taken = taken < 0 ? tidied(bytes) : taken + size;
+            if (taken > bytes) {
+                taken = tidied((long) (bytes * LEFT));
+            }
         } catch (IOException noRoom) {
             remove(half); // it is made again when it is wanted
         }
@@ -149,7 +155,13 @@ final class ImageFolder implements MadeImages, AutoCloseable {
 
     private record Kept(Path path, long size, FileTime used) {}
 
-    private void tidy() throws IOException {
+    /**
+     * Lets those go that were used the longest ago.
+     *
+     * @param most bytes of all that stay
+     * @return bytes of all that stay
+     */
+    private long tidied(long most) throws IOException {
         List<Kept> kept;
         try (Stream<Path> files = Files.list(folder)) {
             kept =
@@ -159,11 +171,13 @@ final class ImageFolder implements MadeImages, AutoCloseable {
         }
         long sum = 0;
         for (Kept each : kept) {
-            sum += each.size();
-            if (sum > bytes) {
+            if (sum + each.size() > most) {
                 remove(each.path());
+            } else {
+                sum += each.size();
             }
         }
+        return sum;
     }
 
     private static Optional<Kept> kept(Path file) {
