@@ -87,10 +87,11 @@ public final class AddedLayers {
             Set<COSDictionary> changed = new HashSet<>();
             Map<List<Object>, COSStream> forms = new HashMap<>();
             Map<List<Recoloring>, RecoloredContent> recoloring = new HashMap<>();
+            PageIndex pages = PageIndex.of(document);
             int done = 0;
             for (Map.Entry<Integer, PageScene> each : scenes.entrySet()) {
                 progress.at(done++, scenes.size());
-                PDPage page = document.getPage(each.getKey() - 1);
+                PDPage page = pages.page(each.getKey());
                 MediumScene scene = each.getValue().on(medium);
                 if (new Adding(materials, forms, recoloring, page, scene).add(now)) {
                     changed.add(page.getCOSObject());

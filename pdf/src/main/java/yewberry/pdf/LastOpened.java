@@ -17,11 +17,11 @@ final class LastOpened {
 
     private final AtomicReference<Opened> last = new AtomicReference<>();
 
-    private record Opened(byte[] file, PDDocument document, int reads) {}
+    private record Opened(byte[] file, PDDocument document, PageIndex pages, int reads) {}
 
     /** What is done with a file. */
     interface Reading<T> {
-        T of(PDDocument document) throws IOException;
+        T of(PDDocument document, PageIndex pages) throws IOException;
     }
 
     /**
@@ -31,12 +31,12 @@ final class LastOpened {
         Opened opened = opened(file);
         T result;
         try {
-            result = reading.of(opened.document());
+            result = reading.of(opened.document(), opened.pages());
         } catch (IOException | RuntimeException | StackOverflowError failed) {
             opened.document().close();
             throw failed;
         }
-        Opened again = new Opened(file, opened.document(), opened.reads() + 1);
+        Opened again = new Opened(file, opened.document(), opened.pages(), opened.reads() + 1);
         close(again.reads() < MOST ? last.getAndSet(again) : again);
         return result;
     }
@@ -47,7 +47,8 @@ final class LastOpened {
             return known;
         }
         close(known);
-        return new Opened(file, Loader.loadPDF(file), 0);
+        PDDocument document = Loader.loadPDF(file);
+        return new Opened(file, document, PageIndex.of(document), 0);
     }
 
     private static void close(Opened opened) throws IOException {

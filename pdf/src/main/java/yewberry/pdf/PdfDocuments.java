@@ -16,6 +16,7 @@ import yewberry.core.asset.FilePage;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Limits;
 import yewberry.core.raster.PlaneRaster;
 import yewberry.pdf.read.DeviceColors;
 import yewberry.pdf.read.ImageCache;
@@ -24,7 +25,7 @@ import yewberry.pdf.read.PageWords;
 
 /** Reads and draws PDF files with PDFBox. */
 public final class PdfDocuments implements Documents {
-    private static final int MOST_PAGES = 5000;
+    private static final int MOST_PAGES = Limits.PAGES;
 
     private final LastOpened last = new LastOpened();
 
@@ -40,9 +41,10 @@ public final class PdfDocuments implements Documents {
                         "This PDF has %d pages; it can have 1 to %d.".formatted(count, MOST_PAGES));
             }
             List<Asset.Leaf> pages = new ArrayList<>();
-            for (int i = 0; i < count; i++) {
-                PDPage page = document.getPage(i);
-                Unpacking.check(page, i + 1);
+            PageIndex index = PageIndex.of(document);
+            for (int number = 1; number <= count; number++) {
+                PDPage page = index.page(number);
+                Unpacking.check(page, number);
                 pages.add(leaf(page));
             }
             return new Asset.Document(pages, document.isEncrypted());
@@ -73,7 +75,10 @@ public final class PdfDocuments implements Documents {
     @Override
     public PlaneImage draw(byte[] file, FilePage wanted, int width, int height) {
         try {
-            return last.read(file, document -> draw(document, wanted, width, height));
+            return last.read(
+                    file,
+                    (document, pages) ->
+                            draw(document, pages.page(wanted.number()), wanted, width, height));
         } catch (IOException broken) {
             throw new Refused(
                     "Page %d of this PDF cannot be drawn; export it anew."
@@ -81,9 +86,9 @@ public final class PdfDocuments implements Documents {
         }
     }
 
-    private static PlaneImage draw(PDDocument document, FilePage wanted, int width, int height)
+    private static PlaneImage draw(
+            PDDocument document, PDPage page, FilePage wanted, int width, int height)
             throws IOException {
-        PDPage page = document.getPage(wanted.number() - 1);
         AffineTransform toPixels = AffineTransform.getScaleInstance(width, height);
         toPixels.concatenate(PagePlates.unit(page));
         DeviceColors colors = colors(wanted);
@@ -117,9 +122,8 @@ public final class PdfDocuments implements Documents {
         try {
             return last.read(
                     file,
-                    document ->
-                            words(document, document.getPage(wanted.number() - 1), colors(wanted))
-                                    .text());
+                    (document, pages) ->
+                            words(document, pages.page(wanted.number()), colors(wanted)).text());
         } catch (IOException broken) {
             throw new Refused(
                     "Page %d of this PDF cannot be read; export it anew."

@@ -109,7 +109,7 @@ class HostileFilesTest {
                     COSDictionary tree = page.getCOSObject().getCOSDictionary(COSName.PARENT);
                     tree.setItem(COSName.COUNT, COSInteger.get(100_000));
                 }),
-                "100000 pages; it can have 1 to 5000");
+                "100000 pages; it can have 1 to 10000");
         byte[] cyclic =
                 file((document, page) -> {
                     COSDictionary tree = page.getCOSObject().getCOSDictionary(COSName.PARENT);

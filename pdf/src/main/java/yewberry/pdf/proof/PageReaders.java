@@ -37,7 +37,19 @@ final class PageReaders {
 
     /** Makes a reader of pages of a document that stays open as long as it is in use. */
     interface Opener {
-        ReadBack open(PDDocument document);
+        Reader open(PDDocument document);
+    }
+
+    /** Reads one page after the other. */
+    interface Reader extends AutoCloseable {
+        /**
+         * @param at which one it is of those that are read, from 0
+         * @throws IOException if the page cannot be read
+         */
+        PageReport page(int at) throws IOException;
+
+        @Override
+        void close() throws IOException;
     }
 
     private PageReaders(Path file, Opener opener, int pages, Progress progress) {
@@ -82,12 +94,12 @@ final class PageReaders {
     private void readPages() throws IOException {
         try (PDDocument document =
                         Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
-                ReadBack readBack = opener.open(document)) {
+                Reader reader = opener.open(document)) {
             for (int at = next.getAndIncrement();
                     at < reports.length;
                     at = next.getAndIncrement()) {
                 Cancellation.check();
-                reports[at] = readBack.page(at);
+                reports[at] = reader.page(at);
                 oneMore();
             }
         }

@@ -30,6 +30,7 @@ import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 import yewberry.pdf.OutputCondition;
+import yewberry.pdf.PageIndex;
 import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.ReadBackReport.BoxCheck;
 import yewberry.pdf.proof.ReadBackReport.Extent;
@@ -57,6 +58,7 @@ public final class ReadBack implements AutoCloseable {
     private final List<PageScene> scenes;
     private final Medium medium;
     private final PressCondition condition;
+    private final PageIndex pages;
     private final OwnDrawing own = new OwnDrawing();
     private final ImageCache images = new ImageCache();
     private final AtomicInteger pictures;
@@ -69,6 +71,7 @@ public final class ReadBack implements AutoCloseable {
             PressCondition condition,
             AtomicInteger pictures) {
         this.document = document;
+        this.pages = PageIndex.of(document);
         this.scenes = scenes;
         this.medium = medium;
         this.condition = condition;
@@ -100,9 +103,10 @@ public final class ReadBack implements AutoCloseable {
                 document -> {
                     ReadBack reader = new ReadBack(document, scenes, medium, condition, pictures);
                     if (problems.isEmpty()) {
-                        reader.witness = Optional.of(new SecondDrawing(document, medium));
+                        reader.witness =
+                                Optional.of(new SecondDrawing(document, reader.pages, medium));
                     }
-                    return reader;
+                    return reader.reading(reader::page);
                 };
         return ReadBackReport.of(PageReaders.read(file, opener, pages, progress), problems);
     }
@@ -122,26 +126,39 @@ public final class ReadBack implements AutoCloseable {
             PressCondition condition,
             Progress progress)
             throws IOException {
-        List<PageReport> pages = new ArrayList<>();
-        try (PDDocument document =
-                        Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
-                ReadBack readBack =
-                        new ReadBack(
-                                document,
-                                List.copyOf(scenes.values()),
-                                medium,
-                                condition,
-                                new AtomicInteger())) {
-            for (Map.Entry<Integer, PageScene> each : scenes.entrySet()) {
-                progress.at(pages.size(), scenes.size());
-                pages.add(readBack.added(each.getKey(), each.getValue().on(medium)));
+        List<Map.Entry<Integer, PageScene>> wanted = List.copyOf(scenes.entrySet());
+        List<PageScene> of = wanted.stream().map(Map.Entry::getValue).toList();
+        AtomicInteger pictures = new AtomicInteger();
+        PageReaders.Opener opener =
+                document -> {
+                    ReadBack reader = new ReadBack(document, of, medium, condition, pictures);
+                    return reader.reading(
+                            at -> reader.added(wanted.get(at).getKey(), of.get(at).on(medium)));
+                };
+        return ReadBackReport.of(
+                PageReaders.read(file, opener, wanted.size(), progress), List.of());
+    }
+
+    private interface Reading {
+        PageReport page(int at) throws IOException;
+    }
+
+    private PageReaders.Reader reading(Reading reading) {
+        return new PageReaders.Reader() {
+            @Override
+            public PageReport page(int at) throws IOException {
+                return reading.page(at);
             }
-        }
-        return ReadBackReport.of(pages, List.of());
+
+            @Override
+            public void close() throws IOException {
+                ReadBack.this.close();
+            }
+        };
     }
 
     private PageReport added(int number, MediumScene scene) throws IOException {
-        PDPage page = document.getPage(number - 1);
+        PDPage page = pages.page(number);
         Rect shown = scene.boxes().trim();
         AffineTransform toPixels =
                 AffineTransform.getScaleInstance(shown.width() * SCALE, shown.height() * SCALE);
@@ -198,7 +215,7 @@ public final class ReadBack implements AutoCloseable {
      */
     PageReport page(int index) throws IOException {
         int number = index + 1;
-        PDPage page = document.getPage(index);
+        PDPage page = pages.page(number);
         MediumScene scene = scenes.get(index).on(medium);
         Rect bleed = scene.boxes().bleed();
         Rect shown = medium == Medium.SCREEN ? scene.boxes().trim() : bleed;

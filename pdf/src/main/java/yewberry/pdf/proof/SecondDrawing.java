@@ -17,6 +17,7 @@ import org.apache.pdfbox.rendering.PDFRenderer;
 import yewberry.core.color.Medium;
 import yewberry.core.raster.PlaneRaster;
 import yewberry.core.scene.MediumScene;
+import yewberry.pdf.PageIndex;
 
 /**
  * A second witness: the page as PDFBox's renderer draws it, by other code than the plates. It
@@ -36,6 +37,7 @@ final class SecondDrawing {
     private static final int WHITE = 0xffffff;
 
     private final PDDocument document;
+    private final PageIndex pages;
     private final Medium medium;
     private final Map<Integer, Integer> colors = new HashMap<>();
     private int lastInk;
@@ -44,8 +46,9 @@ final class SecondDrawing {
     /**
      * @param document that holds one output intent
      */
-    SecondDrawing(PDDocument document, Medium medium) {
+    SecondDrawing(PDDocument document, PageIndex pages, Medium medium) {
         this.document = document;
+        this.pages = pages;
         this.medium = medium;
     }
 
@@ -64,7 +67,7 @@ final class SecondDrawing {
      * @return its index in the drawing; nothing where both agree
      */
     Optional<Integer> differs(int index, PlaneRaster wanted, int ppi) throws IOException {
-        PDPage page = document.getPage(index);
+        PDPage page = pages.page(index + 1);
         BufferedImage found = drawn(page, index, ppi);
         int width = Math.min(wanted.width(), found.getWidth());
         int height = Math.min(wanted.height(), found.getHeight());

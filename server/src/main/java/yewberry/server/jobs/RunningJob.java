@@ -12,11 +12,19 @@ final class RunningJob {
     /** So many seconds of a phase are awaited before its pace is told. */
     private static final double PACE = 2;
 
+    /** A pace is that of the last one or two of these, in nanoseconds: files differ. */
+    private static final long LATELY = 10_000_000_000L;
+
+    private record Mark(long at, int done) {}
+
     private final UUID publication;
     private long told = System.nanoTime() - QUIET;
     private String phase = "";
-    private long phaseSince;
-    private int phaseFrom;
+
+    /** Where it was a while ago, from where its pace is told, and where it was not so long ago. */
+    private Mark before = new Mark(0, 0);
+
+    private Mark lately = before;
     private int done;
     private int all;
     private int changes;
@@ -42,10 +50,14 @@ final class RunningJob {
         if (cancelled) {
             throw new CancellationException();
         }
+        long now = System.nanoTime();
         if (!phase.equals(newPhase)) {
             phase = newPhase;
-            phaseSince = System.nanoTime();
-            phaseFrom = newDone;
+            before = new Mark(now, newDone);
+            lately = before;
+        } else if (now - lately.at() > LATELY) {
+            before = lately;
+            lately = new Mark(now, newDone);
         }
         done = newDone;
         all = newAll;
@@ -91,10 +103,10 @@ final class RunningJob {
         return phase;
     }
 
-    /** Seconds to the end of this phase at its pace so far; nothing while that cannot be told. */
+    /** Seconds to the end of this phase at its latest pace; nothing while that cannot be told. */
     synchronized Optional<Integer> left() {
-        double seconds = (System.nanoTime() - phaseSince) / 1e9;
-        int made = done - phaseFrom;
+        double seconds = (System.nanoTime() - before.at()) / 1e9;
+        int made = done - before.done();
         return phase.isEmpty() || made <= 0 || seconds < PACE
                 ? Optional.empty()
                 : Optional.of((int) Math.ceil(seconds / made * (all - done)));
