@@ -34,7 +34,7 @@ export function FileResults({ job }: { job: Job }) {
           </>
         ) : (
           <Failed>
-            ✕ {counted(wrong, "file is", "files are")} missing or not as composed, of {files.length}
+            ✕ {counted(wrong, "file is", "files are")} missing or not as they should be, of {files.length}
             .
           </Failed>
         )}
@@ -65,7 +65,7 @@ export function FileResults({ job }: { job: Job }) {
                 </th>
                 <td>{file.pages}</td>
                 <td>
-                  {file.problem ? <Failed>✕ {file.problem}</Failed> : "✓ as composed"}
+                  {file.problem ? <Failed>✕ {file.problem}</Failed> : "✓ as it should be"}
                   {file.repaired && (
                     <div>It came damaged, and was written anew instead of added to.</div>
                   )}

@@ -147,6 +147,23 @@ public final class AddedLayers {
         return marks(file).added();
     }
 
+    /** What was added to a page. */
+    public static List<AddedItem> on(PDDocument document, PDPage page) {
+        return new PageMarks(page, document.getDocument()).items();
+    }
+
+    /**
+     * A page without what was added to it, to be drawn.
+     *
+     * @return nothing where its own content was changed, too
+     */
+    public static Optional<PDPage> bare(PDDocument document, PDPage page) {
+        PageMarks marks = new PageMarks(page, document.getDocument());
+        return marks.items().stream().allMatch(item -> item.kind().isPainted())
+                ? Optional.of(marks.bare())
+                : Optional.empty();
+    }
+
     /**
      * What the pages of a file say was put on them.
      *

@@ -23,6 +23,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -61,6 +62,7 @@ import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.pdf.proof.ReadBackReport;
+import yewberry.pdf.proof.TakenOffCheck;
 
 /**
  * Files of several producers with backgrounds and a watermark appended: what ghostscript and
@@ -269,6 +271,23 @@ class AddedLayersTest {
         assertThat(Programs.run("qpdf", "--check", off.toString()).status()).isZero();
         same(poppler(off), poppler(before));
         same(ghostscriptDraws(off), ghostscriptDraws(before));
+        assertThat(takenOffWrongly(bytes, off)).isEmpty();
+        assertThat(takenOffWrongly(bytes, after)).as("nothing came off").containsExactly(1);
+        Path other = folder.resolve("other.pdf");
+        try (PDDocument document = Loader.loadPDF(off.toFile())) {
+            PDStream more = new PDStream(document);
+            try (var out = more.createOutputStream()) {
+                out.write("0 0 0 rg 30 30 9 9 re f".getBytes(StandardCharsets.US_ASCII));
+            }
+            document.getPage(0).setContents(more);
+            document.setAllSecurityToBeRemoved(true);
+            document.save(other.toFile());
+        }
+        assertThat(takenOffWrongly(bytes, other)).as("its content is another").containsExactly(1);
+    }
+
+    private static List<Integer> takenOffWrongly(byte[] before, Path after) throws IOException {
+        return TakenOffCheck.wrong(before, after, _ -> true, COATED, Progress.NONE);
     }
 
     private static void same(BufferedImage one, BufferedImage other) {

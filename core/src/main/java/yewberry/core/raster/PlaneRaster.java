@@ -32,6 +32,13 @@ public final class PlaneRaster {
         this.over = new double[count];
     }
 
+    /** Whether all of its pixels are those of another one. */
+    public boolean isSame(PlaneRaster other) {
+        return width == other.width
+                && Arrays.deepEquals(planes, other.planes)
+                && Arrays.equals(alpha, other.alpha);
+    }
+
     public int width() {
         return width;
     }

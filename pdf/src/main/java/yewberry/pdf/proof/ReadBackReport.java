@@ -15,6 +15,11 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
         return new ReadBackReport(matches, List.copyOf(pages), List.copyOf(problems));
     }
 
+    /** The numbers of pages that differ. */
+    public List<Integer> wrong() {
+        return pages.stream().filter(page -> !page.matches()).map(PageReport::number).toList();
+    }
+
     /**
      * @param number of the page, from 1
      * @param matches whether nothing on the page differs

@@ -36,6 +36,7 @@ import yewberry.core.scene.PageScene;
 import yewberry.pdf.AddedLayers;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.pdf.proof.ReadBackReport;
+import yewberry.pdf.proof.TakenOffCheck;
 import yewberry.server.publications.SetPaths;
 import yewberry.server.view.FileResult;
 
@@ -140,20 +141,28 @@ public final class SetOutput {
                 progress,
                 off::takesFrom,
                 (asset, name, pages, part, at) -> {
+                    byte[] file = files.apply(asset.sha256());
                     AddedLayers.Outcome outcome =
                             AddedLayers.takeOff(
-                                    files.apply(asset.sha256()),
+                                    file,
                                     off::takes,
                                     off.ofOthers(),
                                     now,
                                     part,
-                                    (done, all) -> at.at(done * pages.size() / all, pages.size()));
-                    return new FileResult(
-                            name,
-                            outcome.pages(),
-                            outcome.repaired(),
-                            Optional.of(pages.firstKey()),
-                            Optional.empty());
+                                    (done, all) ->
+                                            at.at(done * pages.size() / all / 2, pages.size()));
+                    List<Integer> wrong =
+                            TakenOffCheck.wrong(
+                                    file,
+                                    part,
+                                    off::takes,
+                                    press,
+                                    (done, all) ->
+                                            at.at(
+                                                    (all + done) * pages.size() / all / 2,
+                                                    pages.size()));
+                    return FileResult.of(
+                            name, outcome.pages(), outcome.repaired(), pages.firstKey(), wrong);
                 });
     }
 
@@ -257,7 +266,8 @@ public final class SetOutput {
                         medium,
                         press,
                         (done, all) -> progress.at((all + done) / 2, all));
-        return FileResult.of(name, outcome.pages(), outcome.repaired(), pages.firstKey(), report);
+        return FileResult.of(
+                name, outcome.pages(), outcome.repaired(), pages.firstKey(), report.wrong());
     }
 
     private static FileResult failed(Path part, String name, String why) throws IOException {

@@ -3,7 +3,6 @@ package yewberry.server.view;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import yewberry.pdf.proof.ReadBackReport;
 
 /**
  * What became of one file of a set.
@@ -22,28 +21,28 @@ public record FileResult(
         boolean repaired,
         Optional<Integer> shown,
         Optional<String> problem) {
-    /** One that was written and read back. */
+    /**
+     * One that was written and read back.
+     *
+     * @param wrong the numbers of pages that are not as they should be
+     */
     public static FileResult of(
-            String name, int pages, boolean repaired, int shown, ReadBackReport report) {
-        List<String> off =
-                report.pages().stream()
-                        .filter(page -> !page.matches())
-                        .map(page -> String.valueOf(page.number()))
-                        .toList();
+            String name, int pages, boolean repaired, int shown, List<Integer> wrong) {
         return new FileResult(
                 name,
                 pages,
                 repaired,
                 Optional.of(shown),
-                off.isEmpty()
+                wrong.isEmpty()
                         ? Optional.empty()
                         : Optional.of(
-                                "Read back: %s %s not as composed."
+                                "Read back: %s %s not as they should be."
                                         .formatted(
-                                                off.size() == 1 ? "page" : "pages",
-                                                off.stream()
+                                                wrong.size() == 1 ? "page" : "pages",
+                                                wrong.stream()
                                                                 .limit(20)
+                                                                .map(String::valueOf)
                                                                 .collect(Collectors.joining(", "))
-                                                        + (off.size() == 1 ? " is" : " are"))));
+                                                        + (wrong.size() == 1 ? " is" : " are"))));
     }
 }
