@@ -14,6 +14,12 @@ const Small = styled.img`
   forced-color-adjust: none;
 `;
 
+const Files = styled(Table)`
+  & td {
+    vertical-align: middle;
+  }
+`;
+
 const Named = styled.span`
   display: flex;
   align-items: center;
@@ -34,13 +40,13 @@ export function FileResults({ job }: { job: Job }) {
           </>
         ) : (
           <Failed>
-            ✕ {counted(wrong, "file is", "files are")} missing or not as they should be, of {files.length}
-            .
+            ✕ {counted(wrong, "file is", "files are")} missing or not as they should be, of{" "}
+            {files.length}.
           </Failed>
         )}
       </Verdict>
       <Scroll tabIndex={0} role="region" aria-label="Files">
-        <Table>
+        <Files>
           <thead>
             <tr>
               <th scope="col">File</th>
@@ -73,7 +79,7 @@ export function FileResults({ job }: { job: Job }) {
               </tr>
             ))}
           </tbody>
-        </Table>
+        </Files>
       </Scroll>
     </div>
   );

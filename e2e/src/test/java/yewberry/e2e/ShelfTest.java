@@ -12,12 +12,14 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -217,5 +219,84 @@ class ShelfTest {
         button(page, "Undo").click();
         assertThat(page.getByText("45 % of this page lets nothing through")).isVisible();
         assertThat(window.complaints()).isEmpty();
+    }
+
+    /** What would hide a background is told before there is one, and mended there. */
+    @Test
+    void what_would_hide_a_background_is_told_beforehand_by_key(Browser.Window window) {
+        Page page = logSheets(window, "176");
+        Locator spread = page.getByRole(AriaRole.APPLICATION);
+        spread.focus();
+        page.keyboard().press("b");
+        assertThat(page.getByText("Pages of files as they came", EXACTLY)).isVisible();
+        page.keyboard().press("PageDown");
+        assertThat(page.getByText("Page 2 of 7")).isVisible();
+        assertThat(page.getByLabel("As it came")).isChecked();
+        page.keyboard().press("b");
+        assertThat(page.getByLabel("As it came")).not().isChecked();
+        Locator choose = page.getByPlaceholder("Choose 3-7, 12, odd, all");
+        choose.fill("all");
+        choose.press("Enter");
+        Browser.changePages(page, "What would hide a background…");
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        Locator rows = dialog.getByRole(AriaRole.ROW);
+        assertThat(rows).containsText(new String[] {"Hidden", "45 %", "100 %"});
+        assertThat(rows).containsText(new String[] {"By", "1 white fill", "1 picture"});
+        AccessibilityTest.passesAxe(page);
+        button(page, "Make their white fills see-through").focus();
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("White fills of 1 page are see-through")).isVisible();
+        Pattern less = Pattern.compile("^Findings 175");
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(less)))
+                .isVisible();
+        assertThat(window.complaints()).isEmpty();
+    }
+
+    private static final Page.GetByTextOptions EXACTLY = new Page.GetByTextOptions().setExact(true);
+
+    /** A page with a footer, marked as ISO 32000-1, 14.8.2.2 has it. */
+    private static byte[] withFooter() throws IOException {
+        try (PDDocument document = new PDDocument();
+                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            PDPage page = new PDPage(PDRectangle.A4);
+            document.addPage(page);
+            PDStream content = new PDStream(document);
+            try (var to = content.createOutputStream()) {
+                to.write(
+                        "/Artifact <</Type /Pagination /Subtype /Footer>> BDC 90 20 9 9 re f EMC 90 400 90 90 re f"
+                                .getBytes(StandardCharsets.US_ASCII));
+            }
+            page.setContents(content);
+            document.save(out);
+            return out.toByteArray();
+        }
+    }
+
+    @Test
+    void what_other_programs_marked_comes_off_item_by_item(Browser.Window window)
+            throws IOException {
+        Page page = window.page();
+        page.navigate(window.address() + "/");
+        FileChooser chooser = page.waitForFileChooser(button(page, "Open PDFs…")::click);
+        chooser.setFiles(new FilePayload("old.pdf", "application/pdf", withFooter()));
+        assertThat(page.getByText("Page 1 of 1")).isVisible();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Output")).click();
+        Locator off = region(page, "The files, without what was added before");
+        Locator export = button(page, "Export without these");
+        assertThat(off).containsText("Marked by other programs");
+        assertThat(export).isDisabled();
+        Locator tick = off.getByRole(AriaRole.CHECKBOX);
+        assertThat(tick).not().isChecked();
+        tick.focus();
+        page.keyboard().press("Space");
+        AccessibilityTest.passesAxe(page);
+        export.focus();
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("Read back: all is where it should be"))
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+        assertThat(page.getByAltText("Page 1 of the new file")).isVisible();
+        AccessibilityTest.passesAxe(page);
+        assertThat(window.complaints()).isEmpty();
+        remove(page);
     }
 }
