@@ -99,6 +99,11 @@ function things(colors: OfFile[]): string {
     .join(", ");
 }
 
+/** What is counted over all pages is not what is changed on some. */
+function kinds(colors: OfFile[]): string {
+  return [...new Set(colors.map(({ what }) => names(what)?.[1] ?? "things"))].join(", ");
+}
+
 function names(what: string): [string, string] | undefined {
   const found = whats[what as What] as [string, string, string] | undefined;
   return found ? [found[1], found[2]] : undefined;
@@ -113,16 +118,17 @@ function rgb(color: string): Recolor["from"] {
 export function RecolorDialog({
   publication,
   asset,
-  page,
+  chosen,
   onClose,
 }: {
   publication: Publication;
   asset: Asset;
-  /** The number of its page that one comes from. */
-  page: number;
+  /** The numbers of its pages that one comes from, in their order. */
+  chosen: number[];
   onClose: () => void;
 }) {
   const steps = useSteps(publication);
+  const [page = 1] = chosen;
   const [from, setFrom] = useState<string>();
   const [what, setWhat] = useState<What[]>(["TEXT", "LINES", "FILLS"]);
   const [within, setWithin] = useState(0);
@@ -151,7 +157,7 @@ export function RecolorDialog({
       from !== undefined &&
       what.includes(one.what as What) &&
       one.difference <= within &&
-      (here === "file" || one.pages.includes(page)),
+      (here === "file" || one.pages.some((number) => chosen.includes(number))),
   );
   const stays = read.data?.others ?? [];
   const apply = () => {
@@ -164,7 +170,7 @@ export function RecolorDialog({
             from: rgb(from),
             within,
             what,
-            pages: here === "file" ? [] : [page],
+            pages: here === "file" ? [] : chosen,
             ...(to === nothing ? {} : { to: { swatch: to, tint: 100 } }),
           },
         },
@@ -265,14 +271,14 @@ export function RecolorDialog({
                   value={here}
                   options={[
                     { id: "file", label: "On all pages of the file" },
-                    { id: "page", label: `On its page ${page} only` },
+                    { id: "page", label: `On its ${numbersInWords(chosen)} only` },
                   ]}
                   onChange={setHere}
                 />
                 <p role="status">
                   {matched.length === 0
                     ? "Nothing is painted so."
-                    : `This changes ${things(matched)} in ${counted(
+                    : `This changes ${here === "file" ? things(matched) : kinds(matched)} in ${counted(
                         new Set(matched.map(({ color }) => color)).size,
                         "colour",
                         "colours",
@@ -281,7 +287,7 @@ export function RecolorDialog({
                           ? [...new Set(matched.flatMap(({ pages }) => pages))].sort(
                               (one, next) => one - next,
                             )
-                          : [page],
+                          : chosen,
                       )} of the file.`}
                 </p>
                 <Actions>

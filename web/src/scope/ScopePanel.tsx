@@ -48,9 +48,11 @@ export function ScopePanel({ publication }: { publication: Publication }) {
 /** What can be done with the page of a file itself. */
 function FileButtons({ publication, pages }: { publication: Publication; pages: PageEntry[] }) {
   const [isOpen, setIsOpen] = useState(false);
-  const imported = pages.length === 1 ? pages[0]?.imported : undefined;
-  const file = publication.assets.find(({ asset }) => asset.id === imported?.asset)?.asset;
-  if (!imported || !file) {
+  const numbers = pages.flatMap(({ imported }) => (imported ? [imported.number] : []));
+  const files = new Set(pages.map(({ imported }) => imported?.asset));
+  const [only] = files;
+  const file = publication.assets.find(({ asset }) => asset.id === only)?.asset;
+  if (!file || files.size > 1) {
     return null;
   }
   return (
@@ -63,7 +65,7 @@ function FileButtons({ publication, pages }: { publication: Publication; pages: 
         <RecolorDialog
           publication={publication}
           asset={file}
-          page={imported.number}
+          chosen={[...new Set(numbers)].sort((one, next) => one - next)}
           onClose={() => setIsOpen(false)}
         />
       )}

@@ -444,7 +444,7 @@ function FileText({
             <RecolorDialog
               publication={publication}
               asset={asset}
-              page={file.number}
+              chosen={[file.number]}
               onClose={() => setIsOpen(false)}
             />
           )}

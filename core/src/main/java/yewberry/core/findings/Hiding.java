@@ -7,7 +7,6 @@ import yewberry.core.press.OpaqueParts;
 import yewberry.core.publication.Imported;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.AreaPaint;
-import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 
 /**
@@ -24,14 +23,7 @@ public record Hiding(UUID page, double share, int white, int pictures, Optional<
      */
     public static Optional<Hiding> of(PageScene scene, Publication publication) {
         Optional<Imported> file = publication.page(scene.page()).imported();
-        return scene.items().stream()
-                .filter(Item.FrontFill.class::isInstance)
-                .map(Item.FrontFill.class::cast)
-                .filter(Item.FrontFill::isImported)
-                .map(Item.FrontFill::paint)
-                .filter(AreaPaint.Picture.class::isInstance)
-                .map(AreaPaint.Picture.class::cast)
-                .findFirst()
+        return scene.filePage()
                 .flatMap(picture ->
                         OpaqueParts.of(picture, scene.boxes().trim())
                                 .filter(parts -> parts.share() >= FrontFinding.HidesBackground.MUCH)

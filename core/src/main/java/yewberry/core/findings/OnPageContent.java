@@ -39,15 +39,9 @@ public record OnPageContent(
 
     /** All of a page. */
     public static List<Finding> in(PageScene scene) {
-        Optional<Item.FrontFill> file =
-                scene.items().stream()
-                        .filter(Item.FrontFill.class::isInstance)
-                        .map(Item.FrontFill.class::cast)
-                        .filter(Item.FrontFill::isImported)
-                        .findFirst();
-        if (file.isEmpty()
-                || !(file.get().paint() instanceof AreaPaint.Picture picture)
-                || picture.pixels().problem().isPresent()) {
+        Optional<AreaPaint.Picture> file =
+                scene.filePage().filter(picture -> picture.pixels().problem().isEmpty());
+        if (file.isEmpty()) {
             return List.of();
         }
         Map<UUID, List<Item.GlyphRun>> frames = new LinkedHashMap<>();
@@ -57,7 +51,7 @@ public record OnPageContent(
         if (frames.isEmpty()) {
             return List.of();
         }
-        FreeGround ground = FreeGround.of(picture, scene.boxes().trim());
+        FreeGround ground = FreeGround.of(file.get(), scene.boxes().trim());
         List<Finding> found = new ArrayList<>();
         frames.values().forEach(runs -> of(scene, runs, ground).ifPresent(found::add));
         return found;

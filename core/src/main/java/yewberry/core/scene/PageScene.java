@@ -3,6 +3,7 @@ package yewberry.core.scene;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
@@ -216,6 +217,18 @@ public final class PageScene {
     /** What its ink is printed under. */
     public PressCondition condition() {
         return condition;
+    }
+
+    /** The page of a file that it is, as it is painted; nothing where it is of none. */
+    public Optional<AreaPaint.Picture> filePage() {
+        return items.stream()
+                .filter(Item.FrontFill.class::isInstance)
+                .map(Item.FrontFill.class::cast)
+                .filter(Item.FrontFill::isImported)
+                .map(Item.FrontFill::paint)
+                .filter(AreaPaint.Picture.class::isInstance)
+                .map(AreaPaint.Picture.class::cast)
+                .findFirst();
     }
 
     /** The text runs, from the lowest to the topmost. */
