@@ -120,7 +120,11 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
                     more.set(true);
                     break;
                 }
-                candidates.addAll(candidates(contrasts.get(run), failing.keySet()));
+                RunContrast contrast = contrasts.get(run);
+                candidates.addAll(
+                        contrast.run().isInFile()
+                                ? inFile(contrast, failing.get(run).page(), failing.keySet())
+                                : candidates(contrast, failing.keySet()));
             }
             progress.at(causes.size(), causes.size());
             Set<UUID> mendable =
@@ -194,6 +198,24 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
                 all.addAll(remedies(run, LAST, text, was, failing));
             }
             return all;
+        }
+
+        /** Text that is written in a file changes with all of that colour there. */
+        private List<Change> inFile(RunContrast contrast, UUID page, Set<UUID> failing) {
+            Cancellation.check();
+            return publication.page(page).imported().stream()
+                    .flatMap(file -> FileMend.of(contrast, file, publication, condition).stream())
+                    .flatMap(mend ->
+                            tried(mend.edit())
+                                    .flatMap(trial ->
+                                            change(
+                                                    mend.words(),
+                                                    mend.edit(),
+                                                    mend.difference(),
+                                                    trial,
+                                                    failing))
+                                    .stream())
+                    .toList();
         }
 
         private Optional<Trial> tried(Edit edit) {

@@ -21,6 +21,7 @@ import yewberry.core.asset.FilePage;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
+import yewberry.core.asset.Recoloring;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Medium;
@@ -117,7 +118,10 @@ class FileTextTest {
                             0,
                             30,
                             50,
-                            color,
+                            page.recolored().stream()
+                                    .findFirst()
+                                    .flatMap(Recoloring::to)
+                                    .orElse(color),
                             COATED.toScreen(color),
                             false,
                             ground,
@@ -252,9 +256,6 @@ class FileTextTest {
         UUID run = contrast(composer, set, 4).contrast().run().run();
         assertThat(ColorMend.of(run, set, composer.composeAll(set), AA, COATED, Sample.id("new")))
                 .isEmpty();
-        WholeMend whole =
-                WholeMend.of(set, composer, AA, COATED, Set.of(), UUID::randomUUID, Progress.NONE);
-        assertThat(whole.left()).extracting(WholeMend.Left::text).contains("log");
     }
 
     private static Finding.TooLittleContrast contrast(Composer composer, Publication in, int page) {
@@ -330,6 +331,22 @@ class FileTextTest {
         Publication after = after(dark, offer.edit());
         assertThat(after.asset(FILE).recolored().getFirst().to()).isEmpty();
         assertThat(Offer.of(hidden, after, COATED)).as("it is done").doesNotContain(offer);
+    }
+
+    /** As all other text is, with one change for all that is written in that colour. */
+    @Test
+    void text_of_files_is_among_what_is_mended_all_at_once() {
+        Publication set = set();
+        Composer composer = composer(new PageText.Ground.Flat(WHITE), PALE);
+        WholeMend mend =
+                WholeMend.of(set, composer, AA, COATED, Set.of(), UUID::randomUUID, Progress.NONE);
+        assertThat(mend.left()).extracting(WholeMend.Left::text).doesNotContain("log");
+        assertThat(mend.changes())
+                .filteredOn(change -> change.edit() instanceof AssetEdit.RecolorAsset)
+                .singleElement()
+                .satisfies(change -> assertThat(change.pages()).containsExactly(PAGE));
+        Publication after = after(set, WholeMend.together(mend.changes()));
+        assertThat(AA.judge(composer.compose(after, 4))).allMatch(RunContrast::passes);
     }
 
     /** Before there is a background, and told by the same rule as when there is one. */

@@ -1,0 +1,92 @@
+package yewberry.core.mends;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import yewberry.core.color.Contrast;
+import yewberry.core.color.Definition;
+import yewberry.core.color.Difference;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.edit.AssetEdit;
+import yewberry.core.edit.Edit;
+import yewberry.core.legibility.RunContrast;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Imported;
+import yewberry.core.publication.Palette;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recolor;
+import yewberry.core.publication.Swatch;
+import yewberry.core.publication.Tinted;
+
+/**
+ * Another colour for text that is written in a file, there and in all of the file.
+ *
+ * @param words what it does
+ * @param ratio that the text comes to
+ * @param difference from what it is, CIEDE2000
+ */
+public record FileMend(String words, Edit edit, double ratio, double difference) {
+    private record Candidate(Swatch swatch, double ratio, double difference) {}
+
+    /** The swatch that passes and is nearest to what it is, and the one that reads best. */
+    public static List<FileMend> of(
+            RunContrast contrast,
+            Imported file,
+            Publication publication,
+            PressCondition condition) {
+        if (contrast.veiled() || !(contrast.run().paint().defined() instanceof Rgb own)) {
+            return List.of(); // what a colour comes to through what lies over it is not known here
+        }
+        Palette palette = new Palette(publication::swatch, condition);
+        Rgb now = contrast.worst().foreground();
+        List<Candidate> passing = new ArrayList<>();
+        for (Swatch swatch : publication.swatches()) {
+            if (swatch.definition() instanceof Definition.Legible) {
+                continue;
+            }
+            Rgb seen = condition.seen(palette.color(swatch), contrast.medium());
+            double least =
+                    contrast.against().stream()
+                            .mapToDouble(each -> Contrast.ratio(seen, each.color()))
+                            .min()
+                            .orElse(0);
+            if (least >= contrast.required()) {
+                passing.add(
+                        new Candidate(
+                                swatch,
+                                least,
+                                Difference.ciede2000(condition.lab(seen), condition.lab(now))));
+            }
+        }
+        Optional<Candidate> nearest =
+                passing.stream().min(Comparator.comparingDouble(Candidate::difference));
+        Optional<Candidate> best =
+                passing.stream().max(Comparator.comparingDouble(Candidate::ratio));
+        Asset asset = publication.asset(file.asset());
+        return Stream.of(nearest, best)
+                .flatMap(Optional::stream)
+                .distinct()
+                .map(each -> mend(each, own, asset))
+                .toList();
+    }
+
+    private static FileMend mend(Candidate candidate, Rgb own, Asset asset) {
+        Recolor recolor =
+                new Recolor(
+                        own,
+                        0,
+                        Set.of(Recolor.What.TEXT),
+                        List.of(),
+                        Optional.of(Tinted.full(candidate.swatch().id())));
+        return new FileMend(
+                "Paint all text of “%s” in %s in “%s”"
+                        .formatted(asset.name(), own, candidate.swatch().name()),
+                new AssetEdit.RecolorAsset(asset.id(), recolor),
+                candidate.ratio(),
+                candidate.difference());
+    }
+}
