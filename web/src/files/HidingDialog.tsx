@@ -148,6 +148,9 @@ function by({ white, pictures }: Hiding): string {
   return parts.length > 0 ? parts.join(", ") : "filled areas";
 }
 
+/** So many pages are asked for at once; fewer are answered where they take long. */
+const AT_ONCE = 200;
+
 interface Found {
   hiding: Hiding[];
   read: number;
@@ -166,7 +169,7 @@ function useHiding(publication: Publication, pages: PageEntry[]): Found {
         const part = await answered(
           client.POST("/api/publications/{id}/hiding", {
             params: { path: { id } },
-            body: { pages: pages.slice(read).map((page) => page.id) },
+            body: { pages: pages.slice(read, read + AT_ONCE).map((page) => page.id) },
             signal: leaving.signal,
           }),
         );

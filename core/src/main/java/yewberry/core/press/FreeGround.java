@@ -10,7 +10,11 @@ import yewberry.core.scene.Rect;
  * see an edge in. A scan of white paper is free where nothing is written.
  */
 public final class FreeGround {
-    /** What is looked at has as many pixels across as the page has points, within these. */
+    /**
+     * What is looked at has 60 pixels to the inch, and as many across as these at least and most.
+     */
+    private static final double PER_POINT = 60 / 72.0;
+
     private static final int FEWEST = 300;
 
     private static final int MOST = 2_000;
@@ -50,7 +54,7 @@ public final class FreeGround {
      * @param page where it lies
      */
     public static FreeGround of(AreaPaint.Picture picture, Rect page) {
-        int wanted = (int) Math.clamp(Math.ceil(page.width()), FEWEST, MOST);
+        int wanted = (int) Math.clamp(Math.ceil(page.width() * PER_POINT), FEWEST, MOST);
         return new FreeGround(picture.pixels().about(wanted), page);
     }
 
