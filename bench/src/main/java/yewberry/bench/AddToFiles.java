@@ -31,15 +31,25 @@ import yewberry.core.compose.Composer;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
+import yewberry.core.publication.Field;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Imported;
 import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Parent;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
+import yewberry.core.publication.TextFrame;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.AddedLayers;
@@ -47,8 +57,9 @@ import yewberry.pdf.PdfDocuments;
 
 /**
  * A background behind the 500 pages of a PDF that exists, warm, in CPU time: writing alone, against
- * qpdf laying a page under each page of the same file; and taking it off again, against adding it.
- * Goals: at most half of qpdf; taking off at most as long as adding.
+ * qpdf laying a page under each page of the same file; the same with running numbers and a word
+ * over each page; and taking it off again, against adding it. Goals: at most half of qpdf, with
+ * numbers and words at most as long as qpdf; taking off at most as long as adding.
  */
 final class AddToFiles implements Bench.Benchmark {
     private static final int PAGES = 500;
@@ -59,24 +70,17 @@ final class AddToFiles implements Bench.Benchmark {
     public void run() throws Exception {
         for (int megabytes : new int[] {0, 50}) {
             byte[] file = file(PAGES, megabytes);
-            Map<Integer, PageScene> scenes = scenes(file, PAGES);
+            Map<Integer, PageScene> scenes = scenes(file, PAGES, false);
+            Map<Integer, PageScene> more = scenes(file, PAGES, true);
             Path folder = Files.createTempDirectory("yewberry-bench");
             Path added = folder.resolve("added.pdf");
             Path off = folder.resolve("off.pdf");
             double adding = Double.MAX_VALUE;
+            double addingMore = Double.MAX_VALUE;
             double taking = Double.MAX_VALUE;
             for (int round = 0; round < ROUNDS; round++) {
-                double add =
-                        CpuTime.of(() ->
-                                AddedLayers.add(
-                                        file,
-                                        scenes,
-                                        Medium.SCREEN,
-                                        PRESS,
-                                        Instant.EPOCH,
-                                        added,
-                                        Progress.NONE));
-                adding = Math.min(adding, add);
+                addingMore = Math.min(addingMore, adding(file, more, added));
+                adding = Math.min(adding, adding(file, scenes, added));
                 byte[] marked = Files.readAllBytes(added);
                 double take =
                         CpuTime.of(() ->
@@ -92,12 +96,14 @@ final class AddToFiles implements Bench.Benchmark {
             double qpdf = qpdf(folder, file);
             System.out.printf(
                     Locale.ROOT,
-                    "%d pages, %.1f MB: qpdf %.2f s; adding %.2f s, %.2f of it (goal: 0.5); taking off %.2f s, %.2f of adding (goal: 1.0)%n",
+                    "%d pages, %.1f MB: qpdf %.2f s; adding %.2f s, %.2f of it (goal: 0.5); with numbers and words %.2f s, %.2f of it (goal: 1.0); taking off %.2f s, %.2f of adding (goal: 1.0)%n",
                     PAGES,
                     file.length / 1e6,
                     qpdf,
                     adding,
                     adding / qpdf,
+                    addingMore,
+                    addingMore / qpdf,
                     taking,
                     taking / adding);
             for (Path each : List.of(added, off)) {
@@ -105,6 +111,13 @@ final class AddToFiles implements Bench.Benchmark {
             }
             Files.delete(folder);
         }
+    }
+
+    private static double adding(byte[] file, Map<Integer, PageScene> scenes, Path to)
+            throws Exception {
+        return CpuTime.of(() ->
+                AddedLayers.add(
+                        file, scenes, Medium.SCREEN, PRESS, Instant.EPOCH, to, Progress.NONE));
     }
 
     /** Pages of text, with noise that no page shows, to make the file as large as wanted. */
@@ -140,7 +153,10 @@ final class AddToFiles implements Bench.Benchmark {
         }
     }
 
-    static Map<Integer, PageScene> scenes(byte[] file, int pages) {
+    /**
+     * @param more whether there are a running number and a word over each page, too
+     */
+    static Map<Integer, PageScene> scenes(byte[] file, int pages, boolean more) {
         Asset asset =
                 new Asset(
                         new UUID(8, 1),
@@ -154,8 +170,43 @@ final class AddToFiles implements Bench.Benchmark {
                         Sides.BOTH,
                         new Area.WholePage(),
                         new Fill.Solid(Tinted.full(evening.id())));
+        Look look =
+                new Look(
+                        new UUID(8, 6),
+                        "Number",
+                        "Source Sans 3",
+                        400,
+                        Length.pt(9),
+                        Length.pt(12),
+                        Length.ZERO,
+                        Look.Alignment.LEFT,
+                        Tinted.full(evening.id()),
+                        Look.Overprint.NEVER);
+        UUID story = new UUID(8, 7);
+        TextFrame digits =
+                new TextFrame(
+                        new UUID(8, 8),
+                        Sides.BOTH,
+                        new Box(Length.pt(500), Length.pt(800), Length.pt(60), Length.pt(20)),
+                        story);
+        PictureFrame word =
+                new PictureFrame(
+                        new UUID(8, 9),
+                        Sides.BOTH,
+                        new Box(Length.pt(60), Length.pt(300), Length.pt(450), Length.pt(120)),
+                        PictureFrame.Level.OVER,
+                        new Fill.Word(
+                                "Not current",
+                                "Fraunces",
+                                700,
+                                false,
+                                Optional.empty(),
+                                Tinted.full(evening.id())));
         Parent parent =
-                new Parent(new UUID(8, 4), "Archived", new Layer(List.of(behind), List.of()));
+                new Parent(
+                        new UUID(8, 4),
+                        "Archived",
+                        new Layer(List.of(behind), more ? List.of(digits, word) : List.of()));
         Imported first = new Imported(asset.id(), 1);
         Publication set =
                 new Publication(
@@ -163,7 +214,7 @@ final class AddToFiles implements Bench.Benchmark {
                                 "Log",
                                 Setup.of(first.sizeIn(asset), false),
                                 List.of(evening),
-                                List.of(),
+                                List.of(look),
                                 List.of(parent),
                                 IntStream.rangeClosed(1, pages)
                                         .mapToObj(number ->
@@ -179,13 +230,27 @@ final class AddToFiles implements Bench.Benchmark {
                                                                                 asset.id(),
                                                                                 number))))
                                         .toList())
-                        .withAssets(List.of(asset));
+                        .withAssets(List.of(asset))
+                        .withStories(
+                                more ? List.of(numbers(story, digits, parent, look)) : List.of());
         Composer composer = new Composer(PRESS, new Pictures(sha256 -> file, new PdfDocuments()));
         Map<Integer, PageScene> scenes = new HashMap<>();
         for (int i = 0; i < pages; i++) {
             scenes.put(i + 1, composer.compose(set, i));
         }
         return scenes;
+    }
+
+    private static Story numbers(UUID story, TextFrame frame, Parent parent, Look look) {
+        String number = String.valueOf(Field.RUNNING_NUMBER.character());
+        return new Story(
+                story,
+                List.of(new Story.Link(new Owner.OnParent(parent.id()), frame.id())),
+                List.of(
+                        new Paragraph(
+                                new UUID(8, 10),
+                                look.id(),
+                                List.of(new Run(new UUID(8, 11), number, Optional.empty())))));
     }
 
     /** A page of one colour under each, user and system time together; the best of some rounds. */

@@ -25,7 +25,7 @@ final class FileLegibility implements Bench.Benchmark {
         byte[] file = AddToFiles.file(PAGES, 0);
         double best = Double.MAX_VALUE;
         for (int round = 0; round < ROUNDS; round++) {
-            Map<Integer, PageScene> scenes = AddToFiles.scenes(file, PAGES);
+            Map<Integer, PageScene> scenes = AddToFiles.scenes(file, PAGES, false);
             Legibility legibility = new Legibility(PRESS, Level.AA, Destination.SCREEN);
             int[] runs = {0};
             double judged =
