@@ -2,7 +2,7 @@ import type { Publication, Setup } from "../api/types";
 import { ownName, setOwnName } from "../api/news";
 import { useChanges } from "../api/useChanges";
 import { useOptions, useSteps } from "../api/queries";
-import { MainButton } from "../ui/Button";
+import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Field, Row } from "../ui/Field";
 import { Fold, Name, Quiet } from "../ui/Fold";
@@ -15,6 +15,18 @@ import { PressFields } from "./PressFields";
 import { destinations } from "./viewings";
 
 type Running = Setup["running"];
+
+/** A day there is, as ISO 8601 has it. */
+function isDate(text: string): boolean {
+  return (
+    /^\d{4}-\d{2}-\d{2}$/.test(text) && new Date(`${text}T00:00Z`).toJSON()?.slice(0, 10) === text
+  );
+}
+
+/** Where this window is. */
+function today(): string {
+  return new Intl.DateTimeFormat("sv-SE").format(new Date());
+}
 
 const dateForms: { id: Running["form"]; label: string }[] = [
   { id: "LONG", label: "28 November 2026" },
@@ -46,6 +58,11 @@ export function SetupDialog({
   const status = useStatus();
   const change = (changed: Partial<Setup>) => become({ ...setup, ...changed });
   const run = (changed: Partial<Running>) => change({ running: { ...running, ...changed } });
+  const dated = (date: string) => {
+    const others = { ...running };
+    delete others.date;
+    return change({ running: date === "" ? others : { ...others, date } });
+  };
   const sizes = options.data?.sizes ?? [];
   const size = sizes.find(
     (each) => each.size.width === setup.trim.width && each.size.height === setup.trim.height,
@@ -226,13 +243,11 @@ export function SetupDialog({
             value={running.date ?? ""}
             onCommit={(typed) => {
               const date = typed.trim();
-              if (date !== "" && Number.isNaN(Date.parse(date))) {
+              if (date !== "" && !isDate(date)) {
                 status.fail(`“${date}” is no date; write it as 2026-11-28.`);
                 return false;
               }
-              const others = { ...running };
-              delete others.date;
-              return change({ running: date === "" ? others : { ...others, date } });
+              return dated(date);
             }}
           />
           <Choice
@@ -242,6 +257,9 @@ export function SetupDialog({
             onChange={(form) => run({ form: form as Running["form"] })}
           />
         </Row>
+        <div>
+          <Button onPress={() => void dated(today())}>Take today’s date</Button>
+        </div>
         <Tick
           label="Running numbers begin again with each file"
           checked={running.restarts}
