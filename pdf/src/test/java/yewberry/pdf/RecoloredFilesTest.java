@@ -17,9 +17,14 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -315,6 +320,60 @@ class RecoloredFilesTest {
                 .as("second, %s", rgb(drawn.getRGB(60, 160)))
                 .isLessThanOrEqualTo(1);
         assertThat(matches(after, scene)).isTrue();
+    }
+
+    /** Two pages that draw one form, which both inherit from the tree of pages. */
+    private static byte[] sharing() throws IOException {
+        return FilesOfOthers.drawn((document, page) -> {
+            PDFormXObject form = new PDFormXObject(document);
+            form.setBBox(new PDRectangle(40, 40));
+            try (var out = form.getStream().createOutputStream()) {
+                out.write("0.8 0.1 0.1 rg 0 0 40 40 re f".getBytes(StandardCharsets.US_ASCII));
+            }
+            PDResources resources = new PDResources();
+            resources.put(COSName.getPDFName("Square"), form);
+            document.addPage(new PDPage(page.getMediaBox()));
+            document.getPages().getCOSObject().setItem(COSName.RESOURCES, resources);
+            for (PDPage each : document.getPages()) {
+                each.getCOSObject().removeItem(COSName.RESOURCES);
+                contents(document, each, "/Square Do");
+            }
+        });
+    }
+
+    private Rgb square(Path pdf, int page) throws IOException {
+        byte[] one =
+                FilesOfOthers.by(
+                        Files.readAllBytes(pdf),
+                        ".pdf",
+                        "qpdf",
+                        "IN",
+                        "--pages",
+                        ".",
+                        String.valueOf(page),
+                        "--",
+                        "OUT");
+        return rgb(FilesOfOthers.ghostscriptDraws(written("one.pdf", one), folder).getRGB(20, 160));
+    }
+
+    @Test
+    void a_form_that_pages_share_by_inheritance_changes_on_the_page_chosen_only()
+            throws IOException {
+        byte[] file = sharing();
+        PageScene scene = scene(file, false, recolor(RED, 0, Recolor.What.FILLS));
+        Path after = added(file, scene);
+        assertThat(square(after, 1)).isEqualTo(GREEN);
+        assertThat(square(after, 2)).isEqualTo(RED);
+        Path back = folder.resolve("back.pdf");
+        AddedLayers.takeOff(
+                Files.readAllBytes(after), each -> true, Set.of(), NOW, back, Progress.NONE);
+        assertThat(square(back, 1)).isEqualTo(RED);
+        assertThat(square(back, 2)).isEqualTo(RED);
+        try (PDDocument document = Loader.loadPDF(back.toFile())) {
+            assertThat(document.getPage(0).getCOSObject().containsKey(COSName.RESOURCES))
+                    .as("it inherits again")
+                    .isFalse();
+        }
     }
 
     /** Squares of 40 by 40 in red, on a background: where they are not painted, that shows. */
