@@ -16,6 +16,7 @@ import org.apache.pdfbox.pdfparser.PDFStreamParser;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.documentinterchange.markedcontent.PDPropertyList;
+import yewberry.core.Cancellation;
 
 /**
  * Watermarks, backgrounds, headers and footers that other programs put on a page and marked as
@@ -100,6 +101,7 @@ final class MarkedByOthers {
     }
 
     private void operator(Operator operator, List<Object> all) throws IOException {
+        Cancellation.check();
         if (section.isEmpty()) {
             Optional<AddedItem.Kind> kind = kind(operator, all);
             kind.ifPresent(each -> section = Optional.of(new Section(each)));

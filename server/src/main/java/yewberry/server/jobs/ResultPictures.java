@@ -2,6 +2,7 @@ package yewberry.server.jobs;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.concurrent.Semaphore;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import org.springframework.stereotype.Component;
@@ -24,8 +25,13 @@ public class ResultPictures {
     /** Pixels along the longer side. */
     private static final int LONG = 240;
 
-    /** No larger file is taken in either. */
-    private static final long LARGEST = 512L << 20;
+    /** Of larger files there is no picture: each is in memory while it is drawn. */
+    private static final long LARGEST = 64L << 20;
+
+    /** So many are at once. */
+    private static final int AT_ONCE = 2;
+
+    private final Semaphore turns = new Semaphore(AT_ONCE, true);
 
     private final FileReader reader;
 
@@ -41,6 +47,15 @@ public class ResultPictures {
      * @throws IOException if the zip file cannot be read
      */
     public byte[] of(Path zip, FileResult result, PressCondition press) throws IOException {
+        turns.acquireUninterruptibly();
+        try {
+            return drawn(zip, result, press);
+        } finally {
+            turns.release();
+        }
+    }
+
+    private byte[] drawn(Path zip, FileResult result, PressCondition press) throws IOException {
         int number = result.shown().orElseThrow(() -> new Missing("picture"));
         byte[] file;
         try (ZipFile all = new ZipFile(zip.toFile())) {
