@@ -26,7 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import yewberry.server.jobs.Jobs;
 import yewberry.server.jobs.ResultPictures;
-import yewberry.server.jobs.TakenOff;
+import yewberry.server.jobs.TakeOffRequest;
 import yewberry.server.publications.AddedMarks;
 import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
@@ -71,7 +71,7 @@ class JobApi {
             @RequestParam(defaultValue = "") Set<String> off,
             @RequestParam(defaultValue = "") Set<UUID> from,
             @RequestParam(defaultValue = "false") boolean missingAccepted) {
-        return jobs.export(id, kind, new TakenOff(off, from), missingAccepted);
+        return jobs.export(id, kind, new TakeOffRequest(off, from), missingAccepted);
     }
 
     /** What the files whose pages these are say of themselves. */

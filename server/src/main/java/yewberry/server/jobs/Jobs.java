@@ -131,12 +131,12 @@ public class Jobs implements DisposableBean {
         }
     }
 
-    private Wanted wanted(JobRecord row) {
-        return new Wanted(
+    private ExportRequest wanted(JobRecord row) {
+        return new ExportRequest(
                 JobView.Kind.of(row.getKind()),
                 Optional.ofNullable(row.getComesOff())
-                        .map(off -> mapper.readValue(off.data(), TakenOff.class))
-                        .orElse(TakenOff.NOTHING));
+                        .map(off -> mapper.readValue(off.data(), TakeOffRequest.class))
+                        .orElse(TakeOffRequest.NOTHING));
     }
 
     private void fail(UUID id, String why) {
@@ -148,7 +148,7 @@ public class Jobs implements DisposableBean {
      *
      * @param off what comes off files that something was added to before
      */
-    private record Wanted(JobView.Kind kind, TakenOff off) {}
+    private record ExportRequest(JobView.Kind kind, TakeOffRequest off) {}
 
     /**
      * Begins the export of the newest state.
@@ -162,7 +162,7 @@ public class Jobs implements DisposableBean {
     public JobView export(
             UUID publication,
             Optional<JobView.Kind> wanted,
-            TakenOff off,
+            TakeOffRequest off,
             boolean missingAccepted) {
         OpenPublication open = publications.get(publication);
         OpenPublication.State state = open.state();
@@ -187,7 +187,7 @@ public class Jobs implements DisposableBean {
         row.setFileName(Names.fileStem(state.publication().name()) + kind.ending());
         row.setMessage("");
         row.setStarted(OffsetDateTime.now(clock));
-        Wanted made = new Wanted(kind, off);
+        ExportRequest made = new ExportRequest(kind, off);
         row.setComesOff(JSON.json(mapper.writeValueAsString(off)));
         row.setBegun(1);
         row.insert();
@@ -195,7 +195,8 @@ public class Jobs implements DisposableBean {
         return get(id);
     }
 
-    private void enqueue(UUID id, OpenPublication open, Publication publication, Wanted wanted) {
+    private void enqueue(
+            UUID id, OpenPublication open, Publication publication, ExportRequest wanted) {
         RunningJob job = new RunningJob(publication.id());
         running.put(id, job);
         turns.add(publication.id(), () -> run(id, job, open, publication, wanted));
@@ -225,7 +226,11 @@ public class Jobs implements DisposableBean {
     }
 
     private void run(
-            UUID id, RunningJob job, OpenPublication open, Publication publication, Wanted wanted) {
+            UUID id,
+            RunningJob job,
+            OpenPublication open,
+            Publication publication,
+            ExportRequest wanted) {
         Path part = folder.resolve(id + ".part");
         if (!job.begin()) {
             return;
@@ -298,7 +303,7 @@ public class Jobs implements DisposableBean {
             RunningJob job,
             OpenPublication open,
             Publication publication,
-            Wanted wanted,
+            ExportRequest wanted,
             Path part)
             throws IOException {
         SetOutput output =

@@ -15,7 +15,15 @@ final class RunningJob {
     /** A pace is that of the last one or two of these, in nanoseconds: files differ. */
     private static final long LATELY = 10_000_000_000L;
 
-    private record Mark(long at, int done) {}
+    private static final class Mark {
+        final long at;
+        final int done;
+
+        Mark(long at, int done) {
+            this.at = at;
+            this.done = done;
+        }
+    }
 
     private final UUID publication;
     private long told = System.nanoTime() - QUIET;
@@ -55,7 +63,7 @@ final class RunningJob {
             phase = newPhase;
             before = new Mark(now, newDone);
             lately = before;
-        } else if (now - lately.at() > LATELY) {
+        } else if (now - lately.at > LATELY) {
             before = lately;
             lately = new Mark(now, newDone);
         }
@@ -105,8 +113,8 @@ final class RunningJob {
 
     /** Seconds to the end of this phase at its latest pace; nothing while that cannot be told. */
     synchronized Optional<Integer> left() {
-        double seconds = (System.nanoTime() - before.at()) / 1e9;
-        int made = done - before.done();
+        double seconds = (System.nanoTime() - before.at) / 1e9;
+        int made = done - before.done;
         return phase.isEmpty() || made <= 0 || seconds < PACE
                 ? Optional.empty()
                 : Optional.of((int) Math.ceil(seconds / made * (all - done)));

@@ -135,7 +135,8 @@ public final class SetOutput {
      * @param progress by pages
      * @throws IOException if one cannot be put where it goes
      */
-    public List<FileResult> takeOff(TakenOff off, To to, Progress progress) throws IOException {
+    public List<FileResult> takeOff(TakeOffRequest off, To to, Progress progress)
+            throws IOException {
         return each(
                 to,
                 progress,

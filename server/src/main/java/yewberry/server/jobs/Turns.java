@@ -11,7 +11,15 @@ import java.util.concurrent.Executors;
 
 /** Exports of several publications at once; those of one publication in their order. */
 final class Turns {
-    private record Waiting(UUID publication, Runnable export) {}
+    private static final class Waiting {
+        final UUID publication;
+        final Runnable export;
+
+        Waiting(UUID publication, Runnable export) {
+            this.publication = publication;
+            this.export = export;
+        }
+    }
 
     private final int atOnce;
     private final ExecutorService workers;
@@ -36,7 +44,7 @@ final class Turns {
         Iterator<Waiting> each = waiting.iterator();
         while (busy.size() < atOnce && each.hasNext() && !workers.isShutdown()) {
             Waiting next = each.next();
-            if (busy.add(next.publication())) {
+            if (busy.add(next.publication)) {
                 each.remove();
                 workers.execute(() -> run(next));
             }
@@ -45,9 +53,9 @@ final class Turns {
 
     private void run(Waiting turn) {
         try {
-            turn.export().run();
+            turn.export.run();
         } finally {
-            over(turn.publication());
+            over(turn.publication);
         }
     }
 

@@ -114,7 +114,8 @@ class JobsTest {
     }
 
     private static JobView ended(Jobs jobs, UUID publication) throws InterruptedException {
-        return ended(jobs, jobs.export(publication, Optional.empty(), TakenOff.NOTHING, false));
+        return ended(
+                jobs, jobs.export(publication, Optional.empty(), TakeOffRequest.NOTHING, false));
     }
 
     private static JobView ended(Jobs jobs, JobView begun) throws InterruptedException {

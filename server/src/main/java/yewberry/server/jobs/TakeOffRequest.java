@@ -14,10 +14,10 @@ import yewberry.server.view.AddedBefore;
  *     programs by {@link AddedBefore#BY_OTHERS} and their kind
  * @param from the files that it comes off; none for all
  */
-public record TakenOff(Set<String> what, Set<UUID> from) {
-    public static final TakenOff NOTHING = new TakenOff(Set.of(), Set.of());
+public record TakeOffRequest(Set<String> what, Set<UUID> from) {
+    public static final TakeOffRequest NOTHING = new TakeOffRequest(Set.of(), Set.of());
 
-    public TakenOff {
+    public TakeOffRequest {
         what = Set.copyOf(what);
         from = Set.copyOf(from);
     }
