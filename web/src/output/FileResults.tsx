@@ -64,9 +64,9 @@ export function FileResults({ job }: { job: Job }) {
                         src={`/api/jobs/${job.id}/files/${at}/picture`}
                         alt={`Page ${file.shown} of the new file`}
                         loading="lazy"
-                      onError={(event) => {
-                        event.currentTarget.hidden = true; // of a very large file there is none
-                      }}
+                        onError={(event) => {
+                          event.currentTarget.hidden = true; // of a very large file there is none
+                        }}
                       />
                     )}
                     {file.name}
