@@ -173,7 +173,7 @@ class BenchTest {
                         const ask = window.fetch;
                         window.fetch = async (asked, ...rest) => {
                           if (asked.url?.includes("/spreads/5/picture")) {
-                            await new Promise((resolve) => setTimeout(resolve, 2000));
+                            await new Promise((resolve) => setTimeout(resolve, 6000));
                           }
                           return ask(asked, ...rest);
                         };
