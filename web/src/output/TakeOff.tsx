@@ -25,7 +25,7 @@ const kinds: Record<Added["kind"], [string, string]> = {
   TEXT: ["text", "texts"],
   PICTURE: ["picture", "pictures"],
   COLORS: ["other colours", "other colours"],
-  LEFT_OUT: ["left out", "left out"],
+  LEFT_OUT: ["bring back", "that was left out"],
 };
 
 const byOthers: Partial<Record<Added["kind"], string>> = {
@@ -53,7 +53,8 @@ export function TakeOff({
   const [from, setFrom] = useState(ALL);
   const { added, files } = about.data ?? { added: [], files: [] };
   const file = files.find(({ id }) => id === from);
-  const found = added.filter((each) => !file || each.files.includes(file.name));
+  const found = added.filter((each) => !file || each.files.includes(file.id));
+  const named = (id: string | undefined) => files.find((each) => each.id === id)?.name ?? "";
   const comesOff = (each: Added) => turned.includes(each.what) === each.byOthers;
   const off = found.filter(comesOff).map(({ what }) => what);
   const turn = ({ what }: Added) =>
@@ -89,7 +90,7 @@ export function TakeOff({
                 {these.map((each) => (
                   <Tick
                     key={each.what}
-                    label={label(each)}
+                    label={label(each, named(each.files[0]))}
                     checked={comesOff(each)}
                     onChange={() => turn(each)}
                   />
@@ -110,15 +111,17 @@ export function TakeOff({
   );
 }
 
-function label(added: Added): string {
+/**
+ * @param first the name of the first file that has it
+ */
+function label(added: Added, first: string): string {
   const [one, several] = kinds[added.kind];
   const what = added.byOthers
     ? byOthers[added.kind]
     : added.name
       ? `${capital(one)}: ${added.name.length > LONGEST ? `${added.name.slice(0, LONGEST)}…` : added.name}`
       : `All ${several}`;
-  const [first] = added.files;
   const where =
-    added.files.length === 1 ? `“${first ?? ""}”` : counted(added.files.length, "file", "files");
+    added.files.length === 1 ? `“${first}”` : counted(added.files.length, "file", "files");
   return `${what}, on ${counted(added.pages, "page", "pages")} of ${where}`;
 }

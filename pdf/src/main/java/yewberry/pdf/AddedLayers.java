@@ -389,15 +389,7 @@ public final class AddedLayers {
 
         /** The content of the page where colours of it are others. */
         private Optional<PageMarks.Contents> changed(PDPage of) throws IOException {
-            Optional<AreaPaint.Picture> file =
-                    scene.items().stream()
-                            .filter(Item.FrontFill.class::isInstance)
-                            .map(Item.FrontFill.class::cast)
-                            .filter(Item.FrontFill::isImported)
-                            .map(Item.FrontFill::paint)
-                            .filter(AreaPaint.Picture.class::isInstance)
-                            .map(AreaPaint.Picture.class::cast)
-                            .findFirst();
+            Optional<AreaPaint.Picture> file = Item.filePage(scene.items());
             if (file.isEmpty() || file.get().pixels().recolored().isEmpty()) {
                 return Optional.empty();
             }

@@ -31,6 +31,9 @@ final class MarkedByOthers {
     /** Operators of one section; what is longer than that is no running item. */
     private static final int LONGEST = 200_000;
 
+    /** Two distances, a text, and the operator that shows it (9.4.3). */
+    private static final int WITH_SPACES = 4;
+
     private final PDPage page;
     private final PDResources resources;
     private final Set<AddedItem.Kind> out;
@@ -120,9 +123,10 @@ final class MarkedByOthers {
             }
             case OperatorName.SHOW_TEXT,
                     OperatorName.SHOW_TEXT_ADJUSTED,
-                    OperatorName.SHOW_TEXT_LINE,
-                    OperatorName.SHOW_TEXT_LINE_AND_SPACE ->
+                    OperatorName.SHOW_TEXT_LINE ->
                     open.stays |= !open.inText;
+            case OperatorName.SHOW_TEXT_LINE_AND_SPACE ->
+                    open.stays |= !open.inText || all.size() != WITH_SPACES;
             case OperatorName.SET_TEXT_RENDERINGMODE ->
                     open.stays |= all.getFirst() instanceof COSNumber mode && mode.intValue() >= 4;
             default -> {
@@ -219,12 +223,14 @@ final class MarkedByOthers {
             case OperatorName.SHOW_TEXT_LINE ->
                     List.of(Operator.getOperator(OperatorName.NEXT_LINE));
             case OperatorName.SHOW_TEXT_LINE_AND_SPACE ->
-                    List.of(
-                            all.getFirst(),
-                            Operator.getOperator(OperatorName.SET_WORD_SPACING),
-                            all.get(1),
-                            Operator.getOperator(OperatorName.SET_CHAR_SPACING),
-                            Operator.getOperator(OperatorName.NEXT_LINE));
+                    all.size() != WITH_SPACES
+                            ? all
+                            : List.of(
+                                    all.getFirst(),
+                                    Operator.getOperator(OperatorName.SET_WORD_SPACING),
+                                    all.get(1),
+                                    Operator.getOperator(OperatorName.SET_CHAR_SPACING),
+                                    Operator.getOperator(OperatorName.NEXT_LINE));
             default -> all;
         };
     }

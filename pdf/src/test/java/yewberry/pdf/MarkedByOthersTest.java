@@ -134,6 +134,7 @@ class MarkedByOthersTest {
                 "/P <</Subtype /Watermark>> BDC 0 0 9 9 re f EMC",
                 "/Artifact /Nowhere BDC 0 0 9 9 re f EMC",
                 "/Artifact <</Type /Background>> BDC 0 0 9 9 re f",
+                "/Artifact <</Subtype /Watermark>> BDC BT /F1 9 Tf 3 \" ET 0 0 9 9 re f EMC",
                 "EMC EMC /Artifact"
             })
     void these_stay(String content) throws IOException {

@@ -21,7 +21,6 @@ import yewberry.core.publication.Box;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Frame;
-import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Imported;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.LinkTo;
@@ -486,12 +485,8 @@ final class PageComposition {
         double left = (mirrored ? padding.right() : padding.left()).points(em);
         double right = (mirrored ? padding.left() : padding.right()).points(em);
         Rect inside = all.inset(left, padding.top().points(em), right, padding.bottom().points(em));
-        FrameSetting setting = frame.setting();
         boolean roomy =
-                inside.width() > 0
-                        && inside.height() > 0
-                        && setting.columnWidth(box(inside)) > 0
-                        && setting.columnHeight(box(inside)) > 0;
+                inside.width() > 0 && inside.height() > 0 && frame.setting().isRoomy(box(inside));
         // a page may be smaller than the band was made for; then its text stands without padding
         return roomy ? inside : all;
     }
@@ -571,11 +566,18 @@ final class PageComposition {
                 box.height().points());
     }
 
-    /** What is on a parent keeps to something on pages of another size. */
+    /**
+     * What is on a parent keeps to something on pages of another size; text that would have no room
+     * there stays as it is.
+     */
     private Box held(Frame frame, Origin origin) {
-        return origin instanceof Origin.FromParent
-                ? frame.hold().on(frame.box(), publication.setup().trim(), trim())
-                : frame.box();
+        if (!(origin instanceof Origin.FromParent)) {
+            return frame.box();
+        }
+        Box held = frame.hold().on(frame.box(), publication.setup().trim(), trim());
+        return frame instanceof TextFrame text && !text.setting().isRoomy(held)
+                ? frame.box()
+                : held;
     }
 
     private PageSize trim() {

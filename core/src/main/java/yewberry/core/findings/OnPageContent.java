@@ -53,16 +53,34 @@ public record OnPageContent(
         }
         FreeGround ground = FreeGround.of(file.get(), scene.boxes().trim());
         List<Finding> found = new ArrayList<>();
-        frames.values().forEach(runs -> of(scene, runs, ground).ifPresent(found::add));
+        List<Item.Filled> over = over(scene);
+        frames.values().forEach(runs -> of(scene, runs, ground, over).ifPresent(found::add));
         return found;
     }
 
+    /** What covers the page of the file: text on it does not lie on that page any more. */
+    private static List<Item.Filled> over(PageScene scene) {
+        List<Item> items = scene.items();
+        int page = 0;
+        while (!(items.get(page) instanceof Item.FrontFill fill && fill.isImported())) {
+            page++;
+        }
+        return items.subList(page + 1, items.size()).stream()
+                .filter(Item.Filled.class::isInstance)
+                .map(Item.Filled.class::cast)
+                .filter(Item.Filled::covers)
+                .toList();
+    }
+
     private static Optional<Finding> of(
-            PageScene scene, List<Item.GlyphRun> runs, FreeGround ground) {
+            PageScene scene, List<Item.GlyphRun> runs, FreeGround ground, List<Item.Filled> over) {
         List<Rect> lines =
                 runs.stream().flatMap(run -> run.lines().stream().map(run::box)).toList();
         Optional<Rect> taken =
-                lines.stream().filter(line -> !ground.isFree(line)).reduce(Rect::union);
+                lines.stream()
+                        .filter(line -> !ground.isFree(line))
+                        .filter(line -> over.stream().noneMatch(fill -> fill.holds(line)))
+                        .reduce(Rect::union);
         if (taken.isEmpty()) {
             return Optional.empty();
         }

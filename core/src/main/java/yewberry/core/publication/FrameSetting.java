@@ -57,11 +57,16 @@ public record FrameSetting(
         return box.height().points() - 2 * inset.points();
     }
 
+    /** Whether there is room for text in a frame. */
+    public boolean isRoomy(Box box) {
+        return columnWidth(box) > 0 && columnHeight(box) > 0;
+    }
+
     /**
      * @throws Refused if that leaves no room for text in a frame
      */
     void check(Box box) {
-        if (columnWidth(box) <= 0 || columnHeight(box) <= 0) {
+        if (!isRoomy(box)) {
             throw new Refused(
                     "A frame of %s × %s has no room for text with these insets and columns; make it larger, or those smaller."
                             .formatted(box.width().inWords(), box.height().inWords()));

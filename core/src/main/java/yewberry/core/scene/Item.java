@@ -26,6 +26,18 @@ import yewberry.core.text.Type;
 
 /** One thing painted on a page, in points from the top left corner of its trim. */
 public sealed interface Item {
+    /** How the page of a file among some is painted; nothing where there is none. */
+    static Optional<AreaPaint.Picture> filePage(List<? extends Item> items) {
+        return items.stream()
+                .filter(FrontFill.class::isInstance)
+                .map(FrontFill.class::cast)
+                .filter(FrontFill::isImported)
+                .map(FrontFill::paint)
+                .filter(AreaPaint.Picture.class::isInstance)
+                .map(AreaPaint.Picture.class::cast)
+                .findFirst();
+    }
+
     Origin origin();
 
     /** All swatches it is painted with. */

@@ -221,14 +221,7 @@ public final class PageScene {
 
     /** The page of a file that it is, as it is painted; nothing where it is of none. */
     public Optional<AreaPaint.Picture> filePage() {
-        return items.stream()
-                .filter(Item.FrontFill.class::isInstance)
-                .map(Item.FrontFill.class::cast)
-                .filter(Item.FrontFill::isImported)
-                .map(Item.FrontFill::paint)
-                .filter(AreaPaint.Picture.class::isInstance)
-                .map(AreaPaint.Picture.class::cast)
-                .findFirst();
+        return Item.filePage(items);
     }
 
     /** The text runs, from the lowest to the topmost. */

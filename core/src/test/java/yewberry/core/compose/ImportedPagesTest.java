@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -23,6 +24,7 @@ import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
 import yewberry.core.edit.AssetEdit;
 import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Edit;
@@ -37,12 +39,14 @@ import yewberry.core.findings.NotJudged;
 import yewberry.core.findings.Offer;
 import yewberry.core.findings.OnPageContent;
 import yewberry.core.legibility.Legibility;
+import yewberry.core.publication.AsItCame;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Field;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Hold;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Length;
@@ -52,6 +56,7 @@ import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recolor;
 import yewberry.core.publication.RunningFields;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
@@ -115,9 +120,35 @@ class ImportedPagesTest {
                         Optional.of(Sample.PARENT)));
     }
 
+    /** Something everywhere but in the right fifth of the page. */
+    private static final class Noisy implements Documents {
+        @Override
+        public Asset.Document read(byte[] file) {
+            return pages(200, 100);
+        }
+
+        @Override
+        public PlaneImage draw(byte[] file, FilePage page, int width, int height) {
+            byte[] samples = new byte[4 * width * height];
+            for (int at = 0; at < width * height; at++) {
+                boolean black = at % width < 0.8 * width && (at % width + at / width) % 2 == 0;
+                samples[4 * at + 3] = (byte) (black ? 255 : 0);
+            }
+            return new PlaneImage(width, height, 4, samples, Optional.empty());
+        }
+
+        @Override
+        public PageText text(byte[] file, FilePage page) {
+            return PageText.NONE;
+        }
+    }
+
     private static PageScene scene(Publication in, double share) {
-        return new Composer(COATED, new Pictures(sha256 -> new byte[0], new Boxed(share)))
-                .compose(in, 4);
+        return scene(in, new Boxed(share));
+    }
+
+    private static PageScene scene(Publication in, Documents documents) {
+        return new Composer(COATED, new Pictures(sha256 -> new byte[0], documents)).compose(in, 4);
     }
 
     private static Edit add(String name, boolean over) {
@@ -308,6 +339,10 @@ class ImportedPagesTest {
 
     /** With a number over its page, so many points from its left and top. */
     private static Publication numbered(double x, double y) {
+        return numbered(x, y, "07");
+    }
+
+    private static Publication numbered(double x, double y, String number) {
         UUID frame = new UUID(7, 4);
         Publication set =
                 after(
@@ -316,7 +351,7 @@ class ImportedPagesTest {
                                 OWN,
                                 frame,
                                 Sides.BOTH,
-                                new Box(Length.pt(x), Length.pt(y), Length.pt(40), Length.pt(30)),
+                                new Box(Length.pt(x), Length.pt(y), Length.pt(90), Length.pt(30)),
                                 new UUID(7, 5),
                                 new UUID(7, 6),
                                 Sample.BODY.id()));
@@ -324,7 +359,7 @@ class ImportedPagesTest {
                 set.stories()
                         .mapped(story ->
                                 story.withParagraphs(
-                                        List.of(Sample.paragraph("number", Sample.BODY, "07")))));
+                                        List.of(Sample.paragraph("number", Sample.BODY, number)))));
     }
 
     private static Optional<OnPageContent> onContent(Publication in, double share) {
@@ -367,14 +402,98 @@ class ImportedPagesTest {
         assertThat(onContent(numbered(x, y), share).isEmpty()).isEqualTo(free);
     }
 
+    /** 160 pt to its free fifth, in which a word of more than 40 pt has no room. */
     @Test
     void where_no_place_is_free_that_is_said() {
-        PageScene scene = scene(numbered(100, 44), 0);
-        List<Finding> found = OnPageContent.in(scene);
-        OnPageContent small = (OnPageContent) found.getFirst();
-        OnPageContent none = new OnPageContent(PAGE, small.run(), small.where(), Optional.empty());
+        OnPageContent small =
+                (OnPageContent) OnPageContent.in(scene(numbered(60, 44), new Noisy())).getFirst();
+        assertThat(small.where().x() + small.free().orElseThrow().across()).isBetween(160.0, 170.0);
+        Publication wide = numbered(60, 44, "0000000007");
+        OnPageContent none = (OnPageContent) OnPageContent.in(scene(wide, new Noisy())).getFirst();
+        assertThat(none.where().width()).isGreaterThan(40);
+        assertThat(none.free()).isEmpty();
         assertThat(none.message()).contains("no place of its size is free");
-        assertThat(Offer.of(none, numbered(100, 44), COATED)).isEmpty();
+        assertThat(Offer.of(none, wide, COATED)).isEmpty();
+    }
+
+    /** What covers the page there, such as the ground of a band, is what it lies on then. */
+    @Test
+    void text_on_a_ground_of_its_own_does_not_lie_on_the_page() {
+        Publication set = numbered(100, 44);
+        assertThat(onContent(set, 0)).isPresent();
+        Publication covered = after(set, add("plate", true));
+        assertThat(onContent(covered, 0)).isEmpty();
+        Publication veiled =
+                after(
+                        set,
+                        new BackgroundEdit.AddBackground(
+                                OWN,
+                                Sample.wholePage("plate", Sample.SIGNAL)
+                                        .withOver(true)
+                                        .withOpacity(50)));
+        assertThat(onContent(veiled, 0)).as("the page is seen through it").isPresent();
+    }
+
+    /** Text keeps its frame where the page leaves no room for it. */
+    @Test
+    void what_would_have_no_room_on_a_small_page_stays_as_it_is() {
+        UUID frame = new UUID(7, 4);
+        Publication set =
+                after(
+                        set(),
+                        new FrameEdit.AddFrame(
+                                new Owner.OnParent(Sample.PARENT),
+                                frame,
+                                Sides.BOTH,
+                                new Box(Length.mm(5), Length.mm(5), Length.mm(60), Length.mm(60)),
+                                new UUID(7, 5),
+                                new UUID(7, 6),
+                                Sample.BODY.id()),
+                        new FrameEdit.ArrangeFrame(
+                                frame,
+                                new FrameSetting(
+                                        Length.mm(4),
+                                        3,
+                                        Length.mm(5),
+                                        FrameSetting.Vertical.TOP,
+                                        0),
+                                Optional.empty()),
+                        new FrameEdit.HoldFrame(
+                                frame, new Hold(Hold.Way.BOTH, Hold.Way.BOTH), Optional.empty()));
+        Publication written =
+                set.withStories(
+                        set.stories()
+                                .mapped(story ->
+                                        story.withParagraphs(
+                                                List.of(
+                                                        Sample.paragraph(
+                                                                "words", Sample.BODY, "Dew")))));
+        assertThat(placed(written).width()).isCloseTo(60 * 72 / 25.4, within(1e-6));
+        assertThat(scene(written, 0).text()).hasSize(1);
+    }
+
+    @Test
+    void a_page_is_seen_as_it_came_and_the_others_as_they_are() {
+        Publication set =
+                after(
+                        set(),
+                        add("over", true),
+                        new FrameEdit.AddPicture(OWN, word("Top", PictureFrame.Level.OVER)),
+                        new AssetEdit.RecolorAsset(
+                                FILE,
+                                new Recolor(
+                                        Rgb.WHITE,
+                                        0,
+                                        Set.of(Recolor.What.FILLS),
+                                        List.of(),
+                                        Optional.empty())));
+        Publication bare = AsItCame.of(set, List.of(PAGE));
+        assertThat(scene(bare, 0).items())
+                .extracting(ImportedPagesTest::element)
+                .containsExactly(PAGE);
+        assertThat(scene(bare, 0).filePage().orElseThrow().pixels().recolored()).isEmpty();
+        assertThat(scene(set, 0).filePage().orElseThrow().pixels().recolored()).hasSize(1);
+        assertThat(bare.pages().get(0)).isSameAs(set.pages().get(0));
     }
 
     /** Numbers go on through all files, or begin anew with each. */

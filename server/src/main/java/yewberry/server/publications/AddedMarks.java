@@ -107,7 +107,7 @@ public class AddedMarks {
         private record Found(String what, AddedItem.Kind kind, String name, boolean byOthers) {}
 
         private final Map<Found, Integer> pages = new LinkedHashMap<>();
-        private final Map<Found, Set<String>> files = new LinkedHashMap<>();
+        private final Map<Found, Set<UUID>> files = new LinkedHashMap<>();
 
         void add(Asset file, AddedLayers.Marks marks) {
             for (List<AddedItem> page : marks.added().values()) {
@@ -131,7 +131,7 @@ public class AddedMarks {
 
         private void count(Found what, int more, Asset file) {
             pages.merge(what, more, Integer::sum);
-            files.computeIfAbsent(what, _ -> new LinkedHashSet<>()).add(file.name());
+            files.computeIfAbsent(what, _ -> new LinkedHashSet<>()).add(file.id());
         }
 
         /** Of a kind with many it is told once for all. */

@@ -1,6 +1,7 @@
 package yewberry.server.view;
 
 import java.util.List;
+import java.util.UUID;
 import yewberry.pdf.AddedItem;
 
 /**
@@ -10,7 +11,7 @@ import yewberry.pdf.AddedItem;
  * @param name in words; empty where it stands for all of its kind
  * @param byOthers whether another program put it there and marked it by the standard
  * @param pages how many pages have it
- * @param files the names of the files that have it
+ * @param files that have it
  */
 public record AddedBefore(
         String what,
@@ -18,7 +19,7 @@ public record AddedBefore(
         String name,
         boolean byOthers,
         int pages,
-        List<String> files) {
+        List<UUID> files) {
     public static final String BY_OTHERS = "others-";
 
     public AddedBefore {
