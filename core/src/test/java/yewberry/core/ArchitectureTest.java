@@ -46,11 +46,15 @@ class ArchitectureTest {
                     .definedBy("yewberry.core.picture")
                     .layer("strata")
                     .definedBy("yewberry.core.strata")
+                    .layer("output")
+                    .definedBy("yewberry.core.output")
                     .whereLayer("findings")
                     .mayNotBeAccessedByAnyLayer()
                     .whereLayer("picture")
                     .mayNotBeAccessedByAnyLayer()
                     .whereLayer("strata")
+                    .mayNotBeAccessedByAnyLayer()
+                    .whereLayer("output")
                     .mayNotBeAccessedByAnyLayer()
                     .whereLayer("raster")
                     .mayOnlyBeAccessedByLayers("legibility", "picture")
@@ -71,7 +75,8 @@ class ArchitectureTest {
                             "press",
                             "findings",
                             "picture",
-                            "strata")
+                            "strata",
+                            "output")
                     .whereLayer("asset")
                     .mayOnlyBeAccessedByLayers(
                             "scene",
@@ -82,9 +87,10 @@ class ArchitectureTest {
                             "press",
                             "findings",
                             "picture",
-                            "strata")
+                            "strata",
+                            "output")
                     .whereLayer("flow")
-                    .mayOnlyBeAccessedByLayers("compose", "findings")
+                    .mayOnlyBeAccessedByLayers("compose", "findings", "output")
                     .whereLayer("edit")
                     .mayOnlyBeAccessedByLayers("mends", "findings")
                     .whereLayer("text")
@@ -98,7 +104,8 @@ class ArchitectureTest {
                             "mends",
                             "findings",
                             "picture",
-                            "strata");
+                            "strata",
+                            "output");
 
     @ArchTest
     static final ArchRule PUBLICATION_KNOWS_ONLY_COLOUR =

@@ -1,22 +1,13 @@
 package yewberry.pdf;
 
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javax.xml.parsers.DocumentBuilderFactory;
-import javax.xml.parsers.ParserConfigurationException;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.common.PDMetadata;
 import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
-import org.w3c.dom.Document;
-import org.w3c.dom.Element;
-import org.w3c.dom.NodeList;
-import org.xml.sax.SAXException;
 import yewberry.core.color.Medium;
 
 /**
@@ -29,9 +20,6 @@ public record Claims(String standard, Optional<String> doubt) {
     private static final String ARCHIVE = "http://www.aiim.org/pdfa/ns/id/";
     private static final String ACCESS = "http://www.aiim.org/pdfua/ns/id/";
 
-    /** Bytes of metadata that are read: a file may unpack to any number of them. */
-    private static final int LONGEST = 1 << 20;
-
     private static final String ARCHIVE_INTENT = "GTS_PDFA1";
 
     /**
@@ -40,55 +28,26 @@ public record Claims(String standard, Optional<String> doubt) {
      */
     static List<Claims> of(PDDocument document, Medium medium, boolean seeThrough)
             throws IOException {
-        PDMetadata metadata = document.getDocumentCatalog().getMetadata();
-        if (metadata == null) {
-            return List.of();
-        }
-        Document xmp;
-        try (InputStream in = metadata.exportXMPMetadata()) {
-            DocumentBuilderFactory factory = DocumentBuilderFactory.newInstance();
-            factory.setFeature("http://apache.org/xml/features/disallow-doctype-decl", true);
-            factory.setNamespaceAware(true);
-            var builder = factory.newDocumentBuilder();
-            builder.setErrorHandler(null);
-            byte[] bytes = in.readNBytes(LONGEST + 1);
-            if (bytes.length > LONGEST) {
-                return List.of(); // nobody says so little at such length
-            }
-            xmp = builder.parse(new ByteArrayInputStream(bytes));
-        } catch (SAXException | ParserConfigurationException unreadable) {
+        Optional<Xmp> said = Xmp.of(document);
+        if (said.isEmpty()) {
             return List.of(); // a reader finds no claim either
         }
+        Xmp xmp = said.get();
         List<Claims> claims = new ArrayList<>();
-        property(xmp, ARCHIVE, "part")
+        xmp.property(ARCHIVE, "part")
                 .ifPresent(part ->
                         claims.add(
                                 new Claims(
                                         "PDF/A-" + part + level(xmp),
                                         doubt(document, part, medium, seeThrough))));
         // what is added is marked as artifacts, which PDF/UA leaves alone (ISO 14289-1, 7.1)
-        property(xmp, ACCESS, "part")
+        xmp.property(ACCESS, "part")
                 .ifPresent(part -> claims.add(new Claims("PDF/UA-" + part, Optional.empty())));
         return claims;
     }
 
-    private static String level(Document xmp) {
-        return property(xmp, ARCHIVE, "conformance").map(String::toLowerCase).orElse("");
-    }
-
-    /** One that is written as an attribute or as an element, as XMP allows both. */
-    private static Optional<String> property(Document xmp, String space, String name) {
-        NodeList elements = xmp.getElementsByTagNameNS(space, name);
-        if (elements.getLength() > 0) {
-            return Optional.of(elements.item(0).getTextContent().strip());
-        }
-        NodeList all = xmp.getElementsByTagName("*");
-        for (int i = 0; i < all.getLength(); i++) {
-            if (all.item(i) instanceof Element element && element.hasAttributeNS(space, name)) {
-                return Optional.of(element.getAttributeNS(space, name).strip());
-            }
-        }
-        return Optional.empty();
+    private static String level(Xmp xmp) {
+        return xmp.property(ARCHIVE, "conformance").map(String::toLowerCase).orElse("");
     }
 
     private static Optional<String> doubt(

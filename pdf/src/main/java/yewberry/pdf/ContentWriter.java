@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.HexFormat;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Rgb;
+import yewberry.core.output.Structure;
 
 /** Writes the operators of a content stream (ISO 32000-1, annex A) one after the other. */
 final class ContentWriter {
@@ -28,6 +29,28 @@ final class ContentWriter {
     /** Begins what repeats over pages to mark them: ISO 32000-1, table 330. */
     void beginWatermarkArtifact() {
         raw("/Artifact <</Type /Pagination /Subtype /Watermark>> BDC\n");
+    }
+
+    /** Begins what stands beside what is read: ISO 32000-1, 14.8.2.2. */
+    void beginArtifact(Structure.Artifact kind) {
+        raw(
+                switch (kind) {
+                    case BACKGROUND -> "/Artifact <</Type /Background>> BDC\n";
+                    case LAYOUT -> "/Artifact <</Type /Layout>> BDC\n";
+                    case HEADER -> "/Artifact <</Type /Pagination /Subtype /Header>> BDC\n";
+                    case FOOTER -> "/Artifact <</Type /Pagination /Subtype /Footer>> BDC\n";
+                    case RUNNING -> "/Artifact <</Type /Pagination>> BDC\n";
+                    case WATERMARK -> "/Artifact <</Type /Pagination /Subtype /Watermark>> BDC\n";
+                });
+    }
+
+    /**
+     * Begins what an element of the structure reads: ISO 32000-1, 14.7.4.3.
+     *
+     * @param number among those of the page
+     */
+    void beginRead(String type, int number) {
+        raw("/%s <</MCID %d>> BDC\n".formatted(type, number));
     }
 
     /** Begins a picture that some text stands for: ISO 32000-1, 14.9.3. */

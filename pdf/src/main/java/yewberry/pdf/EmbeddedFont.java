@@ -68,6 +68,16 @@ final class EmbeddedFont {
                 .equals(text);
     }
 
+    /** The glyph of a space; 0 where there is none. */
+    int space() throws IOException {
+        return program.getUnicodeCmapLookup().getGlyphId(' ');
+    }
+
+    /** Whether a space can be written that is read as one. */
+    boolean readsSpace() throws IOException {
+        return space() != 0 && reads(space(), " ");
+    }
+
     /** The width a reader of the file gives this glyph, in thousandths of the type size. */
     double width(int glyph) throws IOException {
         return Math.round(program.getAdvanceWidth(glyph) * 1000 / unitsPerEm);

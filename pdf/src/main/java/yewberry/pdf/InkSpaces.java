@@ -166,6 +166,15 @@ final class InkSpaces {
         space.add(colorants);
         space.add(COSName.DEVICECMYK);
         space.add(sum(equivalents));
+        // ISO 19005-2, 6.2.4.4: each spot ink as it is alone
+        COSDictionary alone = new COSDictionary();
+        for (int i = 0; i < names.size() && !PROCESS.contains(names.get(i)); i++) {
+            alone.setItem(
+                    COSName.getPDFName(names.get(i)), separation(names.get(i), equivalents.get(i)));
+        }
+        COSDictionary attributes = new COSDictionary();
+        attributes.setItem(COSName.COLORANTS, alone);
+        space.add(attributes);
         return space;
     }
 

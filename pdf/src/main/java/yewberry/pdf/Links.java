@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -16,6 +17,7 @@ import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDBorderStyleDictionary;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageXYZDestination;
+import yewberry.core.output.Node;
 import yewberry.core.publication.LinkTo;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
@@ -29,12 +31,20 @@ final class Links {
     /** In points. */
     private static final double AROUND = 0.01;
 
+    private final Optional<Tags> tags;
     private final Map<UUID, PDPage> pages = new HashMap<>();
     private final Map<UUID, Place> paragraphs = new HashMap<>();
     private final List<Wanted> wanted = new ArrayList<>();
 
     /** Where a paragraph begins, in the space of the file. */
     private record Place(PDPage page, double top) {}
+
+    /**
+     * @param tags of the file; nothing where it has no structure
+     */
+    Links(Optional<Tags> tags) {
+        this.tags = tags;
+    }
 
     private record Wanted(PDPage page, PageScene.Link link, Rect bleed) {}
 
@@ -56,12 +66,22 @@ final class Links {
         for (Wanted each : wanted) {
             for (Rect line : each.link().where()) {
                 PDAnnotationLink annotation = annotation(each, line);
-                if (leads(annotation, each.link().to())) {
+                if (leads(annotation, each.link().to()) && isRead(each, annotation)) {
                     byPage.computeIfAbsent(each.page(), page -> new ArrayList<>()).add(annotation);
                 }
             }
         }
         byPage.forEach(PDPage::setAnnotations);
+    }
+
+    /** In a file with structure only what is read leads anywhere: ISO 14289-1, 7.18.5. */
+    private boolean isRead(Wanted wanted, PDAnnotationLink annotation) {
+        if (tags.isEmpty()) {
+            return true;
+        }
+        Optional<Node> node = tags.get().structure().link(wanted.link().run(), wanted.link().to());
+        node.ifPresent(each -> tags.get().annotation(wanted.page(), annotation, each));
+        return node.isPresent();
     }
 
     private boolean leads(PDAnnotationLink annotation, LinkTo to) {

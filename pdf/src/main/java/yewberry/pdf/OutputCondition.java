@@ -4,6 +4,7 @@ import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.util.List;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
@@ -12,6 +13,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDResources;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.output.Claim;
 
 /**
  * What the device colours of a file mean: ISO 32000-1, 14.11.5.
@@ -39,6 +41,19 @@ public record OutputCondition(
                             3,
                             ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData());
         };
+    }
+
+    /** Those that a file names: one for each purpose, all with the same profile. */
+    public static List<OutputCondition> of(PdfOutput output) {
+        OutputCondition one = of(output.medium(), output.condition());
+        boolean kept = output.profile().claims(Claim.PDF_A_2A);
+        return kept && output.medium() == Medium.PAPER
+                ? List.of(one, one.as("GTS_PDFA1"))
+                : List.of(one);
+    }
+
+    private OutputCondition as(String other) {
+        return new OutputCondition(other, identifier, name, components, profile);
     }
 
     COSStream stream(PDDocument document) throws IOException {

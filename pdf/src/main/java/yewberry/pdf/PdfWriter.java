@@ -4,16 +4,19 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Path;
 import java.time.Instant;
-import java.time.ZoneOffset;
-import java.util.GregorianCalendar;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentCatalog;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDPageLabelRange;
+import org.apache.pdfbox.pdmodel.common.PDPageLabels;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
@@ -21,9 +24,9 @@ import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferenc
 import yewberry.core.Progress;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
-import yewberry.core.publication.Language;
+import yewberry.core.output.Claim;
+import yewberry.core.output.Structure;
 import yewberry.core.publication.Publication;
-import yewberry.core.publication.Setup;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageBoxes;
@@ -32,37 +35,26 @@ import yewberry.core.scene.Rect;
 
 /**
  * Writes a PDF, one page after the other, each out to its bleed: for the press process colour as
- * DeviceCMYK and spot inks on plates of their own, for the screen sRGB, cropped to the trim. It
- * claims conformance to no standard.
+ * DeviceCMYK and spot inks on plates of their own, for the screen sRGB, cropped to the trim.
  */
 public final class PdfWriter {
+    private final PdfOutput output;
     private final Medium medium;
-    private final PressCondition condition;
     private final PDDocument document;
     private final Materials materials;
-    private final Links links = new Links();
+    private final Optional<Tags> tags;
+    private final Links links;
 
-    private PdfWriter(Medium medium, PressCondition condition, PDDocument document) {
-        this.medium = medium;
-        this.condition = condition;
+    private PdfWriter(PdfOutput output, PDDocument document) {
+        this.output = output;
+        this.medium = output.medium();
         this.document = document;
-        this.materials = new Materials(document, condition);
+        this.materials = new Materials(document, output.condition());
+        this.tags = output.structure().map(structure -> new Tags(document, structure));
+        this.links = new Links(tags);
     }
 
-    /**
-     * What a file says of itself.
-     *
-     * @param title as readers show it
-     * @param language of its text
-     */
-    public record About(String title, Language language, Instant created) {
-        public static About of(Publication publication, Instant created) {
-            Setup setup = publication.setup();
-            return new About(setup.title().orElse(publication.name()), setup.language(), created);
-        }
-    }
-
-    /** A file of British text. */
+    /** A file of British text, without structure and claims. */
     public static void write(
             String title,
             List<PageScene> scenes,
@@ -72,61 +64,81 @@ public final class PdfWriter {
             Path file,
             Progress progress)
             throws IOException {
-        About about = new About(title, Language.ENGLISH_BRITISH, created);
-        write(about, scenes, medium, condition, file, progress);
+        write(PdfOutput.plain(title, scenes, medium, condition, created), file, progress);
     }
 
     /**
-     * @param about goes into the document's information
      * @throws IOException if the file cannot be written; what was there may be gone then
      * @throws java.util.concurrent.CancellationException if {@code progress} says so
      */
-    public static void write(
-            About about,
-            List<PageScene> scenes,
-            Medium medium,
-            PressCondition condition,
-            Path file,
-            Progress progress)
-            throws IOException {
+    public static void write(PdfOutput output, Path file, Progress progress) throws IOException {
         try (PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
-            PdfWriter pdf = new PdfWriter(medium, condition, document);
-            pdf.describe(about);
-            for (int i = 0; i < scenes.size(); i++) {
-                progress.at(i, scenes.size());
-                pdf.page(scenes.get(i));
+            PdfWriter pdf = new PdfWriter(output, document);
+            try (Materials materials = pdf.materials) {
+                pdf.describe();
+                int pages = output.scenes().size();
+                for (int i = 0; i < pages; i++) {
+                    progress.at(i, pages);
+                    pdf.page(output.scenes().get(i));
+                }
+                pdf.links.finish();
+                materials.finish();
+                if (pdf.tags.isPresent()) {
+                    pdf.tags.get().finish();
+                    Bookmarks.add(document, pdf.tags.get().structure());
+                }
+                document.save(file.toFile());
             }
-            pdf.links.finish();
-            pdf.materials.finish();
-            document.save(file.toFile());
-            pdf.materials.close();
         }
     }
 
-    private void describe(About about) throws IOException {
-        document.getDocument().setVersion(1.7f);
-        var information = document.getDocumentInformation();
-        information.setTitle(about.title());
-        information.setProducer("Yewberry");
-        information.setCreationDate(GregorianCalendar.from(about.created().atZone(ZoneOffset.UTC)));
+    private void describe() throws IOException {
+        // ISO 15930-7 goes by PDF 1.6, ISO 19005-2 and 14289-1 by any up to 1.7
+        document.getDocument().setVersion(output.profile().claims(Claim.PDF_X_4) ? 1.6f : 1.7f);
+        Metadata.describe(output, document);
         PDDocumentCatalog catalog = document.getDocumentCatalog();
-        catalog.setLanguage(about.language().tag());
+        catalog.setLanguage(output.language().tag());
         PDViewerPreferences shown = new PDViewerPreferences(new COSDictionary());
         shown.setDisplayDocTitle(true);
         catalog.setViewerPreferences(shown);
-        catalog.addOutputIntent(new PDOutputIntent(outputIntent()));
+        COSStream profile = null;
+        for (OutputCondition wanted : OutputCondition.of(output)) {
+            profile = profile == null ? wanted.stream(document) : profile;
+            catalog.addOutputIntent(new PDOutputIntent(intent(wanted, profile)));
+        }
+        output.publication().ifPresent(each -> catalog.setPageLabels(numbers(each)));
     }
 
-    /** ISO 32000-1, 14.11.5; the profile byte for byte, which PDFBox's own way would not keep. */
-    private COSDictionary outputIntent() throws IOException {
-        OutputCondition wanted = OutputCondition.of(medium, condition);
+    /** ISO 32000-1, 12.4.2: pages are named as they are numbered in the publication. */
+    private PDPageLabels numbers(Publication publication) {
+        PDPageLabels labels = new PDPageLabels(document);
+        int last = -1;
+        for (int i = 0; i < output.scenes().size(); i++) {
+            int at = publication.pages().position(output.scenes().get(i).page()).orElse(last + 1);
+            if (at != last + 1 || i == 0) {
+                PDPageLabelRange range = new PDPageLabelRange();
+                range.setStyle(PDPageLabelRange.STYLE_DECIMAL);
+                range.setStart(at + 1);
+                labels.setLabelItem(i, range);
+            }
+            last = at;
+        }
+        return labels;
+    }
+
+    /**
+     * ISO 32000-1, 14.11.5; the profile byte for byte, which PDFBox's own way would not keep.
+     *
+     * @param profile that all intents of a file share: ISO 19005-2, 6.2.3
+     */
+    private static COSDictionary intent(OutputCondition wanted, COSStream profile) {
         COSDictionary intent = new COSDictionary();
         intent.setItem(COSName.TYPE, COSName.OUTPUT_INTENT);
         intent.setName(COSName.S, wanted.kind());
         intent.setString(COSName.OUTPUT_CONDITION_IDENTIFIER, wanted.identifier());
         intent.setString(COSName.REGISTRY_NAME, "http://www.color.org");
         intent.setString(COSName.INFO, wanted.name());
-        intent.setItem(COSName.DEST_OUTPUT_PROFILE, wanted.stream(document));
+        intent.setItem(COSName.DEST_OUTPUT_PROFILE, profile);
         return intent;
     }
 
@@ -146,8 +158,10 @@ public final class PdfWriter {
         if (scene.fills().stream().anyMatch(Shadings::mixes)) {
             page.getCOSObject().setItem(COSName.GROUP, transparencyGroup(medium));
         }
+        Map<Item, Structure.Place> places =
+                tags.map(each -> each.structure().page(all, scene)).orElse(Map.of());
         for (Item item : scene.items()) {
-            sheet.draw(item);
+            sheet.draw(item, Optional.ofNullable(places.get(item)));
         }
         PDStream stream = new PDStream(document);
         try (OutputStream out = stream.createOutputStream(COSName.FLATE_DECODE)) {
@@ -155,7 +169,8 @@ public final class PdfWriter {
         }
         page.setContents(stream);
         document.addPage(page);
-        if (medium == Medium.SCREEN) {
+        tags.ifPresent(each -> each.page(page, bleed));
+        if (output.profile().linked()) {
             links.page(page, all);
         }
     }

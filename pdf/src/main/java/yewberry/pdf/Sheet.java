@@ -4,6 +4,7 @@ import java.awt.geom.AffineTransform;
 import java.awt.geom.Path2D;
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDResources;
@@ -11,6 +12,8 @@ import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import yewberry.core.color.Color;
 import yewberry.core.color.Inks;
 import yewberry.core.color.Rgb;
+import yewberry.core.output.Node;
+import yewberry.core.output.Structure;
 import yewberry.core.publication.Outline;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Cubics;
@@ -46,7 +49,15 @@ final class Sheet {
         return content.bytes();
     }
 
+    /** Of a file without structure. */
     void draw(Item item) throws IOException {
+        draw(item, Optional.empty());
+    }
+
+    /**
+     * @param place what it is to whoever reads; nothing in a file without structure
+     */
+    void draw(Item item, Optional<Structure.Place> place) throws IOException {
         boolean overprints = item instanceof Item.GlyphRun run && run.paint().overprints();
         if (overprints != overprinting) {
             overprinting = overprints;
@@ -54,17 +65,47 @@ final class Sheet {
             resources.put(COSName.getPDFName(state), overprint(overprinting));
             content.graphicsState(state);
         }
+        boolean marked = place.isPresent() || !(item instanceof Item.GlyphRun);
+        if (place.isPresent()) {
+            begin(place.get());
+        } else {
+            begin(item);
+        }
         switch (item) {
-            case Item.AreaFill fill -> {
-                content.beginBackgroundArtifact();
-                area(fill);
-                content.endMarkedContent();
+            case Item.AreaFill fill -> area(fill);
+            case Item.TextFill fill -> formed(fill);
+            case Item.FrontFill fill -> formed(fill);
+            case Item.GlyphStroke line -> stroke(line);
+            case Item.GlyphRun run -> {
+                fillColor(run.paint().color());
+                EmbeddedFont font = materials.font(run.face());
+                resources.put(COSName.getPDFName(font.name()), font.font());
+                boolean read = place.filter(Structure.Place.Read.class::isInstance).isPresent();
+                text(
+                        run,
+                        font,
+                        read && !run.type().leftward()
+                                ? ((Structure.Place.Read) place.get()).spaced()
+                                : List.of());
             }
-            case Item.TextFill fill -> {
-                content.beginArtifact();
-                formed(fill);
-                content.endMarkedContent();
-            }
+        }
+        if (marked) {
+            content.endMarkedContent();
+        }
+    }
+
+    private void begin(Structure.Place place) {
+        switch (place) {
+            case Structure.Place.Read(Node node, int number, List<Boolean> spaced) ->
+                    content.beginRead(Tags.type(node), number);
+            case Structure.Place.Beside(Structure.Artifact kind) -> content.beginArtifact(kind);
+        }
+    }
+
+    private void begin(Item item) {
+        switch (item) {
+            case Item.AreaFill fill -> content.beginBackgroundArtifact();
+            case Item.TextFill fill -> content.beginArtifact();
             case Item.FrontFill fill -> {
                 if (fill.source().isRunningItem()) {
                     content.beginWatermarkArtifact();
@@ -73,20 +114,9 @@ final class Sheet {
                 } else {
                     content.beginPicture(fill.source().meaning().text());
                 }
-                formed(fill);
-                content.endMarkedContent();
             }
-            case Item.GlyphStroke line -> {
-                content.beginArtifact();
-                stroke(line);
-                content.endMarkedContent();
-            }
-            case Item.GlyphRun run -> {
-                fillColor(run.paint().color());
-                EmbeddedFont font = materials.font(run.face());
-                resources.put(COSName.getPDFName(font.name()), font.font());
-                text(run, font);
-            }
+            case Item.GlyphStroke line -> content.beginArtifact();
+            case Item.GlyphRun run -> {}
         }
     }
 
@@ -255,9 +285,14 @@ final class Sheet {
         };
     }
 
-    private void text(Item.GlyphRun run, EmbeddedFont font) throws IOException {
+    /**
+     * @param spaced for each line, whether a space goes on from it to the next; nothing for none
+     */
+    private void text(Item.GlyphRun run, EmbeddedFont font, List<Boolean> spaced)
+            throws IOException {
         content.beginText(font.name(), run.size());
-        for (Item.Line line : run.lines()) {
+        for (int at = 0; at < run.lines().size(); at++) {
+            Item.Line line = run.lines().get(at);
             double level = Double.NaN;
             double pen = 0;
             List<Segment.Glyph> glyphs = line.glyphs();
@@ -295,7 +330,10 @@ final class Sheet {
                 }
                 pen = glyph.x() + font.width(glyph.id()) * run.size() / Face.UNITS;
             }
-            if (!line.glyphs().isEmpty()) {
+            if (!glyphs.isEmpty()) {
+                if (!spaced.isEmpty() && spaced.get(at) && font.readsSpace()) {
+                    content.glyph(font.encode(font.space()));
+                }
                 content.endGlyphs();
             }
         }

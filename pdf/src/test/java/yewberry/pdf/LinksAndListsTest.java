@@ -24,6 +24,7 @@ import yewberry.core.Progress;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.compose.Composer;
+import yewberry.core.output.PdfProfile;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Language;
@@ -191,10 +192,8 @@ class LinksAndListsTest {
     private Path written(Medium medium, List<PageScene> scenes) throws IOException {
         Path pdf = folder.resolve("links.pdf");
         PdfWriter.write(
-                PdfWriter.About.of(publication(), Instant.EPOCH),
-                scenes,
-                medium,
-                COATED,
+                PdfOutput.of(
+                        publication(), scenes, PdfProfile.plain(medium), COATED, Instant.EPOCH),
                 pdf,
                 Progress.NONE);
         return pdf;

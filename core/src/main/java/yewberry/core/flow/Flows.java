@@ -54,6 +54,11 @@ public final class Flows {
         }
     }
 
+    /** What stands before each paragraph of a story; empty for nothing. */
+    public static List<String> marks(Story story, Publication in) {
+        return AllLooks.of(in, story).marks(story);
+    }
+
     /**
      * A story as it runs on a page, or on any.
      *

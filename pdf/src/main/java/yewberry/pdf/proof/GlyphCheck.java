@@ -34,11 +34,9 @@ final class GlyphCheck {
     private final Map<Cell, List<PaintedGlyph>> places = new HashMap<>();
     private final List<String> problems = new ArrayList<>();
     private final Map<Plates, int[]> counts = new LinkedHashMap<>();
-    private int left;
 
     private GlyphCheck(MediumScene scene, List<PaintedGlyph> glyphs) {
         this.scene = scene;
-        this.left = glyphs.size();
         glyphs.forEach(glyph ->
                 places.computeIfAbsent(Cell.of(glyph.x(), glyph.y()), cell -> new ArrayList<>())
                         .add(glyph));
@@ -50,9 +48,10 @@ final class GlyphCheck {
     static Found check(MediumScene scene, List<PaintedGlyph> glyphs) {
         GlyphCheck check = new GlyphCheck(scene, glyphs);
         scene.text().forEach(check::run);
-        if (check.left > 0) {
+        long left = check.left();
+        if (left > 0) {
             check.problems.add(
-                    "%d glyphs are in the file that the page does not have.".formatted(check.left));
+                    "%d glyphs are in the file that the page does not have.".formatted(left));
         }
         return new Found(
                 check.counts.entrySet().stream()
@@ -64,6 +63,14 @@ final class GlyphCheck {
                                         entry.getValue()[0] == entry.getValue()[1]))
                         .toList(),
                 check.problems);
+    }
+
+    /** But for spaces, which may stand where lines end. */
+    private long left() {
+        return places.values().stream()
+                .flatMap(List::stream)
+                .filter(glyph -> !glyph.text().equals(" ") || !glyph.ink().isEmpty())
+                .count();
     }
 
     /** Glyphs by the place they stand at, to a tenth of a point. */
@@ -179,7 +186,6 @@ final class GlyphCheck {
         }
         if (best != null) {
             from.remove(best);
-            left--;
         }
         return Optional.ofNullable(best);
     }

@@ -43,8 +43,30 @@ final class PaintedPage extends PathEngine {
     private final List<PaintedGlyph> glyphs = new ArrayList<>();
     private final List<PaintedStroke> strokes = new ArrayList<>();
     private final List<PaintedFile> files = new ArrayList<>();
-    private final Deque<Optional<String>> marked = new ArrayDeque<>();
+    private final Deque<Optional<String>> standing = new ArrayDeque<>();
+    private final List<Marked> marked = new ArrayList<>();
+    private int unmarked;
     private int depth;
+
+    /** A stretch of the page that is marked, and in no other that is. */
+    static final class Marked {
+        private final String mark;
+        private final StringBuilder text = new StringBuilder();
+
+        private Marked(String mark) {
+            this.mark = mark;
+        }
+
+        /** "read" and its number, or as what it stands beside that: its type and subtype. */
+        String mark() {
+            return mark;
+        }
+
+        /** As it reads. */
+        String text() {
+            return text.toString();
+        }
+    }
 
     /**
      * A glyph at its origin.
@@ -114,6 +136,23 @@ final class PaintedPage extends PathEngine {
         return files;
     }
 
+    /** What is marked, in order; what is within such a stretch is part of it. */
+    List<Marked> marked() {
+        return marked;
+    }
+
+    /** How many things are painted outside all of these. */
+    int unmarked() {
+        return unmarked;
+    }
+
+    /** Something is painted. */
+    private void painted() {
+        if (standing.isEmpty()) {
+            unmarked++;
+        }
+    }
+
     private static Optional<Plates> plates(PDColor color) {
         PDColorSpace space = color.getColorSpace();
         float[] components = color.getComponents();
@@ -131,7 +170,10 @@ final class PaintedPage extends PathEngine {
     /** ISO 32000-1, 14.9.4: what a stretch of content stands for as text. */
     @Override
     public void beginMarkedContentSequence(COSName tag, COSDictionary properties) {
-        marked.push(
+        if (depth == 0 && standing.isEmpty()) {
+            marked.add(new Marked(mark(tag, properties)));
+        }
+        standing.push(
                 properties != null && properties.containsKey(COSName.ACTUAL_TEXT)
                         ? Optional.of(properties.getString(COSName.ACTUAL_TEXT))
                         : Optional.empty());
@@ -139,16 +181,31 @@ final class PaintedPage extends PathEngine {
 
     @Override
     public void endMarkedContentSequence() {
-        if (!marked.isEmpty()) {
-            marked.pop();
+        if (!standing.isEmpty()) {
+            standing.pop();
         }
+    }
+
+    private static String mark(COSName tag, COSDictionary properties) {
+        if (properties != null && properties.containsKey(COSName.MCID)) {
+            return "read " + properties.getInt(COSName.MCID);
+        }
+        if (!tag.getName().equals("Artifact") || properties == null) {
+            return tag.getName();
+        }
+        String subtype = properties.getNameAsString(COSName.SUBTYPE);
+        return properties.getNameAsString(COSName.TYPE) + (subtype == null ? "" : " " + subtype);
     }
 
     @Override
     protected void showGlyph(Matrix matrix, PDFont font, int code, Vector displacement)
             throws IOException {
         String read = font.toUnicode(code);
+        painted();
         String text = standsFor().orElse(read == null ? "" : read);
+        if (!marked.isEmpty() && !standing.isEmpty()) {
+            marked.getLast().text.append(text);
+        }
         AffineTransform place = matrix.createAffineTransform();
         place.concatenate(font.getFontMatrix().createAffineTransform());
         Shape outline =
@@ -168,12 +225,12 @@ final class PaintedPage extends PathEngine {
 
     /** The text of the stretch around a glyph, for the first one in it; the others say nothing. */
     private Optional<String> standsFor() {
-        List<Optional<String>> around = new ArrayList<>(marked);
+        List<Optional<String>> around = new ArrayList<>(standing);
         for (int i = 0; i < around.size(); i++) {
             if (around.get(i).isPresent()) {
-                marked.clear();
+                standing.clear();
                 for (int j = 0; j < around.size(); j++) {
-                    marked.add(j == i ? Optional.of("") : around.get(j));
+                    standing.add(j == i ? Optional.of("") : around.get(j));
                 }
                 return around.get(i);
             }
@@ -201,6 +258,7 @@ final class PaintedPage extends PathEngine {
 
     @Override
     protected void fill(GeneralPath path) {
+        painted();
         Rectangle2D clip = getGraphicsState().getCurrentClippingPath().getBounds2D();
         areas.add(path.getBounds2D().createIntersection(clip));
         if (getGraphicsState().getNonStrokingColor().getPatternName() != null) {
@@ -210,6 +268,7 @@ final class PaintedPage extends PathEngine {
 
     @Override
     protected void stroke(GeneralPath path) {
+        painted();
         if (depth > 0) {
             return;
         }
@@ -223,11 +282,13 @@ final class PaintedPage extends PathEngine {
 
     @Override
     public void shadingFill(COSName shading) {
+        painted();
         areas.add(getGraphicsState().getCurrentClippingPath().getBounds2D());
     }
 
     @Override
     public void drawImage(PDImage image) {
+        painted();
         if (image instanceof PDImageXObject object) {
             files.add(
                     new PaintedFile(
@@ -258,6 +319,7 @@ final class PaintedPage extends PathEngine {
     }
 
     private void placed(PDFormXObject form) {
+        painted();
         PDRectangle box = form.getBBox();
         if (box == null) {
             return;

@@ -4,6 +4,7 @@ import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Base64;
@@ -31,6 +32,7 @@ import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 import yewberry.pdf.OutputCondition;
 import yewberry.pdf.PageIndex;
+import yewberry.pdf.PdfOutput;
 import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.ReadBackReport.BoxCheck;
 import yewberry.pdf.proof.ReadBackReport.Extent;
@@ -63,6 +65,7 @@ public final class ReadBack implements AutoCloseable {
     private final ImageCache images = new ImageCache();
     private final AtomicInteger pictures;
     private Optional<SecondDrawing> witness = Optional.empty();
+    private Optional<StructureCheck> structure = Optional.empty();
 
     private ReadBack(
             PDDocument document,
@@ -90,13 +93,29 @@ public final class ReadBack implements AutoCloseable {
             PressCondition condition,
             Progress progress)
             throws IOException {
+        return check(file, PdfOutput.plain("", scenes, medium, condition, Instant.EPOCH), progress);
+    }
+
+    /**
+     * @param output what the file was made from
+     * @throws IOException if the file cannot be read
+     * @throws java.util.concurrent.CancellationException if {@code progress} says so
+     */
+    public static ReadBackReport check(Path file, PdfOutput output, Progress progress)
+            throws IOException {
+        List<PageScene> scenes = output.scenes();
+        Medium medium = output.medium();
+        PressCondition condition = output.condition();
         AtomicInteger pictures = new AtomicInteger();
+        Optional<StructureCheck> structure = StructureCheck.of(output);
         List<String> problems;
         int pages;
         try (PDDocument document =
                         Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
                 ReadBack readBack = new ReadBack(document, scenes, medium, condition, pictures)) {
-            problems = readBack.file();
+            problems = readBack.file(OutputCondition.of(output));
+            structure.ifPresent(each -> problems.addAll(each.file(document)));
+            problems.addAll(ClaimCheck.check(document, output));
             pages = Math.min(document.getNumberOfPages(), scenes.size());
         }
         PageReaders.Opener opener =
@@ -106,6 +125,7 @@ public final class ReadBack implements AutoCloseable {
                         reader.witness =
                                 Optional.of(new SecondDrawing(document, reader.pages, medium));
                     }
+                    reader.structure = structure;
                     return reader.reading(reader::page);
                 };
         return ReadBackReport.of(PageReaders.read(file, opener, pages, progress), problems);
@@ -169,7 +189,7 @@ public final class ReadBack implements AutoCloseable {
     }
 
     /** What is wrong with the file as a whole. */
-    private List<String> file() throws IOException {
+    private List<String> file(List<OutputCondition> conditions) throws IOException {
         List<String> problems = new ArrayList<>();
         int pages = scenes.size();
         if (document.getNumberOfPages() != pages) {
@@ -177,17 +197,25 @@ public final class ReadBack implements AutoCloseable {
                     "The file has %d pages instead of %d."
                             .formatted(document.getNumberOfPages(), pages));
         }
-        OutputCondition wanted = OutputCondition.of(medium, condition);
         List<PDOutputIntent> intents = document.getDocumentCatalog().getOutputIntents();
-        if (intents.size() != 1) {
+        if (intents.size() != conditions.size()) {
             problems.add(
                     intents.isEmpty()
                             ? "The file names no output condition (output intent)."
-                            : "The file names %d output conditions instead of one."
-                                    .formatted(intents.size()));
+                            : "The file names %d output conditions instead of %d."
+                                    .formatted(intents.size(), conditions.size()));
             return problems;
         }
-        COSDictionary intent = intents.getFirst().getCOSObject();
+        for (int i = 0; i < intents.size(); i++) {
+            problems.addAll(intent(intents.get(i), conditions.get(i)));
+        }
+        return problems;
+    }
+
+    private static List<String> intent(PDOutputIntent found, OutputCondition wanted)
+            throws IOException {
+        List<String> problems = new ArrayList<>();
+        COSDictionary intent = found.getCOSObject();
         if (!wanted.kind().equals(intent.getNameAsString(COSName.S))
                 || !wanted.identifier()
                         .equals(intent.getString(COSName.OUTPUT_CONDITION_IDENTIFIER))
@@ -196,7 +224,7 @@ public final class ReadBack implements AutoCloseable {
                     "The file names another output condition than %s."
                             .formatted(wanted.identifier()));
         }
-        var profile = intents.getFirst().getDestOutputIntent();
+        var profile = found.getDestOutputIntent();
         if (profile == null) {
             problems.add("The file holds no profile of its output condition.");
         } else {
@@ -230,6 +258,7 @@ public final class ReadBack implements AutoCloseable {
         PaintedPage painted = PaintedPage.read(page);
         GlyphCheck.Found text = GlyphCheck.check(scene, painted.glyphs());
         problems.addAll(text.problems());
+        structure.ifPresent(each -> problems.addAll(each.page(index, painted)));
         problems.addAll(StrokeCheck.check(scene, painted.strokes()));
         problems.addAll(PlaceCheck.check(scene, shown, painted));
         PlaneRaster wanted = own.draw(scene, shown, PPI);

@@ -25,12 +25,14 @@ import yewberry.core.findings.Findings;
 import yewberry.core.legibility.ByViewing;
 import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.Legibility;
+import yewberry.core.output.PdfProfile;
 import yewberry.core.picture.Png;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Publication;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.PdfDocuments;
+import yewberry.pdf.PdfOutput;
 import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.server.jobs.SetOutput;
@@ -75,13 +77,17 @@ public final class DemoFiles {
         PressCondition press = PressCondition.coated();
         List<PageScene> scenes = new Composer(press, pictures).composeAll(guide);
         Path pdf = folder.resolve("season-guide-press.pdf");
-        PdfWriter.write(
-                PdfWriter.About.of(guide, Clock.systemUTC().instant()),
-                scenes,
-                Medium.PAPER,
-                press,
-                pdf,
-                Progress.NONE);
+        PdfOutput output =
+                PdfOutput.of(guide, scenes, PdfProfile.PRESS, press, Clock.systemUTC().instant());
+        PdfWriter.write(output, pdf, Progress.NONE);
+        for (Map.Entry<String, PdfProfile> each :
+                Map.of("reading", PdfProfile.READING, "all", PdfProfile.ALL).entrySet()) {
+            Path file = folder.resolve("season-guide-%s.pdf".formatted(each.getKey()));
+            PdfOutput other =
+                    PdfOutput.of(
+                            guide, scenes, each.getValue(), press, Clock.systemUTC().instant());
+            PdfWriter.write(other, file, Progress.NONE);
+        }
         Legibility legibility =
                 new Legibility(press, Demand.of(guide.setup()), guide.setup().destination());
         List<FindingView> findings = new ArrayList<>();
@@ -102,20 +108,20 @@ public final class DemoFiles {
         Publication leaflet = DemoLeaflet.publication(taking);
         List<PageScene> leafletScenes = new Composer(press, pictures).composeAll(leaflet);
         Path leafletPdf = folder.resolve("gate-leaflet-press.pdf");
-        PdfWriter.write(
-                PdfWriter.About.of(leaflet, Clock.systemUTC().instant()),
-                leafletScenes,
-                Medium.PAPER,
-                press,
-                leafletPdf,
-                Progress.NONE);
+        PdfOutput leafletOutput =
+                PdfOutput.of(
+                        leaflet,
+                        leafletScenes,
+                        PdfProfile.PRESS,
+                        press,
+                        Clock.systemUTC().instant());
+        PdfWriter.write(leafletOutput, leafletPdf, Progress.NONE);
         logSheets(taking, files, pictures, press, folder.resolve("log-sheets"));
         System.out.println(
                 "Wrote the press PDFs, the log sheets, season-guide-scene.json, season-guide-findings.json, swatches.csv and pictures to "
                         + folder);
-        return ReadBack.check(leafletPdf, leafletScenes, Medium.PAPER, press, Progress.NONE)
-                        .matches()
-                && ReadBack.check(pdf, scenes, Medium.PAPER, press, Progress.NONE).matches();
+        return ReadBack.check(leafletPdf, leafletOutput, Progress.NONE).matches()
+                && ReadBack.check(pdf, output, Progress.NONE).matches();
     }
 
     /** The files as they came, and as they go out. */

@@ -32,11 +32,12 @@ import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Names;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
-import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.output.PdfProfile;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
+import yewberry.pdf.PdfOutput;
 import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.pdf.proof.ReadBackReport;
@@ -244,8 +245,9 @@ public class Jobs implements DisposableBean {
                                     files(id, job, open, publication, wanted, part);
                             yield Optional.of(mapper.writeValueAsString(results));
                         }
-                        case PRESS_PDF -> pdf(id, job, open, publication, Medium.PAPER, part);
-                        case SCREEN_PDF -> pdf(id, job, open, publication, Medium.SCREEN, part);
+                        case PRESS_PDF -> pdf(id, job, open, publication, PdfProfile.PRESS, part);
+                        case SCREEN_PDF ->
+                                pdf(id, job, open, publication, PdfProfile.READING, part);
                     };
             Files.move(part, file(id), StandardCopyOption.REPLACE_EXISTING);
             finish(id, JobView.State.DONE, "", report);
@@ -276,25 +278,15 @@ public class Jobs implements DisposableBean {
             RunningJob job,
             OpenPublication open,
             Publication publication,
-            Medium medium,
+            PdfProfile profile,
             Path part)
             throws IOException {
         PressCondition press = open.press(publication);
         List<PageScene> scenes = open.composer(publication).composeAll(publication);
-        PdfWriter.write(
-                PdfWriter.About.of(publication, clock.instant()),
-                scenes,
-                medium,
-                press,
-                part,
-                (done, all) -> at(id, job, "Writing", done, all));
+        PdfOutput output = PdfOutput.of(publication, scenes, profile, press, clock.instant());
+        PdfWriter.write(output, part, (done, all) -> at(id, job, "Writing", done, all));
         ReadBackReport report =
-                ReadBack.check(
-                        part,
-                        scenes,
-                        medium,
-                        press,
-                        (done, all) -> at(id, job, "Reading back", done, all));
+                ReadBack.check(part, output, (done, all) -> at(id, job, "Reading back", done, all));
         return Optional.of(mapper.writeValueAsString(report));
     }
 

@@ -8,10 +8,11 @@ import java.nio.file.Path;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Progress;
-import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.compose.Composer;
+import yewberry.core.output.PdfProfile;
 import yewberry.core.publication.Publication;
+import yewberry.pdf.PdfOutput;
 import yewberry.pdf.PdfWriter;
 import yewberry.server.json.CoreJson;
 
@@ -37,10 +38,12 @@ public final class Reports {
             Path file = Files.createTempFile("yewberry-report", ".pdf");
             try {
                 PdfWriter.write(
-                        PdfWriter.About.of(pages, report.written()),
-                        new Composer(press).composeAll(pages),
-                        Medium.SCREEN,
-                        press,
+                        PdfOutput.of(
+                                pages,
+                                new Composer(press).composeAll(pages),
+                                PdfProfile.READING,
+                                press,
+                                report.written()),
                         file,
                         Progress.NONE);
                 return Files.readAllBytes(file);
