@@ -17,7 +17,6 @@ import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDBorderStyleDictionary;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageXYZDestination;
-import yewberry.core.output.Node;
 import yewberry.core.publication.LinkTo;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
@@ -66,22 +65,13 @@ final class Links {
         for (Wanted each : wanted) {
             for (Rect line : each.link().where()) {
                 PDAnnotationLink annotation = annotation(each, line);
-                if (leads(annotation, each.link().to()) && isRead(each, annotation)) {
+                if (leads(annotation, each.link().to())) {
+                    tags.ifPresent(of -> of.annotation(each.page(), annotation, each.link()));
                     byPage.computeIfAbsent(each.page(), page -> new ArrayList<>()).add(annotation);
                 }
             }
         }
         byPage.forEach(PDPage::setAnnotations);
-    }
-
-    /** In a file with structure only what is read leads anywhere: ISO 14289-1, 7.18.5. */
-    private boolean isRead(Wanted wanted, PDAnnotationLink annotation) {
-        if (tags.isEmpty()) {
-            return true;
-        }
-        Optional<Node> node = tags.get().structure().link(wanted.link().run(), wanted.link().to());
-        node.ifPresent(each -> tags.get().annotation(wanted.page(), annotation, each));
-        return node.isPresent();
     }
 
     private boolean leads(PDAnnotationLink annotation, LinkTo to) {

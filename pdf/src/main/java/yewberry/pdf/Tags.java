@@ -3,8 +3,10 @@ package yewberry.pdf;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -17,6 +19,7 @@ import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import yewberry.core.output.Node;
 import yewberry.core.output.Structure;
 import yewberry.core.publication.ListMark;
+import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 
 /** The structure of a file (ISO 32000-1, 14.7 and 14.8), from that of the publication. */
@@ -27,12 +30,16 @@ public final class Tags {
     private static final COSName PG = COSName.getPDFName("Pg");
     private static final COSName TITLE = COSName.getPDFName("Title");
 
+    /** What words are that lead to what is not in the file. */
+    public static final String NOWHERE = "Span";
+
     private final PDDocument document;
     private final Structure structure;
     private final List<Written> pages = new ArrayList<>();
     private final List<COSBase> annotated = new ArrayList<>();
     private final Map<Node, COSDictionary> elements = new IdentityHashMap<>();
     private final Map<Node, List<COSDictionary>> annotations = new IdentityHashMap<>();
+    private final Map<UUID, Node> beside = new LinkedHashMap<>();
 
     Tags(PDDocument document, Structure structure) {
         this.document = document;
@@ -52,8 +59,12 @@ public final class Tags {
         pages.add(new Written(page, bleed, new ArrayList<>()));
     }
 
-    /** An annotation of words that lead somewhere. */
-    void annotation(PDPage page, PDAnnotation annotation, Node link) {
+    /** An annotation of words that lead somewhere; those beside what is read are read last. */
+    void annotation(PDPage page, PDAnnotation annotation, PageScene.Link words) {
+        Node link =
+                structure
+                        .link(words.run(), words.to())
+                        .orElseGet(() -> beside.computeIfAbsent(words.run(), _ -> Node.link()));
         annotation.setStructParent(pages.size() + annotated.size());
         COSDictionary reference = new COSDictionary();
         reference.setItem(COSName.TYPE, OBJR);
@@ -68,6 +79,9 @@ public final class Tags {
         COSDictionary root = new COSDictionary();
         root.setItem(COSName.TYPE, COSName.STRUCT_TREE_ROOT);
         COSDictionary top = fill(structure.root(), root);
+        for (Node link : beside.values()) {
+            top.getCOSArray(COSName.K).add(fill(link, top));
+        }
         root.setItem(COSName.K, array(List.of(top)));
         COSDictionary roles = new COSDictionary();
         roles.setItem(TITLE, COSName.P);
@@ -99,7 +113,8 @@ public final class Tags {
     private COSDictionary fill(Node node, COSDictionary parent) {
         COSDictionary element = element(node);
         element.setItem(COSName.TYPE, COSName.getPDFName("StructElem"));
-        element.setName(COSName.S, type(node));
+        boolean leads = node.kind() != Node.Kind.LINK || annotations.containsKey(node);
+        element.setName(COSName.S, leads ? type(node) : NOWHERE);
         element.setItem(COSName.P, parent);
         node.language().ifPresent(language -> element.setString(COSName.LANG, language.tag()));
         if (!node.alternative().isEmpty()) {

@@ -76,6 +76,11 @@ public final class Node {
         this.marks = marks;
     }
 
+    /** Words that lead somewhere. */
+    public static Node link() {
+        return of(Kind.LINK);
+    }
+
     static Node list(ListMark.Mark marks) {
         return new Node(Kind.LIST, 0, Optional.empty(), "", Optional.of(marks));
     }

@@ -192,7 +192,10 @@ final class StructureCheck {
 
         void element(Node wanted, COSDictionary found) {
             String name = name(wanted);
-            if (!Tags.type(wanted).equals(found.getNameAsString(COSName.S))) {
+            boolean leads = kids(found).stream().anyMatch(Reading::isReference);
+            boolean nowhere = wanted.kind() == Node.Kind.LINK && !leads;
+            String type = nowhere ? Tags.NOWHERE : Tags.type(wanted);
+            if (!type.equals(found.getNameAsString(COSName.S))) {
                 note("%s is another element.".formatted(name));
             }
             String alternative = found.getString(COSName.ALT, "");
@@ -215,7 +218,10 @@ final class StructureCheck {
                             note("%s is numbered otherwise.".formatted(name));
                         }
                     });
-            List<COSBase> kids = kids(found).stream().filter(kid -> !isReference(kid)).toList();
+            List<COSBase> kids =
+                    kids(found).stream()
+                            .filter(kid -> !isReference(kid) && !isLinkAlone(kid))
+                            .toList();
             List<Node.Part> parts = wanted.parts();
             for (int i = 0; i < parts.size(); i++) {
                 switch (parts.get(i)) {
@@ -241,10 +247,13 @@ final class StructureCheck {
             if (kids.size() > parts.size()) {
                 note("%s holds more than it should.".formatted(name));
             }
-            boolean leads = kids(found).stream().anyMatch(Reading::isReference);
-            if (wanted.kind() == Node.Kind.LINK && !leads) {
-                note("%s has lost its link.".formatted(name));
-            }
+        }
+
+        /** Of words that stand beside what is read. */
+        private static boolean isLinkAlone(COSBase kid) {
+            return kid instanceof COSDictionary element
+                    && "Link".equals(element.getNameAsString(COSName.S))
+                    && kids(element).stream().allMatch(Reading::isReference);
         }
 
         private static boolean isReference(COSBase kid) {
