@@ -68,14 +68,24 @@ interface Wanted {
 
 const names: Record<Kind, string> = {
   PRESS_PDF: "Press PDF",
-  SCREEN_PDF: "Screen PDF",
+  READING_PDF: "Reading PDF",
+  ALL_PDF: "One PDF for all",
+  OFFICE_PDF: "Office printout",
+  PNG: "PNG pictures",
+  JPEG: "JPEG pictures",
+  SVG: "SVG pages",
   FILES: "The files, with what was added",
   BARE_FILES: "The files, without what was added before",
 };
 
 const buttons: Record<Kind, string> = {
   PRESS_PDF: "Export press PDF",
-  SCREEN_PDF: "Export screen PDF",
+  READING_PDF: "Export reading PDF",
+  ALL_PDF: "Export one PDF for all",
+  OFFICE_PDF: "Export office printout",
+  PNG: "Export PNG pictures",
+  JPEG: "Export JPEG pictures",
+  SVG: "Export SVG pages",
   FILES: "Export files",
   BARE_FILES: "Export without these",
 };
@@ -84,8 +94,8 @@ const buttons: Record<Kind, string> = {
 function kinds({ setup, pages }: Publication): Kind[] {
   const pdfs: Kind[] =
     setup.destination === "BOTH"
-      ? ["PRESS_PDF", "SCREEN_PDF"]
-      : [setup.destination === "PAPER" ? "PRESS_PDF" : "SCREEN_PDF"];
+      ? ["PRESS_PDF", "READING_PDF"]
+      : [setup.destination === "PAPER" ? "PRESS_PDF" : "READING_PDF"];
   return pages.some((page) => page.imported) ? ["FILES", ...pdfs] : pdfs;
 }
 

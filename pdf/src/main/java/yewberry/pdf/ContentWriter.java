@@ -40,6 +40,7 @@ final class ContentWriter {
                     case HEADER -> "/Artifact <</Type /Pagination /Subtype /Header>> BDC\n";
                     case FOOTER -> "/Artifact <</Type /Pagination /Subtype /Footer>> BDC\n";
                     case RUNNING -> "/Artifact <</Type /Pagination>> BDC\n";
+                    case SHEET -> "/Artifact <</Type /Page>> BDC\n";
                     case WATERMARK -> "/Artifact <</Type /Pagination /Subtype /Watermark>> BDC\n";
                 });
     }

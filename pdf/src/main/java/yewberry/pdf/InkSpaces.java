@@ -83,6 +83,16 @@ final class InkSpaces {
         return new Use(space, fractions.stream().mapToDouble(Double::doubleValue).toArray());
     }
 
+    /** Every plate that there is: ISO 32000-1, 8.6.6.4. */
+    Space all() {
+        return known.computeIfAbsent(
+                List.of("All"),
+                names ->
+                        new Space(
+                                COSName.getPDFName("All"),
+                                separation("All", new Cmyk(100, 100, 100, 100))));
+    }
+
     /** Several colours in one space, as fractions in the order of its inks. */
     record Shared(COSBase space, List<double[]> fractions) {}
 

@@ -17,10 +17,17 @@ final class Materials implements Closeable {
     private final Map<Face, EmbeddedFont> fonts = new LinkedHashMap<>();
 
     Materials(PDDocument document, PressCondition condition) {
+        this(document, condition, false);
+    }
+
+    /**
+     * @param flattened whether pages of PDFs become pictures
+     */
+    Materials(PDDocument document, PressCondition condition, boolean flattened) {
         this.document = document;
         this.condition = condition;
         this.spaces = new InkSpaces(document, condition);
-        this.placed = new PlacedFiles(document, condition);
+        this.placed = new PlacedFiles(document, condition, flattened);
     }
 
     PDDocument document() {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,6 +26,7 @@ import yewberry.core.Progress;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.output.Claim;
+import yewberry.core.output.PdfProfile;
 import yewberry.core.output.Structure;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
@@ -49,7 +51,7 @@ public final class PdfWriter {
         this.output = output;
         this.medium = output.medium();
         this.document = document;
-        this.materials = new Materials(document, output.condition());
+        this.materials = new Materials(document, output.condition(), output.profile().flattened());
         this.tags = output.structure().map(structure -> new Tags(document, structure));
         this.links = new Links(tags);
     }
@@ -146,7 +148,8 @@ public final class PdfWriter {
         MediumScene scene = all.on(medium);
         PageBoxes boxes = scene.boxes();
         Rect bleed = boxes.bleed();
-        PDPage page = new PDPage(rectangle(boxes, bleed));
+        Rect paper = paper(boxes, output.profile());
+        PDPage page = new PDPage(rectangle(boxes, paper));
         page.setBleedBox(rectangle(boxes, bleed));
         page.setTrimBox(rectangle(boxes, boxes.trim()));
         if (medium == Medium.SCREEN) {
@@ -162,6 +165,10 @@ public final class PdfWriter {
                 tags.map(each -> each.structure().page(all, scene)).orElse(Map.of());
         for (Item item : scene.items()) {
             sheet.draw(item, Optional.ofNullable(places.get(item)));
+        }
+        if (output.profile().marks().isPresent()) {
+            new SheetMarks(output.profile().marks().get(), boxes)
+                    .draw(sheet, jobLine(document.getNumberOfPages()));
         }
         PDStream stream = new PDStream(document);
         try (OutputStream out = stream.createOutputStream(COSName.FLATE_DECODE)) {
@@ -190,6 +197,26 @@ public final class PdfWriter {
             case PAPER -> COSName.DEVICECMYK;
             case SCREEN -> COSName.DEVICERGB;
         };
+    }
+
+    /** What file it is of, which page, and when it was made. */
+    private String jobLine(int index) {
+        return "%s · %d / %d · %s"
+                .formatted(
+                        output.title(),
+                        index + 1,
+                        output.scenes().size(),
+                        output.created().truncatedTo(ChronoUnit.MINUTES));
+    }
+
+    /** All that is printed: the bleed, and what lies around it. */
+    public static Rect paper(PageBoxes boxes, PdfProfile profile) {
+        return profile.marks()
+                .map(marks -> {
+                    double beyond = marks.beyond(SheetMarks.bleed(boxes));
+                    return boxes.trim().inset(-beyond, -beyond, -beyond, -beyond);
+                })
+                .orElse(boxes.bleed());
     }
 
     /** In the space of the file, where the bottom left corner of the bleed is the origin. */

@@ -50,6 +50,7 @@ final class PlacedFiles implements Closeable {
     /** Above it they become a pattern, which some devices place less exactly. */
     private static final int MOST_COPIES = 400;
 
+    private final boolean flattened;
     private final PDDocument document;
     private final PressCondition condition;
     private final Map<Key, PlacedFile> known = new HashMap<>();
@@ -57,8 +58,10 @@ final class PlacedFiles implements Closeable {
 
     /**
      * @param condition that process inks of placed pages are seen under on a screen
+     * @param flattened whether pages become pictures
      */
-    PlacedFiles(PDDocument document, PressCondition condition) {
+    PlacedFiles(PDDocument document, PressCondition condition, boolean flattened) {
+        this.flattened = flattened;
         this.document = document;
         this.condition = condition;
     }
@@ -371,7 +374,7 @@ final class PlacedFiles implements Closeable {
         if (placed == null) {
             String name = "X" + (known.size() + 1);
             placed =
-                    picture.asset().content() instanceof Asset.Document
+                    picture.asset().content() instanceof Asset.Document && !flattened
                             ? page(name, picture)
                             : image(name, picture);
             known.put(key, placed);

@@ -9,6 +9,7 @@ import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
+import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Inks;
 import yewberry.core.color.Rgb;
@@ -23,6 +24,7 @@ import yewberry.core.scene.Rect;
 import yewberry.core.scene.Turn;
 import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
+import yewberry.core.text.WordShape;
 
 /**
  * Items as operators, one after the other, of a page or a form; its resources get what they name.
@@ -92,6 +94,45 @@ final class Sheet {
         if (marked) {
             content.endMarkedContent();
         }
+    }
+
+    /** What is printed around the page follows, in all inks. */
+    void beginMarks(double weight) throws IOException {
+        content.beginArtifact(Structure.Artifact.SHEET);
+        InkSpaces.Space all = materials.spaces().all();
+        named(all);
+        content.lines(weight, 0, Outline.MITER_LIMIT);
+        content.strokeColor(all.resource().getName(), new double[] {1});
+        content.fillColor(all.resource().getName(), new double[] {1});
+    }
+
+    /** Draws a line of the marks. */
+    void mark(Path2D path) {
+        Path2D moved = new Path2D.Double(path);
+        moved.transform(new AffineTransform(1, 0, 0, -1, -bleed.x(), bleed.bottom()));
+        content.stroke(moved);
+    }
+
+    /** Fills a field of the marks. */
+    void patch(Cmyk ink, Rect rect) throws IOException {
+        content.save();
+        content.fillColor(ink);
+        content.fillRectangle(
+                rect.x() - bleed.x(), bleed.bottom() - rect.bottom(), rect.width(), rect.height());
+        content.restore();
+    }
+
+    /** Draws a line of text of the marks, as shapes, as far as there is room. */
+    void line(String text, Face face, double size, double x, double baseline, double width) {
+        Path2D shape = Cubics.of(WordShape.of(text, face));
+        double scale = Math.min(size, width / shape.getBounds2D().getWidth());
+        shape.transform(
+                new AffineTransform(scale, 0, 0, -scale, x - bleed.x(), bleed.bottom() - baseline));
+        content.fill(shape);
+    }
+
+    void endMarks() {
+        content.endMarkedContent();
     }
 
     private void begin(Structure.Place place) {
@@ -263,13 +304,17 @@ final class Sheet {
     /** A colour of inks, whose space the page's resources then have. */
     private InkSpaces.Use named(Inks inks) throws IOException {
         InkSpaces.Use use = materials.spaces().use(inks);
+        named(use.space());
+        return use;
+    }
+
+    private void named(InkSpaces.Space space) {
         COSDictionary named = resources.getCOSObject().getCOSDictionary(COSName.COLORSPACE);
         if (named == null) {
             named = new COSDictionary();
             resources.getCOSObject().setItem(COSName.COLORSPACE, named);
         }
-        named.setItem(use.space().resource(), use.space().array());
-        return use;
+        named.setItem(space.resource(), space.array());
     }
 
     private double[] textMatrix(Item.GlyphRun run, Item.Line line, Segment.Glyph glyph) {

@@ -35,7 +35,7 @@ class DestinationTest {
         String id = client.create("Screens", 2);
         goesTo(id, "SCREEN");
         JsonNode job = client.post("/api/publications/" + id + "/exports", "").json();
-        assertThat(job.path("kind").asString()).isEqualTo("SCREEN_PDF");
+        assertThat(job.path("kind").asString()).isEqualTo("READING_PDF");
         assertThat(job.path("fileName").asString()).isEqualTo("screens-screen.pdf");
         String address = "/api/jobs/" + job.path("id").asString();
         client.get(address + "/events"); // ends with the job

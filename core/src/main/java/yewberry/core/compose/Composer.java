@@ -63,6 +63,11 @@ public final class Composer {
         this.flows = new Flows(memory.text());
     }
 
+    /** One of the same pictures that remembers pages of its own. */
+    public Composer another() {
+        return new Composer(condition, pictures, memory);
+    }
+
     /** For publications without pictures. */
     public Composer(PressCondition condition) {
         this(condition, Pictures.NONE);

@@ -1,7 +1,7 @@
 package yewberry.core.output;
 
+import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import yewberry.core.color.Medium;
 
 /**
@@ -10,24 +10,33 @@ import yewberry.core.color.Medium;
  * @param medium whose colours it is in
  * @param tagged whether it holds the structure of what is read
  * @param claims the standards that it says it follows
+ * @param marks around its pages
+ * @param flattened whether pages of PDFs that are placed become pictures
  */
-public record PdfProfile(Medium medium, boolean tagged, Set<Claim> claims) {
+public record PdfProfile(
+        Medium medium,
+        boolean tagged,
+        Set<Claim> claims,
+        Optional<PrinterMarks> marks,
+        boolean flattened) {
     /** For a press: process colour and spot inks, out to the bleed. */
-    public static final PdfProfile PRESS =
-            new PdfProfile(Medium.PAPER, false, Set.of(Claim.PDF_X_4));
+    public static final PdfProfile PRESS = of(Medium.PAPER, false, Claim.PDF_X_4);
 
     /** For reading, with eyes or without: sRGB, cropped to the trim. */
     public static final PdfProfile READING =
-            new PdfProfile(Medium.SCREEN, true, Set.of(Claim.PDF_A_2A, Claim.PDF_UA_1));
+            of(Medium.SCREEN, true, Claim.PDF_A_2A, Claim.PDF_UA_1);
 
     /** One file for the press, for keeping and for reading. */
     public static final PdfProfile ALL =
-            new PdfProfile(
-                    Medium.PAPER, true, Set.of(Claim.PDF_X_4, Claim.PDF_A_2A, Claim.PDF_UA_1));
+            of(Medium.PAPER, true, Claim.PDF_X_4, Claim.PDF_A_2A, Claim.PDF_UA_1);
+
+    private static PdfProfile of(Medium medium, boolean tagged, Claim... claims) {
+        return new PdfProfile(medium, tagged, Set.of(claims), Optional.empty(), false);
+    }
 
     /** Without structure and claims. */
     public static PdfProfile plain(Medium medium) {
-        return new PdfProfile(medium, false, Set.of());
+        return of(medium, false);
     }
 
     public PdfProfile {
@@ -46,10 +55,11 @@ public record PdfProfile(Medium medium, boolean tagged, Set<Claim> claims) {
         return medium == Medium.SCREEN;
     }
 
-    public PdfProfile without(Claim claim) {
-        return new PdfProfile(
-                medium,
-                tagged,
-                claims.stream().filter(each -> each != claim).collect(Collectors.toSet()));
+    public PdfProfile withoutClaims() {
+        return new PdfProfile(medium, tagged, Set.of(), marks, flattened);
+    }
+
+    public PdfProfile with(Optional<PrinterMarks> changed, boolean changedFlattened) {
+        return new PdfProfile(medium, tagged, claims, changed, changedFlattened);
     }
 }

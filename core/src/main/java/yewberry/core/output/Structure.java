@@ -84,7 +84,9 @@ public final class Structure {
         FOOTER,
         /** Neither at the top nor at the bottom. */
         RUNNING,
-        WATERMARK
+        WATERMARK,
+        /** What is printed around the page. */
+        SHEET
     }
 
     /** A story as far as it was told. */

@@ -259,6 +259,24 @@ public record Setup(
                 changed);
     }
 
+    public Setup withBleed(Bleed changed) {
+        return new Setup(
+                destination,
+                trim,
+                facing,
+                changed,
+                safe,
+                margins,
+                unit,
+                level,
+                press,
+                checks,
+                textChecks,
+                language,
+                title,
+                running);
+    }
+
     public Setup withDestination(Destination changed) {
         return new Setup(
                 changed,

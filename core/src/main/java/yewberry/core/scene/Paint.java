@@ -53,6 +53,11 @@ public record Paint(
         return swatch.equals(other.swatch) && tint == other.tint && name.equals(other.name);
     }
 
+    /** A colour that no swatch has. */
+    public static Paint plain(Color color, String name) {
+        return new Paint(color, color, Optional.empty(), name, 100, false, false);
+    }
+
     public Paint withColor(Color changed) {
         return new Paint(changed, defined, swatch, name, tint, overprints, sampled);
     }

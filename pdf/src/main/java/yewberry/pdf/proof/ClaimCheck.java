@@ -1,6 +1,7 @@
 package yewberry.pdf.proof;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -11,21 +12,24 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.apache.pdfbox.contentstream.operator.Operator;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSObject;
 import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.pdfparser.PDFStreamParser;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentCatalog;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
 import yewberry.core.color.Medium;
 import yewberry.core.output.Claim;
-import yewberry.pdf.PdfOutput;
+import yewberry.core.output.PdfProfile;
 import yewberry.pdf.Xmp;
 
 /**
@@ -33,7 +37,7 @@ import yewberry.pdf.Xmp;
  * them: ISO 15930-7 (PDF/X-4), ISO 19005-2 level A (PDF/A-2a) and ISO 14289-1 (PDF/UA-1). Each
  * rule's subject is named beside it.
  */
-final class ClaimCheck {
+public final class ClaimCheck {
     private static final COSName DEVICE_OTHER_ON_PAPER = COSName.DEVICERGB;
     private static final COSName DEVICE_OTHER_ON_SCREEN = COSName.DEVICECMYK;
 
@@ -72,27 +76,52 @@ final class ClaimCheck {
                     "GoTo3DView",
                     "JavaScript");
 
+    /** Operators that set colours of light, and of process ink: ISO 32000-1, table 74. */
+    private static final Set<String> LIGHT = Set.of("rg", "RG");
+
+    private static final Set<String> INK = Set.of("k", "K");
+
     private final PDDocument document;
-    private final PdfOutput output;
+    private final PdfProfile profile;
     private final Set<String> problems = new LinkedHashSet<>();
 
-    private ClaimCheck(PDDocument document, PdfOutput output) {
+    private ClaimCheck(PDDocument document, PdfProfile profile) {
         this.document = document;
-        this.output = output;
+        this.profile = profile;
     }
 
     /** What breaks a claim, each with the standard's name. */
-    static List<String> check(PDDocument document, PdfOutput output) throws IOException {
-        ClaimCheck check = new ClaimCheck(document, output);
-        if (!output.profile().claims().isEmpty()) {
+    static List<String> check(PDDocument document, PdfProfile profile) throws IOException {
+        ClaimCheck check = new ClaimCheck(document, profile);
+        if (!profile.claims().isEmpty()) {
             check.all();
+        }
+        return List.copyOf(check.problems);
+    }
+
+    /**
+     * What of a page would break the claims of a file that it is placed in.
+     *
+     * @throws IOException if the page cannot be read
+     */
+    public static List<String> placed(PDPage page, PDDocument document, PdfProfile profile)
+            throws IOException {
+        ClaimCheck check = new ClaimCheck(document, profile);
+        if (!profile.claims().isEmpty()) {
+            COSBase resources = page.getCOSObject().getDictionaryObject(COSName.RESOURCES);
+            PDResources inherited = page.getResources();
+            check.objects(
+                    resources == null && inherited != null ? inherited.getCOSObject() : resources);
+            try (InputStream content = page.getContents()) {
+                check.operators(content.readAllBytes());
+            }
         }
         return List.copyOf(check.problems);
     }
 
     private void rule(boolean holds, String broken, Claim... of) {
         for (Claim claim : of) {
-            if (!holds && output.profile().claims(claim)) {
+            if (!holds && profile.claims(claim)) {
                 problems.add("%s: %s".formatted(claim.inWords(), broken));
             }
         }
@@ -113,7 +142,28 @@ final class ClaimCheck {
             annotations(page);
         }
         structure();
-        objects();
+        objects(document.getDocument().getTrailer());
+        for (PDPage page : document.getPages()) {
+            try (InputStream content = page.getContents()) {
+                operators(content.readAllBytes());
+            }
+        }
+    }
+
+    private void operators(byte[] content) throws IOException {
+        Set<String> other = profile.medium() == Medium.PAPER ? LIGHT : INK;
+        PDFStreamParser parser = new PDFStreamParser(content);
+        boolean uncovered = false;
+        for (Object token = parser.parseNextToken();
+                token != null && !uncovered;
+                token = parser.parseNextToken()) {
+            uncovered = token instanceof Operator operator && other.contains(operator.getName());
+        }
+        uncovered(uncovered);
+    }
+
+    private void uncovered(boolean is) {
+        rule(!is, "there are colours that its profile is not for.", Claim.PDF_X_4, Claim.PDF_A_2A);
     }
 
     /** What the file says of itself, the same in both places. */
@@ -198,7 +248,7 @@ final class ClaimCheck {
             String space = new String(head, 16, 4, StandardCharsets.US_ASCII);
             rule(kind.equals("prtr"), "the profile is not of a press.", Claim.PDF_X_4);
             rule(
-                    space.equals(output.medium() == Medium.PAPER ? "CMYK" : "RGB "),
+                    space.equals(this.profile.medium() == Medium.PAPER ? "CMYK" : "RGB "),
                     "the profile is for other colours.",
                     Claim.PDF_X_4,
                     Claim.PDF_A_2A);
@@ -314,10 +364,12 @@ final class ClaimCheck {
     }
 
     /** All objects of the file, each once. */
-    private void objects() {
+    private void objects(COSBase from) throws IOException {
         Set<COSBase> seen = Collections.newSetFromMap(new IdentityHashMap<>());
         Deque<COSBase> open = new ArrayDeque<>();
-        open.push(document.getDocument().getTrailer());
+        if (from != null) {
+            open.push(from);
+        }
         while (!open.isEmpty()) {
             COSBase next = open.pop();
             if (next instanceof COSObject reference) {
@@ -344,7 +396,7 @@ final class ClaimCheck {
         }
     }
 
-    private void object(COSDictionary of) {
+    private void object(COSDictionary of) throws IOException {
         if (of instanceof COSStream stream) {
             rule(
                     !stream.containsKey(COSName.F),
@@ -372,13 +424,19 @@ final class ClaimCheck {
                         Claim.PDF_A_2A);
                 space(of.getDictionaryObject(COSName.COLORSPACE));
             }
-            case "Form" ->
-                    rule(
-                            !of.containsKey(COSName.getPDFName("OPI"))
-                                    && !of.containsKey(COSName.getPDFName("Ref")),
-                            "something is to be replaced by another file.",
-                            Claim.PDF_X_4,
-                            Claim.PDF_A_2A);
+            case "Form" -> {
+                if (of instanceof COSStream form) {
+                    try (InputStream content = form.createInputStream()) {
+                        operators(content.readAllBytes());
+                    }
+                }
+                rule(
+                        !of.containsKey(COSName.getPDFName("OPI"))
+                                && !of.containsKey(COSName.getPDFName("Ref")),
+                        "something is to be replaced by another file.",
+                        Claim.PDF_X_4,
+                        Claim.PDF_A_2A);
+            }
             case "FileAttachment" ->
                     rule(false, "a file is attached.", Claim.PDF_X_4, Claim.PDF_A_2A);
             default -> {}
@@ -455,7 +513,7 @@ final class ClaimCheck {
     private void space(COSBase found) {
         COSBase space = found instanceof COSObject reference ? reference.getObject() : found;
         COSName other =
-                output.medium() == Medium.PAPER ? DEVICE_OTHER_ON_PAPER : DEVICE_OTHER_ON_SCREEN;
+                profile.medium() == Medium.PAPER ? DEVICE_OTHER_ON_PAPER : DEVICE_OTHER_ON_SCREEN;
         boolean uncovered = other.equals(space);
         if (space instanceof COSArray array
                 && array.size() > 2
@@ -463,11 +521,7 @@ final class ClaimCheck {
                         || COSName.DEVICEN.equals(array.getObject(0)))) {
             uncovered = other.equals(array.getObject(2));
         }
-        rule(
-                !uncovered,
-                "there are colours that its profile is not for.",
-                Claim.PDF_X_4,
-                Claim.PDF_A_2A);
+        uncovered(uncovered);
     }
 
     private static List<String> named(COSBase filters) {

@@ -42,6 +42,7 @@ final class PaintedPage extends PathEngine {
     private final List<Rectangle2D> areas = new ArrayList<>();
     private final List<PaintedGlyph> glyphs = new ArrayList<>();
     private final List<PaintedStroke> strokes = new ArrayList<>();
+    private final List<PaintedStroke> around = new ArrayList<>();
     private final List<PaintedFile> files = new ArrayList<>();
     private final Deque<Optional<String>> standing = new ArrayDeque<>();
     private final List<Marked> marked = new ArrayList<>();
@@ -122,6 +123,15 @@ final class PaintedPage extends PathEngine {
     /** Boxes around filled paths and shadings, as far as they are not clipped. */
     List<Rectangle2D> areas() {
         return areas;
+    }
+
+    /** Lines of what is printed around the page. */
+    List<PaintedStroke> around() {
+        return around;
+    }
+
+    private boolean isAroundPage() {
+        return !standing.isEmpty() && !marked.isEmpty() && marked.getLast().mark().equals("Page");
     }
 
     List<PaintedStroke> strokes() {
@@ -272,12 +282,13 @@ final class PaintedPage extends PathEngine {
         if (depth > 0) {
             return;
         }
-        strokes.add(
-                new PaintedStroke(
-                        path.getBounds2D(),
-                        getGraphicsState().getLineWidth(),
-                        getGraphicsState().getLineJoin(),
-                        plates(getGraphicsState().getStrokingColor())));
+        (isAroundPage() ? around : strokes)
+                .add(
+                        new PaintedStroke(
+                                path.getBounds2D(),
+                                getGraphicsState().getLineWidth(),
+                                getGraphicsState().getLineJoin(),
+                                plates(getGraphicsState().getStrokingColor())));
     }
 
     @Override

@@ -57,6 +57,7 @@ public final class ReadBack implements AutoCloseable {
     private static final int MOST_PICTURES = 20;
 
     private final PDDocument document;
+    private final PdfOutput output;
     private final List<PageScene> scenes;
     private final Medium medium;
     private final PressCondition condition;
@@ -67,17 +68,13 @@ public final class ReadBack implements AutoCloseable {
     private Optional<SecondDrawing> witness = Optional.empty();
     private Optional<StructureCheck> structure = Optional.empty();
 
-    private ReadBack(
-            PDDocument document,
-            List<PageScene> scenes,
-            Medium medium,
-            PressCondition condition,
-            AtomicInteger pictures) {
+    private ReadBack(PDDocument document, PdfOutput output, AtomicInteger pictures) {
         this.document = document;
         this.pages = PageIndex.of(document);
-        this.scenes = scenes;
-        this.medium = medium;
-        this.condition = condition;
+        this.output = output;
+        this.scenes = output.scenes();
+        this.medium = output.medium();
+        this.condition = output.condition();
         this.pictures = pictures;
     }
 
@@ -103,27 +100,25 @@ public final class ReadBack implements AutoCloseable {
      */
     public static ReadBackReport check(Path file, PdfOutput output, Progress progress)
             throws IOException {
-        List<PageScene> scenes = output.scenes();
-        Medium medium = output.medium();
-        PressCondition condition = output.condition();
         AtomicInteger pictures = new AtomicInteger();
         Optional<StructureCheck> structure = StructureCheck.of(output);
         List<String> problems;
         int pages;
         try (PDDocument document =
                         Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
-                ReadBack readBack = new ReadBack(document, scenes, medium, condition, pictures)) {
+                ReadBack readBack = new ReadBack(document, output, pictures)) {
             problems = readBack.file(OutputCondition.of(output));
             structure.ifPresent(each -> problems.addAll(each.file(document)));
-            problems.addAll(ClaimCheck.check(document, output));
-            pages = Math.min(document.getNumberOfPages(), scenes.size());
+            problems.addAll(ClaimCheck.check(document, output.profile()));
+            pages = Math.min(document.getNumberOfPages(), output.scenes().size());
         }
         PageReaders.Opener opener =
                 document -> {
-                    ReadBack reader = new ReadBack(document, scenes, medium, condition, pictures);
+                    ReadBack reader = new ReadBack(document, output, pictures);
                     if (problems.isEmpty()) {
                         reader.witness =
-                                Optional.of(new SecondDrawing(document, reader.pages, medium));
+                                Optional.of(
+                                        new SecondDrawing(document, reader.pages, output.medium()));
                     }
                     reader.structure = structure;
                     return reader.reading(reader::page);
@@ -148,10 +143,11 @@ public final class ReadBack implements AutoCloseable {
             throws IOException {
         List<Map.Entry<Integer, PageScene>> wanted = List.copyOf(scenes.entrySet());
         List<PageScene> of = wanted.stream().map(Map.Entry::getValue).toList();
+        PdfOutput output = PdfOutput.plain("", of, medium, condition, Instant.EPOCH);
         AtomicInteger pictures = new AtomicInteger();
         PageReaders.Opener opener =
                 document -> {
-                    ReadBack reader = new ReadBack(document, of, medium, condition, pictures);
+                    ReadBack reader = new ReadBack(document, output, pictures);
                     return reader.reading(
                             at -> reader.added(wanted.get(at).getKey(), of.get(at).on(medium)));
                 };
@@ -247,10 +243,12 @@ public final class ReadBack implements AutoCloseable {
         MediumScene scene = scenes.get(index).on(medium);
         Rect bleed = scene.boxes().bleed();
         Rect shown = medium == Medium.SCREEN ? scene.boxes().trim() : bleed;
+        Rect paper = PdfWriter.paper(scene.boxes(), output.profile());
+        Rect cropped = medium == Medium.SCREEN ? shown : paper;
         List<BoxCheck> boxes =
                 List.of(
-                        box("MediaBox", page.getMediaBox(), scene, bleed),
-                        box("CropBox", page.getCropBox(), scene, shown),
+                        box("MediaBox", page.getMediaBox(), scene, paper),
+                        box("CropBox", page.getCropBox(), scene, cropped),
                         box("BleedBox", page.getBleedBox(), scene, bleed),
                         box("TrimBox", page.getTrimBox(), scene, scene.boxes().trim()));
         List<String> problems = setting(page, scene);
@@ -260,6 +258,10 @@ public final class ReadBack implements AutoCloseable {
         problems.addAll(text.problems());
         structure.ifPresent(each -> problems.addAll(each.page(index, painted)));
         problems.addAll(StrokeCheck.check(scene, painted.strokes()));
+        output.profile()
+                .marks()
+                .ifPresent(marks ->
+                        problems.addAll(SheetCheck.check(marks, scene.boxes(), painted.around())));
         problems.addAll(PlaceCheck.check(scene, shown, painted));
         PlaneRaster wanted = own.draw(scene, shown, PPI);
         if (witness.isPresent()

@@ -34,6 +34,7 @@ final class StructureCheck {
     private static final COSName OBJ = COSName.getPDFName("Obj");
 
     private final Structure structure;
+    private final boolean marked;
     private final List<List<Wanted>> pages = new ArrayList<>();
 
     /**
@@ -44,15 +45,17 @@ final class StructureCheck {
      */
     private record Wanted(String mark, Optional<String> text) {}
 
-    private StructureCheck(Structure structure) {
+    private StructureCheck(Structure structure, boolean marked) {
         this.structure = structure;
+        this.marked = marked;
     }
 
     /** What is wanted of a file; nothing where it has no structure. */
     static Optional<StructureCheck> of(PdfOutput output) {
         return output.structure()
                 .map(structure -> {
-                    StructureCheck check = new StructureCheck(structure);
+                    StructureCheck check =
+                            new StructureCheck(structure, output.profile().marks().isPresent());
                     for (PageScene scene : output.scenes()) {
                         check.add(scene, scene.on(output.medium()));
                     }
@@ -76,6 +79,9 @@ final class StructureCheck {
                                 new Wanted(mark(kind), Optional.empty());
                     });
         }
+        if (marked) {
+            wanted.add(new Wanted(mark(Structure.Artifact.SHEET), Optional.empty()));
+        }
         pages.add(wanted);
     }
 
@@ -94,6 +100,7 @@ final class StructureCheck {
             case HEADER -> "Pagination Header";
             case FOOTER -> "Pagination Footer";
             case RUNNING -> "Pagination";
+            case SHEET -> "Page";
             case WATERMARK -> "Pagination Watermark";
         };
     }

@@ -159,7 +159,7 @@ class JobApi {
         }
         return ResponseEntity.ok()
                 .contentType(
-                        view.kind().isSet() ? MediaType.valueOf(ZIP) : MediaType.APPLICATION_PDF)
+                        view.kind().isMany() ? MediaType.valueOf(ZIP) : MediaType.APPLICATION_PDF)
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment()

@@ -8,6 +8,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -20,6 +21,7 @@ import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jooq.DSLContext;
 import org.jooq.JSON;
 import org.slf4j.Logger;
@@ -32,14 +34,10 @@ import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Names;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
-import yewberry.core.color.PressCondition;
-import yewberry.core.output.PdfProfile;
+import yewberry.core.compose.Composer;
+import yewberry.core.output.OutputSettings;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.PageScene;
-import yewberry.pdf.PdfOutput;
-import yewberry.pdf.PdfWriter;
-import yewberry.pdf.proof.ReadBack;
 import yewberry.pdf.proof.ReadBackReport;
 import yewberry.server.Settings;
 import yewberry.server.publications.Missing;
@@ -72,6 +70,7 @@ public class Jobs implements DisposableBean {
     private final Publications publications;
     private final News news;
     private final PictureFiles files;
+    private final Outputs outputs;
     private final Clock clock;
     private final Path folder;
     private final Turns turns = new Turns(AT_ONCE);
@@ -84,6 +83,7 @@ public class Jobs implements DisposableBean {
             Publications publications,
             News news,
             PictureFiles files,
+            Outputs outputs,
             Clock clock,
             Settings settings) {
         this.db = db;
@@ -91,6 +91,7 @@ public class Jobs implements DisposableBean {
         this.publications = publications;
         this.news = news;
         this.files = files;
+        this.outputs = outputs;
         this.clock = clock;
         this.folder = settings.data().resolve("exports");
     }
@@ -137,7 +138,9 @@ public class Jobs implements DisposableBean {
                 JobView.Kind.of(row.getKind()),
                 Optional.ofNullable(row.getComesOff())
                         .map(off -> mapper.readValue(off.data(), TakeOffRequest.class))
-                        .orElse(TakeOffRequest.NOTHING));
+                        .orElse(TakeOffRequest.NOTHING),
+                Optional.ofNullable(row.getSettings())
+                        .map(settings -> mapper.readValue(settings.data(), OutputSettings.class)));
     }
 
     private void fail(UUID id, String why) {
@@ -148,8 +151,41 @@ public class Jobs implements DisposableBean {
      * What is made.
      *
      * @param off what comes off files that something was added to before
+     * @param settings of all but the files of a set
      */
-    private record ExportRequest(JobView.Kind kind, TakeOffRequest off) {}
+    private record ExportRequest(
+            JobView.Kind kind, TakeOffRequest off, Optional<OutputSettings> settings) {
+        OutputSettings output() {
+            return settings.orElseGet(() -> OutputSettings.of(kind.output().orElseThrow()));
+        }
+    }
+
+    /**
+     * Begins to make something of the newest state.
+     *
+     * @param missingAccepted whether characters that a font does not have may be left out
+     * @throws Unconfirmed if there are some, and that was not accepted
+     * @throws Refused if it names a page that there is not, or would not hold what it claims
+     */
+    public JobView output(UUID publication, OutputSettings settings, boolean missingAccepted) {
+        OpenPublication open = publications.get(publication);
+        OpenPublication.State state = open.state();
+        Composer composer = open.composer(state.publication());
+        if (!missingAccepted) {
+            refuseMissing(composer, state.publication(), settings.pages(state.publication()));
+        }
+        Outputs.check(
+                state.publication(),
+                composer,
+                missingAccepted ? settings.withClaims(false) : settings);
+        ExportRequest made =
+                new ExportRequest(
+                        JobView.Kind.of(settings.kind()),
+                        TakeOffRequest.NOTHING,
+                        Optional.of(settings));
+        return begin(
+                open, state, made, settings.fileName(state.publication(), LocalDate.now(clock)));
+    }
 
     /**
      * Begins the export of the newest state.
@@ -167,29 +203,48 @@ public class Jobs implements DisposableBean {
             boolean missingAccepted) {
         OpenPublication open = publications.get(publication);
         OpenPublication.State state = open.state();
-        if (!missingAccepted) {
-            refuseMissing(open.composer(state.publication()).composeAll(state.publication()));
-        }
         JobView.Kind kind =
                 wanted.orElseGet(() ->
                         JobView.Kind.of(
                                 state.publication().setup().destination().media().getFirst()));
-        if (kind.isSet() && !SetOutput.isSet(state.publication())) {
+        if (!kind.isSet()) {
+            return output(
+                    publication, OutputSettings.of(kind.output().orElseThrow()), missingAccepted);
+        }
+        if (!SetOutput.isSet(state.publication())) {
             throw new Refused(
                     "No page of this publication is that of a file; export it as a PDF instead.");
         }
+        if (!missingAccepted) {
+            refuseMissing(
+                    open.composer(state.publication()),
+                    state.publication(),
+                    IntStream.range(0, state.publication().pages().size()).boxed().toList());
+        }
+        return begin(
+                open,
+                state,
+                new ExportRequest(kind, off, Optional.empty()),
+                Names.fileStem(state.publication().name())
+                        + (kind == JobView.Kind.FILES ? "-files.zip" : "-bare.zip"));
+    }
+
+    private JobView begin(
+            OpenPublication open, OpenPublication.State state, ExportRequest made, String name) {
         UUID id = UUID.randomUUID();
         JobRecord row = db.newRecord(JOB);
         row.setId(id);
-        row.setPublication(publication);
+        row.setPublication(state.publication().id());
         row.setRevision(state.revision());
-        row.setKind(kind.stored());
+        row.setKind(made.kind().stored());
         row.setState(JobView.State.RUNNING.name());
-        row.setFileName(Names.fileStem(state.publication().name()) + kind.ending());
+        row.setFileName(name);
         row.setMessage("");
         row.setStarted(OffsetDateTime.now(clock));
-        ExportRequest made = new ExportRequest(kind, off);
-        row.setComesOff(JSON.json(mapper.writeValueAsString(off)));
+        row.setComesOff(JSON.json(mapper.writeValueAsString(made.off())));
+        made.settings()
+                .ifPresent(settings ->
+                        row.setSettings(JSON.json(mapper.writeValueAsString(settings))));
         row.setBegun(1);
         row.insert();
         enqueue(id, open, state.publication(), made);
@@ -203,11 +258,12 @@ public class Jobs implements DisposableBean {
         turns.add(publication.id(), () -> run(id, job, open, publication, wanted));
     }
 
-    private static void refuseMissing(List<PageScene> scenes) {
+    private static void refuseMissing(
+            Composer composer, Publication publication, List<Integer> wanted) {
         Set<Integer> pages = new TreeSet<>();
         Set<String> characters = new LinkedHashSet<>();
-        for (int i = 0; i < scenes.size(); i++) {
-            for (Item.GlyphRun run : scenes.get(i).text()) {
+        for (int i : wanted) {
+            for (Item.GlyphRun run : composer.compose(publication, i).text()) {
                 if (!run.missing().isEmpty()) {
                     pages.add(i + 1);
                     characters.add(run.missing());
@@ -245,9 +301,16 @@ public class Jobs implements DisposableBean {
                                     files(id, job, open, publication, wanted, part);
                             yield Optional.of(mapper.writeValueAsString(results));
                         }
-                        case PRESS_PDF -> pdf(id, job, open, publication, PdfProfile.PRESS, part);
-                        case SCREEN_PDF ->
-                                pdf(id, job, open, publication, PdfProfile.READING, part);
+                        case PRESS_PDF, READING_PDF, ALL_PDF, OFFICE_PDF, PNG, JPEG, SVG ->
+                                Optional.of(
+                                        outputs.make(
+                                                open,
+                                                publication,
+                                                wanted.output(),
+                                                part,
+                                                phase ->
+                                                        (done, all) ->
+                                                                at(id, job, phase, done, all)));
                     };
             Files.move(part, file(id), StandardCopyOption.REPLACE_EXISTING);
             finish(id, JobView.State.DONE, "", report);
@@ -271,23 +334,6 @@ public class Jobs implements DisposableBean {
             delete(part);
             over(id, job);
         }
-    }
-
-    private Optional<String> pdf(
-            UUID id,
-            RunningJob job,
-            OpenPublication open,
-            Publication publication,
-            PdfProfile profile,
-            Path part)
-            throws IOException {
-        PressCondition press = open.press(publication);
-        List<PageScene> scenes = open.composer(publication).composeAll(publication);
-        PdfOutput output = PdfOutput.of(publication, scenes, profile, press, clock.instant());
-        PdfWriter.write(output, part, (done, all) -> at(id, job, "Writing", done, all));
-        ReadBackReport report =
-                ReadBack.check(part, output, (done, all) -> at(id, job, "Reading back", done, all));
-        return Optional.of(mapper.writeValueAsString(report));
     }
 
     private List<FileResult> files(
@@ -404,9 +450,9 @@ public class Jobs implements DisposableBean {
                 job.map(RunningJob::done).orElse(0),
                 job.map(RunningJob::all).orElse(0),
                 job.flatMap(RunningJob::left),
-                report.filter(_ -> !kind.isSet())
+                report.filter(_ -> !kind.isMany())
                         .map(it -> mapper.readValue(it, ReadBackReport.class)),
-                report.filter(_ -> kind.isSet())
+                report.filter(_ -> kind.isMany())
                         .map(it -> List.of(mapper.readValue(it, FileResult[].class)))
                         .orElse(List.of()),
                 row.getStarted());

@@ -1,10 +1,15 @@
 package yewberry.server.jobs;
 
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.Semaphore;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
+import javax.imageio.ImageIO;
 import org.springframework.stereotype.Component;
 import yewberry.core.asset.FilePage;
 import yewberry.core.asset.FileReader;
@@ -65,6 +70,9 @@ public class ResultPictures {
             }
             file = all.getInputStream(entry).readAllBytes();
         }
+        if (result.name().endsWith(".png") || result.name().endsWith(".jpeg")) {
+            return small(file);
+        }
         if (!(reader.look("result.pdf", file) instanceof Asset.Document document)
                 || number > document.pages().size()) {
             throw new Missing("picture");
@@ -78,6 +86,23 @@ public class ResultPictures {
                         pixels(leaf.width() * scale),
                         pixels(leaf.height() * scale));
         return Png.quick(PlacedPicture.of(image, View.designed(Medium.SCREEN, press)));
+    }
+
+    /** Of what the server made itself. */
+    private static byte[] small(byte[] file) throws IOException {
+        BufferedImage whole = ImageIO.read(new ByteArrayInputStream(file));
+        double scale = (double) LONG / Math.max(whole.getWidth(), whole.getHeight());
+        BufferedImage small =
+                new BufferedImage(
+                        pixels(whole.getWidth() * scale),
+                        pixels(whole.getHeight() * scale),
+                        BufferedImage.TYPE_INT_RGB);
+        Graphics2D graphics = small.createGraphics();
+        graphics.setRenderingHint(
+                RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+        graphics.drawImage(whole, 0, 0, small.getWidth(), small.getHeight(), null);
+        graphics.dispose();
+        return Png.quick(small);
     }
 
     private static int pixels(double wide) {

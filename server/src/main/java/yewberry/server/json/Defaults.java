@@ -13,6 +13,7 @@ import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 import yewberry.core.color.BlendMode;
+import yewberry.core.output.OutputSettings;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Border;
@@ -84,6 +85,17 @@ final class Defaults {
                                     "textChecks", checks(TextChecks.USUAL),
                                     "running", running(RunningFields.USUAL),
                                     "destination", JSON.stringNode(Destination.PAPER.name()))),
+                    Map.entry(
+                            OutputSettings.class,
+                            Map.of(
+                                    "pages", JSON.stringNode(""),
+                                    "claims", JSON.booleanNode(true),
+                                    "backgrounds", JSON.booleanNode(true),
+                                    "flattened", JSON.booleanNode(false),
+                                    "ppi", JSON.numberNode(144),
+                                    "spreads", JSON.booleanNode(false),
+                                    "toBleed", JSON.booleanNode(false),
+                                    "fileName", JSON.stringNode(""))),
                     Map.entry(PictureFrame.class, Map.of("hold", hold(Hold.TOP_LEFT))));
 
     private static JsonNode hold(Hold hold) {

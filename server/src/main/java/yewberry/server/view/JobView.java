@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Medium;
+import yewberry.core.output.OutputKind;
 import yewberry.pdf.proof.ReadBackReport;
 
 /**
@@ -38,7 +39,12 @@ public record JobView(
         implements Told {
     public enum Kind {
         PRESS_PDF("press-pdf"),
-        SCREEN_PDF("screen-pdf"),
+        READING_PDF("screen-pdf"),
+        ALL_PDF("all-pdf"),
+        OFFICE_PDF("office-pdf"),
+        PNG("png"),
+        JPEG("jpeg"),
+        SVG("svg"),
         /** The files of a set with what was added to their pages, as a zip file. */
         FILES("files"),
         /** The same without what was added to them before. */
@@ -65,23 +71,27 @@ public record JobView(
         public static Kind of(Medium medium) {
             return switch (medium) {
                 case PAPER -> PRESS_PDF;
-                case SCREEN -> SCREEN_PDF;
+                case SCREEN -> READING_PDF;
             };
         }
 
-        /** Whether it is a zip file of many. */
+        /** Whether it is the files whose pages these are. */
         public boolean isSet() {
             return this == FILES || this == BARE_FILES;
         }
 
-        /** How the name of its file ends. */
-        public String ending() {
-            return switch (this) {
-                case PRESS_PDF -> "-press.pdf";
-                case SCREEN_PDF -> "-screen.pdf";
-                case FILES -> "-files.zip";
-                case BARE_FILES -> "-bare.zip";
-            };
+        /** Whether it is a zip file of many. */
+        public boolean isMany() {
+            return isSet() || !output().orElseThrow().isPdf();
+        }
+
+        /** What is made of the pages; nothing for the files of a set. */
+        public Optional<OutputKind> output() {
+            return isSet() ? Optional.empty() : Optional.of(OutputKind.valueOf(name()));
+        }
+
+        public static Kind of(OutputKind output) {
+            return valueOf(output.name());
         }
     }
 

@@ -35,13 +35,13 @@ class JobsTest {
         this.context = context;
     }
 
-    /** Tells the time once, when the job begins; then memory has run out. */
+    /** Tells the time twice, when the job begins; then memory has run out. */
     private static final class OutOfMemory extends Clock {
         private final AtomicInteger asked = new AtomicInteger();
 
         @Override
         public Instant instant() {
-            if (asked.incrementAndGet() > 1) {
+            if (asked.incrementAndGet() > 2) {
                 throw new OutOfMemoryError("made up");
             }
             return Instant.parse("2026-11-01T12:00:00Z");
@@ -61,6 +61,7 @@ class JobsTest {
     @Test
     void an_error_of_the_machine_fails_the_job_and_the_next_one_is_done() throws Exception {
         UUID publication = UUID.fromString(client.create("Leaflet", 1));
+        Clock broken = new OutOfMemory();
         Jobs jobs =
                 new Jobs(
                         context.getBean(DSLContext.class),
@@ -68,7 +69,11 @@ class JobsTest {
                         context.getBean(Publications.class),
                         context.getBean(News.class),
                         context.getBean(PictureFiles.class),
-                        new OutOfMemory(),
+                        new Outputs(
+                                context.getBean(Publications.class),
+                                context.getBean(JsonMapper.class),
+                                broken),
+                        broken,
                         context.getBean(Settings.class));
         try {
             JobView ended = ended(jobs, publication);

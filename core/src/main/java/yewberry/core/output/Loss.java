@@ -1,0 +1,288 @@
+package yewberry.core.output;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import yewberry.core.color.BlendMode;
+import yewberry.core.color.Inks;
+import yewberry.core.color.Medium;
+import yewberry.core.publication.LinkTo;
+import yewberry.core.publication.Publication;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Origin;
+import yewberry.core.scene.PageScene;
+
+/**
+ * What an output loses or changes of a publication, known before it is written.
+ *
+ * @param breaks the claim that it does not hold with it
+ * @param pages that it is on, as they are numbered
+ */
+public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
+    public Loss {
+        pages = List.copyOf(pages);
+    }
+
+    /**
+     * All of an output.
+     *
+     * @param publication as it is, not as the output has it
+     * @param scenes of the publication as it is, of the pages that are in the output
+     */
+    public static List<Loss> of(
+            Publication publication, List<PageScene> scenes, OutputSettings settings) {
+        return new Finding(publication, scenes, settings).all();
+    }
+
+    /** One search for them. */
+    private static final class Finding {
+        private final Publication publication;
+        private final List<PageScene> scenes;
+        private final OutputSettings settings;
+        private final Medium medium;
+        private final List<Loss> losses = new ArrayList<>();
+
+        Finding(Publication publication, List<PageScene> scenes, OutputSettings settings) {
+            this.publication = publication;
+            this.scenes = scenes;
+            this.settings = settings;
+            this.medium =
+                    settings.kind().isPicture() || settings.kind() == OutputKind.SVG
+                            ? publication.setup().destination().media().getFirst()
+                            : settings.kind().medium();
+        }
+
+        List<Loss> all() {
+            left();
+            if (!settings.backgrounds()) {
+                note(
+                        count(Item.AreaFill.class, fill -> goes(fill)),
+                        "%s left out; text that cannot be read without is in other colours",
+                        "background is",
+                        "backgrounds are");
+            }
+            spots();
+            links();
+            overset();
+            if (settings.kind() == OutputKind.OFFICE_PDF) {
+                note(
+                        count(
+                                Item.AreaFill.class,
+                                fill -> fill.rect().x() < -0.01 && settings.backgrounds()),
+                        "%s cut off at the trim: an office printer has no bleed",
+                        "background is",
+                        "backgrounds are");
+            }
+            if (settings.kind().isPdf() && settings.claims()) {
+                alternatives();
+                missing();
+            }
+            return losses;
+        }
+
+        private boolean goes(Item.AreaFill fill) {
+            return medium == Medium.PAPER ? fill.goesTo().paper() : fill.goesTo().screen();
+        }
+
+        /** What goes to the other medium only. */
+        private void left() {
+            String to = medium == Medium.PAPER ? "the screen" : "paper";
+            note(
+                    count(Item.AreaFill.class, fill -> !goes(fill)),
+                    "%s to " + to + " only, and not into this",
+                    "background goes",
+                    "backgrounds go");
+            note(
+                    count(
+                            Item.FrontFill.class,
+                            fill ->
+                                    !(medium == Medium.PAPER
+                                            ? fill.goesTo().paper()
+                                            : fill.goesTo().screen())),
+                    "%s to " + to + " only, and not into this",
+                    "picture or word goes",
+                    "pictures and words go");
+        }
+
+        private void spots() {
+            if (medium == Medium.PAPER) {
+                note(
+                        count(
+                                Item.AreaFill.class,
+                                fill -> fill.blend() != BlendMode.NORMAL && isSpot(fill)),
+                        "%s on a spot ink, which devices do in different ways",
+                        "blend acts",
+                        "blends act");
+                return;
+            }
+            Set<UUID> spots = new HashSet<>();
+            Map<Integer, Set<UUID>> byPage = new LinkedHashMap<>();
+            for (PageScene scene : scenes) {
+                for (Item item : scene.items()) {
+                    item.paints().stream()
+                            .filter(paint -> paint.color() instanceof Inks)
+                            .flatMap(paint -> paint.swatch().stream())
+                            .forEach(swatch -> {
+                                spots.add(swatch);
+                                byPage.computeIfAbsent(number(scene), _ -> new HashSet<>())
+                                        .add(swatch);
+                            });
+                }
+            }
+            if (!spots.isEmpty()) {
+                losses.add(
+                        new Loss(
+                                spots.size() == 1
+                                        ? "1 spot colour is shown as it looks, not as an ink of its own."
+                                        : "%d spot colours are shown as they look, not as inks of their own."
+                                                .formatted(spots.size()),
+                                Optional.empty(),
+                                List.copyOf(new TreeSet<>(byPage.keySet()))));
+            }
+        }
+
+        private static boolean isSpot(Item.AreaFill fill) {
+            return fill.paints().stream().anyMatch(paint -> paint.color() instanceof Inks);
+        }
+
+        private void links() {
+            boolean kept =
+                    settings.kind() == OutputKind.READING_PDF
+                            || settings.kind() == OutputKind.OFFICE_PDF;
+            if (kept) {
+                Set<UUID> there = scenes.stream().map(PageScene::page).collect(Collectors.toSet());
+                note(
+                        links(link ->
+                                link.to() instanceof LinkTo.ToPage(UUID page)
+                                        && !there.contains(page)),
+                        "%s to pages that are not in it",
+                        "link leads",
+                        "links lead");
+                return;
+            }
+            note(
+                    links(_ -> true),
+                    settings.kind() == OutputKind.ALL_PDF
+                            ? "%s nowhere in this: PDF/X-4 allows nothing over the page"
+                            : "%s nowhere in this",
+                    "link leads",
+                    "links lead");
+        }
+
+        private Map<Integer, Integer> links(Predicate<PageScene.Link> which) {
+            Map<Integer, Integer> links = new LinkedHashMap<>();
+            for (PageScene scene : scenes) {
+                int count =
+                        (int)
+                                scene.links().stream()
+                                        .filter(PageScene.Link::leads)
+                                        .filter(which)
+                                        .count();
+                if (count > 0) {
+                    links.put(number(scene), count);
+                }
+            }
+            return links;
+        }
+
+        private void overset() {
+            Map<Integer, Integer> found = new LinkedHashMap<>();
+            for (PageScene scene : scenes) {
+                if (!scene.overset().isEmpty()) {
+                    found.put(number(scene), scene.overset().size());
+                }
+            }
+            note(found, "%s text that has no room, which is not in it", "frame has", "frames have");
+        }
+
+        /** ISO 14289-1, 7.3: what is no decoration says something in words. */
+        private void alternatives() {
+            if (!settings.profile().claims(Claim.PDF_UA_1)) {
+                return;
+            }
+            note(
+                    count(
+                            Item.FrontFill.class,
+                            fill ->
+                                    fill.source().isRead()
+                                            && !(fill.origin() instanceof Origin.FromParent)
+                                            && Structure.alternative(fill).isEmpty()),
+                    "%s nothing in words: write what it shows, or say that it is decoration",
+                    "picture says",
+                    "pictures say",
+                    Optional.of(Claim.PDF_UA_1));
+        }
+
+        /** ISO 19005-2, 6.2.11.8: a font has a shape for all that is written in it. */
+        private void missing() {
+            Optional<Claim> breaks =
+                    settings.profile().claims(Claim.PDF_A_2A)
+                            ? Optional.of(Claim.PDF_A_2A)
+                            : Optional.empty();
+            Map<Integer, Integer> found = new LinkedHashMap<>();
+            for (PageScene scene : scenes) {
+                int count =
+                        (int) scene.text().stream().filter(run -> !run.missing().isEmpty()).count();
+                if (count > 0) {
+                    found.put(number(scene), count);
+                }
+            }
+            note(
+                    found,
+                    "%s characters that their fonts have no shape for",
+                    "stretch of text has",
+                    "stretches of text have",
+                    breaks);
+        }
+
+        private <T extends Item> Map<Integer, Integer> count(Class<T> kind, Predicate<T> which) {
+            Map<Integer, Integer> found = new LinkedHashMap<>();
+            for (PageScene scene : scenes) {
+                int count =
+                        (int)
+                                scene.items().stream()
+                                        .filter(kind::isInstance)
+                                        .map(kind::cast)
+                                        .filter(which)
+                                        .count();
+                if (count > 0) {
+                    found.put(number(scene), count);
+                }
+            }
+            return found;
+        }
+
+        private int number(PageScene scene) {
+            return publication.pages().position(scene.page()).orElse(-1) + 1;
+        }
+
+        private void note(Map<Integer, Integer> found, String text, String one, String many) {
+            note(found, text, one, many, Optional.empty());
+        }
+
+        private void note(
+                Map<Integer, Integer> found,
+                String text,
+                String one,
+                String many,
+                Optional<Claim> breaks) {
+            int count = found.values().stream().mapToInt(Integer::intValue).sum();
+            if (count > 0) {
+                String counted = count + " " + (count == 1 ? one : many);
+                losses.add(
+                        new Loss(
+                                text.formatted(counted) + ".",
+                                breaks,
+                                List.copyOf(found.keySet())));
+            }
+        }
+    }
+}

@@ -1,0 +1,129 @@
+package yewberry.core.output;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import yewberry.core.color.Contrast;
+import yewberry.core.color.Medium;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.Rgb;
+import yewberry.core.color.View;
+import yewberry.core.compose.Composer;
+import yewberry.core.legibility.Demand;
+import yewberry.core.legibility.Legibility;
+import yewberry.core.legibility.RunContrast;
+import yewberry.core.mends.NearestLegible;
+import yewberry.core.publication.Bleed;
+import yewberry.core.publication.Carrier;
+import yewberry.core.publication.Destination;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.Publication;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Paint;
+
+/** The pages of a publication as an output has them. */
+public final class OutputPages {
+    private static final Rgb BLACK = new Rgb(0, 0, 0);
+    private static final Rgb WHITE = new Rgb(255, 255, 255);
+
+    private OutputPages() {}
+
+    /** The publication as it is for an output: with its bleed, and without backgrounds or with. */
+    public static Publication of(Publication publication, OutputSettings settings) {
+        Publication changed = publication;
+        Optional<Bleed> bleed = bleed(settings);
+        if (bleed.isPresent()) {
+            changed = changed.withSetup(changed.setup().withBleed(bleed.get()));
+        }
+        if (settings.kind() == OutputKind.OFFICE_PDF) {
+            // it is chosen and judged in the colours that an office printer is sent
+            changed = changed.withSetup(changed.setup().withDestination(Destination.SCREEN));
+        }
+        if (!settings.backgrounds()) {
+            changed =
+                    changed.withPages(changed.pages().stream().map(OutputPages::bare).toList())
+                            .withParents(
+                                    changed.parents().stream().map(OutputPages::bare).toList());
+        }
+        return changed;
+    }
+
+    private static Optional<Bleed> bleed(OutputSettings settings) {
+        return settings.kind() == OutputKind.OFFICE_PDF
+                ? Optional.of(new Bleed(Length.ZERO, Length.ZERO, Length.ZERO, Length.ZERO))
+                : settings.bleed();
+    }
+
+    @SuppressWarnings("unchecked")
+    private static <T extends Carrier> T bare(T carrier) {
+        return (T) carrier.withLayer(carrier.layer().withBackgrounds(List.of()));
+    }
+
+    /**
+     * The scenes of its pages, in order.
+     *
+     * @param publication as {@link #of} gives it
+     */
+    public static List<PageScene> scenes(
+            Publication publication, OutputSettings settings, Composer composer) {
+        List<PageScene> scenes = new ArrayList<>();
+        for (int page : settings.pages(publication)) {
+            PageScene scene = composer.compose(publication, page);
+            scenes.add(
+                    settings.backgrounds()
+                            ? scene
+                            : legible(scene, publication, settings.kind().medium()));
+        }
+        return scenes;
+    }
+
+    /** With text in other colours where it cannot be read as it is. */
+    static PageScene legible(PageScene scene, Publication publication, Medium medium) {
+        PressCondition condition = scene.condition();
+        Destination destination = medium == Medium.PAPER ? Destination.PAPER : Destination.SCREEN;
+        Legibility legibility =
+                new Legibility(condition, Demand.of(publication.setup()), destination);
+        List<RunContrast> failing =
+                legibility.judge(scene, View.designed(medium, condition)).stream()
+                        .filter(each -> !each.passes() && !each.run().isInFile())
+                        .toList();
+        if (failing.isEmpty()) {
+            return scene;
+        }
+        List<Item> items = new ArrayList<>(scene.items());
+        List<Item> there = scene.allOn(medium);
+        for (RunContrast each : failing) {
+            for (int i = 0; i < there.size(); i++) {
+                if (there.get(i) == each.run()) {
+                    Item.GlyphRun run = (Item.GlyphRun) items.get(i);
+                    items.set(i, run.withPaint(readable(run, each, condition), Optional.empty()));
+                }
+            }
+        }
+        return scene.withItems(items);
+    }
+
+    private static Paint readable(
+            Item.GlyphRun run, RunContrast contrast, PressCondition condition) {
+        List<NearestLegible.Need> needs =
+                contrast.against().stream()
+                        .map(against ->
+                                new NearestLegible.Need(
+                                        against.color(), contrast.required(), contrast.medium()))
+                        .toList();
+        return NearestLegible.to(run.paint().color(), needs, condition)
+                .map(found -> Paint.plain(found.color(), "Legible here"))
+                .orElseGet(() -> {
+                    boolean dark = least(BLACK, needs) >= least(WHITE, needs);
+                    return Paint.plain(dark ? BLACK : WHITE, "Legible here");
+                });
+    }
+
+    private static double least(Rgb color, List<NearestLegible.Need> needs) {
+        return needs.stream()
+                .mapToDouble(need -> Contrast.ratio(color, need.backdrop()))
+                .min()
+                .orElse(1);
+    }
+}

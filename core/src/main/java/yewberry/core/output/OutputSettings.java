@@ -1,0 +1,180 @@
+package yewberry.core.output;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import yewberry.core.Names;
+import yewberry.core.Refused;
+import yewberry.core.publication.Bleed;
+import yewberry.core.publication.PageRange;
+import yewberry.core.publication.Publication;
+
+/**
+ * What is made of a publication, and how.
+ *
+ * @param pages such as 3-7, 12, odd; empty for all
+ * @param claims whether a PDF says which standards it follows
+ * @param marks around its pages; nothing for none
+ * @param bleed another than that of the publication; nothing for that
+ * @param backgrounds whether they are in it; without, text that needs them is in other colours
+ * @param flattened whether pages of PDFs that are placed become pictures
+ * @param ppi pixels per inch of pictures
+ * @param spreads whether pages that are seen together are one picture
+ * @param toBleed whether pictures go out to the bleed
+ * @param fileName with {name}, {kind}, {pages} and {date}; empty for the usual
+ */
+public record OutputSettings(
+        OutputKind kind,
+        String pages,
+        boolean claims,
+        Optional<PrinterMarks> marks,
+        Optional<Bleed> bleed,
+        boolean backgrounds,
+        boolean flattened,
+        double ppi,
+        boolean spreads,
+        boolean toBleed,
+        String fileName) {
+    private static final double LEAST_PPI = 10;
+    private static final double MOST_PPI = 1200;
+    private static final int LONGEST_NAME = 200;
+    private static final String USUAL_NAME = "{name}-{kind}";
+
+    public OutputSettings {
+        pages = pages.strip();
+        fileName = fileName.strip();
+        if (!(ppi >= LEAST_PPI && ppi <= MOST_PPI)) {
+            throw new Refused("Pictures have 10 to 1200 pixels per inch; choose a number between.");
+        }
+        if (fileName.length() > LONGEST_NAME) {
+            throw new Refused(
+                    "A file name has at most %d characters; this one has %d."
+                            .formatted(LONGEST_NAME, fileName.length()));
+        }
+        if (spreads && toBleed && kind.isPicture()) {
+            throw new Refused(
+                    "Spreads are joined at the trim, where there is no bleed between the pages. Choose spreads to the trim, or pages to the bleed.");
+        }
+        if (marks.filter(PrinterMarks::any).isPresent() && !kind.isPdf()) {
+            throw new Refused("Printer's marks are for PDFs; leave them out of pictures.");
+        }
+        if (marks.filter(PrinterMarks::any).isPresent() && kind == OutputKind.OFFICE_PDF) {
+            throw new Refused(
+                    "An office printout is not cut; leave printer's marks out of it, or make a press PDF.");
+        }
+    }
+
+    /** As is usual for a kind: all pages, as they are set. */
+    public static OutputSettings of(OutputKind kind) {
+        return new OutputSettings(
+                kind,
+                "",
+                true,
+                Optional.empty(),
+                Optional.empty(),
+                true,
+                false,
+                144,
+                false,
+                false,
+                "");
+    }
+
+    public OutputSettings withPages(String changed) {
+        return new OutputSettings(
+                kind,
+                changed,
+                claims,
+                marks,
+                bleed,
+                backgrounds,
+                flattened,
+                ppi,
+                spreads,
+                toBleed,
+                fileName);
+    }
+
+    public OutputSettings withMarks(Optional<PrinterMarks> changed) {
+        return new OutputSettings(
+                kind,
+                pages,
+                claims,
+                changed,
+                bleed,
+                backgrounds,
+                flattened,
+                ppi,
+                spreads,
+                toBleed,
+                fileName);
+    }
+
+    public OutputSettings withBackgrounds(boolean changed) {
+        return new OutputSettings(
+                kind, pages, claims, marks, bleed, changed, flattened, ppi, spreads, toBleed,
+                fileName);
+    }
+
+    public OutputSettings withClaims(boolean changed) {
+        return new OutputSettings(
+                kind,
+                pages,
+                changed,
+                marks,
+                bleed,
+                backgrounds,
+                flattened,
+                ppi,
+                spreads,
+                toBleed,
+                fileName);
+    }
+
+    /**
+     * The positions of the pages that are in it, from 0.
+     *
+     * @throws Refused if it names one that there is not
+     */
+    public List<Integer> pages(Publication publication) {
+        int count = publication.pages().size();
+        return pages.isEmpty()
+                ? IntStream.range(0, count).boxed().toList()
+                : PageRange.of(pages, count);
+    }
+
+    /** How a PDF of it is written. */
+    public PdfProfile profile() {
+        PdfProfile usual =
+                switch (kind) {
+                    case PRESS_PDF -> PdfProfile.PRESS;
+                    case READING_PDF -> PdfProfile.READING;
+                    case ALL_PDF -> PdfProfile.ALL;
+                    case OFFICE_PDF -> PdfProfile.plain(kind.medium());
+                    case PNG, JPEG, SVG -> throw new IllegalArgumentException("No PDF: " + kind);
+                };
+        PdfProfile claimed = claims ? usual : usual.withoutClaims();
+        return claimed.with(marks.filter(PrinterMarks::any), flattened);
+    }
+
+    /**
+     * The name of its file: whatever it is made of, one that every system takes.
+     *
+     * @param today that {date} stands for
+     */
+    public String fileName(Publication publication, LocalDate today) {
+        String wanted = fileName.isEmpty() ? USUAL_NAME : fileName;
+        String filled =
+                wanted.replace("{name}", publication.name())
+                        .replace("{kind}", kind.suffix())
+                        .replace("{pages}", pages.isEmpty() ? "all" : pages)
+                        .replace("{date}", today.toString());
+        String stem =
+                filled.toLowerCase(Locale.ROOT).endsWith("." + kind.ending())
+                        ? filled.substring(0, filled.length() - kind.ending().length() - 1)
+                        : filled;
+        return Names.fileStem(stem) + "." + kind.ending();
+    }
+}

@@ -1,0 +1,113 @@
+package yewberry.server.jobs;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+import yewberry.core.Progress;
+import yewberry.core.Refused;
+import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
+import yewberry.core.output.Loss;
+import yewberry.core.output.OutputPages;
+import yewberry.core.output.OutputSettings;
+import yewberry.core.publication.Publication;
+import yewberry.core.scene.PageScene;
+import yewberry.pdf.PdfOutput;
+import yewberry.pdf.PdfWriter;
+import yewberry.pdf.proof.ReadBack;
+import yewberry.server.publications.OpenPublication;
+import yewberry.server.publications.Publications;
+
+/** Makes what is wanted of a publication, and reads it back. */
+@Component
+public class Outputs {
+    private final Publications publications;
+    private final JsonMapper mapper;
+    private final Clock clock;
+
+    Outputs(Publications publications, JsonMapper mapper, Clock clock) {
+        this.publications = publications;
+        this.mapper = mapper;
+        this.clock = clock;
+    }
+
+    /** How far something is. */
+    interface Phases {
+        Progress at(String phase);
+    }
+
+    /**
+     * What an output loses or changes.
+     *
+     * @throws Refused if it names a page that there is not
+     */
+    public List<Loss> losses(UUID id, OutputSettings settings) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        return losses(publication, open.composer(publication), settings);
+    }
+
+    static List<Loss> losses(Publication publication, Composer composer, OutputSettings settings) {
+        List<PageScene> scenes =
+                settings.pages(publication).stream()
+                        .map(page -> composer.compose(publication, page))
+                        .toList();
+        return Loss.of(publication, scenes, settings);
+    }
+
+    /**
+     * @throws Refused if it would not hold what it claims
+     */
+    static void check(Publication publication, Composer composer, OutputSettings settings) {
+        losses(publication, composer, settings).stream()
+                .filter(loss -> loss.breaks().isPresent())
+                .findFirst()
+                .ifPresent(loss -> {
+                    throw new Refused(
+                            "This would not be %s: %s See %s %s, or export it without saying which standards it follows."
+                                    .formatted(
+                                            loss.breaks().get().inWords(),
+                                            loss.text(),
+                                            loss.pages().size() == 1 ? "page" : "pages",
+                                            loss.pages().stream()
+                                                    .limit(20)
+                                                    .map(String::valueOf)
+                                                    .collect(Collectors.joining(", "))));
+                });
+    }
+
+    /**
+     * Writes a file and reads it back.
+     *
+     * @return what was found, as JSON
+     * @throws IOException if it cannot be written
+     * @throws java.util.concurrent.CancellationException if a phase says so
+     */
+    String make(
+            OpenPublication open,
+            Publication publication,
+            OutputSettings settings,
+            Path part,
+            Phases phases)
+            throws IOException {
+        PressCondition press = open.press(publication);
+        Publication made = OutputPages.of(publication, settings);
+        Composer composer = open.composer(publication);
+        List<PageScene> scenes =
+                OutputPages.scenes(
+                        made, settings, made == publication ? composer : composer.another());
+        if (!settings.kind().isPdf()) {
+            return mapper.writeValueAsString(
+                    new PictureOutput(made, scenes, settings, press)
+                            .write(part, phases.at("Writing and reading back")));
+        }
+        PdfOutput output = PdfOutput.of(made, scenes, settings.profile(), press, clock.instant());
+        PdfWriter.write(output, part, phases.at("Writing"));
+        return mapper.writeValueAsString(ReadBack.check(part, output, phases.at("Reading back")));
+    }
+}

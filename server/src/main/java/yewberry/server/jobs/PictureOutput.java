@@ -1,0 +1,177 @@
+package yewberry.server.jobs;
+
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.BufferedOutputStream;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import javax.imageio.ImageIO;
+import yewberry.core.Names;
+import yewberry.core.Progress;
+import yewberry.core.color.PressCondition;
+import yewberry.core.color.View;
+import yewberry.core.output.OutputKind;
+import yewberry.core.output.OutputSettings;
+import yewberry.core.output.PictureFile;
+import yewberry.core.picture.SvgPicture;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Spreads;
+import yewberry.core.raster.PageRaster;
+import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
+import yewberry.server.view.FileResult;
+
+/** The pages of a publication as pictures in a zip file, each read back. */
+public final class PictureOutput {
+    /** Of 8 bits: what a JPEG file may lose on average, and anywhere. */
+    private static final double MEAN_LOSS = 3;
+
+    private final Publication publication;
+    private final List<PageScene> scenes;
+    private final OutputSettings settings;
+    private final View view;
+
+    /**
+     * @param scenes of the pages that are in it
+     */
+    public PictureOutput(
+            Publication publication,
+            List<PageScene> scenes,
+            OutputSettings settings,
+            PressCondition press) {
+        this.publication = publication;
+        this.scenes = scenes;
+        this.settings = settings;
+        this.view = View.designed(publication.setup().destination().media().getFirst(), press);
+    }
+
+    /** Pages that are one picture. */
+    private record Leaf(List<PageScene> pages, int number) {}
+
+    /**
+     * @param progress by pictures
+     * @throws IOException if the file cannot be written
+     * @throws java.util.concurrent.CancellationException if {@code progress} says so
+     */
+    public List<FileResult> write(Path zip, Progress progress) throws IOException {
+        List<FileResult> results = new ArrayList<>();
+        List<Leaf> leaves = leaves();
+        String stem = Names.fileStem(publication.name());
+        try (ZipOutputStream out =
+                new ZipOutputStream(new BufferedOutputStream(Files.newOutputStream(zip)))) {
+            for (int i = 0; i < leaves.size(); i++) {
+                progress.at(i, leaves.size());
+                Leaf leaf = leaves.get(i);
+                String name = "%s-%03d.%s".formatted(stem, leaf.number(), settings.kind().suffix());
+                out.putNextEntry(new ZipEntry(name));
+                Optional<String> problem = Optional.empty();
+                if (settings.kind() == OutputKind.SVG) {
+                    out.write(svg(leaf).getBytes(StandardCharsets.UTF_8));
+                } else {
+                    BufferedImage image = image(leaf);
+                    byte[] file = file(image);
+                    problem = differing(image, file);
+                    out.write(file);
+                }
+                out.closeEntry();
+                results.add(
+                        new FileResult(name, leaf.pages().size(), false, Optional.of(1), problem));
+            }
+        }
+        return results;
+    }
+
+    private List<Leaf> leaves() {
+        List<Leaf> leaves = new ArrayList<>();
+        List<Integer> pages = settings.pages(publication);
+        for (int i = 0; i < pages.size(); i++) {
+            int page = pages.get(i);
+            boolean joined =
+                    settings.spreads()
+                            && i + 1 < pages.size()
+                            && pages.get(i + 1) == page + 1
+                            && Spreads.beside(publication, page).equals(Optional.of(page + 1));
+            leaves.add(
+                    new Leaf(
+                            joined
+                                    ? List.of(scenes.get(i), scenes.get(i + 1))
+                                    : List.of(scenes.get(i)),
+                            page + 1));
+            i += joined ? 1 : 0;
+        }
+        return leaves;
+    }
+
+    private Rect region(PageScene scene) {
+        return settings.toBleed() ? scene.boxes().bleed() : scene.boxes().trim();
+    }
+
+    private String svg(Leaf leaf) {
+        return leaf.pages().size() == 1
+                ? SvgPicture.region(leaf.pages().getFirst(), region(leaf.pages().getFirst()), view)
+                : SvgPicture.spread(leaf.pages(), view, false);
+    }
+
+    private BufferedImage image(Leaf leaf) {
+        List<BufferedImage> pages =
+                leaf.pages().stream()
+                        .map(scene -> PageRaster.page(scene, view, region(scene), settings.ppi()))
+                        .toList();
+        if (pages.size() == 1) {
+            return pages.getFirst();
+        }
+        int width = pages.stream().mapToInt(BufferedImage::getWidth).sum();
+        int height = pages.stream().mapToInt(BufferedImage::getHeight).max().orElseThrow();
+        BufferedImage spread = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        Graphics2D graphics = spread.createGraphics();
+        int x = 0;
+        for (BufferedImage page : pages) {
+            graphics.drawImage(page, x, 0, null);
+            x += page.getWidth();
+        }
+        graphics.dispose();
+        return spread;
+    }
+
+    private byte[] file(BufferedImage image) {
+        return settings.kind() == OutputKind.PNG
+                ? PictureFile.png(image, settings.ppi())
+                : PictureFile.jpeg(image, settings.ppi());
+    }
+
+    /** What of a file is not as the page was drawn. */
+    private Optional<String> differing(BufferedImage wanted, byte[] file) throws IOException {
+        BufferedImage found = ImageIO.read(new ByteArrayInputStream(file));
+        if (found == null
+                || found.getWidth() != wanted.getWidth()
+                || found.getHeight() != wanted.getHeight()) {
+            return Optional.of("Read back: it is not of the size that was drawn.");
+        }
+        long sum = 0;
+        int largest = 0;
+        for (int y = 0; y < wanted.getHeight(); y++) {
+            for (int x = 0; x < wanted.getWidth(); x++) {
+                int one = wanted.getRGB(x, y);
+                int other = found.getRGB(x, y);
+                for (int shift = 0; shift < 24; shift += 8) {
+                    int off = Math.abs((one >> shift & 0xff) - (other >> shift & 0xff));
+                    largest = Math.max(largest, off);
+                    sum += off;
+                }
+            }
+        }
+        double mean = sum / (3.0 * wanted.getWidth() * wanted.getHeight());
+        boolean agrees = settings.kind() == OutputKind.PNG ? largest == 0 : mean <= MEAN_LOSS;
+        return agrees
+                ? Optional.empty()
+                : Optional.of("Read back: its colours are not those of the page.");
+    }
+}
