@@ -54,6 +54,11 @@ final class ContentWriter {
         raw("/%s <</MCID %d>> BDC\n".formatted(type, number));
     }
 
+    /** Begins what belongs to a group of optional content of the page's resources: 8.11.3.2. */
+    void beginOptional(String name) {
+        raw("/OC /" + name + " BDC\n");
+    }
+
     /** Begins a picture that some text stands for: ISO 32000-1, 14.9.3. */
     void beginPicture(String alternative) {
         raw("/Span <</Alt <%s>>> BDC\n".formatted(hex(alternative)));

@@ -2,14 +2,17 @@ package yewberry.pdf;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.output.PdfProfile;
+import yewberry.core.output.ScreenAndPaper;
 import yewberry.core.output.Structure;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
+import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 
 /**
@@ -20,6 +23,7 @@ import yewberry.core.scene.PageScene;
  * @param language of text that says no other
  * @param scenes page by page; each is asked for when it is needed
  * @param condition that it is printed under
+ * @param layered the same pages, where some of them is seen on a screen or on paper only; else none
  */
 public record PdfOutput(
         Optional<Publication> publication,
@@ -28,8 +32,10 @@ public record PdfOutput(
         List<PageScene> scenes,
         PdfProfile profile,
         PressCondition condition,
-        Instant created) {
+        Instant created,
+        List<ScreenAndPaper> layered) {
     public PdfOutput {
+        layered = List.copyOf(layered);
         if (profile.tagged() && publication.isEmpty()) {
             throw new IllegalArgumentException("Structure comes from a publication");
         }
@@ -50,7 +56,46 @@ public record PdfOutput(
                 scenes,
                 profile,
                 condition,
-                created);
+                created,
+                List.of());
+    }
+
+    /** Pages that show one thing on a screen and print another. */
+    public static PdfOutput layered(
+            Publication publication,
+            List<ScreenAndPaper> pages,
+            PressCondition condition,
+            Instant created) {
+        PdfOutput plain =
+                of(
+                        publication,
+                        pages.stream().map(ScreenAndPaper::all).toList(),
+                        PdfProfile.SCREEN_AND_PAPER,
+                        condition,
+                        created);
+        return new PdfOutput(
+                plain.publication,
+                plain.title,
+                plain.language,
+                plain.scenes,
+                plain.profile,
+                condition,
+                created,
+                pages);
+    }
+
+    /** Where each item of a page is seen; nothing where all are everywhere. */
+    public Optional<List<ScreenAndPaper.Where>> where(int page) {
+        return layered.isEmpty() ? Optional.empty() : Optional.of(layered.get(page).where());
+    }
+
+    /** What a page is to whoever reads. */
+    public Map<Item, Structure.Place> places(Structure structure, int page) {
+        PageScene scene = scenes.get(page);
+        return structure.page(
+                scene,
+                scene.on(medium()),
+                at -> where(page).map(it -> it.get(at) != ScreenAndPaper.Where.PAPER).orElse(true));
     }
 
     /** Pages of British text, without structure and claims. */
@@ -67,7 +112,8 @@ public record PdfOutput(
                 scenes,
                 PdfProfile.plain(medium),
                 condition,
-                created);
+                created,
+                List.of());
     }
 
     public Medium medium() {

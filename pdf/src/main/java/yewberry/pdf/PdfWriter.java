@@ -27,6 +27,7 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.output.Claim;
 import yewberry.core.output.PdfProfile;
+import yewberry.core.output.ScreenAndPaper;
 import yewberry.core.output.Structure;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
@@ -46,6 +47,7 @@ public final class PdfWriter {
     private final Materials materials;
     private final Optional<Tags> tags;
     private final Links links;
+    private final Optional<SwitchedLayers> switched;
 
     private PdfWriter(PdfOutput output, PDDocument document) {
         this.output = output;
@@ -54,6 +56,10 @@ public final class PdfWriter {
         this.materials = new Materials(document, output.condition(), output.profile().flattened());
         this.tags = output.structure().map(structure -> new Tags(document, structure));
         this.links = new Links(tags);
+        this.switched =
+                output.layered().isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(SwitchedLayers.of(document));
     }
 
     /** A file of British text, without structure and claims. */
@@ -81,7 +87,7 @@ public final class PdfWriter {
                 int pages = output.scenes().size();
                 for (int i = 0; i < pages; i++) {
                     progress.at(i, pages);
-                    pdf.page(output.scenes().get(i));
+                    pdf.page(output.scenes().get(i), i);
                 }
                 pdf.links.finish();
                 materials.finish();
@@ -144,7 +150,7 @@ public final class PdfWriter {
         return intent;
     }
 
-    private void page(PageScene all) throws IOException {
+    private void page(PageScene all, int index) throws IOException {
         MediumScene scene = all.on(medium);
         PageBoxes boxes = scene.boxes();
         Rect bleed = boxes.bleed();
@@ -162,9 +168,17 @@ public final class PdfWriter {
             page.getCOSObject().setItem(COSName.GROUP, transparencyGroup(medium));
         }
         Map<Item, Structure.Place> places =
-                tags.map(each -> each.structure().page(all, scene)).orElse(Map.of());
-        for (Item item : scene.items()) {
-            sheet.draw(item, Optional.ofNullable(places.get(item)));
+                tags.map(each -> output.places(each.structure(), index)).orElse(Map.of());
+        Optional<List<ScreenAndPaper.Where>> where = output.where(index);
+        if (switched.isPresent()) {
+            switched.get().name(resources);
+        }
+        for (int i = 0; i < scene.items().size(); i++) {
+            Item item = scene.items().get(i);
+            sheet.draw(
+                    item,
+                    Optional.ofNullable(places.get(item)),
+                    where.isPresent() ? where.get().get(i) : ScreenAndPaper.Where.BOTH);
         }
         if (output.profile().marks().isPresent()) {
             new SheetMarks(output.profile().marks().get(), boxes)

@@ -14,6 +14,7 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Inks;
 import yewberry.core.color.Rgb;
 import yewberry.core.output.Node;
+import yewberry.core.output.ScreenAndPaper;
 import yewberry.core.output.Structure;
 import yewberry.core.publication.Outline;
 import yewberry.core.scene.AreaPaint;
@@ -53,13 +54,27 @@ final class Sheet {
 
     /** Of a file without structure. */
     void draw(Item item) throws IOException {
-        draw(item, Optional.empty());
+        draw(item, Optional.empty(), ScreenAndPaper.Where.BOTH);
     }
 
     /**
      * @param place what it is to whoever reads; nothing in a file without structure
+     * @param where it is seen; a run that is on paper only is a copy of one that is read, and drawn
+     *     as shapes
      */
-    void draw(Item item, Optional<Structure.Place> place) throws IOException {
+    void draw(Item item, Optional<Structure.Place> place, ScreenAndPaper.Where where)
+            throws IOException {
+        if (where != ScreenAndPaper.Where.BOTH) {
+            content.beginOptional(SwitchedLayers.name(where));
+        }
+        draw(item, place, item instanceof Item.GlyphRun && where == ScreenAndPaper.Where.PAPER);
+        if (where != ScreenAndPaper.Where.BOTH) {
+            content.endMarkedContent();
+        }
+    }
+
+    private void draw(Item item, Optional<Structure.Place> place, boolean asShapes)
+            throws IOException {
         boolean overprints = item instanceof Item.GlyphRun run && run.paint().overprints();
         if (overprints != overprinting) {
             overprinting = overprints;
@@ -80,6 +95,10 @@ final class Sheet {
             case Item.GlyphStroke line -> stroke(line);
             case Item.GlyphRun run -> {
                 fillColor(run.paint().color());
+                if (asShapes) {
+                    shapes(run);
+                    break;
+                }
                 EmbeddedFont font = materials.font(run.face());
                 resources.put(COSName.getPDFName(font.name()), font.font());
                 boolean read = place.filter(Structure.Place.Read.class::isInstance).isPresent();
@@ -254,6 +273,20 @@ final class Sheet {
         state.setNonStrokingOverprintControl(on);
         state.setOverprintMode(on ? 1 : 0);
         return state;
+    }
+
+    /** Letters, glyph by glyph, as shapes, which do not read as text. */
+    private void shapes(Item.GlyphRun run) {
+        AffineTransform up = new AffineTransform(1, 0, 0, -1, -bleed.x(), bleed.bottom());
+        for (Item.Line line : run.lines()) {
+            for (Segment.Glyph glyph : line.glyphs()) {
+                if (!run.face().outline(glyph.id()).ink().isEmpty()) {
+                    Path2D path = Cubics.of(run.shape(line, glyph));
+                    path.transform(up);
+                    content.fill(path);
+                }
+            }
+        }
     }
 
     /** The line around letters, glyph by glyph, as paths, which do not read as text again. */

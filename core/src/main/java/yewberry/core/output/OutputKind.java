@@ -7,6 +7,7 @@ public enum OutputKind {
     PRESS_PDF("Press PDF", "press", "pdf", Medium.PAPER),
     READING_PDF("Reading PDF", "reading", "pdf", Medium.SCREEN),
     ALL_PDF("One PDF for all", "all", "pdf", Medium.PAPER),
+    SCREEN_AND_PAPER_PDF("Screen and paper PDF", "screen-and-paper", "pdf", Medium.SCREEN),
     OFFICE_PDF("Office printout", "office", "pdf", Medium.SCREEN),
     PNG("PNG pictures", "png", "zip", Medium.SCREEN),
     JPEG("JPEG pictures", "jpeg", "zip", Medium.SCREEN),

@@ -1,7 +1,9 @@
 package yewberry.core.output;
 
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Medium;
@@ -35,6 +37,9 @@ public final class OutputPages {
         Optional<Bleed> bleed = bleed(settings);
         if (bleed.isPresent()) {
             changed = changed.withSetup(changed.setup().withBleed(bleed.get()));
+        }
+        if (settings.kind() == OutputKind.SCREEN_AND_PAPER_PDF) {
+            changed = changed.withSetup(changed.setup().withDestination(Destination.BOTH));
         }
         if (settings.kind() == OutputKind.OFFICE_PDF) {
             // it is chosen and judged in the colours that an office printer is sent
@@ -78,41 +83,74 @@ public final class OutputPages {
         return scenes;
     }
 
+    /** The same for a file that shows one thing on a screen and prints another. */
+    public static List<ScreenAndPaper> layered(
+            Publication publication, OutputSettings settings, Composer composer) {
+        return scenes(publication, settings, composer).stream()
+                .map(scene -> ScreenAndPaper.of(scene, publication))
+                .toList();
+    }
+
     /** With text in other colours where it cannot be read as it is. */
     static PageScene legible(PageScene scene, Publication publication, Medium medium) {
         PressCondition condition = scene.condition();
         Destination destination = medium == Medium.PAPER ? Destination.PAPER : Destination.SCREEN;
         Legibility legibility =
                 new Legibility(condition, Demand.of(publication.setup()), destination);
-        List<RunContrast> failing =
-                legibility.judge(scene, View.designed(medium, condition)).stream()
-                        .filter(each -> !each.passes() && !each.run().isInFile())
-                        .toList();
-        if (failing.isEmpty()) {
-            return scene;
-        }
-        List<Item> items = new ArrayList<>(scene.items());
+        Map<Item, RunContrast> failing = failing(scene, legibility, medium);
+        return failing.isEmpty()
+                ? scene
+                : scene.withItems(
+                        scene.items().stream()
+                                .map(item ->
+                                        failing.containsKey(item)
+                                                ? readable(
+                                                        (Item.GlyphRun) item,
+                                                        failing.get(item),
+                                                        condition)
+                                                : item)
+                                .toList());
+    }
+
+    /** What cannot be read on a medium, by the very runs of the scene as it was composed. */
+    static Map<Item, RunContrast> failing(PageScene scene, Legibility legibility, Medium medium) {
+        Map<Item, RunContrast> failing = new IdentityHashMap<>();
         List<Item> there = scene.allOn(medium);
-        for (RunContrast each : failing) {
-            for (int i = 0; i < there.size(); i++) {
-                if (there.get(i) == each.run()) {
-                    Item.GlyphRun run = (Item.GlyphRun) items.get(i);
-                    items.set(i, run.withPaint(readable(run, each, condition), Optional.empty()));
+        for (RunContrast each : legibility.judge(scene, View.designed(medium, scene.condition()))) {
+            for (int i = 0; i < there.size() && !each.passes(); i++) {
+                if (there.get(i) instanceof Item.GlyphRun run && isSame(run, each.run())) {
+                    failing.put(scene.items().get(i), each);
                 }
             }
         }
-        return scene.withItems(items);
+        return failing;
     }
 
-    private static Paint readable(
+    /** Verdicts tell of runs without their glyphs. */
+    private static boolean isSame(Item.GlyphRun run, Item.GlyphRun judged) {
+        Item.Line one = run.lines().getFirst();
+        Item.Line other = judged.lines().getFirst();
+        return run.run().equals(judged.run())
+                && run.frame().equals(judged.frame())
+                && one.text().equals(other.text())
+                && one.x() == other.x()
+                && one.baseline() == other.baseline();
+    }
+
+    /** A run in the nearest colour in which it can be read; black or white where none is. */
+    static Item.GlyphRun readable(
             Item.GlyphRun run, RunContrast contrast, PressCondition condition) {
+        return run.withPaint(readable(run.paint(), contrast, condition), Optional.empty());
+    }
+
+    private static Paint readable(Paint paint, RunContrast contrast, PressCondition condition) {
         List<NearestLegible.Need> needs =
                 contrast.against().stream()
                         .map(against ->
                                 new NearestLegible.Need(
                                         against.color(), contrast.required(), contrast.medium()))
                         .toList();
-        return NearestLegible.to(run.paint().color(), needs, condition)
+        return NearestLegible.to(paint.color(), needs, condition)
                 .map(found -> Paint.plain(found.color(), "Legible here"))
                 .orElseGet(() -> {
                     boolean dark = least(BLACK, needs) >= least(WHITE, needs);

@@ -152,6 +152,7 @@ public record OutputSettings(
                     case PRESS_PDF -> PdfProfile.PRESS;
                     case READING_PDF -> PdfProfile.READING;
                     case ALL_PDF -> PdfProfile.ALL;
+                    case SCREEN_AND_PAPER_PDF -> PdfProfile.SCREEN_AND_PAPER;
                     case OFFICE_PDF -> PdfProfile.plain(kind.medium());
                     case PNG, JPEG, SVG -> throw new IllegalArgumentException("No PDF: " + kind);
                 };

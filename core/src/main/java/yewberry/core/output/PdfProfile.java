@@ -30,6 +30,9 @@ public record PdfProfile(
     public static final PdfProfile ALL =
             of(Medium.PAPER, true, Claim.PDF_X_4, Claim.PDF_A_2A, Claim.PDF_UA_1);
 
+    /** Shows one thing on a screen and prints another; switching needs what PDF/A forbids. */
+    public static final PdfProfile SCREEN_AND_PAPER = of(Medium.SCREEN, true);
+
     private static PdfProfile of(Medium medium, boolean tagged, Claim... claims) {
         return new PdfProfile(medium, tagged, Set.of(claims), Optional.empty(), false);
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.IntPredicate;
 import yewberry.core.flow.Flows;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Language;
@@ -132,6 +133,15 @@ public final class Structure {
      * @param scene what of it goes where it is written for
      */
     public Map<Item, Place> page(PageScene all, MediumScene scene) {
+        return page(all, scene, _ -> true);
+    }
+
+    /**
+     * The same where some is a copy of other items.
+     *
+     * @param read whether the item at a place is no such copy
+     */
+    public Map<Item, Place> page(PageScene all, MediumScene scene, IntPredicate read) {
         int page = pages++;
         begin(all.page());
         Map<UUID, UUID> storyOf = new HashMap<>();
@@ -142,10 +152,20 @@ public final class Structure {
                 .forEach(link -> leads.put(link.run(), link.to()));
         Map<Item, Place> places = new IdentityHashMap<>();
         Map<UUID, Integer> labelled = new HashMap<>();
-        List<Item.GlyphRun> text = scene.text();
+        List<Item.GlyphRun> text = new ArrayList<>();
+        for (int at = 0; at < scene.items().size(); at++) {
+            if (read.test(at) && scene.items().get(at) instanceof Item.GlyphRun run) {
+                text.add(run);
+            }
+        }
         Map<Item.GlyphRun, Item.GlyphRun> following = following(text);
         int number = 0;
-        for (Item item : scene.items()) {
+        for (int at = 0; at < scene.items().size(); at++) {
+            Item item = scene.items().get(at);
+            if (item instanceof Item.GlyphRun && !read.test(at)) {
+                places.put(item, new Place.Beside(Artifact.LAYOUT));
+                continue;
+            }
             switch (item) {
                 case Item.AreaFill fill -> places.put(item, new Place.Beside(Artifact.BACKGROUND));
                 case Item.TextFill fill -> places.put(item, new Place.Beside(Artifact.LAYOUT));

@@ -45,6 +45,7 @@ final class PaintedPage extends PathEngine {
     private final List<PaintedStroke> around = new ArrayList<>();
     private final List<PaintedFile> files = new ArrayList<>();
     private final Deque<Optional<String>> standing = new ArrayDeque<>();
+    private final Deque<String> optional = new ArrayDeque<>();
     private final List<Marked> marked = new ArrayList<>();
     private int unmarked;
     private int depth;
@@ -58,7 +59,10 @@ final class PaintedPage extends PathEngine {
             this.mark = mark;
         }
 
-        /** "read" and its number, or as what it stands beside that: its type and subtype. */
+        /**
+         * After the name of its layer, if it is in one: "read" and its number, or as what it stands
+         * beside that: its type and subtype.
+         */
         String mark() {
             return mark;
         }
@@ -180,8 +184,16 @@ final class PaintedPage extends PathEngine {
     /** ISO 32000-1, 14.9.4: what a stretch of content stands for as text. */
     @Override
     public void beginMarkedContentSequence(COSName tag, COSDictionary properties) {
+        if (standing.isEmpty() && tag.equals(COSName.OC)) {
+            optional.push(
+                    Optional.ofNullable(properties)
+                            .map(each -> each.getString(COSName.NAME))
+                            .orElse("?"));
+            return;
+        }
         if (depth == 0 && standing.isEmpty()) {
-            marked.add(new Marked(mark(tag, properties)));
+            String in = optional.isEmpty() ? "" : optional.peek() + ": ";
+            marked.add(new Marked(in + mark(tag, properties)));
         }
         standing.push(
                 properties != null && properties.containsKey(COSName.ACTUAL_TEXT)
@@ -193,6 +205,8 @@ final class PaintedPage extends PathEngine {
     public void endMarkedContentSequence() {
         if (!standing.isEmpty()) {
             standing.pop();
+        } else if (!optional.isEmpty()) {
+            optional.pop();
         }
     }
 

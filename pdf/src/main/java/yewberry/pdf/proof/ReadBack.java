@@ -21,10 +21,12 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
+import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
 import yewberry.core.Progress;
 import yewberry.core.color.Inks;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.output.ScreenAndPaper.Where;
 import yewberry.core.picture.Png;
 import yewberry.core.raster.PlaneRaster;
 import yewberry.core.scene.MediumScene;
@@ -34,6 +36,7 @@ import yewberry.pdf.OutputCondition;
 import yewberry.pdf.PageIndex;
 import yewberry.pdf.PdfOutput;
 import yewberry.pdf.PdfWriter;
+import yewberry.pdf.SwitchedLayers;
 import yewberry.pdf.proof.ReadBackReport.BoxCheck;
 import yewberry.pdf.proof.ReadBackReport.Extent;
 import yewberry.pdf.proof.ReadBackReport.PageReport;
@@ -180,7 +183,14 @@ public final class ReadBack implements AutoCloseable {
                 AffineTransform.getScaleInstance(shown.width() * SCALE, shown.height() * SCALE);
         toPixels.concatenate(PagePlates.unit(page));
         PlaneRaster wanted = own.draw(scene, shown, PPI);
-        PaintCheck comparison = painted(page, scene, shown, wanted, toPixels);
+        PaintCheck comparison =
+                painted(
+                        page,
+                        scene,
+                        shown,
+                        wanted,
+                        toPixels,
+                        Optional.ofNullable(document.getDocumentCatalog().getOCProperties()));
         return PageReport.of(number, List.of(), comparison, List.of(), List.of());
     }
 
@@ -254,7 +264,11 @@ public final class ReadBack implements AutoCloseable {
         List<String> problems = setting(page, scene);
         problems.addAll(new LinkCheck(document, scenes).check(page, scenes.get(index), medium));
         PaintedPage painted = PaintedPage.read(page);
-        GlyphCheck.Found text = GlyphCheck.check(scene, painted.glyphs());
+        MediumScene viewed =
+                output.layered().isEmpty()
+                        ? scene
+                        : output.layered().get(index).seen(Where.SCREEN).on(medium);
+        GlyphCheck.Found text = GlyphCheck.check(viewed, painted.glyphs());
         problems.addAll(text.problems());
         structure.ifPresent(each -> problems.addAll(each.page(index, painted)));
         problems.addAll(StrokeCheck.check(scene, painted.strokes()));
@@ -263,11 +277,13 @@ public final class ReadBack implements AutoCloseable {
                 .ifPresent(marks ->
                         problems.addAll(SheetCheck.check(marks, scene.boxes(), painted.around())));
         problems.addAll(PlaceCheck.check(scene, shown, painted));
-        PlaneRaster wanted = own.draw(scene, shown, PPI);
+        PlaneRaster wanted = own.draw(viewed, shown, PPI);
         if (witness.isPresent()
+                && output.layered().isEmpty()
                 && page.getResources() != null
                 && page.getRotation() == 0
                 && SecondDrawing.isOfUse(scene)) {
+            page.setCropBox(PdfWriter.rectangle(scene.boxes(), shown));
             witness.get()
                     .differs(index, wanted, PPI)
                     .ifPresent(place ->
@@ -285,8 +301,26 @@ public final class ReadBack implements AutoCloseable {
                         -SCALE,
                         (bleed.x() - shown.x()) * SCALE,
                         (bleed.bottom() - shown.y()) * SCALE);
-        PaintCheck comparison = painted(page, scene, shown, wanted, toPixels);
+        PaintCheck comparison = painted(page, viewed, shown, wanted, toPixels, switched("View"));
+        if (!output.layered().isEmpty() && comparison.matches()) {
+            MediumScene printed = output.layered().get(index).seen(Where.PAPER).on(medium);
+            comparison =
+                    painted(
+                            page,
+                            printed,
+                            shown,
+                            own.draw(printed, shown, PPI),
+                            toPixels,
+                            switched("Print"));
+            if (!comparison.matches()) {
+                problems.add("As it is printed, the page has other colours.");
+            }
+        }
         return PageReport.of(number, boxes, comparison, text.colors(), problems);
+    }
+
+    private Optional<PDOptionalContentProperties> switched(String event) {
+        return SwitchedLayers.switched(document, event);
     }
 
     private static BoxCheck box(String name, PDRectangle found, MediumScene scene, Rect rect) {
@@ -351,13 +385,14 @@ public final class ReadBack implements AutoCloseable {
             MediumScene scene,
             Rect shown,
             PlaneRaster wanted,
-            AffineTransform toPixels)
+            AffineTransform toPixels,
+            Optional<PDOptionalContentProperties> layers)
             throws IOException {
         List<String> spots = scene.planes().spots().stream().map(Inks.Spot::name).toList();
         PlaneRaster found =
                 PagePlates.paint(
                         page,
-                        Optional.ofNullable(document.getDocumentCatalog().getOCProperties()),
+                        layers,
                         new DeviceColors(medium, condition, spots),
                         images,
                         toPixels,

@@ -16,6 +16,7 @@ import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import yewberry.core.color.Medium;
 import yewberry.core.raster.PlaneRaster;
+import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.pdf.PageIndex;
 
@@ -56,7 +57,9 @@ final class SecondDrawing {
     static boolean isOfUse(MediumScene scene) {
         return scene.planes().spots().isEmpty()
                 && scene.fills().stream().allMatch(fill -> fill.solid().isPresent())
-                && scene.text().stream().noneMatch(run -> run.paint().overprints());
+                && scene.text().stream().noneMatch(run -> run.paint().overprints())
+                // at the joins of lines it leaves seams
+                && scene.letters().stream().noneMatch(Item.GlyphStroke.class::isInstance);
     }
 
     /**

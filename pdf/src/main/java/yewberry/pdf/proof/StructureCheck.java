@@ -14,10 +14,9 @@ import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import yewberry.core.output.Node;
+import yewberry.core.output.ScreenAndPaper;
 import yewberry.core.output.Structure;
 import yewberry.core.scene.Item;
-import yewberry.core.scene.MediumScene;
-import yewberry.core.scene.PageScene;
 import yewberry.pdf.PdfOutput;
 import yewberry.pdf.Tags;
 
@@ -56,27 +55,35 @@ final class StructureCheck {
                 .map(structure -> {
                     StructureCheck check =
                             new StructureCheck(structure, output.profile().marks().isPresent());
-                    for (PageScene scene : output.scenes()) {
-                        check.add(scene, scene.on(output.medium()));
+                    for (int i = 0; i < output.scenes().size(); i++) {
+                        check.add(output, i);
                     }
                     return check;
                 });
     }
 
-    private void add(PageScene all, MediumScene scene) {
-        Map<Item, Structure.Place> places = structure.page(all, scene);
+    private void add(PdfOutput output, int page) {
+        Map<Item, Structure.Place> places = output.places(structure, page);
+        Optional<List<ScreenAndPaper.Where>> where = output.where(page);
+        List<Item> items = output.scenes().get(page).on(output.medium()).items();
         List<Wanted> wanted = new ArrayList<>();
-        for (Item item : scene.items()) {
+        for (int i = 0; i < items.size(); i++) {
+            int at = i;
+            String layer =
+                    where.map(it -> it.get(at))
+                            .filter(it -> it != ScreenAndPaper.Where.BOTH)
+                            .map(it -> it == ScreenAndPaper.Where.SCREEN ? "Screen: " : "Paper: ")
+                            .orElse("");
             wanted.add(
-                    switch (places.get(item)) {
+                    switch (places.get(items.get(i))) {
                         case Structure.Place.Read read ->
                                 new Wanted(
-                                        "read " + read.number(),
-                                        item instanceof Item.GlyphRun
+                                        layer + "read " + read.number(),
+                                        items.get(i) instanceof Item.GlyphRun
                                                 ? Optional.of(text(read, pages.size()))
                                                 : Optional.empty());
                         case Structure.Place.Beside(Structure.Artifact kind) ->
-                                new Wanted(mark(kind), Optional.empty());
+                                new Wanted(layer + mark(kind), Optional.empty());
                     });
         }
         if (marked) {

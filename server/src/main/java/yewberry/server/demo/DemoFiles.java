@@ -7,8 +7,10 @@ import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
@@ -25,7 +27,11 @@ import yewberry.core.findings.Findings;
 import yewberry.core.legibility.ByViewing;
 import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.Legibility;
+import yewberry.core.output.OutputKind;
+import yewberry.core.output.OutputPages;
+import yewberry.core.output.OutputSettings;
 import yewberry.core.output.PdfProfile;
+import yewberry.core.output.PrinterMarks;
 import yewberry.core.picture.Png;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Publication;
@@ -35,6 +41,8 @@ import yewberry.pdf.PdfDocuments;
 import yewberry.pdf.PdfOutput;
 import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.ReadBack;
+import yewberry.pdf.proof.ReadBackReport;
+import yewberry.server.jobs.Outputs;
 import yewberry.server.jobs.SetOutput;
 import yewberry.server.json.CoreJson;
 import yewberry.server.reports.LegibilityReport;
@@ -56,12 +64,12 @@ public final class DemoFiles {
         }
         boolean matches = write(Path.of(arguments[0]));
         if (!matches) {
-            System.err.println("The press PDF does not match its scenes.");
+            System.err.println("Some of the files are not as they should be: see readback.json.");
             System.exit(1);
         }
     }
 
-    /** Whether the press PDF, read back, matches what it was made from. */
+    /** Whether each PDF, read back, matches what it was made from. */
     static boolean write(Path folder) throws IOException {
         Files.createDirectories(folder);
         Map<String, byte[]> files = new HashMap<>();
@@ -80,13 +88,33 @@ public final class DemoFiles {
         PdfOutput output =
                 PdfOutput.of(guide, scenes, PdfProfile.PRESS, press, Clock.systemUTC().instant());
         PdfWriter.write(output, pdf, Progress.NONE);
-        for (Map.Entry<String, PdfProfile> each :
-                Map.of("reading", PdfProfile.READING, "all", PdfProfile.ALL).entrySet()) {
-            Path file = folder.resolve("season-guide-%s.pdf".formatted(each.getKey()));
-            PdfOutput other =
-                    PdfOutput.of(
-                            guide, scenes, each.getValue(), press, Clock.systemUTC().instant());
-            PdfWriter.write(other, file, Progress.NONE);
+        Map<String, PdfOutput> outputs = new LinkedHashMap<>();
+        outputs.put("reading", output(guide, OutputKind.READING_PDF, press, pictures));
+        outputs.put("all", output(guide, OutputKind.ALL_PDF, press, pictures));
+        outputs.put(
+                "screen-and-paper",
+                output(guide, OutputKind.SCREEN_AND_PAPER_PDF, press, pictures));
+        outputs.put(
+                "office",
+                output(
+                        guide,
+                        OutputSettings.of(OutputKind.OFFICE_PDF).withBackgrounds(false),
+                        press,
+                        pictures));
+        outputs.put(
+                "marks",
+                output(
+                        guide,
+                        OutputSettings.of(OutputKind.PRESS_PDF)
+                                .withMarks(Optional.of(PrinterMarks.USUAL)),
+                        press,
+                        pictures));
+        Map<String, ReadBackReport> verdicts = new LinkedHashMap<>();
+        for (Map.Entry<String, PdfOutput> each : outputs.entrySet()) {
+            String name = "season-guide-%s.pdf".formatted(each.getKey());
+            PdfWriter.write(each.getValue(), folder.resolve(name), Progress.NONE);
+            verdicts.put(
+                    name, ReadBack.check(folder.resolve(name), each.getValue(), Progress.NONE));
         }
         Legibility legibility =
                 new Legibility(press, Demand.of(guide.setup()), guide.setup().destination());
@@ -120,8 +148,26 @@ public final class DemoFiles {
         System.out.println(
                 "Wrote the press PDFs, the log sheets, season-guide-scene.json, season-guide-findings.json, swatches.csv and pictures to "
                         + folder);
-        return ReadBack.check(leafletPdf, leafletOutput, Progress.NONE).matches()
-                && ReadBack.check(pdf, output, Progress.NONE).matches();
+        verdicts.put("season-guide-press.pdf", ReadBack.check(pdf, output, Progress.NONE));
+        verdicts.put(
+                "gate-leaflet-press.pdf", ReadBack.check(leafletPdf, leafletOutput, Progress.NONE));
+        json.writeValue(folder.resolve("readback.json").toFile(), verdicts);
+        return verdicts.values().stream().allMatch(ReadBackReport::matches);
+    }
+
+    private static PdfOutput output(
+            Publication of, OutputKind kind, PressCondition press, Pictures pictures) {
+        return output(of, OutputSettings.of(kind), press, pictures);
+    }
+
+    private static PdfOutput output(
+            Publication of, OutputSettings settings, PressCondition press, Pictures pictures) {
+        return Outputs.pdf(
+                OutputPages.of(of, settings),
+                settings,
+                new Composer(press, pictures),
+                press,
+                Clock.systemUTC().instant());
     }
 
     /** The files as they came, and as they go out. */

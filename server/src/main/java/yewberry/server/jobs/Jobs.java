@@ -301,7 +301,14 @@ public class Jobs implements DisposableBean {
                                     files(id, job, open, publication, wanted, part);
                             yield Optional.of(mapper.writeValueAsString(results));
                         }
-                        case PRESS_PDF, READING_PDF, ALL_PDF, OFFICE_PDF, PNG, JPEG, SVG ->
+                        case PRESS_PDF,
+                                READING_PDF,
+                                ALL_PDF,
+                                SCREEN_AND_PAPER_PDF,
+                                OFFICE_PDF,
+                                PNG,
+                                JPEG,
+                                SVG ->
                                 Optional.of(
                                         outputs.make(
                                                 open,

@@ -3,6 +3,7 @@ package yewberry.server.jobs;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -13,6 +14,7 @@ import yewberry.core.Refused;
 import yewberry.core.color.PressCondition;
 import yewberry.core.compose.Composer;
 import yewberry.core.output.Loss;
+import yewberry.core.output.OutputKind;
 import yewberry.core.output.OutputPages;
 import yewberry.core.output.OutputSettings;
 import yewberry.core.publication.Publication;
@@ -97,17 +99,36 @@ public class Outputs {
             throws IOException {
         PressCondition press = open.press(publication);
         Publication made = OutputPages.of(publication, settings);
-        Composer composer = open.composer(publication);
-        List<PageScene> scenes =
-                OutputPages.scenes(
-                        made, settings, made == publication ? composer : composer.another());
+        Composer own = open.composer(publication);
+        Composer composer = made == publication ? own : own.another();
         if (!settings.kind().isPdf()) {
+            List<PageScene> scenes = OutputPages.scenes(made, settings, composer);
             return mapper.writeValueAsString(
                     new PictureOutput(made, scenes, settings, press)
                             .write(part, phases.at("Writing and reading back")));
         }
-        PdfOutput output = PdfOutput.of(made, scenes, settings.profile(), press, clock.instant());
+        PdfOutput output = pdf(made, settings, composer, press, clock.instant());
         PdfWriter.write(output, part, phases.at("Writing"));
         return mapper.writeValueAsString(ReadBack.check(part, output, phases.at("Reading back")));
+    }
+
+    /**
+     * @param made the publication as the output has it
+     */
+    public static PdfOutput pdf(
+            Publication made,
+            OutputSettings settings,
+            Composer composer,
+            PressCondition press,
+            Instant created) {
+        return settings.kind() == OutputKind.SCREEN_AND_PAPER_PDF
+                ? PdfOutput.layered(
+                        made, OutputPages.layered(made, settings, composer), press, created)
+                : PdfOutput.of(
+                        made,
+                        OutputPages.scenes(made, settings, composer),
+                        settings.profile(),
+                        press,
+                        created);
     }
 }

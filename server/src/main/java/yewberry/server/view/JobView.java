@@ -41,6 +41,7 @@ public record JobView(
         PRESS_PDF("press-pdf"),
         READING_PDF("screen-pdf"),
         ALL_PDF("all-pdf"),
+        SCREEN_AND_PAPER_PDF("screen-and-paper-pdf"),
         OFFICE_PDF("office-pdf"),
         PNG("png"),
         JPEG("jpeg"),
