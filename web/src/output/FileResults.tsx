@@ -3,6 +3,7 @@ import type { Job } from "../api/types";
 import { theme } from "../theme";
 import { Failed } from "../ui/Notice";
 import { counted } from "../ui/words";
+import { isOutput } from "./kinds";
 import { Scroll, Table, Verdict } from "./ReportTable";
 
 /** Drawn from the file that was exported. */
@@ -50,7 +51,7 @@ export function FileResults({ job }: { job: Job }) {
           <thead>
             <tr>
               <th scope="col">File</th>
-              <th scope="col">Pages changed</th>
+              <th scope="col">{isOutput(job.kind) ? "Pages" : "Pages changed"}</th>
               <th scope="col">Verdict</th>
             </tr>
           </thead>

@@ -9,7 +9,6 @@ import { useOpened } from "../publication/PublicationScreen";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Quiet } from "../ui/Fold";
-import { shownLength } from "../ui/length";
 import { Actions, Modal } from "../ui/Modal";
 import { Failed, Notice } from "../ui/Notice";
 import { useStatus } from "../ui/Status";
@@ -18,6 +17,7 @@ import { counted, dayAndTime } from "../ui/words";
 import { JobProgress } from "./JobProgress";
 import { AboutFiles } from "./AboutFiles";
 import { FileResults } from "./FileResults";
+import { MakeOutput, type Settings } from "./MakeOutput";
 import { Offer } from "./Offer";
 import { ReadBack } from "./ReadBack";
 import { TakeOff } from "./TakeOff";
@@ -59,47 +59,15 @@ const Head = styled.div`
 type Kind = Job["kind"];
 
 interface Wanted {
-  kind: Kind;
+  kind?: Kind;
+  settings?: Settings;
   /** What comes off files that something was added to before, and of which. */
   off?: string[];
   from?: string[];
   missingAccepted?: boolean;
 }
 
-const names: Record<Kind, string> = {
-  PRESS_PDF: "Press PDF",
-  READING_PDF: "Reading PDF",
-  ALL_PDF: "One PDF for all",
-  OFFICE_PDF: "Office printout",
-  PNG: "PNG pictures",
-  JPEG: "JPEG pictures",
-  SVG: "SVG pages",
-  FILES: "The files, with what was added",
-  BARE_FILES: "The files, without what was added before",
-};
-
-const buttons: Record<Kind, string> = {
-  PRESS_PDF: "Export press PDF",
-  READING_PDF: "Export reading PDF",
-  ALL_PDF: "Export one PDF for all",
-  OFFICE_PDF: "Export office printout",
-  PNG: "Export PNG pictures",
-  JPEG: "Export JPEG pictures",
-  SVG: "Export SVG pages",
-  FILES: "Export files",
-  BARE_FILES: "Export without these",
-};
-
-/** Pages of files go out as those files first of all. */
-function kinds({ setup, pages }: Publication): Kind[] {
-  const pdfs: Kind[] =
-    setup.destination === "BOTH"
-      ? ["PRESS_PDF", "READING_PDF"]
-      : [setup.destination === "PAPER" ? "PRESS_PDF" : "READING_PDF"];
-  return pages.some((page) => page.imported) ? ["FILES", ...pdfs] : pdfs;
-}
-
-/** Makes the PDF for where the publication goes, follows its making, and shows what was read back from it. */
+/** Makes files of a publication, follows their making, and shows what was read back from them. */
 export function Output() {
   const { publication } = useOpened();
   const exports = useExports(publication);
@@ -108,11 +76,19 @@ export function Output() {
   const status = useStatus();
   const [question, setQuestion] = useState<{ text: string; wanted: Wanted }>();
   const begin = useMutation({
-    mutationFn: (wanted: Wanted) =>
+    mutationFn: ({ settings, ...query }: Wanted) =>
       answered(
-        client.POST("/api/publications/{id}/exports", {
-          params: { path: { id: publication.id }, query: wanted },
-        }),
+        settings
+          ? client.POST("/api/publications/{id}/outputs", {
+              params: {
+                path: { id: publication.id },
+                query: { missingAccepted: query.missingAccepted ?? false },
+              },
+              body: settings,
+            })
+          : client.POST("/api/publications/{id}/exports", {
+              params: { path: { id: publication.id }, query },
+            }),
       ),
     onError: (error, wanted) =>
       error instanceof ServerError && error.status === 428
@@ -126,12 +102,12 @@ export function Output() {
     <Main>
       <Inner>
         <h1>Output</h1>
-        {kinds(publication).map((kind) => (
-          <Offer key={kind} aria-label={names[kind]}>
+        {publication.pages.some((page) => page.imported) && (
+          <Offer aria-label="The files, with what was added">
             <div>
-              <h2>{names[kind]}</h2>
-              <p>{kind === "FILES" ? aboutFiles(publication) : aboutPdf(publication, kind)}</p>
-              {kind === "FILES" && <AboutFiles publication={publication} />}
+              <h2>The files, with what was added</h2>
+              <p>{aboutFiles(publication)}</p>
+              <AboutFiles publication={publication} />
               {open > 0 && (
                 <p>
                   <Failed>✕ {counted(open, "finding is", "findings are")} still open.</Failed> They
@@ -139,12 +115,21 @@ export function Output() {
                 </p>
               )}
             </div>
-            <MainButton onPress={() => begin.mutate({ kind })} isDisabled={begin.isPending}>
+            <MainButton
+              onPress={() => begin.mutate({ kind: "FILES" })}
+              isDisabled={begin.isPending}
+            >
               <FileOutput size={16} aria-hidden />
-              {buttons[kind]}
+              Export files
             </MainButton>
           </Offer>
-        ))}
+        )}
+        <MakeOutput
+          publication={publication}
+          open={open}
+          isDisabled={begin.isPending}
+          onMake={(settings) => begin.mutate({ settings })}
+        />
         <TakeOff
           publication={publication}
           isDisabled={begin.isPending}
@@ -214,22 +199,6 @@ export function Output() {
       </Inner>
     </Main>
   );
-}
-
-function aboutPdf(publication: Publication, kind: Kind): string {
-  const { setup, pages } = publication;
-  const [width] = shownLength(setup.trim.width, setup.unit).split(" ");
-  const isMixed = pages.some(
-    (page) => page.size && JSON.stringify(page.size) !== JSON.stringify(setup.trim),
-  );
-  const size = isMixed
-    ? "different sizes"
-    : `${width} × ${shownLength(setup.trim.height, setup.unit)}`;
-  const inks =
-    kind === "PRESS_PDF"
-      ? `each out to its bleed, in CMYK for ${publication.pressCondition.toLowerCase()}`
-      : "cropped to the trim, in sRGB";
-  return `${counted(pages.length, "page", "pages")} of ${size}, ${inks}, with embedded fonts. The file is opened again and held against the pages.`;
 }
 
 function aboutFiles({ pages }: Publication): string {

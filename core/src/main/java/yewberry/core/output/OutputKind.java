@@ -11,7 +11,8 @@ public enum OutputKind {
     OFFICE_PDF("Office printout", "office", "pdf", Medium.SCREEN),
     PNG("PNG pictures", "png", "zip", Medium.SCREEN),
     JPEG("JPEG pictures", "jpeg", "zip", Medium.SCREEN),
-    SVG("SVG pages", "svg", "zip", Medium.SCREEN);
+    SVG("SVG pages", "svg", "zip", Medium.SCREEN),
+    WEB("Web page", "web", "zip", Medium.SCREEN);
 
     private final String inWords;
     private final String suffix;

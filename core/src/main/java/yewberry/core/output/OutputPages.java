@@ -114,16 +114,23 @@ public final class OutputPages {
 
     /** What cannot be read on a medium, by the very runs of the scene as it was composed. */
     static Map<Item, RunContrast> failing(PageScene scene, Legibility legibility, Medium medium) {
-        Map<Item, RunContrast> failing = new IdentityHashMap<>();
+        Map<Item, RunContrast> failing = judged(scene, legibility, medium);
+        failing.values().removeIf(RunContrast::passes);
+        return failing;
+    }
+
+    /** All verdicts on a medium, by the very runs of the scene as it was composed. */
+    static Map<Item, RunContrast> judged(PageScene scene, Legibility legibility, Medium medium) {
+        Map<Item, RunContrast> judged = new IdentityHashMap<>();
         List<Item> there = scene.allOn(medium);
         for (RunContrast each : legibility.judge(scene, View.designed(medium, scene.condition()))) {
-            for (int i = 0; i < there.size() && !each.passes(); i++) {
+            for (int i = 0; i < there.size(); i++) {
                 if (there.get(i) instanceof Item.GlyphRun run && isSame(run, each.run())) {
-                    failing.put(scene.items().get(i), each);
+                    judged.put(scene.items().get(i), each);
                 }
             }
         }
-        return failing;
+        return judged;
     }
 
     /** Verdicts tell of runs without their glyphs. */

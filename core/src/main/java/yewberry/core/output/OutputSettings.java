@@ -154,7 +154,8 @@ public record OutputSettings(
                     case ALL_PDF -> PdfProfile.ALL;
                     case SCREEN_AND_PAPER_PDF -> PdfProfile.SCREEN_AND_PAPER;
                     case OFFICE_PDF -> PdfProfile.plain(kind.medium());
-                    case PNG, JPEG, SVG -> throw new IllegalArgumentException("No PDF: " + kind);
+                    case PNG, JPEG, SVG, WEB ->
+                            throw new IllegalArgumentException("No PDF: " + kind);
                 };
         PdfProfile claimed = claims ? usual : usual.withoutClaims();
         return claimed.with(marks.filter(PrinterMarks::any), flattened);

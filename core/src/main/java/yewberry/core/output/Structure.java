@@ -403,6 +403,14 @@ public final class Structure {
         return List.copyOf(headings);
     }
 
+    /** Where the words of an element lead; nothing where they lead nowhere. */
+    Optional<LinkTo> leads(Node node) {
+        return links.entrySet().stream()
+                .filter(each -> each.getValue() == node)
+                .map(each -> each.getKey().to())
+                .findFirst();
+    }
+
     /** The element of the words of a run that lead somewhere; nothing where they stand beside. */
     public Optional<Node> link(UUID run, LinkTo to) {
         return Optional.ofNullable(links.get(new Linked(run, to)));

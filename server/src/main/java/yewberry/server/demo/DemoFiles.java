@@ -32,6 +32,7 @@ import yewberry.core.output.OutputPages;
 import yewberry.core.output.OutputSettings;
 import yewberry.core.output.PdfProfile;
 import yewberry.core.output.PrinterMarks;
+import yewberry.core.output.WebPage;
 import yewberry.core.picture.Png;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Publication;
@@ -148,6 +149,11 @@ public final class DemoFiles {
         System.out.println(
                 "Wrote the press PDFs, the log sheets, season-guide-scene.json, season-guide-findings.json, swatches.csv and pictures to "
                         + folder);
+        for (Map.Entry<String, byte[]> file : WebPage.of(guide, scenes, press).entrySet()) {
+            Path web = folder.resolve("web").resolve(file.getKey());
+            Files.createDirectories(web.getParent());
+            Files.write(web, file.getValue());
+        }
         verdicts.put("season-guide-press.pdf", ReadBack.check(pdf, output, Progress.NONE));
         verdicts.put(
                 "gate-leaflet-press.pdf", ReadBack.check(leafletPdf, leafletOutput, Progress.NONE));

@@ -308,7 +308,8 @@ public class Jobs implements DisposableBean {
                                 OFFICE_PDF,
                                 PNG,
                                 JPEG,
-                                SVG ->
+                                SVG,
+                                WEB ->
                                 Optional.of(
                                         outputs.make(
                                                 open,

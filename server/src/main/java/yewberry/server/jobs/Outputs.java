@@ -1,12 +1,18 @@
 package yewberry.server.jobs;
 
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Progress;
@@ -17,6 +23,7 @@ import yewberry.core.output.Loss;
 import yewberry.core.output.OutputKind;
 import yewberry.core.output.OutputPages;
 import yewberry.core.output.OutputSettings;
+import yewberry.core.output.WebPage;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.PdfOutput;
@@ -24,6 +31,7 @@ import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
+import yewberry.server.view.FileResult;
 
 /** Makes what is wanted of a publication, and reads it back. */
 @Component
@@ -103,6 +111,9 @@ public class Outputs {
         Composer composer = made == publication ? own : own.another();
         if (!settings.kind().isPdf()) {
             List<PageScene> scenes = OutputPages.scenes(made, settings, composer);
+            if (settings.kind() == OutputKind.WEB) {
+                return mapper.writeValueAsString(web(made, scenes, press, part, phases));
+            }
             return mapper.writeValueAsString(
                     new PictureOutput(made, scenes, settings, press)
                             .write(part, phases.at("Writing and reading back")));
@@ -110,6 +121,28 @@ public class Outputs {
         PdfOutput output = pdf(made, settings, composer, press, clock.instant());
         PdfWriter.write(output, part, phases.at("Writing"));
         return mapper.writeValueAsString(ReadBack.check(part, output, phases.at("Reading back")));
+    }
+
+    private static List<FileResult> web(
+            Publication made,
+            List<PageScene> scenes,
+            PressCondition press,
+            Path part,
+            Phases phases)
+            throws IOException {
+        phases.at("Writing").at(0, scenes.size());
+        Map<String, byte[]> files = WebPage.of(made, scenes, press);
+        try (ZipOutputStream out =
+                new ZipOutputStream(new BufferedOutputStream(Files.newOutputStream(part)))) {
+            for (Map.Entry<String, byte[]> file : files.entrySet()) {
+                out.putNextEntry(new ZipEntry(file.getKey()));
+                out.write(file.getValue());
+                out.closeEntry();
+            }
+        }
+        return List.of(
+                new FileResult(
+                        "index.html", scenes.size(), false, Optional.empty(), Optional.empty()));
     }
 
     /**

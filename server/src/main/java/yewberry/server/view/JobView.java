@@ -46,6 +46,7 @@ public record JobView(
         PNG("png"),
         JPEG("jpeg"),
         SVG("svg"),
+        WEB("web"),
         /** The files of a set with what was added to their pages, as a zip file. */
         FILES("files"),
         /** The same without what was added to them before. */
