@@ -40,7 +40,8 @@ const Column = styled.div`
   gap: ${theme.space.one};
   & ul {
     margin: 0;
-    padding-left: 1.2em;
+    padding: 0;
+    list-style: none;
   }
   & li {
     overflow-wrap: anywhere;

@@ -38,6 +38,7 @@ import yewberry.core.publication.Highlight;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.Letters;
 import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.ListMark;
 import yewberry.core.publication.Look;
@@ -331,6 +332,15 @@ final class SeededGuide {
                                             tint(),
                                             Panel.Reach.MEASURE,
                                             Padding.all(Distance.em(0.3)))));
+        }
+        if (role == Role.TITLE) {
+            look =
+                    look.withSetting(
+                            look.setting()
+                                    .withLetters(
+                                            new Letters(
+                                                    Letters.Capitals.ALL,
+                                                    Letters.Figures.AS_FACE)));
         }
         return look.withRole(Optional.of(role));
     }

@@ -7,10 +7,12 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -35,6 +37,8 @@ import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
+import yewberry.core.text.Face;
+import yewberry.core.text.FontFile;
 
 /**
  * The stories of a publication as a page of the web: HTML in the order in which they are read, and
@@ -50,6 +54,9 @@ public final class WebPage {
     private final Structure structure;
     private final Map<List<Integer>, Piece> pieces = new HashMap<>();
     private final Map<UUID, Rgb> borders = new HashMap<>();
+    private final Map<Border, Rgb> lastBorders = new HashMap<>();
+    private final Map<Face, String> fonts = new LinkedHashMap<>();
+    private final Set<Face> faces = new LinkedHashSet<>();
     private final Map<UUID, Panel> panels = new HashMap<>();
     private final Map<String, byte[]> files = new LinkedHashMap<>();
     private final Map<String, String> classes = new LinkedHashMap<>();
@@ -82,6 +89,7 @@ public final class WebPage {
             page.add(scenes.get(i), i);
         }
         String body = page.body();
+        page.fonts();
         page.files.put("style.css", page.css().getBytes(StandardCharsets.UTF_8));
         page.files.put("index.html", page.html(body).getBytes(StandardCharsets.UTF_8));
         return page.files;
@@ -126,6 +134,7 @@ public final class WebPage {
                                                     .orElse(behind)));
             pieces.put(List.of(page, read.number()), new Piece(item, read.spaced(), color, behind));
             if (item instanceof Item.GlyphRun run) {
+                faces.add(run.face());
                 counts.merge(behind, run.text().length(), Integer::sum);
             } else {
                 picture(scene, item, page, read.number());
@@ -153,6 +162,17 @@ public final class WebPage {
 
     private static String pictureName(int page, int number) {
         return "pictures/%d-%d.png".formatted(page + 1, number + 1);
+    }
+
+    /** Fonts that may be installed anywhere go with it; others are named only. */
+    private void fonts() {
+        for (Face face : faces) {
+            if (face.rights().kind() == FontFile.Rights.Kind.INSTALLABLE) {
+                String name = "fonts/%d.ttf".formatted(fonts.size() + 1);
+                files.put(name, face.program());
+                fonts.put(face, name);
+            }
+        }
     }
 
     private String html(String body) {
@@ -326,7 +346,11 @@ public final class WebPage {
 
     private static String family(String name) {
         String rest = name.contains("Sans") ? "sans-serif" : "serif";
-        return "'%s',%s".formatted(name.replace("'", "").replace("\\", ""), rest);
+        return "%s,%s".formatted(quoted(name), rest);
+    }
+
+    private static String quoted(String name) {
+        return "'%s'".formatted(name.replaceAll("[^\\p{L}\\p{N} ._-]", ""));
     }
 
     private String panel(Panel panel, Item.GlyphRun run, Node.Part.Content at) {
@@ -345,7 +369,12 @@ public final class WebPage {
     }
 
     private String border(Border border, Item.GlyphRun run, Node.Part.Content at) {
-        Rgb color = borders.getOrDefault(run.paragraph(), pieces.get(key(at)).color());
+        // paragraphs that share a border have it once
+        Rgb color =
+                borders.getOrDefault(
+                        run.paragraph(),
+                        lastBorders.getOrDefault(border, pieces.get(key(at)).color()));
+        lastBorders.put(border, color);
         String style =
                 switch (border.style()) {
                     case SOLID -> "solid";
@@ -446,6 +475,14 @@ public final class WebPage {
                         img { max-width: 100%; height: auto; display: block; }
                         span { box-decoration-break: clone; -webkit-box-decoration-break: clone; }
                         """);
+        fonts.forEach((face, file) ->
+                css.append(
+                        "@font-face { font-family: %s; font-weight: %d; font-style: %s; src: url(%s); }\n"
+                                .formatted(
+                                        quoted(face.family()),
+                                        face.weight(),
+                                        face.italic() ? "italic" : "normal",
+                                        file)));
         classes.forEach((declarations, name) ->
                 css.append(".%s { %s }\n".formatted(name, declarations.replace(";", "; "))));
         return css.toString();

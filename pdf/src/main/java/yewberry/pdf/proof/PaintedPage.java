@@ -39,7 +39,7 @@ import yewberry.pdf.read.PathEngine;
  * and how it is set, in the file's own coordinates. What placed pages are made of is not told.
  */
 final class PaintedPage extends PathEngine {
-    private final List<Rectangle2D> areas = new ArrayList<>();
+    private final List<PaintedArea> areas = new ArrayList<>();
     private final List<PaintedGlyph> glyphs = new ArrayList<>();
     private final List<PaintedStroke> strokes = new ArrayList<>();
     private final List<PaintedStroke> around = new ArrayList<>();
@@ -49,6 +49,7 @@ final class PaintedPage extends PathEngine {
     private final List<Marked> marked = new ArrayList<>();
     private int unmarked;
     private int depth;
+    private Optional<Mixing> outer = Optional.empty();
 
     /** A stretch of the page that is marked, and in no other that is. */
     static final class Marked {
@@ -103,7 +104,29 @@ final class PaintedPage extends PathEngine {
      *
      * @param matrix from a square of one unit to the page
      */
-    record PaintedFile(COSStream stream, Matrix matrix) {}
+    record PaintedFile(COSStream stream, Matrix matrix, Mixing mixing) {}
+
+    /** A box around a filled path or a shading, as far as it is not clipped. */
+    record PaintedArea(Rectangle2D box, Mixing mixing) {}
+
+    /**
+     * How something meets what is below it.
+     *
+     * @param opacity 0 to 1
+     * @param blend the mode, as in the file
+     */
+    record Mixing(double opacity, String blend) {}
+
+    /** Within what holds pictures together, that as a whole. */
+    private Mixing mixing() {
+        if (outer.isPresent()) {
+            return outer.get();
+        }
+        COSBase blend = getGraphicsState().getBlendMode().getCOSName();
+        return new Mixing(
+                getGraphicsState().getNonStrokeAlphaConstant(),
+                blend instanceof COSName name ? name.getName() : "");
+    }
 
     /**
      * A line that is drawn.
@@ -125,7 +148,7 @@ final class PaintedPage extends PathEngine {
     }
 
     /** Boxes around filled paths and shadings, as far as they are not clipped. */
-    List<Rectangle2D> areas() {
+    List<PaintedArea> areas() {
         return areas;
     }
 
@@ -284,7 +307,7 @@ final class PaintedPage extends PathEngine {
     protected void fill(GeneralPath path) {
         painted();
         Rectangle2D clip = getGraphicsState().getCurrentClippingPath().getBounds2D();
-        areas.add(path.getBounds2D().createIntersection(clip));
+        areas.add(new PaintedArea(path.getBounds2D().createIntersection(clip), mixing()));
         if (getGraphicsState().getNonStrokingColor().getPatternName() != null) {
             pattern(getGraphicsState().getNonStrokingColor().getPatternName());
         }
@@ -308,7 +331,9 @@ final class PaintedPage extends PathEngine {
     @Override
     public void shadingFill(COSName shading) {
         painted();
-        areas.add(getGraphicsState().getCurrentClippingPath().getBounds2D());
+        areas.add(
+                new PaintedArea(
+                        getGraphicsState().getCurrentClippingPath().getBounds2D(), mixing()));
     }
 
     @Override
@@ -318,7 +343,8 @@ final class PaintedPage extends PathEngine {
             files.add(
                     new PaintedFile(
                             object.getCOSObject(),
-                            getGraphicsState().getCurrentTransformationMatrix().clone()));
+                            getGraphicsState().getCurrentTransformationMatrix().clone(),
+                            mixing()));
         }
     }
 
@@ -336,9 +362,11 @@ final class PaintedPage extends PathEngine {
                     !form.getResources().getFontNames().iterator().hasNext()
                             && form.getResources().getXObjectNames().iterator().hasNext();
             if (pictures) {
+                outer = Optional.of(mixing());
                 depth++;
                 super.showTransparencyGroup(form);
                 depth--;
+                outer = Optional.empty();
             }
         }
     }
@@ -368,7 +396,7 @@ final class PaintedPage extends PathEngine {
                         (float) own.getHeight(),
                         (float) own.getX(),
                         (float) own.getY()));
-        files.add(new PaintedFile(form.getCOSObject(), place));
+        files.add(new PaintedFile(form.getCOSObject(), place, mixing()));
     }
 
     /** A picture that is repeated: its cell holds it, in a square of one unit. */
@@ -379,7 +407,8 @@ final class PaintedPage extends PathEngine {
                     files.add(
                             new PaintedFile(
                                     tiling.getResources().getXObject(each).getCOSObject(),
-                                    tiling.getMatrix()));
+                                    tiling.getMatrix(),
+                                    mixing()));
                 }
             }
         } catch (IOException broken) {

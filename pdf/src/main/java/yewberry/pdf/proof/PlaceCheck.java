@@ -22,6 +22,9 @@ final class PlaceCheck {
     /** A tenth of a pixel at 300 per inch, in points. */
     private static final double PLACE_TOLERANCE = 0.025;
 
+    /** What single precision can cost. */
+    private static final double OPACITY_TOLERANCE = 0.001;
+
     private PlaceCheck() {}
 
     /**
@@ -35,20 +38,45 @@ final class PlaceCheck {
                 if (fill.bounds().intersection(shown).isEmpty()) {
                     continue;
                 }
-                if (painted.files().stream().noneMatch(file -> isAt(file, place, picture))) {
+                List<PaintedPage.Mixing> here =
+                        painted.files().stream()
+                                .filter(file -> isAt(file, place, picture))
+                                .map(PaintedFile::mixing)
+                                .toList();
+                if (here.isEmpty()) {
                     problems.add("“%s” is not at its place.".formatted(picture.inWords()));
+                } else if (here.stream().noneMatch(each -> isAs(each, fill))) {
+                    problems.add(
+                            "“%s” is of another opacity or blended otherwise."
+                                    .formatted(picture.inWords()));
                 }
             } else {
                 Rect visible = fill.bounds().intersection(shown);
-                if (!visible.isEmpty()
-                        && painted.areas().stream().noneMatch(area -> isAt(area, visible, scene))) {
+                if (visible.isEmpty()) {
+                    continue;
+                }
+                List<PaintedPage.Mixing> here =
+                        painted.areas().stream()
+                                .filter(area -> isAt(area.box(), visible, scene))
+                                .map(PaintedPage.PaintedArea::mixing)
+                                .toList();
+                if (here.isEmpty()) {
                     problems.add(
                             "The %s in %s does not have its edges."
+                                    .formatted(kind(fill), fill.inWords()));
+                } else if (here.stream().noneMatch(each -> isAs(each, fill))) {
+                    problems.add(
+                            "The %s in %s is of another opacity or blended otherwise."
                                     .formatted(kind(fill), fill.inWords()));
                 }
             }
         }
         return problems;
+    }
+
+    private static boolean isAs(PaintedPage.Mixing found, Item.Filled wanted) {
+        return Math.abs(found.opacity() - wanted.opacity()) <= OPACITY_TOLERANCE
+                && found.blend().equals(wanted.blend().standardName());
     }
 
     private static String kind(Item.Filled fill) {

@@ -111,7 +111,10 @@ public final class ReadBack implements AutoCloseable {
                         Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
                 ReadBack readBack = new ReadBack(document, output, pictures)) {
             problems = readBack.file(OutputCondition.of(output));
-            structure.ifPresent(each -> problems.addAll(each.file(document)));
+            if (structure.isPresent()) {
+                problems.addAll(structure.get().file(document));
+            }
+            problems.addAll(new NavigationCheck(document).numbers(output));
             problems.addAll(ClaimCheck.check(document, output.profile()));
             pages = Math.min(document.getNumberOfPages(), output.scenes().size());
         }

@@ -1,5 +1,6 @@
 package yewberry.pdf.proof;
 
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
@@ -150,7 +151,7 @@ final class StructureCheck {
     }
 
     /** What is wrong with the elements of a file. */
-    List<String> file(PDDocument document) {
+    List<String> file(PDDocument document) throws IOException {
         COSDictionary catalog = document.getDocumentCatalog().getCOSObject();
         COSDictionary marks = catalog.getCOSDictionary(COSName.MARK_INFO);
         COSDictionary root = catalog.getCOSDictionary(COSName.STRUCT_TREE_ROOT);
@@ -167,7 +168,9 @@ final class StructureCheck {
             reading.note("The structure does not begin with one element.");
         }
         reading.parents(root);
-        return reading.problems;
+        List<String> problems = new ArrayList<>(reading.problems);
+        problems.addAll(new NavigationCheck(document).bookmarks(structure));
+        return problems;
     }
 
     private static List<COSBase> kids(COSDictionary element) {
@@ -305,6 +308,17 @@ final class StructureCheck {
             for (int i = 0; i + 1 < entries.size(); i += 2) {
                 byKey.put(entries.getInt(i), entries.getObject(i + 1));
             }
+            for (COSDictionary page : numbers.keySet()) {
+                COSArray annotations = page.getCOSArray(COSName.ANNOTS);
+                for (int i = 0; annotations != null && i < annotations.size(); i++) {
+                    if (annotations.getObject(i) instanceof COSDictionary annotation
+                            && !isIn(annotation, byKey)) {
+                        note(
+                                "A link on page %d is in no element."
+                                        .formatted(numbers.get(page) + 1));
+                    }
+                }
+            }
             Map<Integer, COSDictionary> pagesByNumber = new HashMap<>();
             numbers.forEach((page, number) -> pagesByNumber.put(number, page));
             read.forEach((page, elements) -> {
@@ -323,6 +337,16 @@ final class StructureCheck {
                                     .formatted(page + 1));
                 }
             });
+        }
+
+        /** Whether the element that an annotation leads back to holds it. */
+        private static boolean isIn(COSDictionary annotation, Map<Integer, COSBase> byKey) {
+            return byKey.get(annotation.getInt(COSName.STRUCT_PARENT)) instanceof COSDictionary of
+                    && kids(of).stream()
+                            .anyMatch(kid ->
+                                    isReference(kid)
+                                            && ((COSDictionary) kid).getDictionaryObject(OBJ)
+                                                    == annotation);
         }
 
         private static String name(Node node) {
