@@ -96,6 +96,14 @@ public final class SwitchedLayers {
         };
     }
 
+    /** Whether the groups are as on a screen where nothing switches them. */
+    public static boolean areAsViewed(PDDocument document) {
+        PDOptionalContentProperties all = document.getDocumentCatalog().getOCProperties();
+        return all != null
+                && all.isGroupEnabled(name(Where.SCREEN))
+                && !all.isGroupEnabled(name(Where.PAPER));
+    }
+
     /**
      * The groups as a reader switches them that views a file or prints it: 8.11.4.4.
      *

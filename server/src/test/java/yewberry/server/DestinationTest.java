@@ -36,7 +36,7 @@ class DestinationTest {
         goesTo(id, "SCREEN");
         JsonNode job = client.post("/api/publications/" + id + "/exports", "").json();
         assertThat(job.path("kind").asString()).isEqualTo("READING_PDF");
-        assertThat(job.path("fileName").asString()).isEqualTo("screens-screen.pdf");
+        assertThat(job.path("fileName").asString()).isEqualTo("screens-reading.pdf");
         String address = "/api/jobs/" + job.path("id").asString();
         client.get(address + "/events"); // ends with the job
         assertThat(client.get(address).json().path("report").path("matches").asBoolean()).isTrue();

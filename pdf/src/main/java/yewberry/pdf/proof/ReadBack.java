@@ -115,6 +115,9 @@ public final class ReadBack implements AutoCloseable {
                 problems.addAll(structure.get().file(document));
             }
             problems.addAll(new NavigationCheck(document).numbers(output));
+            if (!output.layered().isEmpty() && !SwitchedLayers.areAsViewed(document)) {
+                problems.add("Readers that do not switch by themselves show what is printed.");
+            }
             problems.addAll(ClaimCheck.check(document, output.profile()));
             pages = Math.min(document.getNumberOfPages(), output.scenes().size());
         }

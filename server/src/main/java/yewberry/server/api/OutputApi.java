@@ -16,7 +16,7 @@ import yewberry.core.output.Loss;
 import yewberry.core.output.OutputSettings;
 import yewberry.server.jobs.Jobs;
 import yewberry.server.jobs.Outputs;
-import yewberry.server.publications.OutputSettingsStore;
+import yewberry.server.store.OutputSettingsStore;
 import yewberry.server.view.JobView;
 import yewberry.server.view.SavedSettingsView;
 
@@ -52,13 +52,17 @@ class OutputApi {
 
     @GetMapping("/output-settings")
     List<SavedSettingsView> saved() {
-        return kept.all();
+        return kept.all().stream().map(OutputApi::view).toList();
     }
 
     /** What was kept under the same name is replaced. */
     @PostMapping("/output-settings")
     SavedSettingsView save(@RequestParam String name, @RequestBody OutputSettings settings) {
-        return kept.save(name, settings);
+        return view(kept.save(name, settings));
+    }
+
+    private static SavedSettingsView view(OutputSettingsStore.Saved saved) {
+        return new SavedSettingsView(saved.id(), saved.name(), saved.settings());
     }
 
     @DeleteMapping("/output-settings/{settings}")

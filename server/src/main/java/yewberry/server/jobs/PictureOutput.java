@@ -54,7 +54,15 @@ public final class PictureOutput {
     }
 
     /** Pages that are one picture. */
-    private record Leaf(List<PageScene> pages, int number) {}
+    private static final class Leaf {
+        private final List<PageScene> pages;
+        private final int number;
+
+        Leaf(List<PageScene> pages, int number) {
+            this.pages = pages;
+            this.number = number;
+        }
+    }
 
     /**
      * @param progress by pictures
@@ -70,7 +78,7 @@ public final class PictureOutput {
             for (int i = 0; i < leaves.size(); i++) {
                 progress.at(i, leaves.size());
                 Leaf leaf = leaves.get(i);
-                String name = "%s-%03d.%s".formatted(stem, leaf.number(), settings.kind().suffix());
+                String name = "%s-%03d.%s".formatted(stem, leaf.number, settings.kind().suffix());
                 out.putNextEntry(new ZipEntry(name));
                 Optional<String> problem = Optional.empty();
                 if (settings.kind() == OutputKind.SVG) {
@@ -83,7 +91,7 @@ public final class PictureOutput {
                 }
                 out.closeEntry();
                 results.add(
-                        new FileResult(name, leaf.pages().size(), false, Optional.of(1), problem));
+                        new FileResult(name, leaf.pages.size(), false, Optional.of(1), problem));
             }
         }
         return results;
@@ -115,14 +123,14 @@ public final class PictureOutput {
     }
 
     private String svg(Leaf leaf) {
-        return leaf.pages().size() == 1
-                ? SvgPicture.region(leaf.pages().getFirst(), region(leaf.pages().getFirst()), view)
-                : SvgPicture.spread(leaf.pages(), view, false);
+        return leaf.pages.size() == 1
+                ? SvgPicture.region(leaf.pages.getFirst(), region(leaf.pages.getFirst()), view)
+                : SvgPicture.spread(leaf.pages, view, false);
     }
 
     private BufferedImage image(Leaf leaf) {
         List<BufferedImage> pages =
-                leaf.pages().stream()
+                leaf.pages.stream()
                         .map(scene -> PageRaster.page(scene, view, region(scene), settings.ppi()))
                         .toList();
         if (pages.size() == 1) {

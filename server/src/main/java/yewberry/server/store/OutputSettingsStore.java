@@ -1,4 +1,4 @@
-package yewberry.server.publications;
+package yewberry.server.store;
 
 import static yewberry.server.store.db.Tables.OUTPUT_SETTING;
 
@@ -12,7 +12,6 @@ import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Names;
 import yewberry.core.Refused;
 import yewberry.core.output.OutputSettings;
-import yewberry.server.view.SavedSettingsView;
 
 /** Settings of outputs that are kept under a name, for all publications. */
 @Component
@@ -27,12 +26,15 @@ public class OutputSettingsStore {
         this.mapper = mapper;
     }
 
+    /** Some settings with their name. */
+    public record Saved(UUID id, String name, OutputSettings settings) {}
+
     /** In the order of their names. */
-    public List<SavedSettingsView> all() {
+    public List<Saved> all() {
         return db.selectFrom(OUTPUT_SETTING)
                 .orderBy(OUTPUT_SETTING.NAME)
                 .fetch(row ->
-                        new SavedSettingsView(
+                        new Saved(
                                 row.getId(),
                                 row.getName(),
                                 mapper.readValue(row.getSettings().data(), OutputSettings.class)));
@@ -43,7 +45,7 @@ public class OutputSettingsStore {
      *
      * @throws Refused if the name is none, or there are too many
      */
-    public SavedSettingsView save(String name, OutputSettings settings) {
+    public Saved save(String name, OutputSettings settings) {
         String checked = Names.checked("output", name);
         JSON json = JSON.json(mapper.writeValueAsString(settings));
         int replaced =

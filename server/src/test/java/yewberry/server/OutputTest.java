@@ -1,0 +1,178 @@
+package yewberry.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+
+/** What is made of a publication, with its settings. */
+@ExtendWith(RunningServer.class)
+class OutputTest {
+    private final Client client;
+
+    OutputTest(Client client) {
+        this.client = client;
+    }
+
+    private Client.Answer begin(String publication, String settings) {
+        return client.post("/api/publications/" + publication + "/outputs", settings);
+    }
+
+    private JsonNode made(String publication, String settings) throws InterruptedException {
+        Client.Answer begun = begin(publication, settings);
+        assertThat(begun.status()).as(begun.text()).isEqualTo(202);
+        String job = begun.json().path("id").asString();
+        for (int i = 0; i < 600; i++) {
+            JsonNode now = client.get("/api/jobs/" + job).json();
+            if (!now.path("state").asString().equals("RUNNING")) {
+                assertThat(now.path("state").asString()).as(now.toString()).isEqualTo("DONE");
+                return now;
+            }
+            Thread.sleep(100);
+        }
+        throw new AssertionError("It did not end");
+    }
+
+    private byte[] file(JsonNode job) {
+        return client.get("/api/jobs/" + job.path("id").asString() + "/file").bytes();
+    }
+
+    private static Map<String, byte[]> entries(byte[] zip) throws IOException {
+        Map<String, byte[]> entries = new LinkedHashMap<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                entries.put(entry.getName(), in.readAllBytes());
+            }
+        }
+        return entries;
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"PRESS_PDF", "READING_PDF", "ALL_PDF", "SCREEN_AND_PAPER_PDF", "OFFICE_PDF"})
+    void a_pdf_of_some_pages_is_made_and_read_back(String kind) throws Exception {
+        String id = client.create("Guide", 5);
+        JsonNode job = made(id, "{\"kind\":\"%s\",\"pages\":\"2, 4-5\"}".formatted(kind));
+        assertThat(job.path("report").path("matches").asBoolean()).as(job.toString()).isTrue();
+        try (var document = Loader.loadPDF(file(job))) {
+            assertThat(document.getNumberOfPages()).isEqualTo(3);
+            assertThat(document.getDocumentCatalog().getPageLabels().getLabelsByPageIndices())
+                    .containsExactly("2", "4", "5");
+        }
+    }
+
+    /** ISO 15948, 11.3: the profile and the pixels per metre stand before the pixels. */
+    @Test
+    void pictures_have_their_size_their_profile_and_their_resolution() throws Exception {
+        String id = client.create("Guide", 3);
+        JsonNode job = made(id, "{\"kind\":\"PNG\",\"ppi\":72,\"toBleed\":true}");
+        assertThat(job.path("files")).hasSize(3);
+        job.path("files").forEach(each -> assertThat(each.has("problem")).isFalse());
+        Map<String, byte[]> entries = entries(file(job));
+        assertThat(entries.keySet())
+                .containsExactly("guide-001.png", "guide-002.png", "guide-003.png");
+        byte[] png = entries.get("guide-001.png");
+        BufferedImage image = ImageIO.read(new ByteArrayInputStream(png));
+        // A5 with 3 mm at the outside, the top and the bottom
+        assertThat(image.getWidth()).isEqualTo((int) Math.ceil(151 / 25.4 * 72));
+        assertThat(image.getHeight()).isEqualTo((int) Math.ceil(216 / 25.4 * 72));
+        String head = new String(png, 0, 4096, StandardCharsets.ISO_8859_1);
+        assertThat(head).contains("iCCP");
+        int resolution = head.indexOf("pHYs") + 4;
+        assertThat(ByteBuffer.wrap(png).getInt(resolution)).isEqualTo(2835);
+    }
+
+    @Test
+    void facing_pages_are_one_picture_where_that_is_wanted() throws Exception {
+        String id = client.create("Guide", 4);
+        JsonNode job = made(id, "{\"kind\":\"JPEG\",\"ppi\":36,\"spreads\":true}");
+        Map<String, byte[]> entries = entries(file(job));
+        assertThat(entries.keySet())
+                .containsExactly("guide-001.jpeg", "guide-002.jpeg", "guide-004.jpeg");
+        BufferedImage spread =
+                ImageIO.read(new ByteArrayInputStream(entries.get("guide-002.jpeg")));
+        assertThat(spread.getWidth()).isEqualTo(2 * (int) Math.ceil(148 / 25.4 * 36));
+        assertThat(new String(entries.get("guide-001.jpeg"), StandardCharsets.ISO_8859_1))
+                .contains("ICC_PROFILE");
+    }
+
+    @Test
+    void pages_as_shapes_and_as_a_web_page_are_made() throws Exception {
+        String id = client.create("Guide", 2);
+        Map<String, byte[]> shapes = entries(file(made(id, "{\"kind\":\"SVG\"}")));
+        assertThat(shapes).hasSize(2);
+        assertThat(new String(shapes.get("guide-001.svg"), StandardCharsets.UTF_8))
+                .startsWith("<svg");
+        Map<String, byte[]> web = entries(file(made(id, "{\"kind\":\"WEB\"}")));
+        assertThat(web.keySet()).contains("index.html", "style.css");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{\"kind\":\"PRESS_PDF\",\"pages\":\"4-9\"} | There is no page 9; this publication has pages 1 to 5.",
+                "{\"kind\":\"PRESS_PDF\",\"pages\":\"5-4\"} | “5-4” runs backwards; write 4-5.",
+                "{\"kind\":\"PNG\",\"ppi\":5} | Pictures have 10 to 1200 pixels per inch",
+                "{\"kind\":\"PNG\",\"spreads\":true,\"toBleed\":true} | Spreads are joined at the trim",
+                "{\"kind\":\"OFFICE_PDF\",\"marks\":{\"crop\":true,\"registration\":false,\"patches\":false,\"jobLine\":false,\"length\":\"5 mm\",\"weight\":\"0.25 pt\",\"distance\":\"3 mm\"}} | An office printout is not cut",
+                "{\"kind\":\"PRESS_PDF\",\"marks\":{\"crop\":true,\"registration\":false,\"patches\":false,\"jobLine\":false,\"length\":\"500 mm\",\"weight\":\"0.25 pt\",\"distance\":\"3 mm\"}} | Marks are from 1 to 30 mm"
+            })
+    void settings_that_exclude_themselves_are_refused(String settings, String why) {
+        String id = client.create("Guide", 5);
+        Client.Answer refused = begin(id, settings);
+        assertThat(refused.status()).as(refused.text()).isBetween(400, 499);
+        assertThat(refused.detail()).contains(why);
+        assertThat(client.get("/api/publications/" + id + "/exports").json()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "../../étoile?*.pdf, etoile.pdf",
+        "{name} {pages}, guide-1-2.pdf",
+        "CON, publication-con.pdf",
+        "🌙, publication.pdf"
+    })
+    void any_name_becomes_one_that_every_system_takes(String wanted, String name) throws Exception {
+        String id = client.create("Guide", 2);
+        JsonNode job =
+                made(
+                        id,
+                        "{\"kind\":\"READING_PDF\",\"pages\":\"1-2\",\"fileName\":\"%s\"}"
+                                .formatted(wanted));
+        assertThat(job.path("fileName").asString()).isEqualTo(name);
+    }
+
+    @Test
+    void settings_are_saved_under_a_name_and_used_in_another_publication() throws Exception {
+        Client.Answer saved =
+                client.post(
+                        "/api/output-settings?name=Proof",
+                        "{\"kind\":\"OFFICE_PDF\",\"backgrounds\":false}");
+        assertThat(saved.status()).as(saved.text()).isEqualTo(200);
+        Client.Answer again =
+                client.post("/api/output-settings?name=Proof", "{\"kind\":\"PNG\",\"ppi\":50}");
+        assertThat(again.json().path("id")).isEqualTo(saved.json().path("id"));
+        JsonNode kept = client.get("/api/output-settings").json().get(0);
+        assertThat(kept.path("name").asString()).isEqualTo("Proof");
+        JsonNode job = made(client.create("Other", 1), kept.path("settings").toString());
+        assertThat(job.path("kind").asString()).isEqualTo("PNG");
+        client.delete("/api/output-settings/" + kept.path("id").asString());
+        assertThat(client.get("/api/output-settings").json()).isEmpty();
+    }
+}
