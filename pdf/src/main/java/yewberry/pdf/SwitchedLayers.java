@@ -1,7 +1,5 @@
 package yewberry.pdf;
 
-import java.util.EnumMap;
-import java.util.Map;
 import java.util.Optional;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
@@ -13,62 +11,58 @@ import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentPrope
 import yewberry.core.output.ScreenAndPaper.Where;
 
 /**
- * What of a file is seen on a screen only, and what is printed only: two groups of optional content
- * (ISO 32000-1, 8.11) that readers switch by what they do (8.11.4.4).
+ * What of a file is seen on a screen only, and what is printed only: one group of optional content
+ * (ISO 32000-1, 8.11) that readers switch by what they do (8.11.4.4), and what is there where it is
+ * off (8.11.2.2), so that readers that switch nothing show what the screen shows.
  */
 public final class SwitchedLayers {
     private static final COSName EVENT = COSName.getPDFName("Event");
     private static final COSName CATEGORY = COSName.getPDFName("Category");
     private static final COSName USAGE = COSName.getPDFName("Usage");
+    private static final String SCREEN = "Screen";
 
-    private final Map<Where, COSDictionary> groups = new EnumMap<>(Where.class);
+    private final COSDictionary screen = new COSDictionary();
+    private final COSDictionary paper = new COSDictionary();
 
     private SwitchedLayers() {
-        groups.put(Where.SCREEN, group("Screen", true));
-        groups.put(Where.PAPER, group("Paper", false));
+        COSDictionary view = new COSDictionary();
+        view.setName("ViewState", "ON");
+        COSDictionary print = new COSDictionary();
+        print.setName("PrintState", "OFF");
+        COSDictionary usage = new COSDictionary();
+        usage.setItem(COSName.getPDFName("View"), view);
+        usage.setItem(COSName.getPDFName("Print"), print);
+        screen.setItem(COSName.TYPE, COSName.OCG);
+        screen.setString(COSName.NAME, SCREEN);
+        screen.setItem(USAGE, usage);
+        paper.setItem(COSName.TYPE, COSName.getPDFName("OCMD"));
+        // some readers heed what follows only where this is an array
+        paper.setItem(COSName.OCGS, all());
+        paper.setName("P", "AllOff");
     }
 
     /** Those of a document, which it then has. */
     static SwitchedLayers of(PDDocument document) {
         SwitchedLayers layers = new SwitchedLayers();
-        COSArray all = layers.array(Where.SCREEN, Where.PAPER);
         COSDictionary usual = new COSDictionary();
         usual.setString(COSName.NAME, "As it is viewed or printed");
         usual.setItem(COSName.getPDFName("BaseState"), COSName.ON);
-        usual.setItem(COSName.OFF, layers.array(Where.PAPER));
-        usual.setItem(COSName.ORDER, layers.array(Where.SCREEN, Where.PAPER));
+        usual.setItem(COSName.ORDER, layers.all());
         COSArray events = new COSArray();
         events.add(layers.event("View"));
         events.add(layers.event("Print"));
         usual.setItem(COSName.AS, events);
         COSDictionary properties = new COSDictionary();
-        properties.setItem(COSName.OCGS, all);
+        properties.setItem(COSName.OCGS, layers.all());
         properties.setItem(COSName.D, usual);
         document.getDocumentCatalog().getCOSObject().setItem(COSName.OCPROPERTIES, properties);
         return layers;
     }
 
-    private static COSDictionary group(String name, boolean onScreen) {
-        COSDictionary view = new COSDictionary();
-        view.setName("ViewState", onScreen ? "ON" : "OFF");
-        COSDictionary print = new COSDictionary();
-        print.setName("PrintState", onScreen ? "OFF" : "ON");
-        COSDictionary usage = new COSDictionary();
-        usage.setItem(COSName.getPDFName("View"), view);
-        usage.setItem(COSName.getPDFName("Print"), print);
-        COSDictionary group = new COSDictionary();
-        group.setItem(COSName.TYPE, COSName.OCG);
-        group.setString(COSName.NAME, name);
-        group.setItem(USAGE, usage);
-        return group;
-    }
-
-    private COSArray array(Where... of) {
-        COSArray array = new COSArray();
-        for (Where each : of) {
-            array.add(groups.get(each));
-        }
-        return array;
+    private COSArray all() {
+        COSArray all = new COSArray();
+        all.add(screen);
+        return all;
     }
 
     private COSDictionary event(String name) {
@@ -76,7 +70,7 @@ public final class SwitchedLayers {
         category.add(COSName.getPDFName(name));
         COSDictionary event = new COSDictionary();
         event.setName(EVENT, name);
-        event.setItem(COSName.OCGS, array(Where.SCREEN, Where.PAPER));
+        event.setItem(COSName.OCGS, all());
         event.setItem(CATEGORY, category);
         return event;
     }
@@ -84,24 +78,23 @@ public final class SwitchedLayers {
     /** The names that a page's content calls them by. */
     void name(PDResources resources) {
         COSDictionary named = new COSDictionary();
-        groups.forEach((where, group) -> named.setItem(COSName.getPDFName(name(where)), group));
+        named.setItem(COSName.getPDFName(name(Where.SCREEN)), screen);
+        named.setItem(COSName.getPDFName(name(Where.PAPER)), paper);
         resources.getCOSObject().setItem(COSName.PROPERTIES, named);
     }
 
     static String name(Where where) {
         return switch (where) {
-            case SCREEN -> "Screen";
+            case SCREEN -> SCREEN;
             case PAPER -> "Paper";
             case BOTH -> throw new IllegalArgumentException("It is in no group");
         };
     }
 
-    /** Whether the groups are as on a screen where nothing switches them. */
+    /** Whether all is as on a screen where nothing switches it. */
     public static boolean areAsViewed(PDDocument document) {
         PDOptionalContentProperties all = document.getDocumentCatalog().getOCProperties();
-        return all != null
-                && all.isGroupEnabled(name(Where.SCREEN))
-                && !all.isGroupEnabled(name(Where.PAPER));
+        return all != null && all.isGroupEnabled(SCREEN);
     }
 
     /**

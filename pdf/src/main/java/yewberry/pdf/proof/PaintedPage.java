@@ -210,7 +210,12 @@ final class PaintedPage extends PathEngine {
         if (standing.isEmpty() && tag.equals(COSName.OC)) {
             optional.push(
                     Optional.ofNullable(properties)
-                            .map(each -> each.getString(COSName.NAME))
+                            .map(each ->
+                                    each.getString(
+                                            COSName.NAME,
+                                            "AllOff".equals(each.getNameAsString(COSName.P))
+                                                    ? "Paper"
+                                                    : "?"))
                             .orElse("?"));
             return;
         }
