@@ -19,6 +19,7 @@ import { AboutFiles } from "./AboutFiles";
 import { FileResults } from "./FileResults";
 import { MakeOutput, type Settings } from "./MakeOutput";
 import { Offer } from "./Offer";
+import { OfficePrint } from "./OfficePrint";
 import { ReadBack } from "./ReadBack";
 import { TakeOff } from "./TakeOff";
 
@@ -39,6 +40,9 @@ const Head = styled.div`
   gap: ${theme.space.one};
   & h3 {
     overflow-wrap: anywhere;
+  }
+  & > :nth-child(2) {
+    margin-left: auto;
   }
   & a {
     display: inline-flex;
@@ -96,6 +100,12 @@ export function Output() {
         : status.fail(error.message),
     onSettled: () => queries.invalidateQueries({ queryKey: ["exports", publication.id] }),
   });
+  const compare = useMutation({
+    mutationFn: (job: string) =>
+      answered(client.POST("/api/jobs/{job}/comparison", { params: { path: { job } } })),
+    onError: (error) => status.fail(error.message),
+    onSettled: () => queries.invalidateQueries({ queryKey: ["exports", publication.id] }),
+  });
   const open = findings.data?.open ?? 0;
 
   return (
@@ -130,6 +140,7 @@ export function Output() {
           isDisabled={begin.isPending}
           onMake={(settings) => begin.mutate({ settings })}
         />
+        <OfficePrinter publication={publication} />
         <TakeOff
           publication={publication}
           isDisabled={begin.isPending}
@@ -166,7 +177,11 @@ export function Output() {
           <One key={job.id} aria-label={`Export of ${dayAndTime(job.started)}`}>
             <Head>
               <div>
-                <h3>{job.fileName}</h3>
+                <h3>
+                  {job.kind === "COMPARISON"
+                    ? `${job.fileName}, compared with the publication`
+                    : job.fileName}
+                </h3>
                 <Quiet>
                   {dayAndTime(job.started)}
                   {job.revision === publication.revision
@@ -174,7 +189,15 @@ export function Output() {
                     : ", of an earlier state of the publication"}
                 </Quiet>
               </div>
-              {job.state === "DONE" && (
+              {job.state === "DONE" && job.report && job.kind !== "COMPARISON" && (
+                <Button
+                  onPress={() => compare.mutate(job.id)}
+                  isDisabled={compare.isPending || job.revision === publication.revision}
+                >
+                  Has this changed since?
+                </Button>
+              )}
+              {job.state === "DONE" && job.kind !== "COMPARISON" && (
                 <a href={`/api/jobs/${job.id}/file`} download={job.fileName}>
                   <Download size={16} aria-hidden />
                   Download
@@ -191,13 +214,26 @@ export function Output() {
             {job.report && (
               <ReadBack
                 report={job.report}
-                open={job.revision === publication.revision ? open : 0}
+                open={job.kind !== "COMPARISON" && job.revision === publication.revision ? open : 0}
+                compared={job.kind === "COMPARISON"}
               />
             )}
           </One>
         ))}
       </Inner>
     </Main>
+  );
+}
+
+/** Opened when it is wanted: it draws and judges all pages. */
+function OfficePrinter({ publication }: { publication: Publication }) {
+  const [isOpen, setOpen] = useState(false);
+  return isOpen ? (
+    <OfficePrint publication={publication} />
+  ) : (
+    <div>
+      <Button onPress={() => setOpen(true)}>Try an office printer…</Button>
+    </div>
   );
 }
 

@@ -14,19 +14,33 @@ const Difference = styled.img`
 `;
 
 /** What was found when the file was opened again, page by page. */
-export function ReadBack({ report, open }: { report: Report; open: number }) {
+export function ReadBack({
+  report,
+  open,
+  compared,
+}: {
+  report: Report;
+  open: number;
+  /** Whether it was held against a later state of the publication. */
+  compared?: boolean;
+}) {
   const wrong = report.pages.filter((page) => !page.matches);
+  const same = compared
+    ? "✓ Nothing has changed since the file was made"
+    : "✓ Read back: the file is what was composed";
+  const other = compared
+    ? "✕ The publication has changed since the file was made"
+    : "✕ Read back: the file is not what was composed";
   return (
     <div>
       <Verdict>
         {report.matches ? (
           <>
-            <strong>✓ Read back: the file is what was composed</strong>, on all of each of its{" "}
-            {report.pages.length} pages.
+            <strong>{same}</strong>, on all of each of its {report.pages.length} pages.
           </>
         ) : (
           <Failed>
-            ✕ Read back: the file is not what was composed
+            {other}
             {wrong.length > 0 && `, on ${counted(wrong.length, "page", "pages")}`}.
           </Failed>
         )}

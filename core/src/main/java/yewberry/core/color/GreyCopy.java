@@ -10,7 +10,7 @@ package yewberry.core.color;
  * <p>The printer is a made-up stand-in for an office printer: its numbers are common practice, no
  * source. Paper counts as white, so ratios are those on the printed sheet.
  */
-final class GreyCopy {
+public final class GreyCopy {
     /** How much larger dots of 50 % become, as a part of the area. */
     private static final double GAIN = 0.18;
 
@@ -19,7 +19,7 @@ final class GreyCopy {
 
     private GreyCopy() {}
 
-    static Rgb of(Rgb color) {
+    public static Rgb of(Rgb color) {
         double grey = (0.299 * color.red() + 0.587 * color.green() + 0.114 * color.blue()) / 255;
         double light = reflectance(1 - grey);
         return Srgb.fromLinear(new double[] {light, light, light});

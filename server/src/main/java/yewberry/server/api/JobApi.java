@@ -85,6 +85,13 @@ class JobApi {
         return jobs.of(id);
     }
 
+    /** Holds its file against the publication as it is now; the new job says what differs. */
+    @PostMapping("/jobs/{job}/comparison")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    JobView compare(@PathVariable UUID job) {
+        return jobs.compare(job);
+    }
+
     @GetMapping("/jobs/{job}")
     JobView job(@PathVariable UUID job) {
         return jobs.get(job);

@@ -35,6 +35,7 @@ import yewberry.core.Names;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
 import yewberry.core.compose.Composer;
+import yewberry.core.output.OutputKind;
 import yewberry.core.output.OutputSettings;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
@@ -140,7 +141,8 @@ public class Jobs implements DisposableBean {
                         .map(off -> mapper.readValue(off.data(), TakeOffRequest.class))
                         .orElse(TakeOffRequest.NOTHING),
                 Optional.ofNullable(row.getSettings())
-                        .map(settings -> mapper.readValue(settings.data(), OutputSettings.class)));
+                        .map(settings -> mapper.readValue(settings.data(), OutputSettings.class)),
+                Optional.ofNullable(row.getCompared()));
     }
 
     private void fail(UUID id, String why) {
@@ -152,9 +154,13 @@ public class Jobs implements DisposableBean {
      *
      * @param off what comes off files that something was added to before
      * @param settings of all but the files of a set
+     * @param compared the export whose file is held against the publication; nothing for all else
      */
     private record ExportRequest(
-            JobView.Kind kind, TakeOffRequest off, Optional<OutputSettings> settings) {
+            JobView.Kind kind,
+            TakeOffRequest off,
+            Optional<OutputSettings> settings,
+            Optional<UUID> compared) {
         OutputSettings output() {
             return settings.orElseGet(() -> OutputSettings.of(kind.output().orElseThrow()));
         }
@@ -182,7 +188,8 @@ public class Jobs implements DisposableBean {
                 new ExportRequest(
                         JobView.Kind.of(settings.kind()),
                         TakeOffRequest.NOTHING,
-                        Optional.of(settings));
+                        Optional.of(settings),
+                        Optional.empty());
         return begin(
                 open, state, made, settings.fileName(state.publication(), LocalDate.now(clock)));
     }
@@ -224,9 +231,38 @@ public class Jobs implements DisposableBean {
         return begin(
                 open,
                 state,
-                new ExportRequest(kind, off, Optional.empty()),
+                new ExportRequest(kind, off, Optional.empty(), Optional.empty()),
                 Names.fileStem(state.publication().name())
                         + (kind == JobView.Kind.FILES ? "-files.zip" : "-bare.zip"));
+    }
+
+    /**
+     * Begins to hold the file of an export against the publication as it is now.
+     *
+     * @throws Missing if there is no such export
+     * @throws Refused if it is no PDF of the pages, or not done
+     */
+    public JobView compare(UUID id) {
+        JobRecord row =
+                db.fetchOptional(JOB, JOB.ID.eq(id)).orElseThrow(() -> new Missing("export"));
+        JobView.Kind kind = JobView.Kind.of(row.getKind());
+        if (kind.output().filter(OutputKind::isPdf).isEmpty()
+                || !row.getState().equals(JobView.State.DONE.name())
+                || !Files.exists(file(id))) {
+            throw new Refused(
+                    "Only a PDF of the pages that was made here, and that is still there, can be compared; export it again.");
+        }
+        OpenPublication open = publications.get(row.getPublication());
+        ExportRequest before = wanted(row);
+        return begin(
+                open,
+                open.state(),
+                new ExportRequest(
+                        JobView.Kind.COMPARISON,
+                        TakeOffRequest.NOTHING,
+                        Optional.of(before.output()),
+                        Optional.of(id)),
+                row.getFileName());
     }
 
     private JobView begin(
@@ -245,6 +281,7 @@ public class Jobs implements DisposableBean {
         made.settings()
                 .ifPresent(settings ->
                         row.setSettings(JSON.json(mapper.writeValueAsString(settings))));
+        made.compared().ifPresent(row::setCompared);
         row.setBegun(1);
         row.insert();
         enqueue(id, open, state.publication(), made);
@@ -319,8 +356,20 @@ public class Jobs implements DisposableBean {
                                                 phase ->
                                                         (done, all) ->
                                                                 at(id, job, phase, done, all)));
+                        case COMPARISON ->
+                                Optional.of(
+                                        outputs.compare(
+                                                open,
+                                                publication,
+                                                wanted.settings().orElseThrow(),
+                                                file(wanted.compared().orElseThrow()),
+                                                phase ->
+                                                        (done, all) ->
+                                                                at(id, job, phase, done, all)));
                     };
-            Files.move(part, file(id), StandardCopyOption.REPLACE_EXISTING);
+            if (wanted.kind() != JobView.Kind.COMPARISON) {
+                Files.move(part, file(id), StandardCopyOption.REPLACE_EXISTING);
+            }
             finish(id, JobView.State.DONE, "", report);
         } catch (CancellationException cancelled) {
             if (!closing) { // else it stays running, and is begun again after the next start
@@ -328,6 +377,8 @@ public class Jobs implements DisposableBean {
             }
         } catch (Refused refused) {
             fail(id, refused.getMessage());
+        } catch (NoSuchFileException gone) {
+            fail(id, "The file is not there any more; export it again.");
         } catch (IOException failure) {
             log.warn("Export failed", failure);
             fail(

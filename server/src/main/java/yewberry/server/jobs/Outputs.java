@@ -123,6 +123,32 @@ public class Outputs {
         return mapper.writeValueAsString(ReadBack.check(part, output, phases.at("Reading back")));
     }
 
+    /**
+     * Holds a file that was made before against what it would be now.
+     *
+     * @return what was found, as JSON
+     * @throws IOException if it cannot be read
+     * @throws Refused if a page that is in it is not in the publication any more
+     */
+    String compare(
+            OpenPublication open,
+            Publication publication,
+            OutputSettings settings,
+            Path file,
+            Phases phases)
+            throws IOException {
+        Publication made = OutputPages.of(publication, settings);
+        Composer own = open.composer(publication);
+        PdfOutput output =
+                pdf(
+                        made,
+                        settings,
+                        made == publication ? own : own.another(),
+                        open.press(publication),
+                        clock.instant());
+        return mapper.writeValueAsString(ReadBack.check(file, output, phases.at("Comparing")));
+    }
+
     private static List<FileResult> web(
             Publication made,
             List<PageScene> scenes,

@@ -152,7 +152,7 @@ public final class PictureOutput {
     private byte[] file(BufferedImage image) {
         return settings.kind() == OutputKind.PNG
                 ? PictureFile.png(image, settings.ppi())
-                : PictureFile.jpeg(image, settings.ppi());
+                : JpegFile.of(image, settings.ppi());
     }
 
     /** What of a file is not as the page was drawn. */

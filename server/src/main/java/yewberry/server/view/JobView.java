@@ -49,6 +49,8 @@ public record JobView(
         WEB("web"),
         /** The files of a set with what was added to their pages, as a zip file. */
         FILES("files"),
+        /** None: the file of an export is held against the publication as it is now. */
+        COMPARISON("comparison"),
         /** The same without what was added to them before. */
         BARE_FILES("bare-files");
 
@@ -84,12 +86,14 @@ public record JobView(
 
         /** Whether it is a zip file of many. */
         public boolean isMany() {
-            return isSet() || !output().orElseThrow().isPdf();
+            return isSet() || output().filter(each -> !each.isPdf()).isPresent();
         }
 
         /** What is made of the pages; nothing for the files of a set. */
         public Optional<OutputKind> output() {
-            return isSet() ? Optional.empty() : Optional.of(OutputKind.valueOf(name()));
+            return isSet() || this == COMPARISON
+                    ? Optional.empty()
+                    : Optional.of(OutputKind.valueOf(name()));
         }
 
         public static Kind of(OutputKind output) {
