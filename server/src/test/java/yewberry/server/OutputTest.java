@@ -9,6 +9,7 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.UUID;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import javax.imageio.ImageIO;
@@ -174,5 +175,83 @@ class OutputTest {
         assertThat(job.path("kind").asString()).isEqualTo("PNG");
         client.delete("/api/output-settings/" + kept.path("id").asString());
         assertThat(client.get("/api/output-settings").json()).isEmpty();
+    }
+
+    /** A dark background on the second page. */
+    private void darken(String publication) {
+        JsonNode now = client.read(publication);
+        String edit =
+                """
+                {"type": "addBackground", "owner": {"type": "onPage", "id": "%s"},
+                 "background": {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
+                 "fill": {"type": "solid", "color": {"swatch": "%s", "tint": 100}}}}
+                """
+                        .formatted(
+                                now.path("pages").get(1).path("id").asString(),
+                                UUID.randomUUID(),
+                                now.path("swatches").get(0).path("id").asString());
+        Client.Answer done =
+                client.edit(publication, now.path("revision").asLong(), "somebody", edit);
+        assertThat(done.status()).as(done.text()).isEqualTo(200);
+    }
+
+    private JsonNode compared(String job) throws InterruptedException {
+        Client.Answer begun = client.post("/api/jobs/" + job + "/comparison", "");
+        assertThat(begun.status()).as(begun.text()).isEqualTo(202);
+        String id = begun.json().path("id").asString();
+        for (int i = 0; i < 600; i++) {
+            JsonNode now = client.get("/api/jobs/" + id).json();
+            if (!now.path("state").asString().equals("RUNNING")) {
+                return now;
+            }
+            Thread.sleep(100);
+        }
+        throw new AssertionError("It did not end");
+    }
+
+    @Test
+    void what_has_changed_since_a_file_was_made_is_told_page_by_page() throws Exception {
+        String id = client.create("Guide", 3);
+        JsonNode made = made(id, "{\"kind\":\"PRESS_PDF\"}");
+        String job = made.path("id").asString();
+        assertThat(compared(job).path("report").path("matches").asBoolean()).isTrue();
+        darken(id);
+        JsonNode report = compared(job).path("report");
+        assertThat(report.path("matches").asBoolean()).isFalse();
+        assertThat(report.path("pages").get(0).path("matches").asBoolean()).isTrue();
+        assertThat(report.path("pages").get(1).path("matches").asBoolean()).isFalse();
+        assertThat(report.path("pages").get(2).path("matches").asBoolean()).isTrue();
+        JsonNode comparison = compared(job);
+        Client.Answer again =
+                client.post("/api/jobs/" + comparison.path("id").asString() + "/comparison", "");
+        assertThat(again.status()).isBetween(400, 499);
+    }
+
+    /** ISO 216: A5; the model's margins are 4.2 mm, made up. */
+    @Test
+    void an_office_printer_leaves_its_margins_white_and_drops_backgrounds() throws Exception {
+        String id = client.create("Guide", 3);
+        darken(id);
+        String address = "/api/publications/%s/office-print/2?printer=slate&backgrounds=%s";
+        BufferedImage with =
+                ImageIO.read(
+                        new ByteArrayInputStream(client.get(address.formatted(id, true)).bytes()));
+        assertThat(with.getRGB(2, with.getHeight() / 2) & 0xffffff).isEqualTo(0xffffff);
+        int middle = with.getRGB(with.getWidth() / 2, with.getHeight() / 2);
+        assertThat(middle & 0xffffff).isNotEqualTo(0xffffff);
+        // black toner alone
+        assertThat(middle & 0xff).isEqualTo(middle >> 8 & 0xff).isEqualTo(middle >> 16 & 0xff);
+        BufferedImage without =
+                ImageIO.read(
+                        new ByteArrayInputStream(client.get(address.formatted(id, false)).bytes()));
+        assertThat(without.getRGB(with.getWidth() / 2, with.getHeight() / 2) & 0xffffff)
+                .isEqualTo(0xffffff);
+        JsonNode pages =
+                client.get("/api/publications/" + id + "/office-print?duplex=true")
+                        .json()
+                        .path("pages");
+        assertThat(pages.get(2).path("sheet").asString()).isEqualTo("Sheet 2, front");
+        assertThat(client.get(address.formatted(id, false).replace("slate", "none")).status())
+                .isBetween(400, 499);
     }
 }
