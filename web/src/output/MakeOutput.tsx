@@ -10,6 +10,7 @@ import { Choice } from "../ui/Choice";
 import { Field } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
 import { LengthField } from "../ui/LengthField";
+import { typedLength } from "../ui/length";
 import { Actions, Modal } from "../ui/Modal";
 import { Failed } from "../ui/Notice";
 import { NumberField } from "../ui/NumberField";
@@ -62,6 +63,7 @@ const Three = styled.div`
 `;
 
 const UNSAVED = "unsaved";
+const AS_SET = "as set";
 
 const usualMarks: Marks = {
   crop: true,
@@ -220,6 +222,20 @@ export function MakeOutput({
         )}
         {isPress && (
           <>
+            <Field
+              label="Bleed"
+              value={settings.bleed?.outside ?? AS_SET}
+              onCommit={(text) => {
+                const rest = { ...settings };
+                delete rest.bleed;
+                const length = text.trim();
+                setSettings(
+                  length === "" || length === AS_SET
+                    ? rest
+                    : { ...rest, bleed: around(typedLength(length, publication.setup.unit)) },
+                );
+              }}
+            />
             <Tick
               label="Printer’s marks"
               checked={marks !== undefined}
@@ -375,6 +391,11 @@ const MOST_PAGES = 12;
 function shownPages(pages: number[]): string {
   const shown = pages.slice(0, MOST_PAGES).join(", ");
   return pages.length > MOST_PAGES ? `${shown} and ${pages.length - MOST_PAGES} more` : shown;
+}
+
+/** None at the spine, where pages meet. */
+function around(length: string): NonNullable<Settings["bleed"]> {
+  return { top: length, bottom: length, outside: length, spine: "0 mm" };
 }
 
 function unmarked(settings: Settings): Settings {

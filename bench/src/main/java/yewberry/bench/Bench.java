@@ -30,6 +30,7 @@ public final class Bench {
                     new Named("add-to-files", new AddToFiles()),
                     new Named("file-legibility", new FileLegibility()),
                     new Named("draw-page", new DrawPage()),
+                    new Named("write-outputs", new WriteOutputs()),
                     new Named("many-pictures", new ManyPictures()));
 
     public static void main(String[] names) throws Throwable {

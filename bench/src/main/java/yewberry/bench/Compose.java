@@ -145,6 +145,11 @@ final class Compose implements Bench.Benchmark {
 
     /** As much text as 500 frames take, and a little more. */
     static Publication publication(Look.Alignment alignment) {
+        return publication(alignment, PAGES);
+    }
+
+    /** The same of so many frames, each on a page. */
+    static Publication publication(Look.Alignment alignment, int count) {
         Look look =
                 new Look(
                         new UUID(1, 1),
@@ -160,7 +165,7 @@ final class Compose implements Bench.Benchmark {
         UUID story = new UUID(2, 0);
         List<Page> pages = new ArrayList<>();
         List<Story.Link> chain = new ArrayList<>();
-        for (int i = 0; i < PAGES; i++) {
+        for (int i = 0; i < count; i++) {
             UUID page = new UUID(3, i);
             UUID frame = new UUID(4, i);
             Box box = new Box(Length.pt(50), Length.pt(57), Length.pt(WIDTH), Length.pt(HEIGHT));
@@ -176,7 +181,7 @@ final class Compose implements Bench.Benchmark {
         }
         Random random = new Random(7);
         List<Paragraph> text =
-                IntStream.range(0, 9 * PAGES)
+                IntStream.range(0, 9 * count)
                         .mapToObj(i ->
                                 new Paragraph(
                                         new UUID(5, i),

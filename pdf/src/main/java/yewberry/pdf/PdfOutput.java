@@ -89,9 +89,12 @@ public record PdfOutput(
         return layered.isEmpty() ? Optional.empty() : Optional.of(layered.get(page).where());
     }
 
-    /** What a page is to whoever reads. */
-    public Map<Item, Structure.Place> places(Structure structure, int page) {
-        PageScene scene = scenes.get(page);
+    /**
+     * What a page is to whoever reads.
+     *
+     * @param scene of the page, whose very items the places are found by
+     */
+    public Map<Item, Structure.Place> places(Structure structure, int page, PageScene scene) {
         return structure.page(
                 scene,
                 scene.on(medium()),

@@ -168,7 +168,7 @@ public final class PdfWriter {
             page.getCOSObject().setItem(COSName.GROUP, transparencyGroup(medium));
         }
         Map<Item, Structure.Place> places =
-                tags.map(each -> output.places(each.structure(), index)).orElse(Map.of());
+                tags.map(each -> output.places(each.structure(), index, all)).orElse(Map.of());
         Optional<List<ScreenAndPaper.Where>> where = output.where(index);
         if (switched.isPresent()) {
             switched.get().name(resources);

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
-import java.util.List;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.io.TempDir;
@@ -34,17 +33,17 @@ class TaggedPdfTest {
         SeededGuide guide = new SeededGuide(seed);
         Publication publication = guide.publication();
         var scenes = guide.scenes(publication);
-        for (PdfProfile profile : List.of(PdfProfile.READING, PdfProfile.ALL)) {
-            PdfOutput output = PdfOutput.of(publication, scenes, profile, COATED, Instant.EPOCH);
-            Path file = folder.resolve("guide.pdf");
-            PdfWriter.write(output, file, Progress.NONE);
-            assertThat(VeraPdf.broken(file, "2a")).isEmpty();
-            assertThat(VeraPdf.broken(file, "ua1")).isEmpty();
-            assertThat(Programs.run("qpdf", "--check", file.toString()).status()).isZero();
-            ReadBackReport report = ReadBack.check(file, output, Progress.NONE);
-            assertThat(report.problems()).isEmpty();
-            assertThat(report.pages()).allSatisfy(page -> assertThat(page.problems()).isEmpty());
-            assertThat(report.matches()).as(report.toString()).isTrue();
-        }
+        // each in ink or in light
+        PdfProfile profile = seed % 2 == 0 ? PdfProfile.READING : PdfProfile.ALL;
+        PdfOutput output = PdfOutput.of(publication, scenes, profile, COATED, Instant.EPOCH);
+        Path file = folder.resolve("guide.pdf");
+        PdfWriter.write(output, file, Progress.NONE);
+        assertThat(VeraPdf.broken(file, "2a")).isEmpty();
+        assertThat(VeraPdf.broken(file, "ua1")).isEmpty();
+        assertThat(Programs.run("qpdf", "--check", file.toString()).status()).isZero();
+        ReadBackReport report = ReadBack.check(file, output, Progress.NONE);
+        assertThat(report.problems()).isEmpty();
+        assertThat(report.pages()).allSatisfy(page -> assertThat(page.problems()).isEmpty());
+        assertThat(report.matches()).as(report.toString()).isTrue();
     }
 }

@@ -65,7 +65,7 @@ class AcknowledgedEditsTest {
         server.kill();
         server = new SeparateServer(data);
         JsonNode now = server.client().get("/api/jobs/" + job).json();
-        for (int i = 0; i < 600 && now.path("state").asString().equals("RUNNING"); i++) {
+        for (int i = 0; i < 1800 && now.path("state").asString().equals("RUNNING"); i++) {
             Thread.sleep(100);
             now = server.client().get("/api/jobs/" + job).json();
         }

@@ -1,6 +1,5 @@
 package yewberry.core.output;
 
-import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -66,21 +65,21 @@ public final class OutputPages {
     }
 
     /**
-     * The scenes of its pages, in order.
+     * The scenes of its pages, in order, each made when it is asked for: never are all in memory.
      *
      * @param publication as {@link #of} gives it
      */
     public static List<PageScene> scenes(
             Publication publication, OutputSettings settings, Composer composer) {
-        List<PageScene> scenes = new ArrayList<>();
-        for (int page : settings.pages(publication)) {
-            PageScene scene = composer.compose(publication, page);
-            scenes.add(
-                    settings.backgrounds()
+        List<Integer> pages = settings.pages(publication);
+        return new ScenesInTurn(
+                pages.size(),
+                at -> {
+                    PageScene scene = composer.compose(publication, pages.get(at));
+                    return settings.backgrounds()
                             ? scene
-                            : legible(scene, publication, settings.kind().medium()));
-        }
-        return scenes;
+                            : legible(scene, publication, settings.kind().medium());
+                });
     }
 
     /** The same for a file that shows one thing on a screen and prints another. */

@@ -113,10 +113,28 @@ public final class ClaimCheck {
             check.objects(
                     resources == null && inherited != null ? inherited.getCOSObject() : resources);
             try (InputStream content = page.getContents()) {
-                check.operators(content.readAllBytes());
+                byte[] operators = content.readAllBytes();
+                check.operators(operators);
+                check.rule(
+                        !isMarked(operators),
+                        "it is marked for another structure.",
+                        Claim.PDF_A_2A,
+                        Claim.PDF_UA_1);
             }
         }
         return List.copyOf(check.problems);
+    }
+
+    private static boolean isMarked(byte[] content) throws IOException {
+        PDFStreamParser parser = new PDFStreamParser(content);
+        for (Object token = parser.parseNextToken();
+                token != null;
+                token = parser.parseNextToken()) {
+            if (token instanceof COSDictionary properties && properties.containsKey(COSName.MCID)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private void rule(boolean holds, String broken, Claim... of) {

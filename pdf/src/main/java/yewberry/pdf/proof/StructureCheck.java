@@ -18,6 +18,7 @@ import yewberry.core.output.Node;
 import yewberry.core.output.ScreenAndPaper;
 import yewberry.core.output.Structure;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.PageScene;
 import yewberry.pdf.PdfOutput;
 import yewberry.pdf.Tags;
 
@@ -64,9 +65,10 @@ final class StructureCheck {
     }
 
     private void add(PdfOutput output, int page) {
-        Map<Item, Structure.Place> places = output.places(structure, page);
+        PageScene scene = output.scenes().get(page);
+        Map<Item, Structure.Place> places = output.places(structure, page, scene);
         Optional<List<ScreenAndPaper.Where>> where = output.where(page);
-        List<Item> items = output.scenes().get(page).on(output.medium()).items();
+        List<Item> items = scene.on(output.medium()).items();
         List<Wanted> wanted = new ArrayList<>();
         for (int i = 0; i < items.size(); i++) {
             int at = i;

@@ -2,6 +2,7 @@ package yewberry.server.jobs;
 
 import static yewberry.server.store.db.Tables.JOB;
 
+import java.io.FileNotFoundException;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -377,7 +378,7 @@ public class Jobs implements DisposableBean {
             }
         } catch (Refused refused) {
             fail(id, refused.getMessage());
-        } catch (NoSuchFileException gone) {
+        } catch (NoSuchFileException | FileNotFoundException gone) {
             fail(id, "The file is not there any more; export it again.");
         } catch (IOException failure) {
             log.warn("Export failed", failure);

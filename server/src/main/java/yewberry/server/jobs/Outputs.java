@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,6 +29,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.PdfOutput;
 import yewberry.pdf.PdfWriter;
+import yewberry.pdf.proof.PlacedPages;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
@@ -67,7 +69,16 @@ public class Outputs {
                 settings.pages(publication).stream()
                         .map(page -> composer.compose(publication, page))
                         .toList();
-        return Loss.of(publication, scenes, settings);
+        List<Loss> losses = new ArrayList<>(Loss.of(publication, scenes, settings));
+        if (settings.kind().isPdf()) {
+            try {
+                losses.addAll(PlacedPages.breaking(publication, scenes, settings.profile()));
+            } catch (IOException unreadable) {
+                throw new Refused(
+                        "A PDF that is placed cannot be read; replace it, or take it off the page.");
+            }
+        }
+        return losses;
     }
 
     /**
@@ -79,7 +90,7 @@ public class Outputs {
                 .findFirst()
                 .ifPresent(loss -> {
                     throw new Refused(
-                            "This would not be %s: %s See %s %s, or export it without saying which standards it follows."
+                            "This would not be %s: %s See %s %s, or export it without saying which standards it follows; pages of PDFs may become pictures."
                                     .formatted(
                                             loss.breaks().get().inWords(),
                                             loss.text(),
