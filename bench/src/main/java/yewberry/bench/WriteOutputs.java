@@ -50,22 +50,28 @@ final class WriteOutputs implements Bench.Benchmark {
 
     @Override
     public void run() throws Exception {
+        apart("write", "512m");
+        apart("read", "2g");
+    }
+
+    private static void apart(String what, String heap) throws Exception {
         Process process =
                 new ProcessBuilder(
                                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                                "-Xmx512m",
+                                "-Xmx" + heap,
                                 "-Djava.awt.headless=true",
                                 "-cp",
                                 System.getProperty("java.class.path"),
-                                WriteOutputs.class.getName())
+                                WriteOutputs.class.getName(),
+                                what)
                         .inheritIO()
                         .start();
         if (process.waitFor() != 0) {
-            throw new IllegalStateException("It did not fit into a heap of 512 MB.");
+            throw new IllegalStateException("It did not fit into a heap of " + heap);
         }
     }
 
-    public static void main(String[] none) throws IOException, InterruptedException {
+    public static void main(String[] what) throws IOException, InterruptedException {
         Path folder = Files.createTempDirectory("yewberry-bench");
         Intake intake = new Intake(Documents.NONE);
         List<Asset> assets = new ArrayList<>();
@@ -75,24 +81,37 @@ final class WriteOutputs implements Bench.Benchmark {
             assets.add(
                     new Asset(new UUID(1, i), "Picture " + i, "p" + i, intake.look("p.jpg", file)));
         }
-        Publication publication = pictured(Compose.publication(Look.Alignment.LEFT, PAGES), assets);
         Pictures pictures = new Pictures(sha256 -> read(folder.resolve(sha256)), Documents.NONE);
         OutputSettings press = OutputSettings.of(OutputKind.PRESS_PDF);
+        if (what[0].equals("write")) {
+            write(made(PAGES, assets), press, pictures, folder);
+        } else {
+            readBack(made(READ_BACK, assets), press, pictures, folder);
+        }
+        try (var files = Files.list(folder)) {
+            for (Path file : files.toList()) {
+                Files.delete(file);
+            }
+        }
+        Files.delete(folder);
+    }
+
+    private static Publication made(int pages, List<Asset> assets) {
+        return pictured(Compose.publication(Look.Alignment.LEFT, pages), assets);
+    }
+
+    private static void write(
+            Publication publication, OutputSettings press, Pictures pictures, Path folder)
+            throws IOException, InterruptedException {
         written(publication, press.withPages("1-100"), pictures, folder.resolve("warm.pdf"));
         Path pdf = folder.resolve("press.pdf");
         double ours = written(publication, press, pictures, pdf);
-        double reading =
-                written(
-                        publication,
-                        OutputSettings.of(OutputKind.READING_PDF).withClaims(false),
-                        pictures,
-                        folder.resolve("reading.pdf"));
+        OutputSettings reading = OutputSettings.of(OutputKind.READING_PDF).withClaims(false);
+        double tagged = written(publication, reading, pictures, folder.resolve("reading.pdf"));
         double theirs =
                 clock(
-                        "gs -q -dNOPAUSE -dBATCH -sDEVICE=pdfwrite -o "
-                                + folder.resolve("gs.pdf")
-                                + " "
-                                + pdf);
+                        "gs -q -dNOPAUSE -dBATCH -sDEVICE=pdfwrite -o %s %s"
+                                .formatted(folder.resolve("gs.pdf"), pdf));
         System.out.printf(
                 Locale.ROOT,
                 "%d pages: press PDF %.1f s, %.1f times as fast as pdfwrite, which took %.1f s (goal: 1.0); reading PDF %.1f s, %.2f of the press PDF (goal: 1.5)%n",
@@ -100,14 +119,18 @@ final class WriteOutputs implements Bench.Benchmark {
                 ours,
                 theirs / ours,
                 theirs,
-                reading,
-                reading / ours);
-        OutputSettings some = press.withPages("1-" + READ_BACK);
-        Path part = folder.resolve("part.pdf");
-        written(publication, some, pictures, part);
+                tagged,
+                tagged / ours);
+    }
+
+    private static void readBack(
+            Publication publication, OutputSettings press, Pictures pictures, Path folder)
+            throws IOException, InterruptedException {
+        Path pdf = folder.resolve("press.pdf");
+        written(publication, press, pictures, pdf);
         long begin = System.nanoTime();
         ReadBackReport report =
-                ReadBack.check(part, output(publication, some, pictures), Progress.NONE);
+                ReadBack.check(pdf, output(publication, press, pictures), Progress.NONE);
         double back = (System.nanoTime() - begin) / 1e9;
         if (!report.matches()) {
             throw new IllegalStateException("The file is not what was composed.");
@@ -115,7 +138,7 @@ final class WriteOutputs implements Bench.Benchmark {
         double tiffsep =
                 clock(
                         "gs -q -dNOPAUSE -dBATCH -sDEVICE=tiffsep -r%d -o %s/plate-%%d.tif %s"
-                                .formatted(PPI, folder, part));
+                                .formatted(PPI, folder, pdf));
         System.out.printf(
                 Locale.ROOT,
                 "%d pages: read-back %.1f s, %.2f of tiffsep, which took %.1f s (goal: 1.0)%n",
@@ -123,12 +146,6 @@ final class WriteOutputs implements Bench.Benchmark {
                 back,
                 back / tiffsep,
                 tiffsep);
-        try (var files = Files.list(folder)) {
-            for (Path file : files.toList()) {
-                Files.delete(file);
-            }
-        }
-        Files.delete(folder);
     }
 
     private static double clock(String command) throws IOException, InterruptedException {

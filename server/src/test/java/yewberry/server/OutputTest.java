@@ -178,18 +178,20 @@ class OutputTest {
     }
 
     /** A dark background on the second page. */
-    private void darken(String publication) {
+    private void darken(String publication, boolean paper) {
         JsonNode now = client.read(publication);
         String edit =
                 """
                 {"type": "addBackground", "owner": {"type": "onPage", "id": "%s"},
                  "background": {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
-                 "fill": {"type": "solid", "color": {"swatch": "%s", "tint": 100}}}}
+                 "fill": {"type": "solid", "color": {"swatch": "%s", "tint": 100}},
+                 "goesTo": {"screen": true, "paper": %s}}}
                 """
                         .formatted(
                                 now.path("pages").get(1).path("id").asString(),
                                 UUID.randomUUID(),
-                                now.path("swatches").get(0).path("id").asString());
+                                now.path("swatches").get(0).path("id").asString(),
+                                paper);
         Client.Answer done =
                 client.edit(publication, now.path("revision").asLong(), "somebody", edit);
         assertThat(done.status()).as(done.text()).isEqualTo(200);
@@ -215,7 +217,7 @@ class OutputTest {
         JsonNode made = made(id, "{\"kind\":\"PRESS_PDF\"}");
         String job = made.path("id").asString();
         assertThat(compared(job).path("report").path("matches").asBoolean()).isTrue();
-        darken(id);
+        darken(id, true);
         JsonNode report = compared(job).path("report");
         assertThat(report.path("matches").asBoolean()).isFalse();
         assertThat(report.path("pages").get(0).path("matches").asBoolean()).isTrue();
@@ -231,7 +233,7 @@ class OutputTest {
     @Test
     void an_office_printer_leaves_its_margins_white_and_drops_backgrounds() throws Exception {
         String id = client.create("Guide", 3);
-        darken(id);
+        darken(id, true);
         String address = "/api/publications/%s/office-print/2?printer=slate&backgrounds=%s";
         BufferedImage with =
                 ImageIO.read(
@@ -253,5 +255,35 @@ class OutputTest {
         assertThat(pages.get(2).path("sheet").asString()).isEqualTo("Sheet 2, front");
         assertThat(client.get(address.formatted(id, false).replace("slate", "none")).status())
                 .isBetween(400, 499);
+    }
+
+    @Test
+    void what_an_output_loses_is_said_before_it_is_written() {
+        String id = client.create("Guide", 3);
+        String address = "/api/publications/" + id + "/outputs/losses";
+        assertThat(client.post(address, "{\"kind\":\"PRESS_PDF\"}").json()).isEmpty();
+        darken(id, false);
+        JsonNode lost = client.post(address, "{\"kind\":\"PRESS_PDF\"}").json();
+        assertThat(lost).hasSize(1);
+        assertThat(lost.get(0).path("text").asString())
+                .isEqualTo("1 background goes to the screen only, and not into this.");
+        assertThat(lost.get(0).path("pages").toString()).isEqualTo("[2]");
+        assertThat(client.post(address, "{\"kind\":\"READING_PDF\"}").json()).isEmpty();
+        assertThat(client.post(address, "{\"kind\":\"PRESS_PDF\",\"pages\":\"1\"}").json())
+                .isEmpty();
+    }
+
+    @Test
+    void pictures_that_would_not_fit_into_memory_are_refused_with_what_would() throws Exception {
+        String id = client.create("Guide", 4);
+        Client.Answer begun = begin(id, "{\"kind\":\"PNG\",\"ppi\":1200,\"spreads\":true}");
+        String job = begun.json().path("id").asString();
+        JsonNode now = client.get("/api/jobs/" + job).json();
+        for (int i = 0; i < 600 && now.path("state").asString().equals("RUNNING"); i++) {
+            Thread.sleep(100);
+            now = client.get("/api/jobs/" + job).json();
+        }
+        assertThat(now.path("state").asString()).isEqualTo("FAILED");
+        assertThat(now.path("message").asString()).contains("choose at most 9");
     }
 }

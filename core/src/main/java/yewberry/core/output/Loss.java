@@ -19,6 +19,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
 
 /**
  * What an output loses or changes of a publication, known before it is written.
@@ -76,7 +77,7 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
                 note(
                         count(
                                 Item.AreaFill.class,
-                                fill -> fill.rect().x() < -0.01 && settings.backgrounds()),
+                                fill -> settings.backgrounds() && isBeyond(fill.rect())),
                         "%s cut off at the trim: an office printer has no bleed",
                         "background is",
                         "backgrounds are");
@@ -86,6 +87,13 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
                 missing();
             }
             return losses;
+        }
+
+        /**
+         * Left of the trim or above it: what goes beyond it elsewhere goes there on other pages.
+         */
+        private static boolean isBeyond(Rect rect) {
+            return rect.x() < -0.01 || rect.y() < -0.01;
         }
 
         private boolean goes(Item.AreaFill fill) {
@@ -209,16 +217,23 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
                 return;
             }
             note(
-                    count(
-                            Item.FrontFill.class,
-                            fill ->
-                                    fill.source().isRead()
-                                            && !(fill.origin() instanceof Origin.FromParent)
-                                            && Structure.alternative(fill).isEmpty()),
+                    count(Item.FrontFill.class, fill -> !fill.isImported() && isSilent(fill)),
                     "%s nothing in words: write what it shows, or say that it is decoration",
                     "picture says",
                     "pictures say",
                     Optional.of(Claim.PDF_UA_1));
+            note(
+                    count(Item.FrontFill.class, fill -> fill.isImported() && isSilent(fill)),
+                    "%s no structure in this: export the files themselves, which keep theirs",
+                    "page of a file has",
+                    "pages of files have",
+                    Optional.of(Claim.PDF_UA_1));
+        }
+
+        private static boolean isSilent(Item.FrontFill fill) {
+            return fill.source().isRead()
+                    && !(fill.origin() instanceof Origin.FromParent)
+                    && Structure.alternative(fill).isEmpty();
         }
 
         /** ISO 19005-2, 6.2.11.8: a font has a shape for all that is written in it. */

@@ -16,6 +16,7 @@ import java.util.zip.ZipOutputStream;
 import javax.imageio.ImageIO;
 import yewberry.core.Names;
 import yewberry.core.Progress;
+import yewberry.core.Refused;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.output.OutputKind;
@@ -33,6 +34,9 @@ import yewberry.server.view.FileResult;
 public final class PictureOutput {
     /** Of 8 bits: what a JPEG file may lose on average, and anywhere. */
     private static final double MEAN_LOSS = 3;
+
+    /** A picture larger than this does not fit into memory beside what else is there. */
+    private static final double MOST_PIXELS = 80e6;
 
     private final Publication publication;
     private final List<PageScene> scenes;
@@ -64,12 +68,26 @@ public final class PictureOutput {
         }
     }
 
+    private void checkSize() {
+        for (PageScene scene : scenes) {
+            Rect region = region(scene);
+            double across = (settings.spreads() ? 2 : 1) * region.width() / 72;
+            double most = Math.sqrt(MOST_PIXELS / (across * region.height() / 72));
+            if (settings.kind().isPicture() && settings.ppi() > most) {
+                throw new Refused(
+                        "A picture of these pages would have more than 80 million pixels; choose at most %d pixels per inch."
+                                .formatted((int) most));
+            }
+        }
+    }
+
     /**
      * @param progress by pictures
      * @throws IOException if the file cannot be written
      * @throws java.util.concurrent.CancellationException if {@code progress} says so
      */
     public List<FileResult> write(Path zip, Progress progress) throws IOException {
+        checkSize();
         List<FileResult> results = new ArrayList<>();
         List<Leaf> leaves = leaves();
         String stem = Names.fileStem(publication.name());
