@@ -18,32 +18,15 @@ import { useStatus } from "../ui/Status";
 import { Tick } from "../ui/Tick";
 import { counted } from "../ui/words";
 import { about, outputs, type OutputKind } from "./kinds";
-import { Ticks } from "./Offer";
+import { Column, Parts, Ticks } from "./Offer";
 
 export type Settings = Schemas["OutputSettings"];
 type Marks = NonNullable<Settings["marks"]>;
 
-const Sheet = styled.section`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: ${theme.space.three};
-  padding: ${theme.space.two};
-  background: ${theme.color.paper};
-  border: 1px solid ${theme.color.rule};
-  @media ${theme.narrow} {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
-
-const Column = styled.div`
-  display: flex;
-  flex-direction: column;
-  gap: ${theme.space.one};
-  & ul {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
+const Lost = styled.ul`
+  margin: 0;
+  padding: 0;
+  list-style: none;
   & li {
     overflow-wrap: anywhere;
   }
@@ -151,7 +134,7 @@ export function MakeOutput({
   const isPress = kind === "PRESS_PDF" || kind === "ALL_PDF";
   const claimed = about[kind].claims;
   return (
-    <Sheet aria-label="New output">
+    <Parts $right="1fr" aria-label="New output">
       <Column>
         <h2>New output</h2>
         {saved.data && saved.data.length > 0 && (
@@ -281,7 +264,7 @@ export function MakeOutput({
         {losses.isError && <Failed>✕ {losses.error.message}</Failed>}
         {losses.data?.length === 0 && <p>Nothing: all of the pages is in it as it is.</p>}
         {losses.data && losses.data.length > 0 && (
-          <ul>
+          <Lost>
             {losses.data.map((loss) => (
               <li key={loss.text}>
                 {loss.breaks ? (
@@ -296,7 +279,7 @@ export function MakeOutput({
                 </Quiet>
               </li>
             ))}
-          </ul>
+          </Lost>
         )}
         {open > 0 && (
           <p>
@@ -324,7 +307,7 @@ export function MakeOutput({
           </Actions>
         </Modal>
       )}
-    </Sheet>
+    </Parts>
   );
 }
 

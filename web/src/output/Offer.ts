@@ -15,6 +15,25 @@ export const Offer = styled.section`
   }
 `;
 
+/** What is chosen at its left, and what comes of it at its right. */
+export const Parts = styled.section<{ $right: string }>`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, ${({ $right }) => $right});
+  gap: ${theme.space.three};
+  padding: ${theme.space.two};
+  background: ${theme.color.paper};
+  border: 1px solid ${theme.color.rule};
+  @media ${theme.narrow} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+export const Column = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.one};
+`;
+
 export const Ticks = styled.fieldset`
   margin: ${theme.space.one} 0 0;
   padding: 0;

@@ -10,24 +10,7 @@ import { Quiet } from "../ui/Fold";
 import { Failed } from "../ui/Notice";
 import { Tick } from "../ui/Tick";
 import { counted } from "../ui/words";
-
-const Printer = styled.section`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 2fr);
-  gap: ${theme.space.three};
-  padding: ${theme.space.two};
-  background: ${theme.color.paper};
-  border: 1px solid ${theme.color.rule};
-  @media ${theme.narrow} {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
-
-const Column = styled.div`
-  display: flex;
-  flex-direction: column;
-  gap: ${theme.space.one};
-`;
+import { Column, Parts } from "./Offer";
 
 const Sheets = styled.ol`
   display: grid;
@@ -98,7 +81,7 @@ export function OfficePrint({ publication }: { publication: Publication }) {
     of: String(publication.revision),
   });
   return (
-    <Printer aria-label="A simulated office printer">
+    <Parts $right="2fr" aria-label="A simulated office printer">
       <Column>
         <h2>What comes out of an office printer</h2>
         <p>Simulated, with the pages as they are now, so that no paper is spent.</p>
@@ -169,7 +152,7 @@ export function OfficePrint({ publication }: { publication: Publication }) {
           </Leaf>
         ))}
       </Sheets>
-    </Printer>
+    </Parts>
   );
 }
 

@@ -2,6 +2,7 @@ package yewberry.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.apache.pdfbox.Loader;
 import org.junit.jupiter.api.Test;
@@ -175,6 +176,21 @@ class ExportTest {
         assertThat(accepted.status()).isEqualTo(202);
         assertThat(ended(accepted.json().path("id").asString()).path("state").asString())
                 .isEqualTo("DONE");
+        // such a file does not say that it can be kept and listened to
+        Client.Answer reading =
+                client.post(
+                        "/api/publications/" + id + "/outputs?missingAccepted=true",
+                        "{\"kind\":\"READING_PDF\"}");
+        JsonNode read = ended(reading.json().path("id").asString());
+        assertThat(read.path("report").path("matches").asBoolean()).as(read.toString()).isTrue();
+        byte[] file = client.get("/api/jobs/" + read.path("id").asString() + "/file").bytes();
+        try (var document = Loader.loadPDF(file);
+                var metadata = document.getDocumentCatalog().getMetadata().exportXMPMetadata()) {
+            assertThat(new String(metadata.readAllBytes(), StandardCharsets.UTF_8))
+                    .contains("dc:title")
+                    .doesNotContain("pdfaid")
+                    .doesNotContain("pdfuaid");
+        }
     }
 
     /** More publications than are kept open, while one of them is worked on. */

@@ -178,18 +178,20 @@ public class Jobs implements DisposableBean {
         OpenPublication open = publications.get(publication);
         OpenPublication.State state = open.state();
         Composer composer = open.composer(state.publication());
-        if (!missingAccepted) {
-            refuseMissing(composer, state.publication(), settings.pages(state.publication()));
-        }
-        Outputs.check(
-                state.publication(),
-                composer,
-                missingAccepted ? settings.withClaims(false) : settings);
+        boolean missing =
+                refuseMissing(
+                        composer,
+                        state.publication(),
+                        settings.pages(state.publication()),
+                        missingAccepted);
+        // a glyph that stands for a character without a shape breaks PDF/A
+        OutputSettings wanted = missing ? settings.withClaims(false) : settings;
+        Outputs.check(state.publication(), composer, wanted);
         ExportRequest made =
                 new ExportRequest(
                         JobView.Kind.of(settings.kind()),
                         TakeOffRequest.NOTHING,
-                        Optional.of(settings),
+                        Optional.of(wanted),
                         Optional.empty());
         return begin(
                 open, state, made, settings.fileName(state.publication(), LocalDate.now(clock)));
@@ -223,12 +225,11 @@ public class Jobs implements DisposableBean {
             throw new Refused(
                     "No page of this publication is that of a file; export it as a PDF instead.");
         }
-        if (!missingAccepted) {
-            refuseMissing(
-                    open.composer(state.publication()),
-                    state.publication(),
-                    IntStream.range(0, state.publication().pages().size()).boxed().toList());
-        }
+        refuseMissing(
+                open.composer(state.publication()),
+                state.publication(),
+                IntStream.range(0, state.publication().pages().size()).boxed().toList(),
+                missingAccepted);
         return begin(
                 open,
                 state,
@@ -296,8 +297,13 @@ public class Jobs implements DisposableBean {
         turns.add(publication.id(), () -> run(id, job, open, publication, wanted));
     }
 
-    private static void refuseMissing(
-            Composer composer, Publication publication, List<Integer> wanted) {
+    /**
+     * Whether characters have no shape in their fonts.
+     *
+     * @throws Unconfirmed if some have none, and that was not accepted
+     */
+    private static boolean refuseMissing(
+            Composer composer, Publication publication, List<Integer> wanted, boolean accepted) {
         Set<Integer> pages = new TreeSet<>();
         Set<String> characters = new LinkedHashSet<>();
         for (int i : wanted) {
@@ -308,7 +314,7 @@ public class Jobs implements DisposableBean {
                 }
             }
         }
-        if (!characters.isEmpty()) {
+        if (!characters.isEmpty() && !accepted) {
             throw new Unconfirmed(
                     "No shape in their fonts have “%s”, on %s %s: empty boxes would be printed there."
                             .formatted(
@@ -318,6 +324,7 @@ public class Jobs implements DisposableBean {
                                             .map(String::valueOf)
                                             .collect(Collectors.joining(", "))));
         }
+        return !characters.isEmpty();
     }
 
     private void run(
