@@ -175,6 +175,7 @@ export function MakeOutput({
           value={settings.pages === "" ? "all" : settings.pages}
           onCommit={(text) => set({ pages: text.trim() === "all" ? "" : text.trim() })}
         />
+        <Quiet>Such as 3-7, 12, odd, or the name of a part.</Quiet>
         {kind === "OFFICE_PDF" && (
           <Tick
             label="With backgrounds"

@@ -105,6 +105,8 @@ public final class PdfWriter {
         document.getDocument().setVersion(output.profile().claims(Claim.PDF_X_4) ? 1.6f : 1.7f);
         Metadata.describe(output, document);
         PDDocumentCatalog catalog = document.getDocumentCatalog();
+        // else it says 1.4 there
+        catalog.getCOSObject().removeItem(COSName.VERSION);
         catalog.setLanguage(output.language().tag());
         PDViewerPreferences shown = new PDViewerPreferences(new COSDictionary());
         shown.setDisplayDocTitle(true);

@@ -1,9 +1,12 @@
 package yewberry.core.output;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import java.util.stream.IntStream;
 import yewberry.core.Names;
 import yewberry.core.Refused;
@@ -14,7 +17,7 @@ import yewberry.core.publication.Publication;
 /**
  * What is made of a publication, and how.
  *
- * @param pages such as 3-7, 12, odd; empty for all
+ * @param pages such as 3-7, 12, odd or the names of parts; empty for all
  * @param claims whether a PDF says which standards it follows
  * @param marks around its pages; nothing for none
  * @param bleed another than that of the publication; nothing for that
@@ -140,9 +143,29 @@ public record OutputSettings(
      */
     public List<Integer> pages(Publication publication) {
         int count = publication.pages().size();
-        return pages.isEmpty()
-                ? IntStream.range(0, count).boxed().toList()
-                : PageRange.of(pages, count);
+        if (pages.isEmpty()) {
+            return IntStream.range(0, count).boxed().toList();
+        }
+        SortedSet<Integer> chosen = new TreeSet<>();
+        for (String each : pages.split("[,;]")) {
+            List<Integer> part = part(each.strip(), publication);
+            chosen.addAll(part.isEmpty() ? PageRange.of(each, count) : part);
+        }
+        return List.copyOf(chosen);
+    }
+
+    /** The pages from where a part of that name begins to where the next one does; or none. */
+    private static List<Integer> part(String name, Publication publication) {
+        List<Integer> pages = new ArrayList<>();
+        boolean within = false;
+        for (int i = 0; i < publication.pages().size(); i++) {
+            Optional<String> begins = publication.pages().get(i).part();
+            within = begins.map(name::equalsIgnoreCase).orElse(within);
+            if (within) {
+                pages.add(i);
+            }
+        }
+        return pages;
     }
 
     /** How a PDF of it is written. */
