@@ -171,9 +171,15 @@ class BenchTest {
                 .addInitScript(
                         """
                         const ask = window.fetch;
+                        const held = [];
+                        let drawn = false;
+                        window.draw = () => {
+                          drawn = true;
+                          held.forEach((go) => go());
+                        };
                         window.fetch = async (asked, ...rest) => {
-                          if (asked.url?.includes("/spreads/5/picture")) {
-                            await new Promise((resolve) => setTimeout(resolve, 6000));
+                          if (!drawn && asked.url?.includes("/spreads/5/picture")) {
+                            await new Promise((resolve) => held.push(resolve));
                           }
                           return ask(asked, ...rest);
                         };
@@ -187,6 +193,7 @@ class BenchTest {
                 .click();
         assertThat(stage(page)).hasAttribute("aria-busy", "true");
         assertThat(page.getByText("Drawing…")).isVisible();
+        page.evaluate("window.draw()");
         assertThat(stage(page)).hasAttribute("aria-busy", "false");
         assertThat(page.getByText("Drawing…")).hasCount(0);
     }
