@@ -60,7 +60,7 @@ class OutputTest {
                         AriaRole.REGION,
                         new Page.GetByRoleOptions().setName(Pattern.compile("^Export of")));
         assertThat(made.first().getByText("Read back: the file is what was composed"))
-                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(120_000));
         choose(page, "Kind", "Press PDF");
         choose(page, "Saved settings", "For the printer");
         assertThat(page.getByLabel("Pages", new Page.GetByLabelOptions().setExact(true)))
@@ -101,10 +101,10 @@ class OutputTest {
                                 new Page.GetByRoleOptions().setName(Pattern.compile("^Export of")))
                         .filter(new Locator.FilterOptions().setHasText("season-guide-web.zip"))
                         .first();
-        var file =
-                page.waitForDownload(() ->
-                        made.getByText("Download")
-                                .click(new Locator.ClickOptions().setTimeout(60_000)));
+        // exports of a publication take turns
+        assertThat(made.getByText("Download"))
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(120_000));
+        var file = page.waitForDownload(() -> made.getByText("Download").click());
         unpack(Files.readAllBytes(file.path()));
         String css = Files.readString(folder.resolve("style.css"), StandardCharsets.UTF_8);
         String findings =
