@@ -54,7 +54,7 @@ class AcknowledgedEditsTest {
     @Test
     void an_export_goes_on_after_the_server_was_killed_in_the_middle_of_it() throws Exception {
         SeparateServer server = new SeparateServer(data);
-        String id = server.client().create("Killed", 400);
+        String id = server.client().create("Killed", 150);
         String job =
                 server.client()
                         .post("/api/publications/" + id + "/exports", "")
