@@ -269,6 +269,13 @@ class OutputTest {
                 .isEqualTo("1 background goes to the screen only, and not into this.");
         assertThat(lost.get(0).path("pages").toString()).isEqualTo("[2]");
         assertThat(client.post(address, "{\"kind\":\"READING_PDF\"}").json()).isEmpty();
+        assertThat(
+                        client.post(address, "{\"kind\":\"SCREEN_AND_PAPER_PDF\"}")
+                                .json()
+                                .get(0)
+                                .path("text")
+                                .asString())
+                .isEqualTo("1 background goes to the screen only, and not onto paper.");
         assertThat(client.post(address, "{\"kind\":\"PRESS_PDF\",\"pages\":\"1\"}").json())
                 .isEmpty();
     }

@@ -102,6 +102,14 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
 
         /** What goes to the other medium only. */
         private void left() {
+            if (settings.kind() == OutputKind.SCREEN_AND_PAPER_PDF) {
+                note(
+                        count(Item.AreaFill.class, fill -> !fill.goesTo().paper()),
+                        "%s to the screen only, and not onto paper",
+                        "background goes",
+                        "backgrounds go");
+                return;
+            }
             String to = medium == Medium.PAPER ? "the screen" : "paper";
             note(
                     count(Item.AreaFill.class, fill -> !goes(fill)),
@@ -163,8 +171,10 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
 
         private void links() {
             boolean kept =
-                    settings.kind() == OutputKind.READING_PDF
-                            || settings.kind() == OutputKind.OFFICE_PDF;
+                    switch (settings.kind()) {
+                        case READING_PDF, SCREEN_AND_PAPER_PDF, OFFICE_PDF, WEB -> true;
+                        case PRESS_PDF, ALL_PDF, PNG, JPEG, SVG -> false;
+                    };
             if (kept) {
                 Set<UUID> there = scenes.stream().map(PageScene::page).collect(Collectors.toSet());
                 note(

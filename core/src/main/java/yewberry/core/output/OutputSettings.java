@@ -148,10 +148,14 @@ public record OutputSettings(
         }
         SortedSet<Integer> chosen = new TreeSet<>();
         for (String each : pages.split("[,;]")) {
+            if (each.isBlank()) {
+                continue;
+            }
             List<Integer> part = part(each.strip(), publication);
             chosen.addAll(part.isEmpty() ? PageRange.of(each, count) : part);
         }
-        return List.copyOf(chosen);
+        // of commas alone nothing is chosen, which is refused
+        return chosen.isEmpty() ? PageRange.of(pages, count) : List.copyOf(chosen);
     }
 
     /** The pages from where a part of that name begins to where the next one does; or none. */

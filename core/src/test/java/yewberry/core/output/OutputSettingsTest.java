@@ -52,7 +52,7 @@ class OutputSettingsTest {
                 "autumn | 2 3 4",
                 "Winter nights, 1 | 0 5 6 7",
                 "2-3, odd | 0 1 2 4 6",
-                "8, Autumn, 4 | 2 3 4 7"
+                "8,, Autumn, 4, | 2 3 4 7"
             })
     void pages_are_ranges_and_parts(String written, String positions) {
         assertThat(of(written).pages(GUIDE))
@@ -61,13 +61,14 @@ class OutputSettingsTest {
 
     @Test
     void a_part_that_there_is_not_is_refused() {
+        assertThatThrownBy(() -> of(", ,").pages(GUIDE)).isInstanceOf(Refused.class);
         assertThatThrownBy(() -> of("Spring").pages(GUIDE))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("spring");
     }
 
     @Test
-    void a_name_has_what_its_fields_stand_for() {
+    void the_usual_name_is_that_of_the_publication_and_the_kind() {
         OutputSettings settings = of("Autumn");
         assertThat(settings.fileName(GUIDE, LocalDate.of(2026, 11, 28)))
                 .isEqualTo("guide-press.pdf");
