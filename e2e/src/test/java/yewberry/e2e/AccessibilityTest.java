@@ -3,6 +3,7 @@ package yewberry.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -21,8 +22,12 @@ import yewberry.core.color.Rgb;
 @ExtendWith(Browser.class)
 class AccessibilityTest {
     static void passesAxe(Page page) {
+        // what passes would be told as well, node by node
+        var violationsOnly = new AxeRunOptions();
+        violationsOnly.setResultTypes(List.of("violations"));
         var violations =
                 new AxeBuilder(page)
+                        .options(violationsOnly)
                         .withTags(
                                 List.of(
                                         "wcag2a",

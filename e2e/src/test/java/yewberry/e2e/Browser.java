@@ -5,9 +5,10 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
-import com.microsoft.playwright.Route;
+import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -63,8 +64,25 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
         }
     }
 
-    /** The stream that tells what others do; closed but where a test is about it. */
-    static final String NEWS = "**/api/events?*";
+    private static final String FOLLOWS = "follows";
+
+    /**
+     * Without the stream that tells what others do: an open stream is never idle, which most tests
+     * wait for. Requests are not held back for it, which would cost the browser its cache.
+     */
+    private static final String NO_NEWS =
+            """
+            if (!document.cookie.includes("%s")) {
+              window.EventSource = class extends EventTarget { close() {} };
+            }
+            """
+                    .formatted(FOLLOWS);
+
+    /** Windows of this browser are told what others do, from when they are opened or reloaded. */
+    static BrowserContext followed(BrowserContext browser, String address) {
+        browser.addCookies(List.of(new Cookie(FOLLOWS, "yes").setUrl(address)));
+        return browser;
+    }
 
     /** The demo's id, derived from its name. */
     static final String DEMO = "23783a97-67ff-3040-9891-81dcd87b5cea";
@@ -157,8 +175,7 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
                                         .setViewportSize(1280, 800)
                                         .setReducedMotion(ReducedMotion.REDUCE));
         window.setDefaultTimeout(30_000);
-        // an open stream is never idle, which most tests wait for
-        window.route(NEWS, route -> route.fulfill(new Route.FulfillOptions().setStatus(204)));
+        window.addInitScript(NO_NEWS);
         Page page = window.newPage();
         List<String> complaints = new ArrayList<>();
         page.onPageError(complaints::add);
@@ -172,7 +189,21 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
 
     @Override
     public void afterEach(ExtensionContext context) {
-        window(context).page().context().close();
+        Page page = window(context).page();
+        if (context.getExecutionException().isPresent()) {
+            takeBackWhatFailed(page, window(context).address());
+        }
+        page.context().close();
+    }
+
+    /** One failure is told once, not by every test that comes after it. */
+    private static void takeBackWhatFailed(Page page, String address) {
+        try {
+            page.navigate(address + "/publications/" + DEMO);
+            undoAll(page);
+        } catch (PlaywrightException gone) {
+            // the failure that is told says more
+        }
     }
 
     private static Window window(ExtensionContext context) {

@@ -76,7 +76,10 @@ class CommandsTest {
         command(page, "search catalogue");
         assertThat(page.getByPlaceholder("Search the catalogue")).isFocused();
         page.navigate(window.address() + "/publications/" + Browser.DEMO + "/output");
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Output")).waitFor();
+        page.getByRole(
+                        AriaRole.HEADING,
+                        new Page.GetByRoleOptions().setName("Output").setExact(true))
+                .waitFor();
         command(page, "export press pdf");
         assertThat(
                         page.getByRole(

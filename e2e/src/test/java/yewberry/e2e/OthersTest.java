@@ -23,11 +23,6 @@ class OthersTest {
         return page;
     }
 
-    private static BrowserContext followed(BrowserContext browser) {
-        browser.unroute(Browser.NEWS);
-        return browser;
-    }
-
     private static Locator setup(Page page) {
         return page.getByLabel("Setup of ");
     }
@@ -49,7 +44,11 @@ class OthersTest {
     void what_somebody_else_changes_shows_with_the_name_and_nothing_typed_is_lost(
             Browser.Window window) {
         try (BrowserContext theirs = window.page().context().browser().newContext()) {
-            Page own = open(followed(window.page().context()), window.address(), "?page=5");
+            Page own =
+                    open(
+                            Browser.followed(window.page().context(), window.address()),
+                            window.address(),
+                            "?page=5");
             Page other = open(theirs, window.address(), "?page=5");
             setup(other).click();
             field(other, "Your name").fill("Mara");
@@ -99,7 +98,11 @@ class OthersTest {
                 windows.add(open(theirs, window.address(), ""));
             }
             assertThat(streams).hasValue(1);
-            Page other = open(followed(window.page().context()), window.address(), "");
+            Page other =
+                    open(
+                            Browser.followed(window.page().context(), window.address()),
+                            window.address(),
+                            "");
             rename(other, "Season guide, once");
             for (Page each : windows) {
                 assertThat(setup(each)).hasAttribute("aria-label", "Setup of Season guide, once");
