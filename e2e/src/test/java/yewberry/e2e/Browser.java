@@ -191,9 +191,19 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
     public void afterEach(ExtensionContext context) {
         Page page = window(context).page();
         if (context.getExecutionException().isPresent()) {
+            picture(page, context.getDisplayName());
             takeBackWhatFailed(page, window(context).address());
         }
         page.context().close();
+    }
+
+    private static void picture(Page page, String test) {
+        Path file = Path.of("target", "failed", test.replaceAll("\\W+", "-") + ".png");
+        try {
+            page.screenshot(new Page.ScreenshotOptions().setPath(file));
+        } catch (PlaywrightException gone) {
+            // the failure that is told says more
+        }
     }
 
     /** One failure is told once, not by every test that comes after it. */

@@ -3,6 +3,7 @@ package yewberry.pdf;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
+import java.awt.image.Raster;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -21,6 +22,7 @@ import yewberry.core.color.Definition;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.compose.Composer;
+import yewberry.core.output.PdfProfile;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
@@ -55,6 +57,7 @@ class SpotInksTest {
 
     private static Path pdf;
     private static List<PageScene> scenes;
+    private static Publication publication;
 
     private static UUID id(String name) {
         return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
@@ -79,7 +82,7 @@ class SpotInksTest {
                                         DUSK,
                                         100)),
                         List.of());
-        Publication publication =
+        publication =
                 new Publication(
                         id("publication"),
                         "Spot",
@@ -126,6 +129,24 @@ class SpotInksTest {
         assertThat(ink("Magenta", 2)).isCloseTo(20, near);
         assertThat(ink("Yellow", 2)).isCloseTo(0, near);
         assertThat(ink("Black", 2)).isCloseTo(10, near);
+    }
+
+    @Test
+    void a_pdf_for_all_comes_on_the_very_same_plates() throws IOException {
+        Path all = folder.resolve("all.pdf");
+        PdfOutput output = PdfOutput.of(publication, scenes, PdfProfile.ALL, COATED, Instant.EPOCH);
+        PdfWriter.write(output, all, Progress.NONE);
+        Ghostscript.draw(all, "tiffsep", 36, folder.resolve("forall.tif"));
+        for (String plate : List.of("Lantern glow", "Cyan", "Magenta", "Yellow", "Black")) {
+            assertThat(samples("forall(" + plate + ").tif"))
+                    .as(plate)
+                    .isEqualTo(samples("plate(" + plate + ").tif"));
+        }
+    }
+
+    private static int[] samples(String file) throws IOException {
+        Raster raster = ImageIO.read(folder.resolve(file).toFile()).getRaster();
+        return raster.getSamples(0, 0, raster.getWidth(), raster.getHeight(), 0, (int[]) null);
     }
 
     @Test

@@ -10,9 +10,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
-/** Acknowledged means stored: the server is killed in the middle of edits, twenty times. */
+/** Acknowledged means stored: the server is killed in the middle of edits, ten times. */
 class AcknowledgedEditsTest {
-    private static final int TIMES = 20;
+    private static final int TIMES = 10;
 
     @TempDir Path data;
 
@@ -54,7 +54,7 @@ class AcknowledgedEditsTest {
     @Test
     void an_export_goes_on_after_the_server_was_killed_in_the_middle_of_it() throws Exception {
         SeparateServer server = new SeparateServer(data);
-        String id = server.client().create("Killed", 150);
+        String id = server.client().create("Killed", 60);
         String job =
                 server.client()
                         .post("/api/publications/" + id + "/exports", "")

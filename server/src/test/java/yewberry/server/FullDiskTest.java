@@ -4,14 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIf;
 import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
 
 /** A disk that fills up and has room again, under edits: a small file system in memory. */
 @EnabledIf("isRoot") // only root can mount one
@@ -121,6 +124,71 @@ class FullDiskTest {
                         "ann",
                         "{\"type\": \"renameSwatch\", \"swatch\": \"%s\", \"name\": \"Name %d\"}"
                                 .formatted(swatch, System.nanoTime()));
+    }
+
+    /** The disk fills up while the file is written; with room again the same output is made. */
+    @Test
+    void an_output_that_finds_no_room_leaves_no_half_file() throws Exception {
+        String settings = "{\"kind\":\"ALL_PDF\"}";
+        Path data = disk.resolve("data");
+        SeparateServer server = new SeparateServer(data);
+        String id = server.client().create("Disk", 6);
+        Path filler = filler();
+        leave(filler, 96 * 1024);
+        Client.Answer begun = begin(server, id, settings);
+        if (begun.status() == 202) {
+            JsonNode ended = ended(server, begun.json().path("id").asString());
+            assertThat(ended.path("state").asString()).as(ended.toString()).isEqualTo("FAILED");
+            // the second where there was no room to keep the first either
+            assertThat(ended.path("message").asString())
+                    .containsAnyOf("whether the disk is full", "It came to no end");
+        } else {
+            assertThat(begun.status()).as(begun.text()).isEqualTo(507);
+        }
+        Files.delete(filler);
+        for (int i = 0; i < 20 && !names(data.resolve("exports")).isEmpty(); i++) {
+            Thread.sleep(100); // it is told first
+        }
+        assertThat(names(data.resolve("exports"))).isEmpty();
+        for (int i = 0; i < 20 && begun.status() != 202 || i == 0; i++) {
+            Thread.sleep(500);
+            begun = begin(server, id, settings);
+        }
+        String job = begun.json().path("id").asString();
+        assertThat(ended(server, job).path("state").asString()).isEqualTo("DONE");
+        assertThat(server.client().get("/api/jobs/" + job + "/file").status()).isEqualTo(200);
+        server.kill();
+    }
+
+    /** Gives back so much of what was taken, in bytes. */
+    private static void leave(Path filler, int room) throws IOException {
+        try (var file = FileChannel.open(filler, StandardOpenOption.WRITE)) {
+            file.truncate(file.size() - room);
+        }
+    }
+
+    private static Client.Answer begin(SeparateServer server, String id, String settings) {
+        return server.client().post("/api/publications/" + id + "/outputs", settings);
+    }
+
+    private static JsonNode ended(SeparateServer server, String job) throws InterruptedException {
+        for (int i = 0; i < 1200; i++) {
+            Client.Answer now = server.client().get("/api/jobs/" + job);
+            if (now.status() == 200 && !now.json().path("state").asString().equals("RUNNING")) {
+                return now.json();
+            }
+            Thread.sleep(100);
+        }
+        throw new AssertionError("It did not end");
+    }
+
+    private static List<String> names(Path folder) throws IOException {
+        if (!Files.exists(folder)) {
+            return List.of();
+        }
+        try (var files = Files.list(folder)) {
+            return files.map(file -> file.getFileName().toString()).toList();
+        }
     }
 
     @Test

@@ -5,6 +5,6 @@ import yewberry.core.publication.Asset;
 
 /** Takes the picture files of the demo in. */
 @FunctionalInterface
-interface AssetIntake {
+public interface AssetIntake {
     Asset take(UUID id, String fileName, byte[] file);
 }

@@ -184,7 +184,7 @@ public final class DemoPublication {
         this.night = night();
     }
 
-    static Publication seasonGuide(AssetIntake files) {
+    public static Publication seasonGuide(AssetIntake files) {
         return new DemoPublication(files).build();
     }
 

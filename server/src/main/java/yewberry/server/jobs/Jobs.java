@@ -4,6 +4,7 @@ import static yewberry.server.store.db.Tables.JOB;
 
 import java.io.FileNotFoundException;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -385,13 +386,17 @@ public class Jobs implements DisposableBean {
             }
         } catch (Refused refused) {
             fail(id, refused.getMessage());
-        } catch (NoSuchFileException | FileNotFoundException gone) {
-            fail(id, "The file is not there any more; export it again.");
-        } catch (IOException failure) {
+        } catch (IOException | UncheckedIOException failure) {
             log.warn("Export failed", failure);
+            boolean gone =
+                    wanted.compared().isPresent()
+                            && (failure instanceof NoSuchFileException
+                                    || failure instanceof FileNotFoundException);
             fail(
                     id,
-                    "The file could not be written. See whether the disk is full, then export again.");
+                    gone
+                            ? "The file is not there any more; export it again."
+                            : "The file could not be written. See whether the disk is full, then export again.");
         } catch (
                 Throwable
                         failure) { // memory and stack that run out, too: the job ends all the same
