@@ -2,7 +2,7 @@ import styled from "styled-components";
 import type { Job } from "../api/types";
 import { theme } from "../theme";
 import { Failed } from "../ui/Notice";
-import { counted } from "../ui/words";
+import { counted, exactTime } from "../ui/words";
 import { isOutput } from "./kinds";
 import { Scroll, Table, Verdict } from "./ReportTable";
 
@@ -46,7 +46,7 @@ export function FileResults({ job }: { job: Job }) {
           </Failed>
         )}
       </Verdict>
-      <Scroll tabIndex={0} role="region" aria-label="Files">
+      <Scroll tabIndex={0} role="region" aria-label={`Files, ${exactTime(job.started)}`}>
         <Files>
           <thead>
             <tr>

@@ -284,8 +284,8 @@ export function MakeOutput({
         )}
         {open > 0 && (
           <p>
-            <Failed>✕ {counted(open, "finding is", "findings are")} still open.</Failed> They will
-            be in the file.
+            <Failed>✕ {counted(open, "finding is", "findings are")} still open.</Failed>{" "}
+            {settings.pages === "" ? "They" : "Those on these pages"} will be in the file.
           </p>
         )}
         <Row>

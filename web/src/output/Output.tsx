@@ -13,9 +13,10 @@ import { Actions, Modal } from "../ui/Modal";
 import { Failed, Notice } from "../ui/Notice";
 import { useStatus } from "../ui/Status";
 import { Inner, Main } from "../ui/Sheet";
-import { counted, dayAndTime } from "../ui/words";
+import { counted, dayAndTime, exactTime } from "../ui/words";
 import { JobProgress } from "./JobProgress";
 import { AboutFiles } from "./AboutFiles";
+import { Compare, isComparable } from "./Compare";
 import { FileResults } from "./FileResults";
 import { MakeOutput, type Settings } from "./MakeOutput";
 import { Offer } from "./Offer";
@@ -47,6 +48,7 @@ const Head = styled.div`
   & a {
     display: inline-flex;
     align-items: center;
+    align-self: end;
     gap: 6px;
     min-height: ${theme.hit};
     padding: 2px 10px;
@@ -101,8 +103,12 @@ export function Output() {
     onSettled: () => queries.invalidateQueries({ queryKey: ["exports", publication.id] }),
   });
   const compare = useMutation({
-    mutationFn: (job: string) =>
-      answered(client.POST("/api/jobs/{job}/comparison", { params: { path: { job } } })),
+    mutationFn: ({ job, other }: { job: string; other?: string }) =>
+      answered(
+        client.POST("/api/jobs/{job}/comparison", {
+          params: { path: { job }, query: other ? { with: other } : {} },
+        }),
+      ),
     onError: (error) => status.fail(error.message),
     onSettled: () => queries.invalidateQueries({ queryKey: ["exports", publication.id] }),
   });
@@ -174,14 +180,10 @@ export function Output() {
           <p>No file yet. The first export stands here with what was read back from it.</p>
         )}
         {exports.data?.map((job) => (
-          <One key={job.id} aria-label={`Export of ${dayAndTime(job.started)}`}>
+          <One key={job.id} aria-label={`Export of ${exactTime(job.started)}`}>
             <Head>
               <div>
-                <h3>
-                  {job.kind === "COMPARISON"
-                    ? `${job.fileName}, compared with the publication`
-                    : job.fileName}
-                </h3>
+                <h3>{job.kind === "COMPARISON" ? comparison(job, exports.data) : job.fileName}</h3>
                 <Quiet>
                   {dayAndTime(job.started)}
                   {job.revision === publication.revision
@@ -189,13 +191,14 @@ export function Output() {
                     : ", of an earlier state of the publication"}
                 </Quiet>
               </div>
-              {job.state === "DONE" && job.report && job.kind !== "COMPARISON" && (
-                <Button
-                  onPress={() => compare.mutate(job.id)}
-                  isDisabled={compare.isPending || job.revision === publication.revision}
-                >
-                  Has this changed since?
-                </Button>
+              {isComparable(job) && (
+                <Compare
+                  job={job}
+                  jobs={exports.data}
+                  revision={publication.revision}
+                  isDisabled={compare.isPending}
+                  onCompare={(other) => compare.mutate({ job: job.id, other })}
+                />
               )}
               {job.state === "DONE" && job.kind !== "COMPARISON" && (
                 <a href={`/api/jobs/${job.id}/file`} download={job.fileName}>
@@ -213,9 +216,9 @@ export function Output() {
             {job.files.length > 0 && <FileResults job={job} />}
             {job.report && (
               <ReadBack
+                job={job}
                 report={job.report}
                 open={job.kind !== "COMPARISON" && job.revision === publication.revision ? open : 0}
-                compared={job.kind === "COMPARISON"}
               />
             )}
           </One>
@@ -235,6 +238,19 @@ function OfficePrinter({ publication }: { publication: Publication }) {
       <Button onPress={() => setOpen(true)}>Try an office printer…</Button>
     </div>
   );
+}
+
+/** Files of the same name are told apart by when they were made. */
+function comparison(job: Job, jobs: Job[]): string {
+  const made = job.compared.map((id) => jobs.find((each) => each.id === id));
+  const [first, second] = made.map((each) =>
+    each ? `${each.fileName} of ${dayAndTime(each.started)}` : undefined,
+  );
+  return job.compared.length > 1
+    ? first && second
+      ? `${first} and ${second}, compared`
+      : `${job.fileName}, compared`
+    : `${job.fileName}, compared with the publication`;
 }
 
 function aboutFiles({ pages }: Publication): string {

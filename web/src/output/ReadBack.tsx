@@ -3,7 +3,8 @@ import type { Job, PageReport } from "../api/types";
 import { theme } from "../theme";
 import { Fold, Name } from "../ui/Fold";
 import { Failed } from "../ui/Notice";
-import { counted } from "../ui/words";
+import { counted, exactTime } from "../ui/words";
+import { Beside } from "./Beside";
 import { Scroll, Table, Verdict } from "./ReportTable";
 
 type Report = NonNullable<Job["report"]>;
@@ -13,30 +14,29 @@ const Difference = styled.img`
   border: 1px solid ${theme.color.edge};
 `;
 
+/** Of the file itself, of the file against the publication, and of one file against another. */
+const VERDICTS = [
+  ["✓ Read back: the file is what was composed", "✕ Read back: the file is not what was composed"],
+  [
+    "✓ Nothing has changed since the file was made",
+    "✕ The publication has changed since the file was made",
+  ],
+  ["✓ Both files are the same", "✕ The second file differs from the first"],
+] as const;
+
+const SAME = ["✓ as composed", "✓ unchanged", "✓ the same"] as const;
+
 /** What was found when the file was opened again, page by page. */
-export function ReadBack({
-  report,
-  open,
-  compared,
-}: {
-  report: Report;
-  open: number;
-  /** Whether it was held against a later state of the publication. */
-  compared?: boolean;
-}) {
+export function ReadBack({ job, report, open }: { job: Job; report: Report; open: number }) {
   const wrong = report.pages.filter((page) => !page.matches);
-  const same = compared
-    ? "✓ Nothing has changed since the file was made"
-    : "✓ Read back: the file is what was composed";
-  const other = compared
-    ? "✕ The publication has changed since the file was made"
-    : "✕ Read back: the file is not what was composed";
+  const [same, other] = VERDICTS[job.compared.length] ?? VERDICTS[2];
   return (
     <div>
       <Verdict>
         {report.matches ? (
           <>
-            <strong>{same}</strong>, on all of each of its {report.pages.length} pages.
+            <strong>{same}</strong>, on all of{" "}
+            {report.pages.length === 1 ? "its page" : `each of its ${report.pages.length} pages`}.
           </>
         ) : (
           <Failed>
@@ -47,8 +47,8 @@ export function ReadBack({
       </Verdict>
       {open > 0 && (
         <p>
-          <Failed>✕ It has {counted(open, "finding", "findings")} in it</Failed> that the
-          publication has, too: look at them before you pass the file on.
+          <Failed>✕ The publication has {counted(open, "finding", "findings")}</Failed>; those on
+          the pages of this file are in it: look at them before you pass it on.
         </p>
       )}
       {report.problems.map((problem) => (
@@ -56,8 +56,9 @@ export function ReadBack({
           <Failed>✕ {problem}</Failed>
         </p>
       ))}
+      <Beside job={job} pages={wrong} />
       <Fold head={<Name>Page by page</Name>}>
-        <Scroll tabIndex={0} role="region" aria-label="Read-back page by page">
+        <Scroll tabIndex={0} role="region" aria-label={`Page by page, ${exactTime(job.started)}`}>
           <Table>
             <thead>
               <tr>
@@ -70,7 +71,11 @@ export function ReadBack({
             </thead>
             <tbody>
               {report.pages.map((page) => (
-                <Row key={page.number} page={page} />
+                <Row
+                  key={page.number}
+                  page={page}
+                  sameInWords={SAME[job.compared.length] ?? SAME[2]}
+                />
               ))}
             </tbody>
           </Table>
@@ -80,11 +85,11 @@ export function ReadBack({
   );
 }
 
-function Row({ page }: { page: PageReport }) {
+function Row({ page, sameInWords }: { page: PageReport; sameInWords: string }) {
   const { painted } = page;
   return (
     <tr>
-      <th scope="row">{page.number}</th>
+      <th scope="row">{page.other?.label ?? page.number}</th>
       <td>
         {page.boxes.map((box) => (
           <div key={box.box}>
@@ -105,7 +110,7 @@ function Row({ page }: { page: PageReport }) {
         )}
       </td>
       <td>
-        {page.textColors.length === 0 && "No text"}
+        {page.textColors.length === 0 && (page.other ? "See the verdict" : "No text")}
         {page.textColors.map((text, index) => (
           <div key={index}>
             {text.matches ? "" : "✕ "}
@@ -114,7 +119,7 @@ function Row({ page }: { page: PageReport }) {
         ))}
       </td>
       <td>
-        {page.matches ? "✓ as composed" : <Failed>✕ differs</Failed>}
+        {page.matches ? sameInWords : <Failed>✕ differs</Failed>}
         {page.problems.map((problem) => (
           <div key={problem}>{problem}</div>
         ))}

@@ -70,3 +70,8 @@ export function duration(seconds: number): string {
 export function dayAndTime(instant: string): string {
   return new Date(instant).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" });
 }
+
+/** To the second, for what is told apart by it. */
+export function exactTime(instant: string): string {
+  return new Date(instant).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "medium" });
+}

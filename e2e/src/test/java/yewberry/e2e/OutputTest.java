@@ -13,6 +13,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -68,6 +69,68 @@ class OutputTest {
         press(page, "Remove these");
         assertThat(page.getByText("Saved settings")).isHidden();
         assertThat(window.complaints()).isEmpty();
+    }
+
+    /** A press PDF of a dark page, and a printout of it without its background. */
+    @Test
+    void two_files_are_compared_page_beside_page(Browser.Window window) {
+        Page page = window.openDemo("/output");
+        page.getByLabel("Pages", new Page.GetByLabelOptions().setExact(true)).fill("3");
+        page.keyboard().press("Enter");
+        press(page, "Export press PDF");
+        Locator press = made(page, "season-guide-press.pdf");
+        choose(page, "Kind", "Office printout");
+        page.getByLabel("Pages", new Page.GetByLabelOptions().setExact(true)).fill("3");
+        page.keyboard().press("Enter");
+        page.getByLabel("With backgrounds").uncheck();
+        press(page, "Export office printout");
+        Locator office = made(page, "season-guide-office.pdf");
+        press.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("Compare with$")))
+                .click();
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("office\\.pdf")))
+                .first()
+                .click();
+        Locator differs =
+                page.getByRole(
+                                AriaRole.LIST,
+                                new Page.GetByRoleOptions().setName("Pages that differ"))
+                        .getByRole(AriaRole.LISTITEM);
+        assertThat(differs)
+                .containsText(
+                        "Page 3.", new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
+        for (String of : List.of("first", "second")) {
+            Locator picture = differs.getByAltText("Page 1 of the " + of + " file");
+            page.waitForCondition(() ->
+                    (boolean)
+                            picture.evaluate("each => each.complete && each.naturalHeight >= 240"));
+        }
+        AccessibilityTest.passesAxe(page);
+        assertThat(office).isVisible();
+        assertThat(window.complaints()).isEmpty();
+    }
+
+    /** The export of that file, read back. */
+    private static Locator made(Page page, String file) {
+        Locator made =
+                page.getByRole(
+                                AriaRole.REGION,
+                                new Page.GetByRoleOptions().setName(Pattern.compile("^Export of")))
+                        .filter(
+                                new Locator.FilterOptions()
+                                        .setHas(
+                                                page.getByRole(
+                                                        AriaRole.HEADING,
+                                                        new Page.GetByRoleOptions()
+                                                                .setName(file)
+                                                                .setExact(true))))
+                        .first();
+        assertThat(made.getByText("Read back: the file is what was composed"))
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(120_000));
+        return made;
     }
 
     @Test

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.zip.ZipEntry;
@@ -37,6 +38,10 @@ class OutputTest {
     private JsonNode made(String publication, String settings) throws InterruptedException {
         Client.Answer begun = begin(publication, settings);
         assertThat(begun.status()).as(begun.text()).isEqualTo(202);
+        return ended(begun);
+    }
+
+    private JsonNode ended(Client.Answer begun) throws InterruptedException {
         String job = begun.json().path("id").asString();
         for (int i = 0; i < 600; i++) {
             JsonNode now = client.get("/api/jobs/" + job).json();
@@ -292,5 +297,70 @@ class OutputTest {
         }
         assertThat(now.path("state").asString()).isEqualTo("FAILED");
         assertThat(now.path("message").asString()).contains("choose at most 9");
+    }
+
+    /** The same file twice; then another kind with fewer pages. */
+    @Test
+    void two_outputs_are_held_against_each_other() throws Exception {
+        String id = client.create("Guide", 3);
+        String settings = "{\"kind\":\"PRESS_PDF\"}";
+        JsonNode first = made(id, settings);
+        JsonNode second = made(id, settings);
+        JsonNode same = compared(first, second);
+        assertThat(same.path("report").path("matches").asBoolean()).as(same.toString()).isTrue();
+        assertThat(same.path("compared"))
+                .extracting(JsonNode::asString)
+                .containsExactly(first.path("id").asString(), second.path("id").asString());
+        JsonNode fewer = made(id, "{\"kind\":\"READING_PDF\",\"pages\":\"2-3\"}");
+        JsonNode report = compared(first, fewer).path("report");
+        assertThat(report.path("problems").get(0).asString())
+                .isEqualTo("Page 1 is only in the first file.");
+        assertThat(report.path("pages").get(0).path("number").asInt()).isEqualTo(1);
+        JsonNode other = report.path("pages").get(0).path("other");
+        assertThat(other.path("number").asInt()).isEqualTo(2);
+        assertThat(other.path("label").asString()).isEqualTo("2");
+        String page = "/api/jobs/%s/pages/%d/picture".formatted(fewer.path("id").asString(), 2);
+        assertThat(ImageIO.read(new ByteArrayInputStream(client.get(page).bytes())).getHeight())
+                .isBetween(240, 241);
+        assertThat(client.get(page.replace("/2/", "/3/")).status()).isEqualTo(404);
+    }
+
+    private JsonNode compared(JsonNode first, JsonNode second) throws InterruptedException {
+        Client.Answer begun =
+                client.post(
+                        "/api/jobs/%s/comparison?with=%s"
+                                .formatted(
+                                        first.path("id").asString(), second.path("id").asString()),
+                        "");
+        assertThat(begun.status()).as(begun.text()).isEqualTo(202);
+        return ended(begun);
+    }
+
+    @Test
+    void files_of_two_publications_or_that_are_no_pdf_are_not_compared() throws Exception {
+        String settings = "{\"kind\":\"PRESS_PDF\"}";
+        JsonNode one = made(client.create("Guide", 1), settings);
+        String id = client.create("Leaflet", 1);
+        JsonNode other = made(id, settings);
+        JsonNode web = made(id, "{\"kind\":\"WEB\"}");
+        for (JsonNode wrong : List.of(other, web)) {
+            Client.Answer refused =
+                    client.post(
+                            "/api/jobs/%s/comparison?with=%s"
+                                    .formatted(
+                                            one.path("id").asString(), wrong.path("id").asString()),
+                            "");
+            assertThat(refused.status()).isEqualTo(422);
+            assertThat(refused.text()).containsAnyOf("two publications", "Only a PDF");
+        }
+        assertThat(
+                        client.post(
+                                        "/api/jobs/%s/comparison?with=%s"
+                                                .formatted(
+                                                        one.path("id").asString(),
+                                                        UUID.randomUUID()),
+                                        "")
+                                .status())
+                .isEqualTo(404);
     }
 }

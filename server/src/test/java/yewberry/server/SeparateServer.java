@@ -36,7 +36,10 @@ final class SeparateServer {
                         "--spring.main.lazy-initialization=true",
                         "--springdoc.api-docs.enabled=false"));
         command.addAll(List.of(more));
-        return new ProcessBuilder(command).redirectErrorStream(true).start();
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        // also where a test fails before it kills it
+        Runtime.getRuntime().addShutdownHook(new Thread(process::destroyForcibly));
+        return process;
     }
 
     /** What a server says that cannot start. */

@@ -37,7 +37,10 @@ final class PageReaders {
 
     /** Makes a reader of pages of a document that stays open as long as it is in use. */
     interface Opener {
-        Reader open(PDDocument document);
+        /**
+         * @throws IOException if something that it is read with cannot be opened
+         */
+        Reader open(PDDocument document) throws IOException;
     }
 
     /** Reads one page after the other. */

@@ -1,7 +1,15 @@
 package yewberry.pdf.proof;
 
 import java.awt.image.BufferedImage;
+import java.util.Base64;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import yewberry.core.color.Medium;
+import yewberry.core.picture.Png;
 import yewberry.core.raster.PlaneRaster;
+import yewberry.core.scene.Rect;
+import yewberry.pdf.proof.ReadBackReport.PaintCheck;
 
 /**
  * Two paintings of one page, pixel by pixel and plane by plane. A pixel agrees where it lies within
@@ -117,6 +125,41 @@ final class PlateComparison {
         float outside(float of) {
             return Math.max(least - of, of - most);
         }
+    }
+
+    /** What the planes of a painting are called. */
+    static List<String> planes(Medium medium, List<String> spots) {
+        return switch (medium) {
+            case PAPER ->
+                    Stream.concat(Stream.of("Cyan", "Magenta", "Yellow", "Black"), spots.stream())
+                            .toList();
+            case SCREEN -> List.of("Red", "Green", "Blue");
+        };
+    }
+
+    /**
+     * In numbers and words.
+     *
+     * @param planes their names
+     * @param shown what both paintings are of, in points from the top left corner of the trim
+     * @param pictured the first painting, for a picture of what differs; nothing for none
+     */
+    PaintCheck told(List<String> planes, Rect shown, int ppi, Optional<PlaneRaster> pictured) {
+        int place = place();
+        return new PaintCheck(
+                ppi,
+                Math.rint(off(place) * 1000) / 10,
+                planes.get(plane(place)),
+                millimetres(shown.x() + (place % width + 0.5) * 72 / ppi),
+                millimetres(shown.y() + (place / width + 0.5) * 72 / ppi),
+                Math.rint(share() * 10_000) / 100,
+                matches(),
+                pictured.map(one -> Base64.getEncoder().encodeToString(Png.of(picture(one)))));
+    }
+
+    /** From points, to a tenth. */
+    static double millimetres(double points) {
+        return Math.rint(points * 25.4 / 72 * 10) / 10;
     }
 
     /** The pixel that is off the most; where none is, the one that comes nearest to it. */

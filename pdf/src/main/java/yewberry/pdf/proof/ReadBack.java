@@ -1,13 +1,11 @@
 package yewberry.pdf.proof;
 
 import java.awt.geom.AffineTransform;
-import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,7 +25,6 @@ import yewberry.core.color.Inks;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.output.ScreenAndPaper.Where;
-import yewberry.core.picture.Png;
 import yewberry.core.raster.PlaneRaster;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageScene;
@@ -50,14 +47,14 @@ import yewberry.pdf.read.PagePlates;
  * number, and painted anew from its operators over all of every page.
  */
 public final class ReadBack implements AutoCloseable {
-    private static final int PPI = 144;
+    static final int PPI = 144;
     private static final double SCALE = PPI / 72.0;
 
     /** Page boxes are written with five decimals of a point and read as single precision. */
-    private static final double BOX_TOLERANCE = 0.01;
+    static final double BOX_TOLERANCE = 0.01;
 
     /** A file whose pages all differ is not told page by page in pictures. */
-    private static final int MOST_PICTURES = 20;
+    static final int MOST_PICTURES = 20;
 
     private final PDDocument document;
     private final PdfOutput output;
@@ -405,42 +402,20 @@ public final class ReadBack implements AutoCloseable {
                         wanted.width(),
                         wanted.height());
         PlateComparison comparison = PlateComparison.of(wanted, found);
-        int place = comparison.place();
-        boolean matches = comparison.matches();
-        Optional<String> picture = Optional.empty();
-        if (!matches && pictures.getAndIncrement() < MOST_PICTURES) {
-            BufferedImage image = comparison.picture(wanted);
-            picture = Optional.of(Base64.getEncoder().encodeToString(Png.of(image)));
-        }
-        return new PaintCheck(
+        boolean pictured = !comparison.matches() && pictures.getAndIncrement() < MOST_PICTURES;
+        return comparison.told(
+                PlateComparison.planes(medium, spots),
+                shown,
                 PPI,
-                Math.rint(comparison.off(place) * 1000) / 10,
-                planeName(comparison.plane(place), spots),
-                x(place, wanted, shown),
-                y(place, wanted, shown),
-                Math.rint(comparison.share() * 10_000) / 100,
-                matches,
-                picture);
-    }
-
-    private String planeName(int plane, List<String> spots) {
-        List<String> process =
-                medium == Medium.PAPER
-                        ? List.of("Cyan", "Magenta", "Yellow", "Black")
-                        : List.of("Red", "Green", "Blue");
-        return plane < process.size() ? process.get(plane) : spots.get(plane - process.size());
+                Optional.of(wanted).filter(_ -> pictured));
     }
 
     private static double x(int place, PlaneRaster drawing, Rect shown) {
-        return millimetres(shown.x() + (place % drawing.width() + 0.5) / SCALE);
+        return PlateComparison.millimetres(shown.x() + (place % drawing.width() + 0.5) / SCALE);
     }
 
     private static double y(int place, PlaneRaster drawing, Rect shown) {
-        return millimetres(shown.y() + (place / drawing.width() + 0.5) / SCALE);
-    }
-
-    private static double millimetres(double points) {
-        return Math.rint(points * 25.4 / 72 * 10) / 10;
+        return PlateComparison.millimetres(shown.y() + (place / drawing.width() + 0.5) / SCALE);
     }
 
     @Override

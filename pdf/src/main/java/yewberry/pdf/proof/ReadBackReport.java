@@ -25,6 +25,8 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
      * @param matches whether nothing on the page differs
      * @param painted how the whole page compares, pixel by pixel
      * @param problems each thing that is missing, moved, misread or not as it was written
+     * @param other the page of the file that it was compared with; nothing where it was compared
+     *     with a scene
      */
     public record PageReport(
             int number,
@@ -32,7 +34,8 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
             List<BoxCheck> boxes,
             PaintCheck painted,
             List<TextColorCheck> textColors,
-            List<String> problems) {
+            List<String> problems,
+            Optional<OtherPage> other) {
         static PageReport of(
                 int number,
                 List<BoxCheck> boxes,
@@ -45,9 +48,28 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
                             && boxes.stream().allMatch(BoxCheck::matches)
                             && textColors.stream().allMatch(TextColorCheck::matches);
             return new PageReport(
-                    number, matches, boxes, painted, textColors, List.copyOf(problems));
+                    number,
+                    matches,
+                    boxes,
+                    painted,
+                    textColors,
+                    List.copyOf(problems),
+                    Optional.empty());
+        }
+
+        PageReport withOther(OtherPage page) {
+            return new PageReport(
+                    number, matches, boxes, painted, textColors, problems, Optional.of(page));
         }
     }
+
+    /**
+     * A page of another file.
+     *
+     * @param number of the page in it, from 1
+     * @param label that both pages have, such as the number that is printed on them
+     */
+    public record OtherPage(int number, String label) {}
 
     /** A page box; sides in points. */
     public record BoxCheck(String box, Extent expected, Extent found, boolean matches) {}

@@ -85,11 +85,14 @@ class JobApi {
         return jobs.of(id);
     }
 
-    /** Holds its file against the publication as it is now; the new job says what differs. */
+    /**
+     * Holds its file against the publication as it is now, or against that of another export; the
+     * new job says what differs.
+     */
     @PostMapping("/jobs/{job}/comparison")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    JobView compare(@PathVariable UUID job) {
-        return jobs.compare(job);
+    JobView compare(@PathVariable UUID job, @RequestParam Optional<UUID> with) {
+        return jobs.compare(job, with);
     }
 
     @GetMapping("/jobs/{job}")
@@ -153,6 +156,30 @@ class JobApi {
                                 jobs.file(job),
                                 view.files().get(index),
                                 open.press(open.state().publication())));
+    }
+
+    /**
+     * A small picture of a page of a PDF that was exported, drawn from it.
+     *
+     * @param number from 1
+     */
+    @GetMapping(path = "/jobs/{job}/pages/{number}/picture", produces = MediaType.IMAGE_PNG_VALUE)
+    ResponseEntity<byte[]> page(@PathVariable UUID job, @PathVariable int number)
+            throws IOException {
+        JobView view = jobs.get(job);
+        boolean there =
+                view.report()
+                        .filter(report -> number >= 1 && number <= report.pages().size())
+                        .isPresent();
+        if (!there || !Files.exists(jobs.file(job))) {
+            throw new Missing("picture");
+        }
+        OpenPublication open = publications.get(view.publication());
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.maxAge(KEPT).cachePrivate().immutable())
+                .body(
+                        pictures.page(
+                                jobs.file(job), number, open.press(open.state().publication())));
     }
 
     @GetMapping(

@@ -16,6 +16,7 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -24,6 +25,7 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jooq.DSLContext;
 import org.jooq.JSON;
 import org.slf4j.Logger;
@@ -144,7 +146,14 @@ public class Jobs implements DisposableBean {
                         .orElse(TakeOffRequest.NOTHING),
                 Optional.ofNullable(row.getSettings())
                         .map(settings -> mapper.readValue(settings.data(), OutputSettings.class)),
-                Optional.ofNullable(row.getCompared()));
+                compared(row));
+    }
+
+    /** What is held against each other, in order: two exports, or one against the publication. */
+    private static List<UUID> compared(JobRecord row) {
+        return Stream.of(row.getCompared(), row.getComparedWith())
+                .filter(Objects::nonNull)
+                .toList();
     }
 
     private void fail(UUID id, String why) {
@@ -156,13 +165,14 @@ public class Jobs implements DisposableBean {
      *
      * @param off what comes off files that something was added to before
      * @param settings of all but the files of a set
-     * @param compared the export whose file is held against the publication; nothing for all else
+     * @param compared the export whose file is held against the publication, or two against each
+     *     other; none for all else
      */
     private record ExportRequest(
             JobView.Kind kind,
             TakeOffRequest off,
             Optional<OutputSettings> settings,
-            Optional<UUID> compared) {
+            List<UUID> compared) {
         OutputSettings output() {
             return settings.orElseGet(() -> OutputSettings.of(kind.output().orElseThrow()));
         }
@@ -193,7 +203,7 @@ public class Jobs implements DisposableBean {
                         JobView.Kind.of(settings.kind()),
                         TakeOffRequest.NOTHING,
                         Optional.of(wanted),
-                        Optional.empty());
+                        List.of());
         return begin(
                 open, state, made, settings.fileName(state.publication(), LocalDate.now(clock)));
     }
@@ -234,26 +244,25 @@ public class Jobs implements DisposableBean {
         return begin(
                 open,
                 state,
-                new ExportRequest(kind, off, Optional.empty(), Optional.empty()),
+                new ExportRequest(kind, off, Optional.empty(), List.of()),
                 Names.fileStem(state.publication().name())
                         + (kind == JobView.Kind.FILES ? "-files.zip" : "-bare.zip"));
     }
 
     /**
-     * Begins to hold the file of an export against the publication as it is now.
+     * Begins to hold the file of an export against the publication as it is now, or against that of
+     * a later export.
      *
+     * @param with the second export; nothing for the publication
      * @throws Missing if there is no such export
-     * @throws Refused if it is no PDF of the pages, or not done
+     * @throws Refused if one is no PDF of the pages, or not done, or if they are of two
+     *     publications
      */
-    public JobView compare(UUID id) {
-        JobRecord row =
-                db.fetchOptional(JOB, JOB.ID.eq(id)).orElseThrow(() -> new Missing("export"));
-        JobView.Kind kind = JobView.Kind.of(row.getKind());
-        if (kind.output().filter(OutputKind::isPdf).isEmpty()
-                || !row.getState().equals(JobView.State.DONE.name())
-                || !Files.exists(file(id))) {
-            throw new Refused(
-                    "Only a PDF of the pages that was made here, and that is still there, can be compared; export it again.");
+    public JobView compare(UUID id, Optional<UUID> with) {
+        JobRecord row = comparable(id);
+        Optional<JobRecord> second = with.map(this::comparable);
+        if (second.filter(it -> !it.getPublication().equals(row.getPublication())).isPresent()) {
+            throw new Refused("Files of two publications cannot be compared.");
         }
         OpenPublication open = publications.get(row.getPublication());
         ExportRequest before = wanted(row);
@@ -264,8 +273,23 @@ public class Jobs implements DisposableBean {
                         JobView.Kind.COMPARISON,
                         TakeOffRequest.NOTHING,
                         Optional.of(before.output()),
-                        Optional.of(id)),
-                row.getFileName());
+                        Stream.concat(Stream.of(id), with.stream()).toList()),
+                Stream.concat(Stream.of(row), second.stream())
+                        .map(JobRecord::getFileName)
+                        .collect(Collectors.joining(" and ")));
+    }
+
+    private JobRecord comparable(UUID id) {
+        JobRecord row =
+                db.fetchOptional(JOB, JOB.ID.eq(id)).orElseThrow(() -> new Missing("export"));
+        JobView.Kind kind = JobView.Kind.of(row.getKind());
+        if (kind.output().filter(OutputKind::isPdf).isEmpty()
+                || !row.getState().equals(JobView.State.DONE.name())
+                || !Files.exists(file(id))) {
+            throw new Refused(
+                    "Only a PDF of the pages that was made here, and that is still there, can be compared; export it again.");
+        }
+        return row;
     }
 
     private JobView begin(
@@ -284,7 +308,8 @@ public class Jobs implements DisposableBean {
         made.settings()
                 .ifPresent(settings ->
                         row.setSettings(JSON.json(mapper.writeValueAsString(settings))));
-        made.compared().ifPresent(row::setCompared);
+        made.compared().stream().findFirst().ifPresent(row::setCompared);
+        made.compared().stream().skip(1).findFirst().ifPresent(row::setComparedWith);
         row.setBegun(1);
         row.insert();
         enqueue(id, open, state.publication(), made);
@@ -371,7 +396,7 @@ public class Jobs implements DisposableBean {
                                                 open,
                                                 publication,
                                                 wanted.settings().orElseThrow(),
-                                                file(wanted.compared().orElseThrow()),
+                                                wanted.compared().stream().map(this::file).toList(),
                                                 phase ->
                                                         (done, all) ->
                                                                 at(id, job, phase, done, all)));
@@ -389,7 +414,7 @@ public class Jobs implements DisposableBean {
         } catch (IOException | UncheckedIOException failure) {
             log.warn("Export failed", failure);
             boolean gone =
-                    wanted.compared().isPresent()
+                    !wanted.compared().isEmpty()
                             && (failure instanceof NoSuchFileException
                                     || failure instanceof FileNotFoundException);
             fail(
@@ -527,6 +552,7 @@ public class Jobs implements DisposableBean {
                 report.filter(_ -> kind.isMany())
                         .map(it -> List.of(mapper.readValue(it, FileResult[].class)))
                         .orElse(List.of()),
+                compared(row),
                 row.getStarted());
     }
 

@@ -18,6 +18,7 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
+import yewberry.core.color.Definition;
 import yewberry.core.color.PressCondition;
 import yewberry.core.compose.Composer;
 import yewberry.core.output.Loss;
@@ -26,9 +27,11 @@ import yewberry.core.output.OutputPages;
 import yewberry.core.output.OutputSettings;
 import yewberry.core.output.WebPage;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Swatch;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.PdfOutput;
 import yewberry.pdf.PdfWriter;
+import yewberry.pdf.proof.FileComparison;
 import yewberry.pdf.proof.PlacedPages;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.server.publications.OpenPublication;
@@ -145,9 +148,23 @@ public class Outputs {
             OpenPublication open,
             Publication publication,
             OutputSettings settings,
-            Path file,
+            List<Path> files,
             Phases phases)
             throws IOException {
+        if (files.size() > 1) {
+            List<String> spots =
+                    publication.swatches().stream()
+                            .filter(each -> each.definition() instanceof Definition.SpotInk)
+                            .map(Swatch::name)
+                            .toList();
+            return mapper.writeValueAsString(
+                    FileComparison.of(
+                            files.get(0),
+                            files.get(1),
+                            spots,
+                            open.press(publication),
+                            phases.at("Comparing")));
+        }
         Publication made = OutputPages.of(publication, settings);
         Composer own = open.composer(publication);
         PdfOutput output =
@@ -157,7 +174,8 @@ public class Outputs {
                         made == publication ? own : own.another(),
                         open.press(publication),
                         clock.instant());
-        return mapper.writeValueAsString(ReadBack.check(file, output, phases.at("Comparing")));
+        return mapper.writeValueAsString(
+                ReadBack.check(files.getFirst(), output, phases.at("Comparing")));
     }
 
     private static List<FileResult> web(

@@ -21,6 +21,7 @@ import yewberry.core.color.View;
 import yewberry.core.picture.PlacedPicture;
 import yewberry.core.picture.Png;
 import yewberry.core.publication.Asset;
+import yewberry.pdf.proof.FileComparison;
 import yewberry.server.publications.Missing;
 import yewberry.server.view.FileResult;
 
@@ -55,6 +56,21 @@ public class ResultPictures {
         turns.acquireUninterruptibly();
         try {
             return drawn(zip, result, press);
+        } finally {
+            turns.release();
+        }
+    }
+
+    /**
+     * A page of a PDF, as a PNG file.
+     *
+     * @param number from 1
+     * @throws IOException if it cannot be read, or there is no such page
+     */
+    public byte[] page(Path pdf, int number, PressCondition press) throws IOException {
+        turns.acquireUninterruptibly();
+        try {
+            return Png.quick(FileComparison.picture(pdf, number, LONG, press));
         } finally {
             turns.release();
         }

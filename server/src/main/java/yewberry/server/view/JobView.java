@@ -20,6 +20,8 @@ import yewberry.pdf.proof.ReadBackReport;
  * @param left seconds to the end of this phase, at its pace so far
  * @param report what was found when the file was opened again
  * @param files what became of each file of a set, in their order
+ * @param compared the exports that are held against each other; one alone is held against the
+ *     publication
  */
 public record JobView(
         UUID id,
@@ -35,6 +37,7 @@ public record JobView(
         Optional<Integer> left,
         Optional<ReadBackReport> report,
         List<FileResult> files,
+        List<UUID> compared,
         OffsetDateTime started)
         implements Told {
     public enum Kind {
@@ -49,7 +52,7 @@ public record JobView(
         WEB("web"),
         /** The files of a set with what was added to their pages, as a zip file. */
         FILES("files"),
-        /** None: the file of an export is held against the publication as it is now. */
+        /** None: the file of an export is held against the publication as it is now, or another. */
         COMPARISON("comparison"),
         /** The same without what was added to them before. */
         BARE_FILES("bare-files");
