@@ -237,6 +237,7 @@ class ShelfTest {
         Locator choose = page.getByPlaceholder("Choose 3-7, 12, odd, all");
         choose.fill("all");
         choose.press("Enter");
+        assertThat(choose).hasValue(""); // the server says which pages these are
         Browser.changePages(page, "What would hide a background…");
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         Locator rows = dialog.getByRole(AriaRole.ROW);
