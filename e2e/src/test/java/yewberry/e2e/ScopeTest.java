@@ -33,6 +33,7 @@ class ScopeTest {
         Locator field = page.getByLabel("Choose pages");
         field.fill(range);
         field.press("Enter");
+        assertThat(field).hasValue(""); // the server says which pages these are
     }
 
     private static void choose(Page page, String label, String option) {
