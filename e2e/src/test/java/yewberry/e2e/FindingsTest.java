@@ -38,6 +38,12 @@ class FindingsTest {
                 AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Findings")));
     }
 
+    /** As soon as they are counted. */
+    private static int counted(Page page) {
+        assertThat(tally(page)).hasText(Pattern.compile("Findings\\d+"));
+        return Integer.parseInt(tally(page).textContent().replaceAll("\\D", ""));
+    }
+
     @Test
     void one_ground_behind_several_paragraphs_is_one_finding_with_its_places(
             Browser.Window window) {
@@ -61,7 +67,7 @@ class FindingsTest {
         Page page = window.openDemo("/findings");
         Locator booking = region(page, "“Beacon” on “Sand”");
         assertThat(booking).isVisible();
-        int before = Integer.parseInt(tally(page).textContent().replaceAll("\\D", ""));
+        int before = counted(page);
         booking.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Except it…"))
                 .click();
         Locator dialog = page.getByRole(AriaRole.DIALOG);
@@ -91,7 +97,7 @@ class FindingsTest {
     @Test
     void all_text_is_mended_in_one_step_and_that_is_undone(Browser.Window window) {
         Page page = window.openDemo("/findings");
-        int before = Integer.parseInt(tally(page).textContent().replaceAll("\\D", ""));
+        int before = counted(page);
         page.getByText("Mend all text…").click();
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         Locator changes =

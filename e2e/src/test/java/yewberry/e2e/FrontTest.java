@@ -49,6 +49,7 @@ class FrontTest {
                 page.getByRole(
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName(Pattern.compile("^Findings")));
+        assertThat(tally).hasText(Pattern.compile("Findings\\d+"));
         int before = Integer.parseInt(tally.innerText().replaceAll("\\D", ""));
         field(page, "Alternative text: what it shows").fill("The Milky Way above the sea wall");
         field(page, "Alternative text: what it shows").press("Control+Enter");
