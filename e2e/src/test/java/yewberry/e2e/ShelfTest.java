@@ -164,7 +164,9 @@ class ShelfTest {
         page.navigate(window.address() + "/");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Log sheets")).click();
         Pattern name = Pattern.compile("^Findings " + findings);
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name)).waitFor();
+        // files are read in processes of their own, which takes its time on a busy machine
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name))
+                .waitFor(new Locator.WaitForOptions().setTimeout(120_000));
         return page;
     }
 
