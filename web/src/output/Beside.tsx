@@ -76,7 +76,7 @@ function Picture({ job, page, of }: { job: string; page: number; of: string }) {
         alt={`Page ${page} of the ${of.toLowerCase()}`}
         loading="lazy"
         onError={(event) => {
-          event.currentTarget.hidden = true; // of a very large file there is none
+          event.currentTarget.hidden = true; // the file was removed meanwhile
         }}
       />
       <figcaption>{of}</figcaption>
