@@ -185,6 +185,7 @@ class BenchTest {
                         };
                         """);
         Page page = window.openDemo("?page=2");
+        assertThat(stage(page)).isVisible();
         page.getByRole(
                         AriaRole.LISTBOX,
                         new Page.GetByRoleOptions().setName("Concertina: all pages"))
