@@ -27,6 +27,7 @@ class AccessibilityTest {
         violationsOnly.setResultTypes(List.of("violations"));
         var violations =
                 new AxeBuilder(page)
+                        .setLegacyMode(true) // there are no frames to go through
                         .options(violationsOnly)
                         .withTags(
                                 List.of(
