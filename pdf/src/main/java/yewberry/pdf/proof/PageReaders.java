@@ -24,6 +24,9 @@ final class PageReaders {
     /** So many pages are worth a thread. */
     private static final int PAGES = 4;
 
+    /** A document keeps all that was read of it; after so many pages it is opened anew. */
+    private static final int KEPT = 32;
+
     private static final ThreadFactory THREADS =
             Thread.ofPlatform().name("read-back-", 0).daemon().factory();
 
@@ -95,16 +98,24 @@ final class PageReaders {
     }
 
     private void readPages() throws IOException {
-        try (PDDocument document =
-                        Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
-                Reader reader = opener.open(document)) {
-            for (int at = next.getAndIncrement();
-                    at < reports.length;
-                    at = next.getAndIncrement()) {
-                Cancellation.check();
-                reports[at] = reader.page(at);
-                oneMore();
+        while (next.get() < reports.length) {
+            try (PDDocument document =
+                            Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
+                    Reader reader = opener.open(document)) {
+                readPages(reader);
             }
+        }
+    }
+
+    private void readPages(Reader reader) throws IOException {
+        for (int read = 0; read < KEPT; read++) {
+            int at = next.getAndIncrement();
+            if (at >= reports.length) {
+                return;
+            }
+            Cancellation.check();
+            reports[at] = reader.page(at);
+            oneMore();
         }
     }
 
