@@ -67,8 +67,7 @@ public final class Pictures {
     private final FileReader reader;
     private final MadeImages kept;
     private final Map<Failure, String> failures = new ConcurrentHashMap<>();
-    private final PlaneImageCache<Key> known =
-            new PlaneImageCache<>(Runtime.getRuntime().maxMemory() / PART);
+    private final PlaneImageCache<Key> known = PlaneImageCache.ofMemory(PART);
     private final Cache<TextKey, PageText> texts =
             Caffeine.newBuilder().maximumSize(MOST_TEXTS).executor(Runnable::run).build();
     private final Map<Key, CompletableFuture<PlaneImage>> making = new ConcurrentHashMap<>();

@@ -11,6 +11,11 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 public final class PlaneImageCache<K> {
     private final Cache<K, PlaneImage> known;
 
+    /** Of a part of all memory that there may be, such as a sixteenth. */
+    public static <K> PlaneImageCache<K> ofMemory(int part) {
+        return new PlaneImageCache<>(Runtime.getRuntime().maxMemory() / part);
+    }
+
     /**
      * @param bytes of samples and cover, beyond which the least used are forgotten
      */

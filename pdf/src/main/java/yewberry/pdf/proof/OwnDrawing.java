@@ -34,11 +34,12 @@ import yewberry.pdf.read.PagePlates;
  * and placed pages as they are in their own files.
  */
 final class OwnDrawing implements Closeable {
-    private static final long MOST_BYTES = 64L << 20;
+    /** Of all memory: several of these are in use at once. */
+    private static final int PART = 24;
 
     private final Map<String, PDDocument> documents = new HashMap<>();
     private final Map<String, ImageCache> caches = new HashMap<>();
-    private final PlaneImageCache<PictureUse> pictures = new PlaneImageCache<>(MOST_BYTES);
+    private final PlaneImageCache<PictureUse> pictures = PlaneImageCache.ofMemory(PART);
     private final Map<PictureUse, Integer> drawn = new HashMap<>();
 
     private record PictureUse(

@@ -40,6 +40,7 @@ import yewberry.pdf.read.PathEngine;
  */
 final class PaintedPage extends PathEngine {
     private final List<PaintedArea> areas = new ArrayList<>();
+    private final GlyphPaths glyphPaths = new GlyphPaths();
     private final List<PaintedGlyph> glyphs = new ArrayList<>();
     private final List<PaintedStroke> strokes = new ArrayList<>();
     private final List<PaintedStroke> around = new ArrayList<>();
@@ -262,7 +263,7 @@ final class PaintedPage extends PathEngine {
         place.concatenate(font.getFontMatrix().createAffineTransform());
         Shape outline =
                 font instanceof PDVectorFont outlines
-                        ? GlyphPaths.of(outlines, code)
+                        ? glyphPaths.of(outlines, code)
                         : new GeneralPath();
         glyphs.add(
                 new PaintedGlyph(

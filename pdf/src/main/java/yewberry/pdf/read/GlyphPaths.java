@@ -4,6 +4,8 @@ import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Path2D;
 import java.io.IOException;
+import java.util.HashMap;
+import java.util.Map;
 import org.apache.fontbox.ttf.GlyfDescript;
 import org.apache.fontbox.ttf.GlyphData;
 import org.apache.fontbox.ttf.GlyphDescription;
@@ -20,10 +22,22 @@ import org.apache.pdfbox.pdmodel.font.PDVectorFont;
  * between two others on a whole unit; here it lies where TrueType says (OpenType, "glyf").
  */
 public final class GlyphPaths {
-    private GlyphPaths() {}
+    private final Map<Key, Shape> known = new HashMap<>();
 
-    /** A glyph by its code, in thousandths of the type size, y up. */
-    public static Shape of(PDVectorFont font, int code) throws IOException {
+    private record Key(PDVectorFont font, int code) {}
+
+    /** A glyph by its code, in thousandths of the type size, y up. Not to be changed. */
+    public Shape of(PDVectorFont font, int code) throws IOException {
+        Key key = new Key(font, code);
+        Shape path = known.get(key);
+        if (path == null) {
+            path = read(font, code);
+            known.put(key, path);
+        }
+        return path;
+    }
+
+    private static Shape read(PDVectorFont font, int code) throws IOException {
         if (font instanceof PDType0Font composed
                 && composed.getDescendantFont() instanceof PDCIDFontType2 descendant
                 && descendant.isEmbedded()) {

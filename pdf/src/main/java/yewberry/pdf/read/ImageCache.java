@@ -10,9 +10,10 @@ import yewberry.core.color.Medium;
 
 /** Images of one file as they were read last, up to a bound in memory. Not thread-safe. */
 public final class ImageCache {
-    private static final long MOST_BYTES = 64L << 20;
+    /** Of all memory: several of these are in use at once. */
+    private static final int PART = 24;
 
-    private final PlaneImageCache<Key> known = new PlaneImageCache<>(MOST_BYTES);
+    private final PlaneImageCache<Key> known = PlaneImageCache.ofMemory(PART);
 
     private record Key(COSDictionary image, Medium medium, int planes, int factor) {}
 

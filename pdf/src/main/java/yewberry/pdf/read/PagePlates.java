@@ -76,6 +76,7 @@ public final class PagePlates extends PathEngine {
     private final ImageCache images;
     private final Deque<Surface> surfaces = new ArrayDeque<>();
     private final Map<SoftMaskUse, float[]> softMasks = new HashMap<>();
+    private final GlyphPaths glyphPaths = new GlyphPaths();
 
     /** Of a page without its text the lines that are left out, too. */
     private Optional<Set<Rectangle2D>> leftOut = Optional.empty();
@@ -497,7 +498,7 @@ public final class PagePlates extends PathEngine {
         }
         AffineTransform place = matrix.createAffineTransform();
         place.concatenate(font.getFontMatrix().createAffineTransform());
-        Shape glyph = place.createTransformedShape(GlyphPaths.of(outlines, code));
+        Shape glyph = place.createTransformedShape(glyphPaths.of(outlines, code));
         RenderingMode mode = getGraphicsState().getTextState().getRenderingMode();
         if (mode.isFill() && leftOut.isEmpty()) {
             paint(glyph, getGraphicsState().getNonStrokingColor(), false, Recolor.What.TEXT);

@@ -80,6 +80,7 @@ public final class PageWords extends PathEngine {
     private final Rectangle2D seen;
     private final DeviceColors colors;
     private final Layers layers;
+    private final GlyphPaths glyphPaths = new GlyphPaths();
     private final Map<FaceKey, OpenFace> faces = new LinkedHashMap<>();
     private final List<Pen> pens = new ArrayList<>();
     private final List<Other> others = new ArrayList<>();
@@ -541,7 +542,7 @@ public final class PageWords extends PathEngine {
                     displacement,
                     () -> {
                         AffineTransform em = font.getFontMatrix().createAffineTransform();
-                        return em.createTransformedShape(GlyphPaths.of(outlines, code));
+                        return em.createTransformedShape(glyphPaths.of(outlines, code));
                     });
         }
     }
