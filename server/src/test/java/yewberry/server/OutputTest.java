@@ -124,6 +124,11 @@ class OutputTest {
         assertThat(shapes).hasSize(2);
         assertThat(new String(shapes.get("guide-001.svg"), StandardCharsets.UTF_8))
                 .startsWith("<svg");
+        String spreads = "{\"kind\":\"SVG\",\"spreads\":true,\"pages\":\"2-3\"}";
+        Map<String, byte[]> joined = entries(file(made(client.create("Guide", 4), spreads)));
+        // two A5 pages in points, without their bleed
+        assertThat(new String(joined.get("guide-002.svg"), StandardCharsets.UTF_8))
+                .contains("viewBox=\"0 0 839.0551 595.2756\"");
         Map<String, byte[]> web = entries(file(made(id, "{\"kind\":\"WEB\"}")));
         assertThat(web.keySet()).contains("index.html", "style.css");
     }

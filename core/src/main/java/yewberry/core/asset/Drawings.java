@@ -18,7 +18,7 @@ import yewberry.core.Refused;
 import yewberry.core.publication.Asset;
 
 /** SVG files that stand by themselves: no scripts, nothing that lies outside the file. */
-final class Drawings {
+public final class Drawings {
     /** CSS Values 4, 6.2: a pixel is a 96th of an inch. */
     private static final double PIXEL = 72.0 / 96;
 
@@ -130,6 +130,48 @@ final class Drawings {
 
     /** A drawing as pixels of sRGB. */
     static PixelArray draw(byte[] file, int width, int height) {
+        return Argb.pixels(drawn(load(file), new ViewBox(width, height), width, height));
+    }
+
+    /** An SVG file that was read. */
+    public static final class File {
+        private final SVGDocument document;
+
+        private File(SVGDocument document) {
+            this.document = document;
+        }
+
+        /**
+         * A part of what it draws, on nothing.
+         *
+         * @param x points from its left edge to that of the part
+         * @param y points from its top edge
+         * @param scale pixels in a point
+         * @param width pixels
+         * @param height pixels
+         * @throws Refused if it cannot be drawn
+         */
+        public BufferedImage part(double x, double y, double scale, int width, int height) {
+            var size = document.size();
+            double unit = PIXEL * scale;
+            ViewBox whole =
+                    new ViewBox(
+                            (float) (-x * scale),
+                            (float) (-y * scale),
+                            (float) (size.getWidth() * unit),
+                            (float) (size.getHeight() * unit));
+            return drawn(document, whole, width, height);
+        }
+    }
+
+    /**
+     * @throws Refused if it cannot be read
+     */
+    public static File open(byte[] file) {
+        return new File(load(file));
+    }
+
+    private static BufferedImage drawn(SVGDocument document, ViewBox whole, int width, int height) {
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
         Graphics2D graphics = image.createGraphics();
         graphics.setRenderingHint(
@@ -137,7 +179,7 @@ final class Drawings {
         graphics.setRenderingHint(
                 RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
         try {
-            load(file).render((java.awt.Component) null, graphics, new ViewBox(width, height));
+            document.render((java.awt.Component) null, graphics, whole);
         } catch (RuntimeException broken) {
             throw broken instanceof Refused refused
                     ? refused
@@ -145,6 +187,6 @@ final class Drawings {
         } finally {
             graphics.dispose();
         }
-        return Argb.pixels(image);
+        return image;
     }
 }

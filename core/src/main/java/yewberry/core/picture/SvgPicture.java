@@ -41,7 +41,11 @@ public final class SvgPicture {
     public static final int USUAL_PPI = 144;
 
     private static final int LEAST_PPI = 18;
-    private static final int MOST_PPI = 288;
+
+    private static final int FINE_PPI = 288;
+
+    /** What of a file cannot be drawn as shapes is at most so many pixels a page. */
+    private static final double MOST_PIXELS = 16e6;
 
     private final View view;
     private final boolean guides;
@@ -115,19 +119,37 @@ public final class SvgPicture {
      */
     public static String spread(
             List<PageScene> scenes, View view, boolean guides, PictureLinks links, int ppi) {
-        if (ppi < LEAST_PPI || ppi > MOST_PPI) {
+        if (ppi < LEAST_PPI || ppi > FINE_PPI) {
             throw new Refused(
                     "A picture of a spread has %d to %d pixels per inch."
-                            .formatted(LEAST_PPI, MOST_PPI));
+                            .formatted(LEAST_PPI, FINE_PPI));
         }
-        SvgPicture picture = new SvgPicture(view, guides, links, ppi);
+        return new SvgPicture(view, guides, links, ppi).arranged(arrange(scenes));
+    }
+
+    /** Pages beside each other as a file of its own, without guides, and fine enough for print. */
+    public static String file(List<PlacedScene> pages, View view) {
+        return new SvgPicture(view, false, PictureLinks.NONE, ppi(pages)).arranged(pages);
+    }
+
+    /** How fine what cannot be drawn as shapes is in such a file, in pixels per inch. */
+    public static int ppi(List<PlacedScene> pages) {
+        double largest =
+                pages.stream()
+                        .mapToDouble(page -> page.visible().width() * page.visible().height())
+                        .max()
+                        .orElseThrow();
+        return (int) Math.clamp(72 * Math.sqrt(MOST_PIXELS / largest), LEAST_PPI, FINE_PPI);
+    }
+
+    private String arranged(List<PlacedScene> pages) {
         Optional<Rect> whole = Optional.empty();
-        for (PlacedScene placed : arrange(scenes)) {
-            picture.draw(placed.scene(), placed.x(), placed.visible());
+        for (PlacedScene placed : pages) {
+            draw(placed.scene(), placed.x(), placed.visible());
             Rect moved = placed.visible().movedBy(placed.x(), 0);
             whole = Optional.of(whole.map(moved::union).orElse(moved));
         }
-        return picture.document(whole.orElseThrow());
+        return document(whole.orElseThrow());
     }
 
     /** The places of a spread's pages: x from the left edge of the leftmost trim, in points. */

@@ -185,6 +185,10 @@ final class PlateComparison {
         return !off[place()];
     }
 
+    boolean isOff(int at) {
+        return off[at];
+    }
+
     /** The part of all pixels that are off, 0 to 1. */
     double share() {
         int count = 0;

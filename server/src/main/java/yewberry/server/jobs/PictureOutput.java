@@ -23,11 +23,13 @@ import yewberry.core.output.OutputKind;
 import yewberry.core.output.OutputSettings;
 import yewberry.core.output.PictureFile;
 import yewberry.core.picture.SvgPicture;
+import yewberry.core.picture.SvgPicture.PlacedScene;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Spreads;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
+import yewberry.pdf.proof.SvgReadBack;
 import yewberry.server.view.FileResult;
 
 /** The pages of a publication as pictures in a zip file, each read back. */
@@ -57,12 +59,12 @@ public final class PictureOutput {
         this.view = View.designed(publication.setup().destination().media().getFirst(), press);
     }
 
-    /** Pages that are one picture. */
+    /** Pages that are one picture, and what of them is seen. */
     private static final class Leaf {
-        private final List<PageScene> pages;
+        private final List<PlacedScene> pages;
         private final int number;
 
-        Leaf(List<PageScene> pages, int number) {
+        Leaf(List<PlacedScene> pages, int number) {
             this.pages = pages;
             this.number = number;
         }
@@ -100,7 +102,13 @@ public final class PictureOutput {
                 out.putNextEntry(new ZipEntry(name));
                 Optional<String> problem = Optional.empty();
                 if (settings.kind() == OutputKind.SVG) {
-                    out.write(svg(leaf).getBytes(StandardCharsets.UTF_8));
+                    byte[] file =
+                            SvgPicture.file(leaf.pages, view).getBytes(StandardCharsets.UTF_8);
+                    problem =
+                            SvgReadBack.problems(file, leaf.pages, view).stream()
+                                    .findFirst()
+                                    .map("Read back: there is %s."::formatted);
+                    out.write(file);
                 } else {
                     BufferedImage image = image(leaf);
                     byte[] file = file(image);
@@ -127,9 +135,9 @@ public final class PictureOutput {
                             && Spreads.beside(publication, page).equals(Optional.of(page + 1));
             leaves.add(
                     new Leaf(
-                            joined
-                                    ? List.of(scenes.get(i), scenes.get(i + 1))
-                                    : List.of(scenes.get(i)),
+                            SvgPicture.arrange(scenes.subList(i, joined ? i + 2 : i + 1)).stream()
+                                    .map(this::cut)
+                                    .toList(),
                             page + 1));
             i += joined ? 1 : 0;
         }
@@ -140,16 +148,17 @@ public final class PictureOutput {
         return settings.toBleed() ? scene.boxes().bleed() : scene.boxes().trim();
     }
 
-    private String svg(Leaf leaf) {
-        return leaf.pages.size() == 1
-                ? SvgPicture.region(leaf.pages.getFirst(), region(leaf.pages.getFirst()), view)
-                : SvgPicture.spread(leaf.pages, view, false);
+    /** At the spine pages are cut in any case: neither goes beyond it. */
+    private PlacedScene cut(PlacedScene page) {
+        return new PlacedScene(
+                page.scene(), page.x(), page.visible().intersection(region(page.scene())));
     }
 
     private BufferedImage image(Leaf leaf) {
         List<BufferedImage> pages =
                 leaf.pages.stream()
-                        .map(scene -> PageRaster.page(scene, view, region(scene), settings.ppi()))
+                        .map(page ->
+                                PageRaster.page(page.scene(), view, page.visible(), settings.ppi()))
                         .toList();
         if (pages.size() == 1) {
             return pages.getFirst();
