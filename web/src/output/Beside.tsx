@@ -1,3 +1,4 @@
+import { useState } from "react";
 import styled from "styled-components";
 import type { Job, PageReport } from "../api/types";
 import { theme } from "../theme";
@@ -31,10 +32,13 @@ const Three = styled.div`
   }
 `;
 
-/** Pages of two files that differ, beside each other, with where they do. */
+/**
+ * Pages that differ, beside each other, with where they do: of two files, or of a file and the
+ * publication as it is now.
+ */
 export function Beside({ job, pages }: { job: Job; pages: PageReport[] }) {
   const [first, second] = job.compared;
-  if (first === undefined || second === undefined || pages.length === 0) {
+  if (first === undefined || pages.length === 0) {
     return null;
   }
   return (
@@ -43,16 +47,33 @@ export function Beside({ job, pages }: { job: Job; pages: PageReport[] }) {
         {pages.slice(0, MOST).map((page) => (
           <li key={page.number}>
             <p>
-              <strong>Page {page.other?.label ?? page.number}.</strong> {inWords(page)}
+              <strong>Page {shownNumber(page)}.</strong> {moved(page)}
+              {inWords(page)}
             </p>
             <Three>
-              <Picture job={first} page={page.other?.number ?? page.number} of="First file" />
-              <Picture job={second} page={page.number} of="Second file" />
+              <Picture
+                address={inFile(first, page.other?.number ?? page.number)}
+                alt={`Page ${page.other?.number ?? page.number} of the ${second ? "first " : ""}file`}
+                caption={second ? "First file" : "The file"}
+              />
+              {second ? (
+                <Picture
+                  address={inFile(second, page.number)}
+                  alt={`Page ${page.number} of the second file`}
+                  caption="Second file"
+                />
+              ) : (
+                <Picture
+                  address={inPublication(job, page)}
+                  alt={`Page ${shownNumber(page)} as it is now`}
+                  caption="Now"
+                />
+              )}
               {page.painted.picture && (
                 <figure>
                   <img
                     src={`data:image/png;base64,${page.painted.picture}`}
-                    alt={`Where page ${page.other?.label ?? page.number} differs`}
+                    alt={`Where page ${shownNumber(page)} differs`}
                   />
                   <figcaption>Where they differ</figcaption>
                 </figure>
@@ -68,20 +89,54 @@ export function Beside({ job, pages }: { job: Job; pages: PageReport[] }) {
   );
 }
 
-function Picture({ job, page, of }: { job: string; page: number; of: string }) {
+/** Of a file or a page that there is no more, there is no picture. */
+function Picture({
+  address,
+  alt,
+  caption,
+}: {
+  address: string | undefined;
+  alt: string;
+  caption: string;
+}) {
+  const [isGone, setGone] = useState(false);
+  if (!address || isGone) {
+    return null;
+  }
   return (
     <figure>
-      <img
-        src={`/api/jobs/${job}/pages/${page}/picture`}
-        alt={`Page ${page} of the ${of.toLowerCase()}`}
-        loading="lazy"
-        onError={(event) => {
-          event.currentTarget.hidden = true; // the file was removed meanwhile
-        }}
-      />
-      <figcaption>{of}</figcaption>
+      <img src={address} alt={alt} loading="lazy" onError={() => setGone(true)} />
+      <figcaption>{caption}</figcaption>
     </figure>
   );
+}
+
+/** The address of a page of a file, cut at its trim. */
+function inFile(job: string, number: number): string {
+  return `/api/jobs/${job}/pages/${number}/picture`;
+}
+
+/** The same of a page of the publication. */
+function inPublication(job: Job, { page, boxes }: PageReport): string | undefined {
+  const trim = boxes.find((box) => box.box === "TrimBox")?.expected;
+  return page && trim
+    ? `/api/publications/${job.publication}/pages/${page}/region?x=0&y=0&width=${millimetresOf(trim.width)}&height=${millimetresOf(trim.height)}`
+    : undefined;
+}
+
+function millimetresOf(points: number): number {
+  return (points / 72) * 25.4;
+}
+
+/** Where it stood before, if that was elsewhere. */
+export function moved(page: PageReport): string {
+  const before = page.other?.label;
+  return before && before !== shownNumber(page) ? `It was page ${before}. ` : "";
+}
+
+/** What readers show for it. */
+export function shownNumber({ label, number }: PageReport): string {
+  return label ?? String(number);
 }
 
 function inWords({ boxes, painted, problems }: PageReport): string {

@@ -180,7 +180,7 @@ export function Output() {
           <p>No file yet. The first export stands here with what was read back from it.</p>
         )}
         {exports.data?.map((job) => (
-          <One key={job.id} aria-label={`Export of ${exactTime(job.started)}`}>
+          <One key={job.id} aria-label={landmark(job, exports.data)}>
             <Head>
               <div>
                 <h3>{job.kind === "COMPARISON" ? comparison(job, exports.data) : job.fileName}</h3>
@@ -226,6 +226,16 @@ export function Output() {
       </Inner>
     </Main>
   );
+}
+
+/** What a result is called among all, of which two may have been begun within a second. */
+function landmark(job: Job, all: Job[]): string {
+  const same = all.filter((each) => begun(each) === begun(job));
+  return same.length > 1 ? `${begun(job)}, ${same.indexOf(job) + 1} of ${same.length}` : begun(job);
+}
+
+function begun({ kind, started }: Job): string {
+  return `${kind === "COMPARISON" ? "Comparison" : "Export"} of ${exactTime(started)}`;
 }
 
 /** Opened when it is wanted: it draws and judges all pages. */

@@ -4,7 +4,7 @@ import { theme } from "../theme";
 import { Fold, Name } from "../ui/Fold";
 import { Failed } from "../ui/Notice";
 import { counted, exactTime } from "../ui/words";
-import { Beside } from "./Beside";
+import { Beside, moved, shownNumber } from "./Beside";
 import { Scroll, Table, Verdict } from "./ReportTable";
 
 type Report = NonNullable<Job["report"]>;
@@ -58,7 +58,11 @@ export function ReadBack({ job, report, open }: { job: Job; report: Report; open
       ))}
       <Beside job={job} pages={wrong} />
       <Fold head={<Name>Page by page</Name>}>
-        <Scroll tabIndex={0} role="region" aria-label={`Page by page, ${exactTime(job.started)}`}>
+        <Scroll
+          tabIndex={0}
+          role="region"
+          aria-label={`${job.compared.length > 0 ? "Compared page" : "Page"} by page, ${exactTime(job.started)}`}
+        >
           <Table>
             <thead>
               <tr>
@@ -89,7 +93,7 @@ function Row({ page, sameInWords }: { page: PageReport; sameInWords: string }) {
   const { painted } = page;
   return (
     <tr>
-      <th scope="row">{page.other?.label ?? page.number}</th>
+      <th scope="row">{shownNumber(page)}</th>
       <td>
         {page.boxes.map((box) => (
           <div key={box.box}>
@@ -105,7 +109,7 @@ function Row({ page, sameInWords }: { page: PageReport; sameInWords: string }) {
         {painted.picture && (
           <Difference
             src={`data:image/png;base64,${painted.picture}`}
-            alt={`Where page ${page.number} differs`}
+            alt={`Where page ${shownNumber(page)} differs`}
           />
         )}
       </td>
@@ -120,6 +124,7 @@ function Row({ page, sameInWords }: { page: PageReport; sameInWords: string }) {
       </td>
       <td>
         {page.matches ? sameInWords : <Failed>✕ differs</Failed>}
+        {moved(page) && <div>{moved(page)}</div>}
         {page.problems.map((problem) => (
           <div key={problem}>{problem}</div>
         ))}

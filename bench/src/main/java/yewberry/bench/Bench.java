@@ -17,6 +17,7 @@ public final class Bench {
                     new Named("edit-parent", new EditParent()),
                     new Named("any-size", new AnySize()),
                     new Named("all-findings", new AllFindings()),
+                    new Named("live-check", new LiveCheck()),
                     new Named("interface", new Interface()),
                     new Named("start", new Start()),
                     new Named("keystroke", new Keystroke()),

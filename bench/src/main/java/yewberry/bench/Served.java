@@ -246,6 +246,31 @@ final class Served implements AutoCloseable {
             return System.nanoTime() - start;
         }
 
+        /** From sending an edit to having all findings again, in nanoseconds. */
+        long judged(String edit) throws IOException, InterruptedException {
+            long start = System.nanoTime();
+            edit(edit);
+            findings();
+            return System.nanoTime() - start;
+        }
+
+        /** An edit that puts a colour behind one page. */
+        String grounded(int page, String background) {
+            return onPage(
+                    page(page),
+                    """
+                    {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
+                     "fill": {"type": "solid", "color": {"swatch": "%s", "tint": 100}}}
+                    """
+                            .formatted(background, swatches[0]));
+        }
+
+        /** An edit that gives the background of the parent another colour. */
+        String changedGround(int turn) {
+            return "{\"type\": \"changeBackground\", \"background\": %s}"
+                    .formatted(wholePage(Math.floorMod(turn, 2)));
+        }
+
         /**
          * Places an opaque picture of 24 megapixels on the first spread's page, or moves it there.
          *

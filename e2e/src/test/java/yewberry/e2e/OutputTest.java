@@ -94,11 +94,7 @@ class OutputTest {
                         new Page.GetByRoleOptions().setName(Pattern.compile("office\\.pdf")))
                 .first()
                 .click();
-        Locator differs =
-                page.getByRole(
-                                AriaRole.LIST,
-                                new Page.GetByRoleOptions().setName("Pages that differ"))
-                        .getByRole(AriaRole.LISTITEM);
+        Locator differs = differing(page);
         assertThat(differs)
                 .containsText(
                         "Page 3.", new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
@@ -111,6 +107,65 @@ class OutputTest {
         AccessibilityTest.passesAxe(page);
         assertThat(office).isVisible();
         assertThat(window.complaints()).isEmpty();
+    }
+
+    @Test
+    void a_file_is_shown_beside_the_page_as_it_is_now(Browser.Window window) {
+        Page page = window.openDemo("/output");
+        page.getByLabel("Pages", new Page.GetByLabelOptions().setExact(true)).fill("4");
+        page.keyboard().press("Enter");
+        press(page, "Export press PDF");
+        made(page, "season-guide-press.pdf");
+        page.evaluate(
+                """
+                async address => {
+                  const read = async path => (await fetch(address + path)).json();
+                  const { revision, swatches } = await read("");
+                  const { pages } = await read("/pages?from=3&to=4");
+                  const background = {
+                    id: crypto.randomUUID(), sides: "BOTH", area: { type: "wholePage" },
+                    fill: { type: "solid", color: { swatch: swatches[2].id, tint: 100 } },
+                  };
+                  const edit = {
+                    type: "addBackground", owner: { type: "onPage", id: pages[0].id }, background,
+                  };
+                  const author = localStorage.getItem("yewberry-author");
+                  await fetch(address + "/edits", {
+                    method: "POST",
+                    headers: { "Content-Type": "application/json" },
+                    body: JSON.stringify({ revision, author, edit }),
+                  });
+                }
+                """,
+                "/api/publications/" + Browser.DEMO);
+        window.openDemo("/output");
+        made(page, "season-guide-press.pdf")
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Has this changed since?"))
+                .click();
+        Locator differs = differing(page);
+        assertThat(differs)
+                .containsText(
+                        "Page 4.", new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
+        for (String alt : List.of("Page 1 of the file", "Page 4 as it is now")) {
+            Locator picture = differs.getByAltText(alt);
+            picture.scrollIntoViewIfNeeded();
+            page.waitForCondition(() ->
+                    (boolean)
+                            picture.evaluate("each => each.complete && each.naturalHeight > 100"));
+        }
+        AccessibilityTest.passesAxe(page);
+        assertThat(window.complaints()).isEmpty();
+        Browser.undoAll(page);
+    }
+
+    /** The pages that the latest comparison tells. */
+    private static Locator differing(Page page) {
+        return page.getByRole(
+                        AriaRole.LIST, new Page.GetByRoleOptions().setName("Pages that differ"))
+                .first()
+                .getByRole(AriaRole.LISTITEM);
     }
 
     /** The export of that file, read back. */

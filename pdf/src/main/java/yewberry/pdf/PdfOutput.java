@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.output.PdfProfile;
@@ -39,6 +40,17 @@ public record PdfOutput(
         if (profile.tagged() && publication.isEmpty()) {
             throw new IllegalArgumentException("Structure comes from a publication");
         }
+    }
+
+    /**
+     * What readers show for a page: its number in the publication.
+     *
+     * @param index of the page, from 0
+     */
+    public String label(int index) {
+        UUID page = scenes.get(index).page();
+        int position = publication.map(of -> of.pages().position(page).orElse(index)).orElse(index);
+        return String.valueOf(position + 1);
     }
 
     /** Pages of a publication. */

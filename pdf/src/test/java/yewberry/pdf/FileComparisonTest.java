@@ -27,6 +27,7 @@ import yewberry.core.output.PdfProfile;
 import yewberry.core.publication.Publication;
 import yewberry.pdf.proof.FileComparison;
 import yewberry.pdf.proof.ReadBackReport;
+import yewberry.pdf.proof.ReadBackReport.OtherPage;
 import yewberry.pdf.proof.ReadBackReport.PageReport;
 
 /** Two files against each other: what was changed with PDFBox and qpdf, and nothing else. */
@@ -146,13 +147,72 @@ class FileComparisonTest {
             assertThat(document.getNumberOfPages()).isGreaterThan(1);
         }
         assertThat(compared(file, shorter).problems())
-                .singleElement()
-                .asString()
-                .contains("only in the first file");
+                .containsExactly("Page 1 is only in the first file.");
         assertThat(compared(shorter, file).problems())
-                .singleElement()
-                .asString()
-                .contains("only in the second file");
+                .containsExactly("Page 1 is only in the second file.");
+        assertThat(compared(file, shorter).wrong()).isEmpty();
+    }
+
+    private static PDPage blank(PDDocument document) {
+        PDPage like = document.getPage(0);
+        PDPage blank = new PDPage(like.getMediaBox());
+        blank.setTrimBox(like.getTrimBox());
+        blank.setBleedBox(like.getBleedBox());
+        return blank;
+    }
+
+    /** All after it have other numbers, and are the same. */
+    @Test
+    void a_page_that_was_put_in_is_the_only_one_that_is_told() throws IOException {
+        Path file = written(1, PdfProfile.READING);
+        Path longer =
+                changed(
+                        file,
+                        document ->
+                                document.getPages()
+                                        .insertBefore(blank(document), document.getPage(1)));
+        ReadBackReport report = compared(file, longer);
+        assertThat(report.problems()).containsExactly("Page 2 is only in the second file.");
+        assertThat(report.wrong()).isEmpty();
+        assertThat(report.pages().get(1).number()).isEqualTo(3);
+        assertThat(report.pages().get(1).other()).contains(new OtherPage(2, "2"));
+    }
+
+    @Test
+    void a_page_that_was_moved_is_known_again() throws IOException {
+        Path file = written(1, PdfProfile.READING);
+        Path moved =
+                changed(
+                        file,
+                        document -> {
+                            PDPage last = document.getPage(document.getNumberOfPages() - 1);
+                            document.getPages().remove(last);
+                            document.getPages().insertBefore(last, document.getPage(0));
+                        });
+        ReadBackReport report = compared(file, moved);
+        assertThat(report.problems()).isEmpty();
+        assertThat(report.wrong()).isEmpty();
+        assertThat(report.pages().getFirst().other().orElseThrow().number()).isGreaterThan(1);
+    }
+
+    /** What was written anew is found by the words that it kept, not by its number. */
+    @Test
+    void a_page_that_was_changed_and_has_another_number_is_still_compared() throws IOException {
+        Path file = written(1, PdfProfile.READING);
+        Path recolored = folder.resolve("recolored.pdf");
+        Files.move(
+                rewritten(file, content -> content + "\nq 0 1 0 rg 9 30 90 70 re f Q\n"),
+                recolored);
+        Path other =
+                changed(
+                        recolored,
+                        document ->
+                                document.getPages()
+                                        .insertBefore(blank(document), document.getPage(0)));
+        ReadBackReport report = compared(file, other);
+        assertThat(report.problems()).containsExactly("Page 1 is only in the second file.");
+        assertThat(report.wrong()).containsExactly(2);
+        assertThat(report.pages().getFirst().other()).contains(new OtherPage(1, "1"));
     }
 
     /** Poppler draws light as it is; away from edges. */

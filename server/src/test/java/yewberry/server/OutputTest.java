@@ -321,6 +321,7 @@ class OutputTest {
         assertThat(report.path("problems").get(0).asString())
                 .isEqualTo("Page 1 is only in the first file.");
         assertThat(report.path("pages").get(0).path("number").asInt()).isEqualTo(1);
+        assertThat(report.path("pages").get(0).path("label").asString()).isEqualTo("2");
         JsonNode other = report.path("pages").get(0).path("other");
         assertThat(other.path("number").asInt()).isEqualTo(2);
         assertThat(other.path("label").asString()).isEqualTo("2");

@@ -4,13 +4,10 @@ import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Deque;
-import java.util.HashMap;
+import java.util.BitSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntPredicate;
@@ -22,6 +19,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDPageLabels;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import yewberry.core.Cancellation;
 import yewberry.core.Progress;
 import yewberry.core.color.Medium;
 import yewberry.core.color.Numbers;
@@ -41,7 +39,7 @@ import yewberry.pdf.read.PagePlates;
 
 /**
  * Two files that were made, page by page: what of the second differs from the first in size, in
- * colour, in its place and in its text. Pages with the same label belong together.
+ * colour, in its place and in its text.
  */
 public final class FileComparison implements PageReaders.Reader {
     private static final int PPI = ReadBack.PPI;
@@ -69,8 +67,13 @@ public final class FileComparison implements PageReaders.Reader {
     private final ImageCache firstImages = new ImageCache();
     private final ImageCache secondImages = new ImageCache();
 
-    /** Two pages that are compared, by their numbers from 1, and the label that both have. */
-    private record Pair(int first, int second, String label) {}
+    /**
+     * Two pages that are compared, by their numbers from 1.
+     *
+     * @param label of the second
+     * @param before the label of the first
+     */
+    private record Pair(int first, int second, String label, String before) {}
 
     /**
      * What both files are painted in.
@@ -109,12 +112,11 @@ public final class FileComparison implements PageReaders.Reader {
             PressCondition condition,
             Progress progress)
             throws IOException {
-        List<Pair> pairs;
         List<String> problems = new ArrayList<>();
+        List<Pair> pairs = pairs(leaves(first), leaves(second), problems);
         Common common;
         try (PDDocument one = open(first);
                 PDDocument other = open(second)) {
-            pairs = pairs(labels(one), labels(other), problems);
             boolean press = isForPress(one);
             boolean alike = press == isForPress(other);
             common = new Common(press && alike ? Medium.PAPER : Medium.SCREEN, alike, spots);
@@ -148,30 +150,63 @@ public final class FileComparison implements PageReaders.Reader {
                 : Arrays.asList(labels.getLabelsByPageIndices());
     }
 
-    private static List<Pair> pairs(
-            List<String> first, List<String> second, List<String> problems) {
-        Map<String, Deque<Integer>> open = new HashMap<>();
-        for (int i = 0; i < first.size(); i++) {
-            open.computeIfAbsent(first.get(i), _ -> new ArrayDeque<>()).add(i + 1);
-        }
-        List<Pair> pairs = new ArrayList<>();
-        List<String> added = new ArrayList<>();
-        for (int i = 0; i < second.size(); i++) {
-            Deque<Integer> there = open.getOrDefault(second.get(i), new ArrayDeque<>());
-            if (there.isEmpty()) {
-                added.add(second.get(i));
-            } else {
-                pairs.add(new Pair(there.remove(), i + 1, second.get(i)));
+    /** What pages are known again by; the file is opened anew now and then, as it is read. */
+    private static List<PagePairs.Leaf> leaves(Path file) throws IOException {
+        List<PagePairs.Leaf> leaves = new ArrayList<>();
+        int count = 1;
+        while (leaves.size() < count) {
+            try (PDDocument document = open(file)) {
+                count = document.getNumberOfPages();
+                List<String> labels = labels(document);
+                PageIndex pages = PageIndex.of(document);
+                int to = Math.min(count, leaves.size() + PageReaders.KEPT);
+                for (int at = leaves.size(); at < to; at++) {
+                    Cancellation.check();
+                    leaves.add(leaf(labels.get(at), pages.page(at + 1)));
+                }
             }
         }
-        List<String> gone =
-                IntStream.rangeClosed(1, first.size())
-                        .filter(number -> open.get(first.get(number - 1)).contains(number))
-                        .mapToObj(number -> first.get(number - 1))
-                        .toList();
-        only(gone, "first", problems);
-        only(added, "second", problems);
+        return leaves;
+    }
+
+    private static PagePairs.Leaf leaf(String label, PDPage page) throws IOException {
+        PaintedPage painted = PaintedPage.read(page);
+        PDRectangle trim = page.getTrimBox();
+        String kind =
+                "%.1f %.1f %d %d"
+                        .formatted(
+                                trim.getWidth(),
+                                trim.getHeight(),
+                                painted.areas().size(),
+                                painted.files().size());
+        return new PagePairs.Leaf(label, kind, new Text(painted.glyphs(), trim).words());
+    }
+
+    private static List<Pair> pairs(
+            List<PagePairs.Leaf> first, List<PagePairs.Leaf> second, List<String> problems) {
+        List<Pair> pairs = new ArrayList<>();
+        BitSet inFirst = new BitSet();
+        BitSet inSecond = new BitSet();
+        for (PagePairs.Pair pair : PagePairs.of(first, second)) {
+            inFirst.set(pair.first());
+            inSecond.set(pair.second());
+            pairs.add(
+                    new Pair(
+                            pair.first() + 1,
+                            pair.second() + 1,
+                            second.get(pair.second()).label(),
+                            first.get(pair.first()).label()));
+        }
+        only(without(first, inFirst), "first", problems);
+        only(without(second, inSecond), "second", problems);
         return pairs;
+    }
+
+    private static List<String> without(List<PagePairs.Leaf> pages, BitSet paired) {
+        return IntStream.range(0, pages.size())
+                .filter(at -> !paired.get(at))
+                .mapToObj(at -> pages.get(at).label())
+                .toList();
     }
 
     private static void only(List<String> labels, String file, List<String> problems) {
@@ -219,7 +254,8 @@ public final class FileComparison implements PageReaders.Reader {
                         text(
                                 new Text(PaintedPage.read(before).glyphs(), from),
                                 new Text(PaintedPage.read(now).glyphs(), to)))
-                .withOther(new OtherPage(pair.first(), pair.label()));
+                .labelled(pair.label())
+                .withOther(new OtherPage(pair.first(), pair.before()));
     }
 
     private static Extent extent(PDRectangle box) {

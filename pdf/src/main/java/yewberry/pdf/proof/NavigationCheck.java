@@ -3,6 +3,7 @@ package yewberry.pdf.proof;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDPageLabels;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageDestination;
@@ -11,7 +12,6 @@ import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlin
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineNode;
 import yewberry.core.output.Node;
 import yewberry.core.output.Structure;
-import yewberry.core.publication.Publication;
 import yewberry.pdf.PdfOutput;
 
 /** Holds the numbers of pages and the bookmarks of a file against its publication. */
@@ -30,13 +30,8 @@ final class NavigationCheck {
         if (output.publication().isEmpty()) {
             return List.of();
         }
-        Publication publication = output.publication().get();
         List<String> wanted =
-                output.scenes().stream()
-                        .map(scene ->
-                                String.valueOf(
-                                        publication.pages().position(scene.page()).orElse(-1) + 1))
-                        .toList();
+                IntStream.range(0, output.scenes().size()).mapToObj(output::label).toList();
         PDPageLabels labels = document.getDocumentCatalog().getPageLabels();
         return labels != null && List.of(labels.getLabelsByPageIndices()).equals(wanted)
                 ? List.of()

@@ -25,7 +25,7 @@ final class PageReaders {
     private static final int PAGES = 4;
 
     /** A document keeps all that was read of it; after so many pages it is opened anew. */
-    private static final int KEPT = 64;
+    static final int KEPT = 64;
 
     private static final ThreadFactory THREADS =
             Thread.ofPlatform().name("read-back-", 0).daemon().factory();

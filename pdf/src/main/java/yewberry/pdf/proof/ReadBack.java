@@ -319,7 +319,9 @@ public final class ReadBack implements AutoCloseable {
                 problems.add("As it is printed, the page has other colours.");
             }
         }
-        return PageReport.of(number, boxes, comparison, text.colors(), problems);
+        return PageReport.of(number, boxes, comparison, text.colors(), problems)
+                .labelled(output.label(index))
+                .of(scenes.get(index).page());
     }
 
     private Optional<PDOptionalContentProperties> switched(String event) {

@@ -2,6 +2,7 @@ package yewberry.pdf.proof;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 
 /**
  * What was found when an exported file was opened again, held against what it was made from.
@@ -21,7 +22,10 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
     }
 
     /**
-     * @param number of the page, from 1
+     * @param number of the page in the file, from 1
+     * @param label that readers show for it, such as its number in the publication; nothing where
+     *     it is its number in the file
+     * @param page of the publication that it was held against; nothing where it was another file's
      * @param matches whether nothing on the page differs
      * @param painted how the whole page compares, pixel by pixel
      * @param problems each thing that is missing, moved, misread or not as it was written
@@ -30,6 +34,8 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
      */
     public record PageReport(
             int number,
+            Optional<String> label,
+            Optional<UUID> page,
             boolean matches,
             List<BoxCheck> boxes,
             PaintCheck painted,
@@ -49,6 +55,8 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
                             && textColors.stream().allMatch(TextColorCheck::matches);
             return new PageReport(
                     number,
+                    Optional.empty(),
+                    Optional.empty(),
                     matches,
                     boxes,
                     painted,
@@ -57,9 +65,43 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
                     Optional.empty());
         }
 
-        PageReport withOther(OtherPage page) {
+        PageReport of(UUID of) {
             return new PageReport(
-                    number, matches, boxes, painted, textColors, problems, Optional.of(page));
+                    number,
+                    label,
+                    Optional.of(of),
+                    matches,
+                    boxes,
+                    painted,
+                    textColors,
+                    problems,
+                    other);
+        }
+
+        PageReport labelled(String shown) {
+            return new PageReport(
+                    number,
+                    Optional.of(shown).filter(each -> !each.equals(String.valueOf(number))),
+                    page,
+                    matches,
+                    boxes,
+                    painted,
+                    textColors,
+                    problems,
+                    other);
+        }
+
+        PageReport withOther(OtherPage before) {
+            return new PageReport(
+                    number,
+                    label,
+                    page,
+                    matches,
+                    boxes,
+                    painted,
+                    textColors,
+                    problems,
+                    Optional.of(before));
         }
     }
 
@@ -67,7 +109,7 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
      * A page of another file.
      *
      * @param number of the page in it, from 1
-     * @param label that both pages have, such as the number that is printed on them
+     * @param label that readers show for it
      */
     public record OtherPage(int number, String label) {}
 
