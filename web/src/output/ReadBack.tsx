@@ -35,7 +35,7 @@ export function ReadBack({ job, report, open }: { job: Job; report: Report; open
       <Verdict>
         {report.matches ? (
           <>
-            <strong>{same}</strong>, on all of{" "}
+            <strong>{same}</strong>, over the whole of{" "}
             {report.pages.length === 1 ? "its page" : `each of its ${report.pages.length} pages`}.
           </>
         ) : (
