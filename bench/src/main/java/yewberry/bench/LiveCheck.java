@@ -16,6 +16,9 @@ final class LiveCheck implements Bench.Benchmark {
     private static final int TURNS = 15;
     private static final int WARM = 5;
 
+    /** Each of these has all pages judged anew. */
+    private static final int FEW_TURNS = 3;
+
     @Override
     public void run() throws Exception {
         try (Served served = new Served()) {
@@ -30,19 +33,19 @@ final class LiveCheck implements Bench.Benchmark {
                     "%d pages cold %.0f ms; memory %.0f MB, with %d pages %.0f MB%n",
                     PAGES, cold, used(), FEW, small);
             long[] page = new long[TURNS];
-            long[] spread = new long[TURNS];
-            long[] parent = new long[TURNS];
             for (int turn = -WARM; turn < TURNS; turn++) {
                 long one = many.judged(many.grounded(10, UUID.randomUUID().toString()));
                 many.undoTurn();
                 many.findings();
-                long seen = many.turn(many.changedGround(turn));
-                long all = seen + many.findings();
                 if (turn >= 0) {
                     page[turn] = one;
-                    spread[turn] = seen;
-                    parent[turn] = all;
                 }
+            }
+            long[] spread = new long[FEW_TURNS];
+            long[] parent = new long[FEW_TURNS];
+            for (int turn = 0; turn < FEW_TURNS; turn++) {
+                spread[turn] = many.turn(many.changedGround(turn + 1));
+                parent[turn] = spread[turn] + many.findings();
             }
             print("one page, all findings again", page);
             print("parent, picture of the spread", spread);
