@@ -321,7 +321,7 @@ public final class ReadBack implements AutoCloseable {
         }
         return PageReport.of(number, boxes, comparison, text.colors(), problems)
                 .labelled(output.label(index))
-                .of(scenes.get(index).page());
+                .heldAgainst(scenes.get(index).page());
     }
 
     private Optional<PDOptionalContentProperties> switched(String event) {

@@ -65,11 +65,11 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
                     Optional.empty());
         }
 
-        PageReport of(UUID of) {
+        PageReport heldAgainst(UUID scene) {
             return new PageReport(
                     number,
                     label,
-                    Optional.of(of),
+                    Optional.of(scene),
                     matches,
                     boxes,
                     painted,
