@@ -19,6 +19,7 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.DatabindException;
+import yewberry.core.Busy;
 import yewberry.core.Refused;
 import yewberry.server.jobs.Unconfirmed;
 import yewberry.server.publications.Conflict;
@@ -41,6 +42,11 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ProblemDetail refused(Refused refused) {
         return problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not possible", refused.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail busy(Busy busy) {
+        return problem(HttpStatus.SERVICE_UNAVAILABLE, "Not now", busy.getMessage());
     }
 
     @ExceptionHandler

@@ -14,9 +14,11 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
+import yewberry.core.Busy;
 import yewberry.core.Refused;
 import yewberry.core.asset.FilePage;
 import yewberry.core.asset.FileReader;
@@ -37,11 +39,20 @@ public class FileWorkers implements FileReader, DisposableBean {
     private static final int WORKERS = 2;
     private static final String HEAP = "-Xmx1g";
 
-    /** For parsing a file, and for drawing what is shown of it. */
+    /**
+     * For parsing a file, and for drawing what is shown of it: time of the processor, which does
+     * not run out faster because the machine has other things to do.
+     */
     private static final Duration DEADLINE = Duration.ofSeconds(8);
 
     /** For all pixels of a picture, which only an export wants. */
     private static final Duration WHOLE_DEADLINE = Duration.ofSeconds(40);
+
+    /** So much longer by the clock, for what waits instead of working. */
+    private static final int PATIENCE = 6;
+
+    /** How often it is looked how much time a process has taken. */
+    private static final long LOOK_MILLIS = 200;
 
     /** So long may one wait for its turn before it is said that there is too much to do. */
     private static final Duration TURN = Duration.ofSeconds(60);
@@ -123,6 +134,28 @@ public class FileWorkers implements FileReader, DisposableBean {
         }
     }
 
+    /** Ends a process that has taken its time. */
+    private record Watch(
+            Process process, Duration deadline, AtomicBoolean late, long since, Duration before) {
+        Watch(Process process, Duration deadline, AtomicBoolean late) {
+            this(process, deadline, late, System.nanoTime(), taken(process));
+        }
+
+        /** Zero where the system does not say. */
+        static Duration taken(Process process) {
+            return process.info().totalCpuDuration().orElse(Duration.ZERO);
+        }
+
+        void look() {
+            Duration waited = Duration.ofNanos(System.nanoTime() - since);
+            if (waited.compareTo(deadline.multipliedBy(PATIENCE)) >= 0
+                    || taken(process).minus(before).compareTo(deadline) >= 0) {
+                late.set(true);
+                process.destroyForcibly();
+            }
+        }
+    }
+
     /** Where one works at a time. */
     private static final class Seat {
         private Worker worker;
@@ -168,21 +201,17 @@ public class FileWorkers implements FileReader, DisposableBean {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
-        throw new Refused("Too many files are being read at the moment; try again in a minute.");
+        throw new Busy("Too many files are being read at the moment; try again in a minute.");
     }
 
     private <T> T ask(Seat seat, Duration deadline, Question question, Answer<T> answer) {
-        boolean[] late = {false};
+        AtomicBoolean late = new AtomicBoolean();
         try {
             Worker worker = seat.worker();
+            Runnable look = new Watch(worker.process(), deadline, late)::look;
             var alarm =
-                    clock.schedule(
-                            () -> {
-                                late[0] = true;
-                                worker.process().destroyForcibly();
-                            },
-                            deadline.toMillis(),
-                            TimeUnit.MILLISECONDS);
+                    clock.scheduleWithFixedDelay(
+                            look, LOOK_MILLIS, LOOK_MILLIS, TimeUnit.MILLISECONDS);
             try {
                 put(seat, worker, question);
                 if (worker.in().readInt() == FileWorker.REFUSED) {
@@ -195,7 +224,7 @@ public class FileWorkers implements FileReader, DisposableBean {
         } catch (IOException ended) {
             seat.end();
             throw new Refused(
-                    late[0]
+                    late.get()
                             ? "This file takes longer than %d seconds to be read or drawn; simplify it and export it anew."
                                     .formatted(deadline.toSeconds())
                             : "This file takes more memory than there is for one (1 GB), or breaks what reads it; simplify it and export it anew.");

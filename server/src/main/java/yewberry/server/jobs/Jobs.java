@@ -35,6 +35,7 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
+import yewberry.core.Busy;
 import yewberry.core.Names;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
@@ -409,8 +410,8 @@ public class Jobs implements DisposableBean {
             if (!closing) { // else it stays running, and is begun again after the next start
                 finish(id, JobView.State.CANCELLED, CANCELLED, Optional.empty());
             }
-        } catch (Refused refused) {
-            fail(id, refused.getMessage());
+        } catch (Refused | Busy told) {
+            fail(id, told.getMessage());
         } catch (IOException | UncheckedIOException failure) {
             log.warn("Export failed", failure);
             boolean gone =

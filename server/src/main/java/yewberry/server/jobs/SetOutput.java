@@ -22,6 +22,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import yewberry.core.Busy;
 import yewberry.core.Names;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
@@ -230,8 +231,8 @@ public final class SetOutput {
             return making.make(asset, name, pages, part, progress);
         } catch (CancellationException cancelled) {
             throw cancelled;
-        } catch (Refused refused) {
-            return failed(part, name, refused.getMessage());
+        } catch (Refused | Busy told) {
+            return failed(part, name, told.getMessage());
         } catch (IOException | RuntimeException broken) {
             log.warn("A file of a set could not be written", broken);
             return failed(

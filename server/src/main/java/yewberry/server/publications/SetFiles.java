@@ -14,6 +14,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
 import org.springframework.stereotype.Component;
+import yewberry.core.Busy;
 import yewberry.core.Refused;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Imported;
@@ -136,8 +137,8 @@ public class SetFiles {
                 new Imported(asset.id(), number).sizeIn(asset);
             }
             return FileIn.of(name, asset);
-        } catch (Refused refused) {
-            return FileIn.refused(name, refused.getMessage());
+        } catch (Refused | Busy told) {
+            return FileIn.refused(name, told.getMessage());
         }
     }
 }
