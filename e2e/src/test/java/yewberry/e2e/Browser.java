@@ -22,6 +22,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
@@ -141,6 +142,16 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(scope)).click();
     }
 
+    /** The one without a window where there is one: it needs a third less time. */
+    private static Path chromium() {
+        return Stream.of("chromium-headless-shell", "chromium")
+                .map(Path.of("/usr/bin")::resolve)
+                .filter(Files::isExecutable)
+                .findFirst()
+                .orElseThrow(
+                        () -> new AssertionError("There is no Chromium: apt-get install chromium"));
+    }
+
     private static Running start() {
         Path data;
         try {
@@ -162,7 +173,7 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
                         .chromium()
                         .launch(
                                 new BrowserType.LaunchOptions()
-                                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                                        .setExecutablePath(chromium())
                                         .setArgs(
                                                 List.of(
                                                         "--no-sandbox",

@@ -5,17 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import yewberry.core.asset.Intake;
 import yewberry.core.asset.Pictures;
+import yewberry.core.color.Contrast;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
@@ -43,7 +47,12 @@ class WebColorsTest {
 
     @TempDir Path folder;
 
-    /** The words of each text node, its colour, and the nearest background that is painted. */
+    private final Map<String, int[]> grounds = new HashMap<>();
+
+    /**
+     * The words of each text node, its colour, and the nearest background that is painted, with its
+     * picture.
+     */
     private static final String WORDS =
             """
             () => {
@@ -51,13 +60,17 @@ class WebColorsTest {
               const nodes = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
               while (nodes.nextNode()) {
                 const words = nodes.currentNode.textContent.trim().split(/\\s+/).filter(Boolean);
+                if (!words.length) {
+                  continue;
+                }
                 let behind = nodes.currentNode.parentElement;
                 while (behind && getComputedStyle(behind).backgroundColor === "rgba(0, 0, 0, 0)") {
                   behind = behind.parentElement;
                 }
                 const colour = getComputedStyle(nodes.currentNode.parentElement).color;
+                const { backgroundColor, backgroundImage } = getComputedStyle(behind);
                 for (const word of words) {
-                  found.push([word, colour, getComputedStyle(behind).backgroundColor]);
+                  found.push([word, colour, backgroundColor, backgroundImage]);
                 }
               }
               return found;
@@ -123,14 +136,45 @@ class WebColorsTest {
             compared++;
             Rgb color = read(word.get(1));
             Rgb behind = read(word.get(2));
-            if (in.stream()
-                    .noneMatch(
-                            one -> near(one.color(), rgb(color)) && shows(one.there(), behind))) {
+            String picture = word.get(3).toString();
+            boolean stands =
+                    picture.equals("none")
+                            ? in.stream()
+                                    .anyMatch(one ->
+                                            near(one.color(), rgb(color))
+                                                    && shows(one.there(), behind))
+                            : in.stream().anyMatch(one -> near(one.color(), rgb(color)))
+                                    && isLegibleOn(color, pixels(picture));
+            if (!stands) {
                 wrong.add(word.toString());
             }
         }
         assertThat(wrong).isEmpty();
         assertThat(compared).isGreaterThan(words.size() * 9 / 10).isGreaterThan(300);
+    }
+
+    /** At least 3 to 1 with each pixel: WCAG 2.2, 1.4.3, large text. */
+    private static boolean isLegibleOn(Rgb color, int[] pixels) {
+        double own = Contrast.luminance(color);
+        return Arrays.stream(pixels)
+                .allMatch(pixel -> Contrast.ratio(own, Contrast.luminance(pixel)) >= 3);
+    }
+
+    /** Each colour of a picture once. */
+    private int[] pixels(String css) {
+        return grounds.computeIfAbsent(
+                css,
+                key -> {
+                    String name = key.replaceAll(".*/(pictures/[^\"]*)\"?\\)", "$1");
+                    try {
+                        BufferedImage image = ImageIO.read(folder.resolve(name).toFile());
+                        int width = image.getWidth();
+                        int[] all = image.getRGB(0, 0, width, image.getHeight(), null, 0, width);
+                        return Arrays.stream(all).distinct().toArray();
+                    } catch (IOException gone) {
+                        throw new UncheckedIOException(gone);
+                    }
+                });
     }
 
     private static int rgb(Rgb color) {

@@ -27,6 +27,7 @@ import yewberry.core.compose.Composer;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Border;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Distance;
@@ -300,7 +301,13 @@ final class SeededGuide {
                                                         "https://observatory.example/nights")));
                 case 2 -> {
                     if (!pages.isEmpty()) {
-                        run = run.withLink(Optional.of(new LinkTo.ToPage(pages.getLast().id())));
+                        run =
+                                run.withLink(
+                                        Optional.of(
+                                                i == 1
+                                                        ? new LinkTo.ToParagraph(
+                                                                id("story"), id("paragraph main 0"))
+                                                        : new LinkTo.ToPage(pages.getLast().id())));
                     }
                 }
                 case 3 -> run = run.withLook(Optional.of(marked.id()));
@@ -309,6 +316,17 @@ final class SeededGuide {
             runs.add(run);
         }
         return new Paragraph(id("paragraph " + name), look.id(), runs);
+    }
+
+    /** Of every other role. */
+    private static Optional<Border> border(Role role) {
+        return Optional.of(
+                        new Border(
+                                List.of(Edge.LEFT),
+                                Length.pt(2),
+                                Tinted.full(NIGHT.id()),
+                                Border.Style.SOLID))
+                .filter(_ -> role.ordinal() % 2 == 0);
     }
 
     private Look look(Role role) {
@@ -329,9 +347,10 @@ final class SeededGuide {
                     look.withPanel(
                             Optional.of(
                                     Panel.shaded(
-                                            tint(),
-                                            Panel.Reach.MEASURE,
-                                            Padding.all(Distance.em(0.3)))));
+                                                    tint(),
+                                                    Panel.Reach.MEASURE,
+                                                    Padding.all(Distance.em(0.3)))
+                                            .withBorder(border(role))));
         }
         if (role == Role.TITLE) {
             look =

@@ -404,7 +404,7 @@ public final class Structure {
     }
 
     /** Where the words of an element lead; nothing where they lead nowhere. */
-    Optional<LinkTo> leads(Node node) {
+    public Optional<LinkTo> leads(Node node) {
         return links.entrySet().stream()
                 .filter(each -> each.getValue() == node)
                 .map(each -> each.getKey().to())

@@ -3,9 +3,9 @@ package yewberry.core.output;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.nio.charset.StandardCharsets;
-import java.util.Comparator;
+import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.IdentityHashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -13,20 +13,19 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
-import yewberry.core.legibility.Demand;
-import yewberry.core.legibility.Legibility;
-import yewberry.core.legibility.RunContrast;
 import yewberry.core.publication.Border;
 import yewberry.core.publication.CharacterLook;
-import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.ListMark;
 import yewberry.core.publication.Look;
@@ -36,7 +35,6 @@ import yewberry.core.publication.Publication;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
-import yewberry.core.scene.Paint;
 import yewberry.core.text.Face;
 import yewberry.core.text.FontFile;
 
@@ -44,10 +42,11 @@ import yewberry.core.text.FontFile;
  * The stories of a publication as a page of the web: HTML in the order in which they are read, and
  * CSS with the colours in which each stretch of text is judged, of the letters and of what is
  * behind them. Where that is a picture or a gradient, it is the colour of it that is hardest to
- * read on.
+ * read on, unless the whole of it can be behind the text ({@link WebGround}).
  */
 public final class WebPage {
-    private static final double PPI = 144;
+    /** Of pictures. */
+    public static final double PPI = 144;
 
     private final Publication publication;
     private final PressCondition condition;
@@ -60,16 +59,25 @@ public final class WebPage {
     private final Map<UUID, Panel> panels = new HashMap<>();
     private final Map<String, byte[]> files = new LinkedHashMap<>();
     private final Map<String, String> classes = new LinkedHashMap<>();
-    private final Map<Integer, Rgb> grounds = new HashMap<>();
+    private final Map<Integer, Stand> grounds = new HashMap<>();
+    private final Map<Integer, WebGround> pictured = new HashMap<>();
     private final Map<Integer, Integer> numbers = new HashMap<>();
     private final Map<UUID, Integer> shown = new HashMap<>();
+    private final Set<UUID> told = new HashSet<>();
+
+    /** The pages that a section begins with: those on which an element begins. */
+    private final TreeSet<Integer> sections = new TreeSet<>();
 
     /**
-     * A stretch of text, or a picture.
+     * What something stands on.
      *
-     * @param behind it, as it is judged
+     * @param color of it; of a picture or gradient the one that stands for it
+     * @param page whose picture or gradient it is, from 0
      */
-    private record Piece(Item item, List<Boolean> spaced, Rgb color, Rgb behind) {}
+    private record Stand(Rgb color, Optional<Integer> page) {}
+
+    /** A stretch of text, or a picture. */
+    private record Piece(Item item, Rgb color, Stand behind) {}
 
     private WebPage(Publication publication, PressCondition condition) {
         this.publication = publication;
@@ -99,53 +107,55 @@ public final class WebPage {
         numbers.put(page, publication.pages().position(scene.page()).orElse(page) + 1);
         shown.put(scene.page(), page);
         Map<Item, Structure.Place> places = structure.page(scene, scene.on(Medium.SCREEN));
-        Legibility legibility =
-                new Legibility(condition, Demand.of(publication.setup()), Destination.SCREEN);
-        Map<Item, RunContrast> judged = OutputPages.judged(scene, legibility, Medium.SCREEN);
+        Map<Item, JudgedColors> judged = JudgedColors.of(scene, publication.setup());
         View view = View.designed(Medium.SCREEN, condition);
-        Map<Rgb, Integer> counts = new HashMap<>();
-        List<Item> there = scene.allOn(Medium.SCREEN);
-        Map<Item, Item> composed = new IdentityHashMap<>();
-        for (int i = 0; i < there.size(); i++) {
-            composed.put(there.get(i), scene.items().get(i));
-        }
+        Map<Item, Structure.Place.Read> read = new LinkedHashMap<>();
         for (Item item : scene.on(Medium.SCREEN).items()) {
             if (item instanceof Item.TextFill fill && fill.kind() == Item.TextFill.Kind.BORDER) {
                 borders.put(fill.paragraph(), view.see(fill.paints().getFirst().color()));
             }
-            if (!(places.get(item) instanceof Structure.Place.Read read)) {
-                continue;
-            }
-            Optional<RunContrast.Against> against =
-                    Optional.ofNullable(judged.get(composed.get(item)))
-                            .flatMap(each ->
-                                    each.against().stream()
-                                            .min(
-                                                    Comparator.comparingDouble(
-                                                            RunContrast.Against::ratio)));
-            Rgb behind = against.map(RunContrast.Against::color).orElseGet(view::bare);
-            Rgb color =
-                    against.map(RunContrast.Against::foreground)
-                            .orElseGet(() ->
-                                    view.see(
-                                            item.paints().stream()
-                                                    .map(Paint::color)
-                                                    .findFirst()
-                                                    .orElse(behind)));
-            pieces.put(List.of(page, read.number()), new Piece(item, read.spaced(), color, behind));
-            if (item instanceof Item.GlyphRun run) {
-                faces.add(run.face());
-                counts.merge(behind, run.text().length(), Integer::sum);
-            } else {
-                picture(scene, item, page, read.number());
+            if (places.get(item) instanceof Structure.Place.Read at) {
+                read.put(item, at);
             }
         }
-        grounds.put(
-                page,
+        Stand ground = ground(scene, page, read.keySet(), judged);
+        read.forEach((item, at) -> {
+            JudgedColors colors = judged.get(item);
+            Stand behind =
+                    ground.page().isPresent() && colors.onGround()
+                            ? ground
+                            : new Stand(colors.behind(), Optional.empty());
+            pieces.put(List.of(page, at.number()), new Piece(item, colors.color(), behind));
+            if (item instanceof Item.GlyphRun run) {
+                faces.add(run.face());
+                told.add(run.paragraph());
+            } else {
+                picture(scene, item, page, at.number());
+            }
+        });
+    }
+
+    /** What most of a page's text stands on. */
+    private Stand ground(
+            PageScene scene, int page, Set<Item> read, Map<Item, JudgedColors> judged) {
+        Map<Rgb, Integer> counts = new HashMap<>();
+        List<JudgedColors> text = new ArrayList<>();
+        for (Item item : read) {
+            if (item instanceof Item.GlyphRun run) {
+                counts.merge(judged.get(item).behind(), run.text().length(), Integer::sum);
+                text.add(judged.get(item));
+            }
+        }
+        Rgb most =
                 counts.entrySet().stream()
                         .max(Map.Entry.comparingByValue())
                         .map(Map.Entry::getKey)
-                        .orElseGet(view::bare));
+                        .orElseGet(View.designed(Medium.SCREEN, condition)::bare);
+        Optional<WebGround> ground = WebGround.of(scene, text);
+        ground.ifPresent(it -> pictured.put(page, it));
+        Stand stand = new Stand(most, ground.map(_ -> page));
+        grounds.put(page, stand);
+        return stand;
     }
 
     private void picture(PageScene scene, Item item, int page, int number) {
@@ -199,43 +209,52 @@ public final class WebPage {
 
     /** The elements, in one section for each page that they begin on. */
     private String body() {
+        List<Node> blocks = blocks(structure.root()).toList();
+        blocks.forEach(block -> sections.add(page(block)));
         StringBuilder html = new StringBuilder();
-        int[] last = {-1};
-        blocks(structure.root(), html, last);
-        if (last[0] >= 0) {
-            html.append("</section>\n");
-        }
-        return html.toString();
-    }
-
-    private void blocks(Node of, StringBuilder html, int[] last) {
-        for (Node node : of.nodes()) {
-            if (node.kind() == Node.Kind.PART) {
-                blocks(node, html, last);
-                continue;
-            }
-            int page = node.first().orElseThrow().page();
-            if (page > last[0]) {
-                if (last[0] >= 0) {
-                    html.append("</section>\n");
-                }
+        int last = -1;
+        for (Node block : blocks) {
+            if (page(block) > last) {
+                html.append(last < 0 ? "" : "</section>\n");
+                last = page(block);
                 html.append(
                         "<section id=\"page-%d\" class=\"%s\">\n"
-                                .formatted(
-                                        numbers.get(page),
-                                        named(
-                                                "page",
-                                                "background-color:" + grounds.get(page).hex())));
-                last[0] = page;
+                                .formatted(numbers.get(last), named("page", section(last))));
             }
-            html.append(block(node, grounds.get(last[0]))).append('\n');
+            html.append(block(block, grounds.get(last))).append('\n');
         }
+        return html.append(last < 0 ? "" : "</section>\n").toString();
+    }
+
+    /** A gradient is as long as the section; a picture keeps its proportions. */
+    private String section(int page) {
+        String css = "background-color:" + grounds.get(page).color().hex();
+        WebGround ground = pictured.get(page);
+        if (ground == null) {
+            return css;
+        }
+        String name = "pictures/page-%d.png".formatted(page + 1);
+        files.put(name, PictureFile.png(ground.image(), WebGround.PPI));
+        return css
+                + ";background-image:url(%s);background-size:%s"
+                        .formatted(name, ground.hasPicture() ? "cover" : "100% 100%");
+    }
+
+    /** Those of named parts, too. */
+    private static Stream<Node> blocks(Node of) {
+        return of.nodes().stream()
+                .flatMap(node -> node.kind() == Node.Kind.PART ? blocks(node) : Stream.of(node));
+    }
+
+    /** The one that an element begins on. */
+    private static int page(Node block) {
+        return block.first().orElseThrow().page();
     }
 
     /**
      * @param around the colour that the element stands on
      */
-    private String block(Node node, Rgb around) {
+    private String block(Node node, Stand around) {
         return switch (node.kind()) {
             case FIGURE -> {
                 Node.Part.Content content = node.contents().getFirst();
@@ -256,16 +275,17 @@ public final class WebPage {
                         inner(node, each -> block(each, around)));
             }
             case ITEM ->
-                    element(
+                    dressed(
                             "li",
                             node,
-                            "",
-                            inner(
-                                    node,
-                                    each ->
-                                            each.kind() == Node.Kind.LABEL
-                                                    ? words(each, around) + " "
-                                                    : block(each, around)));
+                            around,
+                            behind ->
+                                    inner(
+                                            node,
+                                            each ->
+                                                    each.kind() == Node.Kind.LABEL
+                                                            ? words(each, behind) + " "
+                                                            : block(each, behind)));
             case TITLE -> text("p", node, around);
             case HEADING -> text("h" + node.level(), node, around);
             case PARAGRAPH, CAPTION -> text("p", node, around);
@@ -279,33 +299,50 @@ public final class WebPage {
     }
 
     private static String element(String name, Node node, String more, String inner) {
-        String language = node.language().map(it -> " lang=\"%s\"".formatted(it.tag())).orElse("");
+        String language = language(node).map(it -> " lang=\"%s\"".formatted(it.tag())).orElse("");
         return "<%s%s%s>%s</%s>".formatted(name, language, more, inner, name);
     }
 
-    /** A paragraph with its shading, border and setting. */
-    private String text(String name, Node node, Rgb around) {
-        Optional<Item.GlyphRun> first = first(node);
+    /** An item of a list is in the language of what it says. */
+    private static Optional<Language> language(Node node) {
+        return node.kind() == Node.Kind.ITEM ? node.nodes().getLast().language() : node.language();
+    }
+
+    private String text(String name, Node node, Stand around) {
+        return dressed(name, node, around, behind -> words(node, behind));
+    }
+
+    /**
+     * A paragraph with its shading, border and setting.
+     *
+     * @param inner what is in it, on the colour that it has behind it
+     */
+    private String dressed(String name, Node node, Stand around, Function<Stand, String> inner) {
+        Optional<Node.Part.Content> begins = node.first();
+        Optional<Item.GlyphRun> first = begins.flatMap(this::run);
         if (first.isEmpty()) {
-            return element(name, node, "", words(node, around));
+            return element(name, node, "", inner.apply(around));
         }
         Item.GlyphRun run = first.get();
-        Rgb behind = pieces.get(key(node.first().orElseThrow())).behind();
+        Stand behind = pieces.get(key(begins.get())).behind();
         StringBuilder css = new StringBuilder(setting(run.look()));
         if (!behind.equals(around)) {
-            css.append(";background-color:").append(behind.hex());
+            css.append(";background-color:").append(behind.color().hex());
         }
-        panel(run).ifPresent(panel -> css.append(panel(panel, run, node.first().orElseThrow())));
+        panel(run).ifPresent(panel -> css.append(panel(panel, run, begins.get())));
         return element(
                 name,
                 node,
                 " id=\"p-%s\" class=\"%s\"".formatted(run.paragraph(), named(name, css.toString())),
-                words(node, behind));
+                inner.apply(behind));
     }
 
     private Optional<Item.GlyphRun> first(Node node) {
-        return node.first()
-                .map(content -> pieces.get(key(content)))
+        return node.first().flatMap(this::run);
+    }
+
+    private Optional<Item.GlyphRun> run(Node.Part.Content content) {
+        return Optional.of(pieces.get(key(content)))
                 .map(Piece::item)
                 .filter(Item.GlyphRun.class::isInstance)
                 .map(Item.GlyphRun.class::cast);
@@ -396,7 +433,7 @@ public final class WebPage {
     }
 
     /** What is written in an element, each stretch in its colours. */
-    private String words(Node node, Rgb around) {
+    private String words(Node node, Stand around) {
         StringBuilder html = new StringBuilder();
         for (Node.Part part : node.parts()) {
             html.append(
@@ -413,14 +450,14 @@ public final class WebPage {
         return html.toString();
     }
 
-    private String stretch(Node.Part.Content content, Rgb around) {
+    private String stretch(Node.Part.Content content, Stand around) {
         Piece piece = pieces.get(key(content));
         if (!(piece.item() instanceof Item.GlyphRun run)) {
             return "";
         }
         StringBuilder css = new StringBuilder("color:").append(piece.color().hex());
         if (!piece.behind().equals(around)) {
-            css.append(";background-color:").append(piece.behind().hex());
+            css.append(";background-color:").append(piece.behind().color().hex());
         }
         run.characters().ifPresent(look -> css.append(characters(look, run)));
         String text = escaped(content.text());
@@ -432,7 +469,7 @@ public final class WebPage {
                 .formatted(run.face().weight(), run.face().italic() ? "italic" : "normal");
     }
 
-    private String link(Node node, Rgb around) {
+    private String link(Node node, Stand around) {
         Optional<LinkTo> to = structure.leads(node);
         String inner = words(node, around);
         if (to.isEmpty()) {
@@ -442,8 +479,12 @@ public final class WebPage {
                 switch (to.get()) {
                     case LinkTo.Address(String uri) -> uri;
                     case LinkTo.ToPage(UUID page) ->
-                            shown.containsKey(page) ? "#page-" + numbers.get(shown.get(page)) : "";
-                    case LinkTo.ToParagraph(UUID story, UUID paragraph) -> "#p-" + paragraph;
+                            Optional.ofNullable(shown.get(page))
+                                    .map(sections::floor)
+                                    .map(at -> "#page-" + numbers.get(at))
+                                    .orElse("");
+                    case LinkTo.ToParagraph(UUID story, UUID paragraph) ->
+                            told.contains(paragraph) ? "#p-" + paragraph : "";
                 };
         String color =
                 first(node)

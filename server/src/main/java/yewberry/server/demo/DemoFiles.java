@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Progress;
@@ -43,6 +44,7 @@ import yewberry.pdf.PdfOutput;
 import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.ReadBack;
 import yewberry.pdf.proof.ReadBackReport;
+import yewberry.pdf.proof.WebReadBack;
 import yewberry.server.jobs.Outputs;
 import yewberry.server.jobs.SetOutput;
 import yewberry.server.json.CoreJson;
@@ -70,7 +72,7 @@ public final class DemoFiles {
         }
     }
 
-    /** Whether each PDF, read back, matches what it was made from. */
+    /** Whether each PDF and the web page, read back, matches what it was made from. */
     static boolean write(Path folder) throws IOException {
         Files.createDirectories(folder);
         Map<String, byte[]> files = new HashMap<>();
@@ -149,16 +151,31 @@ public final class DemoFiles {
         System.out.println(
                 "Wrote the press PDFs, the log sheets, season-guide-scene.json, season-guide-findings.json, swatches.csv and pictures to "
                         + folder);
-        for (Map.Entry<String, byte[]> file : WebPage.of(guide, scenes, press).entrySet()) {
-            Path web = folder.resolve("web").resolve(file.getKey());
-            Files.createDirectories(web.getParent());
-            Files.write(web, file.getValue());
-        }
+        verdicts.put("web/index.html", web(guide, scenes, press, folder.resolve("web")));
         verdicts.put("season-guide-press.pdf", ReadBack.check(pdf, output, Progress.NONE));
         verdicts.put(
                 "gate-leaflet-press.pdf", ReadBack.check(leafletPdf, leafletOutput, Progress.NONE));
         json.writeValue(folder.resolve("readback.json").toFile(), verdicts);
         return verdicts.values().stream().allMatch(ReadBackReport::matches);
+    }
+
+    /** Written, and read back from what is in the folder then. */
+    private static ReadBackReport web(
+            Publication guide, List<PageScene> scenes, PressCondition press, Path folder)
+            throws IOException {
+        for (Map.Entry<String, byte[]> file : WebPage.of(guide, scenes, press).entrySet()) {
+            Path to = folder.resolve(file.getKey());
+            Files.createDirectories(to.getParent());
+            Files.write(to, file.getValue());
+        }
+        Map<String, byte[]> there = new HashMap<>();
+        try (Stream<Path> files = Files.walk(folder)) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                String name = folder.relativize(file).toString().replace('\\', '/');
+                there.put(name, Files.readAllBytes(file));
+            }
+        }
+        return WebReadBack.check(there, guide, scenes);
     }
 
     private static PdfOutput output(

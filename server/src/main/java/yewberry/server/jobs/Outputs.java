@@ -1,5 +1,6 @@
 package yewberry.server.jobs;
 
+import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -7,12 +8,14 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -34,6 +37,7 @@ import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.FileComparison;
 import yewberry.pdf.proof.PlacedPages;
 import yewberry.pdf.proof.ReadBack;
+import yewberry.pdf.proof.WebReadBack;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.FileResult;
@@ -195,9 +199,26 @@ public class Outputs {
                 out.closeEntry();
             }
         }
+        phases.at("Reading back").at(0, scenes.size());
+        List<String> wrong = WebReadBack.check(unzipped(part), made, scenes).problems();
         return List.of(
                 new FileResult(
-                        "index.html", scenes.size(), false, Optional.empty(), Optional.empty()));
+                        "index.html",
+                        scenes.size(),
+                        false,
+                        Optional.empty(),
+                        wrong.stream().findFirst().map("Read back: %s."::formatted)));
+    }
+
+    private static Map<String, byte[]> unzipped(Path zip) throws IOException {
+        Map<String, byte[]> files = new HashMap<>();
+        try (ZipInputStream in =
+                new ZipInputStream(new BufferedInputStream(Files.newInputStream(zip)))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                files.put(entry.getName(), in.readAllBytes());
+            }
+        }
+        return files;
     }
 
     /**
