@@ -22,9 +22,9 @@ final class PlateComparison {
 
     /**
      * A part of 64 of a pixel more or less is covered where an edge falls a hair beside another;
-     * where a letter lies on its outline, two.
+     * where a letter lies on its outline, or a border ends where a shading does, two.
      */
-    private static final float EDGE = 0.032f;
+    private static final float EDGE = 2f / 64 + FLAT;
 
     /** Up to so much of a difference around a pixel it counts as flat. */
     private static final float EVEN = 0.01f;
