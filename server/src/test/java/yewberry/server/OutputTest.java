@@ -239,6 +239,59 @@ class OutputTest {
         assertThat(again.status()).isBetween(400, 499);
     }
 
+    private void edit(String publication, String edit) {
+        long revision = client.read(publication).path("revision").asLong();
+        Client.Answer done = client.edit(publication, revision, "somebody", edit);
+        assertThat(done.status()).as(done.text()).isEqualTo(200);
+    }
+
+    private String page(String publication, int number) {
+        return client.read(publication).path("pages").get(number - 1).path("id").asString();
+    }
+
+    /** Two are put in, so that left pages stay left. */
+    @Test
+    void pages_that_were_put_in_moved_or_taken_out_do_not_make_all_after_them_differ()
+            throws Exception {
+        String id = client.create("Guide", 6);
+        darken(id, true);
+        String all = made(id, "{\"kind\":\"PRESS_PDF\"}").path("id").asString();
+        String some = made(id, "{\"kind\":\"PRESS_PDF\",\"pages\":\"1-3\"}").path("id").asString();
+        edit(
+                id,
+                "{\"type\": \"addPages\", \"pages\": [\"%s\", \"%s\"]}"
+                        .formatted(UUID.randomUUID(), UUID.randomUUID()));
+        JsonNode report = compared(all).path("report");
+        assertThat(texts(report.path("problems")))
+                .containsExactly("Pages 1, 2 are not in the file.");
+        assertThat(report.path("pages"))
+                .hasSize(6)
+                .allMatch(page -> page.path("matches").asBoolean());
+        assertThat(report.path("pages").get(1).path("number").asInt()).isEqualTo(4);
+        assertThat(report.path("pages").get(1).path("other").path("label").asString())
+                .isEqualTo("2");
+        // a range is of pages, not of numbers: all that is in it is still there
+        assertThat(compared(some).path("report").path("matches").asBoolean()).isTrue();
+        edit(id, "{\"type\": \"removePages\", \"pages\": [\"%s\"]}".formatted(page(id, 8)));
+        edit(
+                id,
+                "{\"type\": \"movePages\", \"pages\": [\"%s\", \"%s\"], \"after\": \"%s\"}"
+                        .formatted(page(id, 3), page(id, 4), page(id, 6)));
+        report = compared(all).path("report");
+        assertThat(texts(report.path("problems")))
+                .containsExactly(
+                        "Page 6 of the file is not among the pages any more.",
+                        "Pages 1, 2 are not in the file.",
+                        "The pages are in another order now.");
+        assertThat(report.path("pages"))
+                .hasSize(5)
+                .allMatch(page -> page.path("matches").asBoolean());
+    }
+
+    private static List<String> texts(JsonNode of) {
+        return of.valueStream().map(JsonNode::asString).toList();
+    }
+
     /** ISO 216: A5; the model's margins are 4.2 mm, made up. */
     @Test
     void an_office_printer_leaves_its_margins_white_and_drops_backgrounds() throws Exception {

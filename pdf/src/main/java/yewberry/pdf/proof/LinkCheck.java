@@ -24,9 +24,12 @@ final class LinkCheck {
     private static final double TOLERANCE = 0.1;
 
     private final PDDocument document;
-    private final List<PageScene> scenes;
+    private final List<Optional<PageScene>> scenes;
 
-    LinkCheck(PDDocument document, List<PageScene> scenes) {
+    /**
+     * @param scenes by the page of the document; nothing where that is no page any more
+     */
+    LinkCheck(PDDocument document, List<Optional<PageScene>> scenes) {
         this.document = document;
         this.scenes = scenes;
     }
@@ -72,7 +75,9 @@ final class LinkCheck {
     /** Text without room is on no page, and nothing leads to it. */
     private boolean isReached(LinkTo to) {
         return !(to instanceof LinkTo.ToParagraph(UUID story, UUID paragraph))
-                || scenes.stream().anyMatch(each -> holds(each, paragraph));
+                || scenes.stream()
+                        .flatMap(Optional::stream)
+                        .anyMatch(each -> holds(each, paragraph));
     }
 
     private static boolean holds(PageScene scene, UUID paragraph) {
@@ -112,10 +117,10 @@ final class LinkCheck {
             return false;
         }
         int page = document.getPages().indexOf(destination.getPage());
-        if (page < 0 || page >= scenes.size()) {
+        if (page < 0 || page >= scenes.size() || scenes.get(page).isEmpty()) {
             return false;
         }
-        PageScene target = scenes.get(page);
+        PageScene target = scenes.get(page).get();
         return switch (to) {
             case LinkTo.Address address -> false;
             case LinkTo.ToPage(UUID id) -> target.page().equals(id);

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,6 +39,7 @@ import yewberry.pdf.proof.ReadBackReport.BoxCheck;
 import yewberry.pdf.proof.ReadBackReport.Extent;
 import yewberry.pdf.proof.ReadBackReport.PageReport;
 import yewberry.pdf.proof.ReadBackReport.PaintCheck;
+import yewberry.pdf.proof.SincePages.Held;
 import yewberry.pdf.read.DeviceColors;
 import yewberry.pdf.read.ImageCache;
 import yewberry.pdf.read.PagePlates;
@@ -68,11 +70,22 @@ public final class ReadBack implements AutoCloseable {
     private Optional<SecondDrawing> witness = Optional.empty();
     private Optional<StructureCheck> structure = Optional.empty();
 
-    private ReadBack(PDDocument document, PdfOutput output, AtomicInteger pictures) {
+    /** What each page of the file is held against; nothing where that is no page any more. */
+    private final List<Optional<PageScene>> inFile;
+
+    private ReadBack(
+            PDDocument document, PdfOutput output, List<Held> held, AtomicInteger pictures) {
         this.document = document;
         this.pages = PageIndex.of(document);
         this.output = output;
         this.scenes = output.scenes();
+        this.inFile =
+                new ArrayList<>(Collections.nCopies(document.getNumberOfPages(), Optional.empty()));
+        for (Held each : held) {
+            if (each.page() < inFile.size()) {
+                inFile.set(each.page(), Optional.of(scenes.get(each.scene())));
+            }
+        }
         this.medium = output.medium();
         this.condition = output.condition();
         this.pictures = pictures;
@@ -100,36 +113,72 @@ public final class ReadBack implements AutoCloseable {
      */
     public static ReadBackReport check(Path file, PdfOutput output, Progress progress)
             throws IOException {
+        return check(file, output, Held.inPlace(output), Optional.empty(), progress);
+    }
+
+    /**
+     * The same of a file that was made before, whose pages may be in another order now, and some of
+     * them gone or new.
+     *
+     * @param output what the file would be made from now
+     * @param made what was found of each page of the file when it was made
+     * @throws IOException if the file cannot be read
+     * @throws java.util.concurrent.CancellationException if {@code progress} says so
+     */
+    public static ReadBackReport checkLater(
+            Path file, PdfOutput output, List<PageReport> made, Progress progress)
+            throws IOException {
+        SincePages since = new SincePages(output, made);
+        return since.areInPlace()
+                ? check(file, output, progress)
+                : check(file, output, since.held(), Optional.of(since), progress);
+    }
+
+    private static ReadBackReport check(
+            Path file,
+            PdfOutput output,
+            List<Held> held,
+            Optional<SincePages> since,
+            Progress progress)
+            throws IOException {
         AtomicInteger pictures = new AtomicInteger();
         Optional<StructureCheck> structure = StructureCheck.of(output);
-        List<String> problems;
-        int pages;
+        List<String> problems = new ArrayList<>();
+        List<Held> there;
         try (PDDocument document =
                         Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
-                ReadBack readBack = new ReadBack(document, output, pictures)) {
-            problems = readBack.file(OutputCondition.of(output));
-            if (structure.isPresent()) {
-                problems.addAll(structure.get().file(document));
+                ReadBack readBack = new ReadBack(document, output, held, pictures)) {
+            if (since.isPresent()) {
+                problems.addAll(since.get().problems());
+            } else {
+                problems.addAll(readBack.count());
             }
-            problems.addAll(new NavigationCheck(document).numbers(output));
+            problems.addAll(readBack.conditions(OutputCondition.of(output)));
+            if (since.isEmpty()) {
+                if (structure.isPresent()) {
+                    problems.addAll(structure.get().file(document));
+                }
+                problems.addAll(new NavigationCheck(document).numbers(output));
+            }
             if (!output.layered().isEmpty() && !SwitchedLayers.areAsViewed(document)) {
                 problems.add("Readers that do not switch by themselves show what is printed.");
             }
             problems.addAll(ClaimCheck.check(document, output.profile()));
-            pages = Math.min(document.getNumberOfPages(), output.scenes().size());
+            int pages = document.getNumberOfPages();
+            there = held.stream().filter(each -> each.page() < pages).toList();
         }
         PageReaders.Opener opener =
                 document -> {
-                    ReadBack reader = new ReadBack(document, output, pictures);
+                    ReadBack reader = new ReadBack(document, output, held, pictures);
                     if (problems.isEmpty()) {
                         reader.witness =
                                 Optional.of(
                                         new SecondDrawing(document, reader.pages, output.medium()));
                     }
                     reader.structure = structure;
-                    return reader.reading(reader::page);
+                    return reader.reading(at -> reader.page(there.get(at), since));
                 };
-        return ReadBackReport.of(PageReaders.read(file, opener, pages, progress), problems);
+        return ReadBackReport.of(PageReaders.read(file, opener, there.size(), progress), problems);
     }
 
     /**
@@ -153,7 +202,7 @@ public final class ReadBack implements AutoCloseable {
         AtomicInteger pictures = new AtomicInteger();
         PageReaders.Opener opener =
                 document -> {
-                    ReadBack reader = new ReadBack(document, output, pictures);
+                    ReadBack reader = new ReadBack(document, output, List.of(), pictures);
                     return reader.reading(
                             at -> reader.added(wanted.get(at).getKey(), of.get(at).on(medium)));
                 };
@@ -197,15 +246,18 @@ public final class ReadBack implements AutoCloseable {
         return PageReport.of(number, List.of(), comparison, List.of(), List.of());
     }
 
-    /** What is wrong with the file as a whole. */
-    private List<String> file(List<OutputCondition> conditions) throws IOException {
-        List<String> problems = new ArrayList<>();
+    private List<String> count() {
         int pages = scenes.size();
-        if (document.getNumberOfPages() != pages) {
-            problems.add(
-                    "The file has %d pages instead of %d."
-                            .formatted(document.getNumberOfPages(), pages));
-        }
+        return document.getNumberOfPages() == pages
+                ? List.of()
+                : List.of(
+                        "The file has %d pages instead of %d."
+                                .formatted(document.getNumberOfPages(), pages));
+    }
+
+    /** What is wrong with what the file says it is made for. */
+    private List<String> conditions(List<OutputCondition> conditions) throws IOException {
+        List<String> problems = new ArrayList<>();
         List<PDOutputIntent> intents = document.getDocumentCatalog().getOutputIntents();
         if (intents.size() != conditions.size()) {
             problems.add(
@@ -247,12 +299,11 @@ public final class ReadBack implements AutoCloseable {
     }
 
     /**
-     * @param index of the page, from 0
      * @throws IOException if the page cannot be read
      */
-    PageReport page(int index) throws IOException {
-        int number = index + 1;
-        PDPage page = pages.page(number);
+    private PageReport page(Held held, Optional<SincePages> since) throws IOException {
+        int index = held.scene();
+        PDPage page = pages.page(held.page() + 1);
         MediumScene scene = scenes.get(index).on(medium);
         Rect bleed = scene.boxes().bleed();
         Rect shown = medium == Medium.SCREEN ? scene.boxes().trim() : bleed;
@@ -265,7 +316,7 @@ public final class ReadBack implements AutoCloseable {
                         box("BleedBox", page.getBleedBox(), scene, bleed),
                         box("TrimBox", page.getTrimBox(), scene, scene.boxes().trim()));
         List<String> problems = setting(page, scene);
-        problems.addAll(new LinkCheck(document, scenes).check(page, scenes.get(index), medium));
+        problems.addAll(new LinkCheck(document, inFile).check(page, scenes.get(index), medium));
         PaintedPage painted = PaintedPage.read(page);
         MediumScene viewed =
                 output.layered().isEmpty()
@@ -288,7 +339,7 @@ public final class ReadBack implements AutoCloseable {
                 && SecondDrawing.isOfUse(scene)) {
             page.setCropBox(PdfWriter.rectangle(scene.boxes(), shown));
             witness.get()
-                    .differs(index, wanted, PPI)
+                    .differs(held.page(), wanted, PPI)
                     .ifPresent(place ->
                             problems.add(
                                     "A second drawing shows another colour at %s mm, %s mm."
@@ -319,9 +370,11 @@ public final class ReadBack implements AutoCloseable {
                 problems.add("As it is printed, the page has other colours.");
             }
         }
-        return PageReport.of(number, boxes, comparison, text.colors(), problems)
-                .labelled(output.label(index))
-                .heldAgainst(scenes.get(index).page());
+        PageReport report =
+                PageReport.of(index + 1, boxes, comparison, text.colors(), problems)
+                        .labelled(output.label(index))
+                        .heldAgainst(scenes.get(index).page());
+        return since.map(it -> report.withOther(it.before(held))).orElse(report);
     }
 
     private Optional<PDOptionalContentProperties> switched(String event) {

@@ -29,8 +29,8 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
      * @param matches whether nothing on the page differs
      * @param painted how the whole page compares, pixel by pixel
      * @param problems each thing that is missing, moved, misread or not as it was written
-     * @param other the page of the file that it was compared with; nothing where it was compared
-     *     with a scene
+     * @param other the page of the file that it was compared with, or, of a file that was made
+     *     before and whose pages stand elsewhere now, the page in it; else nothing
      */
     public record PageReport(
             int number,

@@ -398,6 +398,10 @@ public class Jobs implements DisposableBean {
                                                 publication,
                                                 wanted.settings().orElseThrow(),
                                                 wanted.compared().stream().map(this::file).toList(),
+                                                get(wanted.compared().getFirst())
+                                                        .report()
+                                                        .map(ReadBackReport::pages)
+                                                        .orElse(List.of()),
                                                 phase ->
                                                         (done, all) ->
                                                                 at(id, job, phase, done, all)));

@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
@@ -37,6 +38,7 @@ import yewberry.pdf.PdfWriter;
 import yewberry.pdf.proof.FileComparison;
 import yewberry.pdf.proof.PlacedPages;
 import yewberry.pdf.proof.ReadBack;
+import yewberry.pdf.proof.ReadBackReport.PageReport;
 import yewberry.pdf.proof.WebReadBack;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
@@ -144,15 +146,17 @@ public class Outputs {
     /**
      * Holds a file that was made before against what it would be now.
      *
+     * @param before what was found of the file when it was made
      * @return what was found, as JSON
      * @throws IOException if it cannot be read
-     * @throws Refused if a page that is in it is not in the publication any more
+     * @throws Refused if no page that is in it is in the publication any more
      */
     String compare(
             OpenPublication open,
             Publication publication,
             OutputSettings settings,
             List<Path> files,
+            List<PageReport> before,
             Phases phases)
             throws IOException {
         if (files.size() > 1) {
@@ -174,12 +178,32 @@ public class Outputs {
         PdfOutput output =
                 pdf(
                         made,
-                        settings,
+                        samePages(settings, before, publication),
                         made == publication ? own : own.another(),
                         open.press(publication),
                         clock.instant());
         return mapper.writeValueAsString(
-                ReadBack.check(files.getFirst(), output, phases.at("Comparing")));
+                ReadBack.checkLater(files.getFirst(), output, before, phases.at("Comparing")));
+    }
+
+    /** Of a range the pages that were in it, not those that have their numbers now. */
+    private static OutputSettings samePages(
+            OutputSettings settings, List<PageReport> before, Publication publication) {
+        List<UUID> pages = before.stream().flatMap(each -> each.page().stream()).toList();
+        if (settings.pages().isEmpty() || pages.isEmpty()) {
+            return settings;
+        }
+        String numbers =
+                pages.stream()
+                        .map(publication.pages()::position)
+                        .filter(OptionalInt::isPresent)
+                        .map(position -> String.valueOf(position.getAsInt() + 1))
+                        .collect(Collectors.joining(","));
+        if (numbers.isEmpty()) {
+            throw new Refused(
+                    "None of the pages of this file is in the publication any more; compare it with another file.");
+        }
+        return settings.withPages(numbers);
     }
 
     private static List<FileResult> web(
