@@ -129,7 +129,10 @@ class OutputTest {
         // two A5 pages in points, without their bleed
         assertThat(new String(joined.get("guide-002.svg"), StandardCharsets.UTF_8))
                 .contains("viewBox=\"0 0 839.0551 595.2756\"");
-        Map<String, byte[]> web = entries(file(made(id, "{\"kind\":\"WEB\"}")));
+        JsonNode page = made(id, "{\"kind\":\"WEB\"}");
+        assertThat(page.path("files")).hasSize(1);
+        assertThat(page.path("files").get(0).path("problem").asString("")).isEmpty();
+        Map<String, byte[]> web = entries(file(page));
         assertThat(web.keySet()).contains("index.html", "style.css");
     }
 

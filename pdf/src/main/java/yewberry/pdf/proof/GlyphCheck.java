@@ -163,7 +163,7 @@ final class GlyphCheck {
     private void note(Item.GlyphRun run, int count, String what) {
         String text = run.text();
         String shown = text.length() > 40 ? text.substring(0, 39) + "…" : text;
-        problems.add("“%s”: %d glyphs %s.".formatted(shown, count, what));
+        problems.add("“%s”: letters that %s: %d.".formatted(shown, what, count));
     }
 
     /** The glyph at a place, each once; of several that which reads as it should. */
