@@ -78,6 +78,7 @@ export function ReadBack({ job, report, open }: { job: Job; report: Report; open
                 <Row
                   key={page.number}
                   page={page}
+                  isOfTwo={job.compared.length === 2}
                   sameInWords={SAME[job.compared.length] ?? SAME[2]}
                 />
               ))}
@@ -89,7 +90,16 @@ export function ReadBack({ job, report, open }: { job: Job; report: Report; open
   );
 }
 
-function Row({ page, sameInWords }: { page: PageReport; sameInWords: string }) {
+/** @param isOfTwo whether two files are compared, whose text is not counted by colours */
+function Row({
+  page,
+  isOfTwo,
+  sameInWords,
+}: {
+  page: PageReport;
+  isOfTwo: boolean;
+  sameInWords: string;
+}) {
   const { painted } = page;
   return (
     <tr>
@@ -114,7 +124,7 @@ function Row({ page, sameInWords }: { page: PageReport; sameInWords: string }) {
         )}
       </td>
       <td>
-        {page.textColors.length === 0 && (page.other ? "See the verdict" : "No text")}
+        {page.textColors.length === 0 && (isOfTwo ? "See the verdict" : "No text")}
         {page.textColors.map((text, index) => (
           <div key={index}>
             {text.matches ? "" : "✕ "}
