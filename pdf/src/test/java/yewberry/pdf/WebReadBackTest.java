@@ -7,9 +7,11 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -35,6 +37,7 @@ import yewberry.pdf.proof.WebReadBack;
 /** Web pages read from their files by jsoup: those that are right, and harmed ones. */
 class WebReadBackTest {
     private static final int SEEDS = 12;
+    private static final int BROKEN = 60;
 
     /** A web page and what it was made of. */
     private record Made(
@@ -223,5 +226,37 @@ class WebReadBackTest {
         Made made = Made.where(each -> each.files().keySet().stream().anyMatch(is));
         made.files().keySet().removeIf(is);
         assertThat(made.problems()).isNotEmpty();
+    }
+
+    /**
+     * Whatever is done to its bytes, nothing is thrown, and most of it is told: the rest is where
+     * it does not look, such as the distance of lines.
+     */
+    @ParameterizedTest
+    @ValueSource(strings = {"index.html", "style.css", "pictures/"})
+    void broken_files_are_told(String begins) {
+        Random random = new Random(begins.hashCode());
+        Predicate<String> is = name -> name.startsWith(begins);
+        Made made = Made.where(each -> each.files().keySet().stream().anyMatch(is));
+        String name = made.files().keySet().stream().filter(is).findFirst().orElseThrow();
+        byte[] right = made.files().get(name);
+        int told = 0;
+        for (int i = 0; i < BROKEN; i++) {
+            byte[] broken = right.clone();
+            int from = random.nextInt(broken.length);
+            Arrays.fill(
+                    broken, from, Math.min(broken.length, from + 40), (byte) random.nextInt(256));
+            made.files().put(name, i % 2 == 0 ? broken : Arrays.copyOf(right, from));
+            told += made.problems().isEmpty() ? 0 : 1;
+        }
+        assertThat(told).isGreaterThan(BROKEN / 2);
+    }
+
+    @Test
+    void a_rule_that_nobody_wrote_is_told() {
+        Made made = Made.of(1);
+        String css = made.text("style.css") + "p:no(such[ { color:#000000 }";
+        made.files().put("style.css", css.getBytes(StandardCharsets.UTF_8));
+        assertThat(made.problems()).containsExactly("style.css is not as it was written");
     }
 }

@@ -223,6 +223,42 @@ class HostileFilesTest {
         }
     }
 
+    /** Processes that stand still for longer than a file may take, as on a machine without time. */
+    @Test
+    void a_file_is_not_refused_because_the_machine_is_busy() throws Exception {
+        String id = client.create("Busy", 1);
+        for (int worker = 0; worker < 2; worker++) {
+            assertThat(bring(id, "first.pdf", sample("pdf")).answer().status()).isEqualTo(201);
+        }
+        signal("STOP");
+        try (var thread = Executors.newSingleThreadExecutor()) {
+            Future<Timed> answer = thread.submit(() -> bring(id, "second.pdf", sample("pdf")));
+            Thread.sleep(9_000);
+            assertThat(answer.isDone()).isFalse();
+            signal("CONT");
+            assertThat(answer.get().answer().status()).isEqualTo(201);
+        } finally {
+            signal("CONT");
+        }
+    }
+
+    private static void signal(String name) throws Exception {
+        List<String> workers =
+                ProcessHandle.current()
+                        .children()
+                        .filter(each ->
+                                each.info()
+                                        .command()
+                                        .filter(it -> it.endsWith("/java"))
+                                        .isPresent())
+                        .map(each -> String.valueOf(each.pid()))
+                        .toList();
+        assertThat(workers).isNotEmpty();
+        List<String> command = new ArrayList<>(List.of("kill", "-" + name));
+        command.addAll(workers);
+        assertThat(new ProcessBuilder(command).start().waitFor()).isZero();
+    }
+
     private Client.Answer palette(String id) {
         return client.send(
                 HttpRequest.newBuilder(

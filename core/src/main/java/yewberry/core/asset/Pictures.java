@@ -357,6 +357,9 @@ public final class Pictures {
                 if (failed.getCause() instanceof CancellationException) {
                     return remembered(asset, key); // that one was not wanted any more, this is
                 }
+                if (failed.getCause() instanceof RuntimeException own) {
+                    throw own;
+                }
                 throw failed;
             }
         }

@@ -180,6 +180,11 @@ public final class Node {
         nodes().forEach(node -> node.collect(all));
     }
 
+    /** The page that it begins on, among those written, from 0; it is not bare. */
+    public int page() {
+        return first().orElseThrow().page();
+    }
+
     /** The first of what is painted of it or of anything within it. */
     public Optional<Part.Content> first() {
         for (Part part : parts) {

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.IntPredicate;
+import java.util.stream.Stream;
 import yewberry.core.flow.Flows;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Language;
@@ -396,6 +397,16 @@ public final class Structure {
     /** The whole of it, as far as pages were given. */
     public Node root() {
         return root;
+    }
+
+    /** The topmost elements, those of named parts, too, in reading order. */
+    public List<Node> blocks() {
+        return blocks(root).toList();
+    }
+
+    private static Stream<Node> blocks(Node of) {
+        return of.nodes().stream()
+                .flatMap(node -> node.kind() == Node.Kind.PART ? blocks(node) : Stream.of(node));
     }
 
     /** The headings, in reading order. */

@@ -18,10 +18,9 @@ import yewberry.core.scene.PageScene;
  * The gradients and pictures that lie behind all else of a page, as a web page has them. Text
  * stands at other places there, so that it may stand on any of their colours.
  *
- * @param image of the trim, as it is seen
  * @param hasPicture whether there is more in it than colours and gradients
  */
-public record WebGround(BufferedImage image, boolean hasPicture) {
+public record WebGround(PageScene scene, boolean hasPicture) {
     /** Pixels per inch of the page. */
     public static final double PPI = 96;
 
@@ -32,24 +31,31 @@ public record WebGround(BufferedImage image, boolean hasPicture) {
      * @param text on the page
      */
     public static Optional<WebGround> of(PageScene scene, Collection<JudgedColors> text) {
-        View view = View.designed(Medium.SCREEN, scene.condition());
         List<Item.AreaFill> areas = scene.on(Medium.SCREEN).lower();
         if (areas.stream().allMatch(area -> area.paint() instanceof AreaPaint.Solid)) {
             return Optional.empty(); // told without drawing it
         }
-        BufferedImage image = PageRaster.areas(scene, view, scene.boxes().trim(), PPI);
+        boolean hasPicture =
+                areas.stream().anyMatch(area -> area.paint() instanceof AreaPaint.Picture);
+        WebGround ground = new WebGround(scene, hasPicture);
         int[] colors =
-                Arrays.stream(pixels(image)).map(each -> each & 0xffffff).distinct().toArray();
+                Arrays.stream(pixels(ground.image()))
+                        .map(each -> each & 0xffffff)
+                        .distinct()
+                        .toArray();
         double darkest = luminances(colors).min().orElseThrow();
         double lightest = luminances(colors).max().orElseThrow();
         boolean legible =
                 text.stream()
                         .filter(JudgedColors::onGround)
                         .allMatch(each -> isLegible(each, darkest, lightest));
-        boolean hasPicture =
-                areas.stream().anyMatch(area -> area.paint() instanceof AreaPaint.Picture);
-        return Optional.of(new WebGround(image, hasPicture))
-                .filter(_ -> legible && colors.length > 1);
+        return Optional.of(ground).filter(_ -> legible && colors.length > 1);
+    }
+
+    /** The trim of the page as it is seen, drawn when it is asked for: not all of them fit. */
+    public BufferedImage image() {
+        View view = View.designed(Medium.SCREEN, scene.condition());
+        return PageRaster.areas(scene, view, scene.boxes().trim(), PPI);
     }
 
     private static DoubleStream luminances(int[] colors) {

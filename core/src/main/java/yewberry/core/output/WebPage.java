@@ -2,6 +2,7 @@ package yewberry.core.output;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -17,7 +18,6 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
@@ -61,6 +61,7 @@ public final class WebPage {
     private final Map<String, String> classes = new LinkedHashMap<>();
     private final Map<Integer, Stand> grounds = new HashMap<>();
     private final Map<Integer, WebGround> pictured = new HashMap<>();
+    private final Map<ByteBuffer, String> groundFiles = new HashMap<>();
     private final Map<Integer, Integer> numbers = new HashMap<>();
     private final Map<UUID, Integer> shown = new HashMap<>();
     private final Set<UUID> told = new HashSet<>();
@@ -209,14 +210,14 @@ public final class WebPage {
 
     /** The elements, in one section for each page that they begin on. */
     private String body() {
-        List<Node> blocks = blocks(structure.root()).toList();
-        blocks.forEach(block -> sections.add(page(block)));
+        List<Node> blocks = structure.blocks();
+        blocks.forEach(block -> sections.add(block.page()));
         StringBuilder html = new StringBuilder();
         int last = -1;
         for (Node block : blocks) {
-            if (page(block) > last) {
+            if (block.page() > last) {
                 html.append(last < 0 ? "" : "</section>\n");
-                last = page(block);
+                last = block.page();
                 html.append(
                         "<section id=\"page-%d\" class=\"%s\">\n"
                                 .formatted(numbers.get(last), named("page", section(last))));
@@ -233,22 +234,15 @@ public final class WebPage {
         if (ground == null) {
             return css;
         }
-        String name = "pictures/page-%d.png".formatted(page + 1);
-        files.put(name, PictureFile.png(ground.image(), WebGround.PPI));
+        byte[] file = PictureFile.png(ground.image(), WebGround.PPI);
+        // pages of one parent often have the same
+        String name =
+                groundFiles.computeIfAbsent(
+                        ByteBuffer.wrap(file), _ -> "pictures/page-%d.png".formatted(page + 1));
+        files.putIfAbsent(name, file);
         return css
                 + ";background-image:url(%s);background-size:%s"
                         .formatted(name, ground.hasPicture() ? "cover" : "100% 100%");
-    }
-
-    /** Those of named parts, too. */
-    private static Stream<Node> blocks(Node of) {
-        return of.nodes().stream()
-                .flatMap(node -> node.kind() == Node.Kind.PART ? blocks(node) : Stream.of(node));
-    }
-
-    /** The one that an element begins on. */
-    private static int page(Node block) {
-        return block.first().orElseThrow().page();
     }
 
     /**

@@ -66,42 +66,23 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
         }
 
         PageReport heldAgainst(UUID scene) {
-            return new PageReport(
-                    number,
-                    label,
-                    Optional.of(scene),
-                    matches,
-                    boxes,
-                    painted,
-                    textColors,
-                    problems,
-                    other);
+            return with(label, Optional.of(scene), other);
         }
 
         PageReport labelled(String shown) {
-            return new PageReport(
-                    number,
-                    Optional.of(shown).filter(each -> !each.equals(String.valueOf(number))),
-                    page,
-                    matches,
-                    boxes,
-                    painted,
-                    textColors,
-                    problems,
-                    other);
+            Optional<String> told =
+                    Optional.of(shown).filter(each -> !each.equals(String.valueOf(number)));
+            return with(told, page, other);
         }
 
         PageReport withOther(OtherPage before) {
+            return with(label, page, Optional.of(before));
+        }
+
+        private PageReport with(
+                Optional<String> shown, Optional<UUID> against, Optional<OtherPage> before) {
             return new PageReport(
-                    number,
-                    label,
-                    page,
-                    matches,
-                    boxes,
-                    painted,
-                    textColors,
-                    problems,
-                    Optional.of(before));
+                    number, shown, against, matches, boxes, painted, textColors, problems, before);
         }
     }
 

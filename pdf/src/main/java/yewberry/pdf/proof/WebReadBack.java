@@ -7,11 +7,13 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -21,6 +23,7 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.TextNode;
+import org.jsoup.select.Selector;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Medium;
 import yewberry.core.color.Rgb;
@@ -60,6 +63,11 @@ public final class WebReadBack {
     private final Map<Integer, Integer> numbers = new HashMap<>();
     private final Map<UUID, Integer> shown = new HashMap<>();
     private final Map<UUID, WebGround> grounds = new HashMap<>();
+    private final Set<UUID> told = new HashSet<>();
+
+    /** The pages on which something begins, from 0. */
+    private final TreeSet<Integer> begun = new TreeSet<>();
+
     private final List<Wanted> wanted = new ArrayList<>();
     private final Set<String> problems = new LinkedHashSet<>();
 
@@ -115,8 +123,9 @@ public final class WebReadBack {
                 borders.put(fill.paragraph(), view.see(fill.paints().getFirst().color()));
             }
             if (places.get(item) instanceof Structure.Place.Read at) {
-                if (item instanceof Item.GlyphRun) {
+                if (item instanceof Item.GlyphRun run) {
                     text.add(colors.get(item));
+                    told.add(run.paragraph());
                 }
                 read.put(new Place(page, at.number()), new Read(item, colors.get(item), scene));
             }
@@ -133,14 +142,20 @@ public final class WebReadBack {
         }
         Document page = Jsoup.parse(new String(html, StandardCharsets.UTF_8));
         String sheet = new String(css, StandardCharsets.UTF_8);
-        WebStyle style = new WebStyle(page, sheet);
+        WebStyle style;
+        try {
+            style = new WebStyle(page, sheet);
+        } catch (Selector.SelectorParseException broken) {
+            problems.add("style.css is not as it was written");
+            return;
+        }
         String language = publication.setup().language().tag();
         if (!page.select("html").attr("lang").equals(language)) {
             problems.add("the page does not say that it is in “%s”".formatted(language));
         }
         List<Found> found = new ArrayList<>();
         found(page.body(), found);
-        wanted(structure.root(), new int[] {-1});
+        wanted();
         compare(style, found);
         grounds(page, style);
         fetched(page, sheet);
@@ -150,18 +165,16 @@ public final class WebReadBack {
 
     // what is wanted
 
-    private void wanted(Node of, int[] last) {
-        for (Node node : of.nodes()) {
-            if (node.kind() == Node.Kind.PART) {
-                wanted(node, last);
-                continue;
+    private void wanted() {
+        List<Node> blocks = structure.blocks();
+        blocks.forEach(block -> begun.add(block.page()));
+        int last = -1;
+        for (Node block : blocks) {
+            if (block.page() > last) {
+                last = block.page();
+                wanted.add(new Wanted("page " + numbers.get(last), Optional.empty()));
             }
-            int page = node.first().orElseThrow().page();
-            if (page > last[0]) {
-                last[0] = page;
-                wanted.add(new Wanted("page " + numbers.get(page), Optional.empty()));
-            }
-            element(node);
+            element(block);
         }
     }
 
@@ -235,28 +248,14 @@ public final class WebReadBack {
                         switch (to) {
                             case LinkTo.Address(String uri) -> Optional.of(uri);
                             case LinkTo.ToPage(UUID page) ->
-                                    Optional.ofNullable(shown.get(page)).flatMap(this::begun);
+                                    Optional.ofNullable(shown.get(page))
+                                            .map(begun::floor)
+                                            .map(at -> "#page-" + numbers.get(at));
                             case LinkTo.ToParagraph(UUID story, UUID paragraph) ->
-                                    read.values().stream()
-                                                    .map(Read::item)
-                                                    .anyMatch(item ->
-                                                            item instanceof Item.GlyphRun run
-                                                                    && run.paragraph()
-                                                                            .equals(paragraph))
+                                    told.contains(paragraph)
                                             ? Optional.of("#p-" + paragraph)
                                             : Optional.empty();
                         });
-    }
-
-    /** The last section that begins on a page or before it. */
-    private Optional<String> begun(int page) {
-        return structure.root().all().stream()
-                .filter(each -> each != structure.root())
-                .filter(each -> each.kind() != Node.Kind.PART)
-                .map(each -> each.first().orElseThrow().page())
-                .filter(at -> at <= page)
-                .max(Integer::compare)
-                .map(at -> "#page-" + numbers.get(at));
     }
 
     // what is there
@@ -397,7 +396,7 @@ public final class WebReadBack {
 
     /** Sizes are written to a thousandth of a point. */
     private static boolean isOf(String size, double points) {
-        return size.endsWith("pt")
+        return size.matches("\\d{1,6}(\\.\\d{1,3})?pt")
                 && Math.abs(Double.parseDouble(size.substring(0, size.length() - 2)) - points)
                         <= 0.0006;
     }
@@ -421,7 +420,7 @@ public final class WebReadBack {
             return is != null && isSame(is, wanted)
                     ? Optional.empty()
                     : Optional.of("is not as it is drawn");
-        } catch (IOException broken) {
+        } catch (IOException | RuntimeException broken) {
             return Optional.of("cannot be read");
         }
     }
