@@ -17,6 +17,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
+import yewberry.core.Progress;
 import yewberry.core.asset.Intake;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.Contrast;
@@ -116,7 +117,7 @@ class WebColorsTest {
         PressCondition press = PressCondition.coated();
         List<PageScene> scenes =
                 new Composer(press, new Pictures(files::get, new PdfDocuments())).composeAll(guide);
-        for (var file : WebPage.of(guide, scenes, press).entrySet()) {
+        for (var file : WebPage.of(guide, scenes, press, Progress.NONE).entrySet()) {
             Path to = folder.resolve(file.getKey());
             Files.createDirectories(to.getParent());
             Files.write(to, file.getValue());

@@ -1,22 +1,26 @@
 package yewberry.pdf;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.concurrent.CancellationException;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -25,10 +29,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import yewberry.core.Progress;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.output.PictureFile;
+import yewberry.core.output.WebGround;
 import yewberry.core.output.WebPage;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.PageScene;
@@ -46,7 +52,9 @@ class WebReadBackTest {
             return new Made(
                     publication,
                     scenes,
-                    new HashMap<>(WebPage.of(publication, scenes, PressCondition.coated())));
+                    new HashMap<>(
+                            WebPage.of(
+                                    publication, scenes, PressCondition.coated(), Progress.NONE)));
         }
 
         static Made of(long seed) {
@@ -69,7 +77,7 @@ class WebReadBackTest {
         }
 
         List<String> problems() {
-            return WebReadBack.check(files, publication, scenes).problems();
+            return WebReadBack.check(files, publication, scenes, Progress.NONE).problems();
         }
     }
 
@@ -120,6 +128,12 @@ class WebReadBackTest {
                 "another typeface ¦ style.css ¦ (\\.p\\d+ \\{ font-family:)'[^']*' ¦ $1'Other'",
                 "another weight ¦ style.css ¦ (\\.h\\d+ \\{[^}]*font-weight:)\\d+ ¦ $1150",
                 "a font that is not loaded ¦ style.css ¦ @font-face [^}]*\\} ¦ ''",
+                "lines further apart ¦ style.css ¦ (\\.p\\d+ \\{[^}]*line-height:)[0-9.]+ ¦ $19",
+                "text set to the other side ¦ style.css ¦ (\\.p\\d+ \\{[^}]*text-align:)[a-z]+ ¦ $1inherit",
+                "a shading without padding ¦ style.css ¦ (padding:)[1-9][0-9.]*pt ¦ $10pt",
+                "other corners ¦ style.css ¦ (border-radius:)[0-9.]+pt ¦ $17pt",
+                "a border that is thicker ¦ style.css ¦ (border-(?:top|left):)[0-9.]+ ¦ $19",
+                "a border on one side less ¦ style.css ¦ ; border-(?:top|left):[^;}]* ¦ ''",
                 "a border of another colour ¦ style.css ¦ (border-[a-z]+:[^;}]*#)[0-9a-f]{6} ¦ $1fe0102",
             })
     void what_is_harmed_is_told(String what, String file, String find, String with) {
@@ -250,6 +264,43 @@ class WebReadBackTest {
             told += made.problems().isEmpty() ? 0 : 1;
         }
         assertThat(told).isGreaterThan(BROKEN / 2);
+    }
+
+    /** So that a long one can be followed and cancelled. */
+    @Test
+    void it_tells_how_far_it_has_come() {
+        Made made = Made.of(1);
+        int pages = made.scenes().size();
+        List<Integer> written = new ArrayList<>();
+        Progress writing = (done, all) -> written.add(all == pages ? done : -1);
+        WebPage.of(made.publication(), made.scenes(), PressCondition.coated(), writing);
+        List<Integer> read = new ArrayList<>();
+        Progress reading = (done, all) -> read.add(all == pages ? done : -1);
+        WebReadBack.check(made.files(), made.publication(), made.scenes(), reading);
+        assertThat(written).isSorted().startsWith(0).endsWith(pages - 1);
+        assertThat(read).isSorted().startsWith(0).endsWith(pages - 1);
+        Progress stopped =
+                (done, _) -> {
+                    if (done > pages / 2) {
+                        throw new CancellationException();
+                    }
+                };
+        assertThatThrownBy(() ->
+                        WebReadBack.check(made.files(), made.publication(), made.scenes(), stopped))
+                .isInstanceOf(CancellationException.class);
+    }
+
+    @Test
+    void pages_of_one_parent_have_one_picture_behind_them() {
+        Made made = Made.where(each -> each.text("style.css").contains("background-image"));
+        List<PageScene> twice =
+                Stream.concat(made.scenes().stream(), made.scenes().stream()).toList();
+        WebGround.All all = new WebGround.All();
+        List<WebGround> grounds =
+                twice.stream().flatMap(scene -> all.of(scene, List.of()).stream()).toList();
+        int half = grounds.size() / 2;
+        assertThat(half).isPositive();
+        assertThat(grounds.subList(0, half)).isEqualTo(grounds.subList(half, 2 * half));
     }
 
     @Test

@@ -24,6 +24,12 @@ public final class PictureFile {
         return ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
     }
 
+    /** All pixels of an image, alpha, red, green and blue packed, row by row. */
+    public static int[] pixels(BufferedImage image) {
+        int width = image.getWidth();
+        return image.getRGB(0, 0, width, image.getHeight(), null, 0, width);
+    }
+
     /**
      * A PNG file (ISO 15948) with a profile (iCCP) and a resolution (pHYs).
      *

@@ -1,11 +1,11 @@
 package yewberry.core.output;
 
 import java.awt.image.BufferedImage;
-import java.util.Arrays;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.stream.DoubleStream;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Medium;
 import yewberry.core.color.View;
@@ -13,43 +13,69 @@ import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
 
 /**
  * The gradients and pictures that lie behind all else of a page, as a web page has them. Text
  * stands at other places there, so that it may stand on any of their colours.
- *
- * @param hasPicture whether there is more in it than colours and gradients
  */
-public record WebGround(PageScene scene, boolean hasPicture) {
+public final class WebGround {
     /** Pixels per inch of the page. */
     public static final double PPI = 96;
 
-    /**
-     * What is behind a page; nothing where that is one colour, or where text that stands right on
-     * it would be illegible on any of its colours.
-     *
-     * @param text on the page
-     */
-    public static Optional<WebGround> of(PageScene scene, Collection<JudgedColors> text) {
-        List<Item.AreaFill> areas = scene.on(Medium.SCREEN).lower();
-        if (areas.stream().allMatch(area -> area.paint() instanceof AreaPaint.Solid)) {
-            return Optional.empty(); // told without drawing it
+    private final PageScene scene;
+    private final boolean hasPicture;
+    private final double darkest;
+    private final double lightest;
+
+    /** The grounds of a publication, each drawn once: pages of one parent often have the same. */
+    public static final class All {
+        private final Map<Key, WebGround> drawn = new HashMap<>();
+
+        private record Key(List<Item.AreaFill> areas, Rect trim) {}
+
+        /**
+         * What is behind a page; nothing where that is one colour, or where text that stands right
+         * on it would be illegible on any of its colours.
+         *
+         * @param text on the page
+         * @return the same one for pages that have the same behind them
+         */
+        public Optional<WebGround> of(PageScene scene, Collection<JudgedColors> text) {
+            List<Item.AreaFill> areas = scene.on(Medium.SCREEN).lower();
+            if (areas.stream().allMatch(area -> area.paint() instanceof AreaPaint.Solid)) {
+                return Optional.empty(); // told without drawing it
+            }
+            Key key = new Key(areas, scene.boxes().trim());
+            WebGround ground = drawn.computeIfAbsent(key, _ -> new WebGround(scene));
+            return Optional.of(ground).filter(it -> it.isVaried() && it.isLegible(text));
         }
-        boolean hasPicture =
-                areas.stream().anyMatch(area -> area.paint() instanceof AreaPaint.Picture);
-        WebGround ground = new WebGround(scene, hasPicture);
-        int[] colors =
-                Arrays.stream(pixels(ground.image()))
-                        .map(each -> each & 0xffffff)
-                        .distinct()
-                        .toArray();
-        double darkest = luminances(colors).min().orElseThrow();
-        double lightest = luminances(colors).max().orElseThrow();
-        boolean legible =
-                text.stream()
-                        .filter(JudgedColors::onGround)
-                        .allMatch(each -> isLegible(each, darkest, lightest));
-        return Optional.of(ground).filter(_ -> legible && colors.length > 1);
+    }
+
+    private WebGround(PageScene scene) {
+        this.scene = scene;
+        this.hasPicture =
+                scene.on(Medium.SCREEN).lower().stream()
+                        .anyMatch(area -> area.paint() instanceof AreaPaint.Picture);
+        double least = 1;
+        double most = 0;
+        int last = -1;
+        for (int pixel : PictureFile.pixels(image())) {
+            int color = pixel & 0xffffff;
+            if (color != last) {
+                double luminance = Contrast.luminance(color);
+                least = Math.min(least, luminance);
+                most = Math.max(most, luminance);
+                last = color;
+            }
+        }
+        this.darkest = least;
+        this.lightest = most;
+    }
+
+    /** Whether there is more in it than colours and gradients. */
+    public boolean hasPicture() {
+        return hasPicture;
     }
 
     /** The trim of the page as it is seen, drawn when it is asked for: not all of them fit. */
@@ -58,19 +84,18 @@ public record WebGround(PageScene scene, boolean hasPicture) {
         return PageRaster.areas(scene, view, scene.boxes().trim(), PPI);
     }
 
-    private static DoubleStream luminances(int[] colors) {
-        return Arrays.stream(colors).mapToDouble(Contrast::luminance);
+    private boolean isVaried() {
+        return darkest < lightest;
+    }
+
+    private boolean isLegible(Collection<JudgedColors> text) {
+        return text.stream().filter(JudgedColors::onGround).allMatch(this::isLegible);
     }
 
     /** Of all luminances between two the one nearest to that of the text is the hardest. */
-    private static boolean isLegible(JudgedColors text, double darkest, double lightest) {
+    private boolean isLegible(JudgedColors text) {
         double own = Contrast.luminance(text.color());
         double nearest = Math.clamp(own, darkest, lightest);
         return Contrast.ratio(own, nearest) >= text.required();
-    }
-
-    private static int[] pixels(BufferedImage image) {
-        int width = image.getWidth();
-        return image.getRGB(0, 0, width, image.getHeight(), null, 0, width);
     }
 }

@@ -18,6 +18,7 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import yewberry.core.Progress;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
@@ -60,8 +61,11 @@ public final class WebPage {
     private final Map<String, byte[]> files = new LinkedHashMap<>();
     private final Map<String, String> classes = new LinkedHashMap<>();
     private final Map<Integer, Stand> grounds = new HashMap<>();
+    private final WebGround.All drawn = new WebGround.All();
     private final Map<Integer, WebGround> pictured = new HashMap<>();
+    private final Map<WebGround, String> groundNames = new HashMap<>();
     private final Map<ByteBuffer, String> groundFiles = new HashMap<>();
+    private final Progress progress;
     private final Map<Integer, Integer> numbers = new HashMap<>();
     private final Map<UUID, Integer> shown = new HashMap<>();
     private final Set<UUID> told = new HashSet<>();
@@ -80,7 +84,8 @@ public final class WebPage {
     /** A stretch of text, or a picture. */
     private record Piece(Item item, Rgb color, Stand behind) {}
 
-    private WebPage(Publication publication, PressCondition condition) {
+    private WebPage(Publication publication, PressCondition condition, Progress progress) {
+        this.progress = progress;
         this.publication = publication;
         this.condition = condition;
         this.structure = new Structure(publication, true);
@@ -90,11 +95,17 @@ public final class WebPage {
      * Its files by their names; the page is {@code index.html}.
      *
      * @param scenes of the pages that are in it
+     * @param progress told of pages; half of it is judging them, half writing
+     * @throws java.util.concurrent.CancellationException if it says so
      */
     public static Map<String, byte[]> of(
-            Publication publication, List<PageScene> scenes, PressCondition condition) {
-        WebPage page = new WebPage(publication, condition);
+            Publication publication,
+            List<PageScene> scenes,
+            PressCondition condition,
+            Progress progress) {
+        WebPage page = new WebPage(publication, condition, progress);
         for (int i = 0; i < scenes.size(); i++) {
+            progress.part(0, 2).at(i, scenes.size());
             page.add(scenes.get(i), i);
         }
         String body = page.body();
@@ -118,6 +129,9 @@ public final class WebPage {
             if (places.get(item) instanceof Structure.Place.Read at) {
                 read.put(item, at);
             }
+        }
+        if (read.isEmpty()) {
+            return; // no section begins here
         }
         Stand ground = ground(scene, page, read.keySet(), judged);
         read.forEach((item, at) -> {
@@ -152,7 +166,7 @@ public final class WebPage {
                         .max(Map.Entry.comparingByValue())
                         .map(Map.Entry::getKey)
                         .orElseGet(View.designed(Medium.SCREEN, condition)::bare);
-        Optional<WebGround> ground = WebGround.of(scene, text);
+        Optional<WebGround> ground = drawn.of(scene, text);
         ground.ifPresent(it -> pictured.put(page, it));
         Stand stand = new Stand(most, ground.map(_ -> page));
         grounds.put(page, stand);
@@ -218,6 +232,7 @@ public final class WebPage {
             if (block.page() > last) {
                 html.append(last < 0 ? "" : "</section>\n");
                 last = block.page();
+                progress.part(1, 2).at(last, shown.size());
                 html.append(
                         "<section id=\"page-%d\" class=\"%s\">\n"
                                 .formatted(numbers.get(last), named("page", section(last))));
@@ -234,15 +249,20 @@ public final class WebPage {
         if (ground == null) {
             return css;
         }
+        String name = groundNames.computeIfAbsent(ground, it -> groundFile(it, page));
+        return css
+                + ";background-image:url(%s);background-size:%s"
+                        .formatted(name, ground.hasPicture() ? "cover" : "100% 100%");
+    }
+
+    /** Left and right pages may look the same, too. */
+    private String groundFile(WebGround ground, int page) {
         byte[] file = PictureFile.png(ground.image(), WebGround.PPI);
-        // pages of one parent often have the same
         String name =
                 groundFiles.computeIfAbsent(
                         ByteBuffer.wrap(file), _ -> "pictures/page-%d.png".formatted(page + 1));
         files.putIfAbsent(name, file);
-        return css
-                + ";background-image:url(%s);background-size:%s"
-                        .formatted(name, ground.hasPicture() ? "cover" : "100% 100%");
+        return name;
     }
 
     /**

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import yewberry.core.asset.Drawings;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.View;
+import yewberry.core.output.PictureFile;
 import yewberry.core.picture.SvgPicture;
 import yewberry.core.picture.SvgPicture.PlacedScene;
 import yewberry.core.raster.PageRaster;
@@ -112,8 +113,8 @@ public final class SvgReadBack {
     private static Optional<Integer> uneven(BufferedImage wanted, BufferedImage found) {
         int width = wanted.getWidth();
         int height = wanted.getHeight();
-        int[] one = pixels(wanted);
-        int[] other = pixels(found);
+        int[] one = PictureFile.pixels(wanted);
+        int[] other = PictureFile.pixels(found);
         return IntStream.of(0, 8, 16)
                 .mapToObj(shift ->
                         Squares.furthest(
@@ -140,14 +141,9 @@ public final class SvgReadBack {
         return PlateComparison.millimetres(from + (pixels + 0.5) * 72 / ppi);
     }
 
-    private static int[] pixels(BufferedImage image) {
-        int width = image.getWidth();
-        return image.getRGB(0, 0, width, image.getHeight(), null, 0, width);
-    }
-
     private static PlaneRaster light(BufferedImage image) {
         PlaneRaster raster = new PlaneRaster(image.getWidth(), image.getHeight(), 3);
-        int[] pixels = pixels(image);
+        int[] pixels = PictureFile.pixels(image);
         double[] light = new double[3];
         for (int at = 0; at < pixels.length; at++) {
             for (int plane = 0; plane < 3; plane++) {

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -18,23 +19,32 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.TextNode;
 import org.jsoup.select.Selector;
+import yewberry.core.Progress;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Medium;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.output.JudgedColors;
 import yewberry.core.output.Node;
+import yewberry.core.output.PictureFile;
 import yewberry.core.output.Structure;
 import yewberry.core.output.WebGround;
 import yewberry.core.output.WebPage;
+import yewberry.core.publication.Border;
+import yewberry.core.publication.Distance;
 import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.ListMark;
+import yewberry.core.publication.Look;
+import yewberry.core.publication.Padding;
+import yewberry.core.publication.Panel;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.Item;
@@ -62,7 +72,10 @@ public final class WebReadBack {
     private final Map<UUID, Rgb> borders = new HashMap<>();
     private final Map<Integer, Integer> numbers = new HashMap<>();
     private final Map<UUID, Integer> shown = new HashMap<>();
+    private final WebGround.All drawn = new WebGround.All();
     private final Map<UUID, WebGround> grounds = new HashMap<>();
+    private final Map<Behind, Optional<String>> heldAgainst = new HashMap<>();
+    private final Progress progress;
     private final Set<UUID> told = new HashSet<>();
 
     /** The pages on which something begins, from 0. */
@@ -85,15 +98,23 @@ public final class WebReadBack {
      */
     private record Wanted(String says, Optional<Read> read) {}
 
+    /** A picture behind pages, and the file that is to be it. */
+    private record Behind(String file, WebGround ground) {}
+
     /** What is there. */
     private record Found(String says, Element at) {}
 
     private WebReadBack(
-            Map<String, byte[]> files, Publication publication, List<PageScene> scenes) {
+            Map<String, byte[]> files,
+            Publication publication,
+            List<PageScene> scenes,
+            Progress progress) {
         this.files = files;
         this.publication = publication;
         this.structure = new Structure(publication, true);
+        this.progress = progress;
         for (int i = 0; i < scenes.size(); i++) {
+            progress.part(0, 3).at(i, scenes.size());
             add(scenes.get(i), i);
         }
     }
@@ -102,11 +123,17 @@ public final class WebReadBack {
      * @param files by their names, as they are in the output
      * @param publication as the output has it
      * @param scenes of the pages that are in it
+     * @param progress told of pages; a third of it each is what should be there, what is there, and
+     *     what is behind it
      * @return one without pages: what is wrong is said of the whole
+     * @throws java.util.concurrent.CancellationException if the progress says so
      */
     public static ReadBackReport check(
-            Map<String, byte[]> files, Publication publication, List<PageScene> scenes) {
-        WebReadBack readBack = new WebReadBack(files, publication, scenes);
+            Map<String, byte[]> files,
+            Publication publication,
+            List<PageScene> scenes,
+            Progress progress) {
+        WebReadBack readBack = new WebReadBack(files, publication, scenes, progress);
         readBack.read();
         return ReadBackReport.of(List.of(), readBack.problems.stream().limit(MOST).toList());
     }
@@ -118,11 +145,13 @@ public final class WebReadBack {
         Map<Item, JudgedColors> colors = JudgedColors.of(scene, publication.setup());
         View view = View.designed(Medium.SCREEN, scene.condition());
         List<JudgedColors> text = new ArrayList<>();
+        boolean isRead = false;
         for (Item item : scene.on(Medium.SCREEN).items()) {
             if (item instanceof Item.TextFill fill && fill.kind() == Item.TextFill.Kind.BORDER) {
                 borders.put(fill.paragraph(), view.see(fill.paints().getFirst().color()));
             }
             if (places.get(item) instanceof Structure.Place.Read at) {
+                isRead = true;
                 if (item instanceof Item.GlyphRun run) {
                     text.add(colors.get(item));
                     told.add(run.paragraph());
@@ -130,7 +159,9 @@ public final class WebReadBack {
                 read.put(new Place(page, at.number()), new Read(item, colors.get(item), scene));
             }
         }
-        WebGround.of(scene, text).ifPresent(ground -> grounds.put(scene.page(), ground));
+        if (isRead) {
+            drawn.of(scene, text).ifPresent(ground -> grounds.put(scene.page(), ground));
+        }
     }
 
     private void read() {
@@ -161,6 +192,7 @@ public final class WebReadBack {
         fetched(page, sheet);
         fonts(style);
         borders(page, style);
+        panels(page, style);
     }
 
     // what is wanted
@@ -289,10 +321,12 @@ public final class WebReadBack {
 
     private void compare(WebStyle style, List<Found> found) {
         String page = "";
-        for (int i = 0; i < Math.max(wanted.size(), found.size()); i++) {
+        int most = Math.max(wanted.size(), found.size());
+        for (int i = 0; i < most; i++) {
             String should = i < wanted.size() ? wanted.get(i).says() : "the end";
             String is = i < found.size() ? found.get(i).says() : "the end";
             page = should.startsWith("page ") ? should : page;
+            progress.part(1, 3).at((int) ((long) i * shown.size() / most), shown.size());
             if (!should.equals(is)) {
                 problems.add("on %s there is %s instead of %s".formatted(page, is, should));
                 return; // all that follows would be wrong
@@ -340,16 +374,32 @@ public final class WebReadBack {
                 family.equals(run.look().family())
                         && style.value(at, "font-weight").equals(String.valueOf(weight))
                         && style.value(at, "font-style").equals(italic ? "italic" : "normal")
-                        && isOf(style.value(at, "font-size"), run.look().size().points());
+                        && isOf(style.value(at, "font-size"), run.look().size().points())
+                        && isSpaced(style, at, run.look());
         return isSet
                 ? Optional.empty()
                 : Optional.of(
-                        "is set in %s %s %s %s"
+                        "is set in %s %s %s %s, lines %s apart, %s"
                                 .formatted(
                                         family,
                                         style.value(at, "font-weight"),
                                         style.value(at, "font-style"),
-                                        style.value(at, "font-size")));
+                                        style.value(at, "font-size"),
+                                        style.value(at, "line-height"),
+                                        style.value(at, "text-align")));
+    }
+
+    private static boolean isSpaced(WebStyle style, Element at, Look look) {
+        double lines = look.leading().points(look.size()) / look.size().points();
+        String aligned =
+                switch (look.alignment()) {
+                    case LEFT -> "start";
+                    case CENTER -> "center";
+                    case RIGHT -> "end";
+                    default -> "justify";
+                };
+        return isOf(style.value(at, "line-height") + "pt", lines)
+                && style.value(at, "text-align").equals(aligned);
     }
 
     /** Whether it is of the page that an element shows the ground of. */
@@ -370,14 +420,13 @@ public final class WebReadBack {
 
     /** Where the ground of a page is more than one colour, its section shows it, and else none. */
     private void grounds(Document page, WebStyle style) {
+        Map<String, UUID> named = new HashMap<>();
+        shown.forEach((id, at) -> named.put(String.valueOf(numbers.get(at)), id));
         for (Element section : page.select("section")) {
             String number = section.id().replace("page-", "");
-            Optional<WebGround> wanted =
-                    shown.entrySet().stream()
-                            .filter(each ->
-                                    number.equals(String.valueOf(numbers.get(each.getValue()))))
-                            .findFirst()
-                            .map(each -> grounds.get(each.getKey()));
+            Optional<UUID> id = Optional.ofNullable(named.get(number));
+            id.ifPresent(it -> progress.part(2, 3).at(shown.get(it), shown.size()));
+            Optional<WebGround> wanted = id.map(grounds::get);
             Matcher name = URL.matcher(style.value(section, "background-image"));
             boolean isThere = name.matches();
             if (wanted.isPresent() != isThere) {
@@ -385,7 +434,10 @@ public final class WebReadBack {
                         "page %s has %s behind it"
                                 .formatted(number, isThere ? "a picture" : "no picture"));
             } else if (isThere) {
-                picture(name.group(1), wanted.get().image())
+                heldAgainst
+                        .computeIfAbsent(
+                                new Behind(name.group(1), wanted.get()),
+                                it -> picture(it.file(), it.ground().image()))
                         .ifPresent(problem ->
                                 problems.add(
                                         "the picture behind page %s %s"
@@ -428,12 +480,7 @@ public final class WebReadBack {
     private static boolean isSame(BufferedImage one, BufferedImage other) {
         return one.getWidth() == other.getWidth()
                 && one.getHeight() == other.getHeight()
-                && Arrays.equals(pixels(one), pixels(other));
-    }
-
-    private static int[] pixels(BufferedImage image) {
-        int width = image.getWidth();
-        return image.getRGB(0, 0, width, image.getHeight(), null, 0, width);
+                && Arrays.equals(PictureFile.pixels(one), PictureFile.pixels(other));
     }
 
     /**
@@ -488,5 +535,53 @@ public final class WebReadBack {
                 problems.add("the border of “%s” is missing".formatted(at.text()));
             }
         });
+    }
+
+    private void panels(Document page, WebStyle style) {
+        publication
+                .stories()
+                .forEach(story -> {
+                    for (Paragraph each : story.paragraphs()) {
+                        Look look = publication.look(each.look());
+                        Panel panel = each.panel(look);
+                        Element at = page.getElementById("p-" + each.id());
+                        if (panel.paints()
+                                && at != null
+                                && !isAround(panel, style.declared(at), look.size().points())) {
+                            problems.add(
+                                    "the box around “%s” is not as it was set"
+                                            .formatted(at.text()));
+                        }
+                    }
+                });
+    }
+
+    private static boolean isAround(Panel panel, Map<String, String> declared, double size) {
+        Padding padding = panel.padding();
+        String[] sides = declared.getOrDefault("padding", "").split(" ");
+        List<Distance> wanted =
+                List.of(padding.top(), padding.right(), padding.bottom(), padding.left());
+        return sides.length == 4
+                && IntStream.range(0, 4).allMatch(i -> isOf(sides[i], wanted.get(i).points(size)))
+                && isOf(declared.getOrDefault("border-radius", ""), panel.radius().points(size))
+                && panel.border().stream().allMatch(border -> isAround(border, declared));
+    }
+
+    private static boolean isAround(Border border, Map<String, String> declared) {
+        String style =
+                switch (border.style()) {
+                    case SOLID -> "solid";
+                    case DASHED -> "dashed";
+                    case DOTTED -> "dotted";
+                    case DOUBLE, TRIPLE -> "double";
+                };
+        return border.sides().stream()
+                .map(side ->
+                        declared.getOrDefault("border-" + side.name().toLowerCase(Locale.ROOT), ""))
+                .map(line -> line.split(" "))
+                .allMatch(line ->
+                        line.length == 3
+                                && isOf(line[0], border.width().points())
+                                && line[1].equals(style));
     }
 }

@@ -22,7 +22,14 @@ final class WebStyle {
 
     /** What elements have from those that they stand in: CSS 2.2, appendix F. */
     private static final Set<String> INHERITED =
-            Set.of("color", "font-family", "font-size", "font-weight", "font-style");
+            Set.of(
+                    "color",
+                    "font-family",
+                    "font-size",
+                    "font-weight",
+                    "font-style",
+                    "line-height",
+                    "text-align");
 
     private final Map<Element, Map<String, String>> declared = new IdentityHashMap<>();
     private final List<Map<String, String>> fonts = new ArrayList<>();

@@ -163,7 +163,8 @@ public final class DemoFiles {
     private static ReadBackReport web(
             Publication guide, List<PageScene> scenes, PressCondition press, Path folder)
             throws IOException {
-        for (Map.Entry<String, byte[]> file : WebPage.of(guide, scenes, press).entrySet()) {
+        for (Map.Entry<String, byte[]> file :
+                WebPage.of(guide, scenes, press, Progress.NONE).entrySet()) {
             Path to = folder.resolve(file.getKey());
             Files.createDirectories(to.getParent());
             Files.write(to, file.getValue());
@@ -175,7 +176,7 @@ public final class DemoFiles {
                 there.put(name, Files.readAllBytes(file));
             }
         }
-        return WebReadBack.check(there, guide, scenes);
+        return WebReadBack.check(there, guide, scenes, Progress.NONE);
     }
 
     private static PdfOutput output(

@@ -213,8 +213,7 @@ public class Outputs {
             Path part,
             Phases phases)
             throws IOException {
-        phases.at("Writing").at(0, scenes.size());
-        Map<String, byte[]> files = WebPage.of(made, scenes, press);
+        Map<String, byte[]> files = WebPage.of(made, scenes, press, phases.at("Writing"));
         try (ZipOutputStream out =
                 new ZipOutputStream(new BufferedOutputStream(Files.newOutputStream(part)))) {
             for (Map.Entry<String, byte[]> file : files.entrySet()) {
@@ -223,8 +222,9 @@ public class Outputs {
                 out.closeEntry();
             }
         }
-        phases.at("Reading back").at(0, scenes.size());
-        List<String> wrong = WebReadBack.check(unzipped(part), made, scenes).problems();
+        List<String> wrong =
+                WebReadBack.check(unzipped(part), made, scenes, phases.at("Reading back"))
+                        .problems();
         return List.of(
                 new FileResult(
                         "index.html",
