@@ -236,6 +236,13 @@ export function MakeOutput({
             )}
           </>
         )}
+        {isPdf && publication.setup.facing && (
+          <Tick
+            label="Facing pages as one page"
+            checked={settings.spreads}
+            onChange={(spreads) => set({ spreads })}
+          />
+        )}
         {isPdf &&
           kind !== "SCREEN_AND_PAPER_PDF" &&
           publication.assets.some(({ asset }) => asset.content.type === "document") && (

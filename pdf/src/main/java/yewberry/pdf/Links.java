@@ -48,7 +48,7 @@ final class Links {
     private record Wanted(PDPage page, PageScene.Link link, Rect bleed) {}
 
     void page(PDPage page, PageScene scene) {
-        pages.put(scene.page(), page);
+        scene.pages().forEach(each -> pages.put(each, page));
         Rect bleed = scene.boxes().bleed();
         for (Item.GlyphRun run : scene.text()) {
             paragraphs.putIfAbsent(

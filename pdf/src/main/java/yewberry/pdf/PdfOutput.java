@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
+import java.util.stream.Collectors;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.output.PdfProfile;
@@ -43,14 +43,15 @@ public record PdfOutput(
     }
 
     /**
-     * What readers show for a page: its number in the publication.
+     * What readers show for a page: its number in the publication, of a spread both.
      *
      * @param index of the page, from 0
      */
     public String label(int index) {
-        UUID page = scenes.get(index).page();
-        int position = publication.map(of -> of.pages().position(page).orElse(index)).orElse(index);
-        return String.valueOf(position + 1);
+        return scenes.get(index).pages().stream()
+                .map(page -> publication.map(of -> of.pages().position(page).orElse(index)))
+                .map(position -> String.valueOf(position.orElse(index) + 1))
+                .collect(Collectors.joining("–"));
     }
 
     /** Pages of a publication. */

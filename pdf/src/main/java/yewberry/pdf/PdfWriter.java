@@ -124,7 +124,15 @@ public final class PdfWriter {
         PDPageLabels labels = new PDPageLabels(document);
         int last = -1;
         for (int i = 0; i < output.scenes().size(); i++) {
-            int at = publication.pages().position(output.scenes().get(i).page()).orElse(last + 1);
+            PageScene scene = output.scenes().get(i);
+            if (scene.pages().size() > 1) {
+                PDPageLabelRange both = new PDPageLabelRange();
+                both.setPrefix(output.label(i));
+                labels.setLabelItem(i, both);
+                last = -2; // a page after it is numbered anew
+                continue;
+            }
+            int at = publication.pages().position(scene.page()).orElse(last + 1);
             if (at != last + 1 || i == 0) {
                 PDPageLabelRange range = new PDPageLabelRange();
                 range.setStyle(PDPageLabelRange.STYLE_DECIMAL);

@@ -122,8 +122,11 @@ final class SeededGuide {
     }
 
     List<PageScene> scenes(Publication publication) {
-        return new Composer(PressCondition.coated(), new Pictures(files::get, documents))
-                .composeAll(publication);
+        return composer().composeAll(publication);
+    }
+
+    Composer composer() {
+        return new Composer(PressCondition.coated(), new Pictures(files::get, documents));
     }
 
     Publication publication() {

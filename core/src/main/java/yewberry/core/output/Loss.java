@@ -16,6 +16,7 @@ import yewberry.core.color.Inks;
 import yewberry.core.color.Medium;
 import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Side;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.PageScene;
@@ -73,6 +74,7 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
             spots();
             links();
             overset();
+            spine();
             if (settings.kind() == OutputKind.OFFICE_PDF) {
                 note(
                         count(
@@ -219,6 +221,35 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
                 }
             }
             note(found, "%s text that has no room, which is not in it", "frame has", "frames have");
+        }
+
+        /** Text of pages that become one with the page beside them. */
+        private void spine() {
+            Map<Integer, Integer> found = new LinkedHashMap<>();
+            int at = 0;
+            for (List<Integer> leaf : settings.leaves(publication)) {
+                for (PageScene scene : scenes.subList(at, at + leaf.size())) {
+                    int count =
+                            (int) scene.text().stream().filter(run -> isBeyond(run, scene)).count();
+                    if (leaf.size() > 1 && count > 0) {
+                        found.put(number(scene), count);
+                    }
+                }
+                at += leaf.size();
+            }
+            note(
+                    found,
+                    "%s beyond the spine, where it ends in this",
+                    "stretch of text goes",
+                    "stretches of text go");
+        }
+
+        private static boolean isBeyond(Item.GlyphRun run, PageScene scene) {
+            Rect bounds = run.bounds();
+            Rect trim = scene.boxes().trim();
+            return scene.boxes().side() == Side.LEFT
+                    ? bounds.right() > trim.right()
+                    : bounds.x() < trim.x();
         }
 
         /** ISO 14289-1, 7.3: what is no decoration says something in words. */

@@ -20,6 +20,7 @@ import yewberry.core.publication.Destination;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.JoinedPages;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 
@@ -66,27 +67,49 @@ public final class OutputPages {
 
     /**
      * The scenes of its pages, in order, each made when it is asked for: never are all in memory.
+     * In a PDF of spreads pages that face each other are one.
      *
      * @param publication as {@link #of} gives it
      */
     public static List<PageScene> scenes(
             Publication publication, OutputSettings settings, Composer composer) {
+        if (settings.spreads() && settings.kind().isPdf()) {
+            List<List<Integer>> leaves = settings.leaves(publication);
+            return new ScenesInTurn(
+                    leaves.size(),
+                    at -> {
+                        List<PageScene> pages =
+                                leaves.get(at).stream()
+                                        .map(page -> scene(publication, settings, composer, page))
+                                        .toList();
+                        return pages.size() == 1
+                                ? pages.getFirst()
+                                : JoinedPages.of(pages.getFirst(), pages.getLast()).scene();
+                    });
+        }
         List<Integer> pages = settings.pages(publication);
         return new ScenesInTurn(
-                pages.size(),
-                at -> {
-                    PageScene scene = composer.compose(publication, pages.get(at));
-                    return settings.backgrounds()
-                            ? scene
-                            : legible(scene, publication, settings.kind().medium());
-                });
+                pages.size(), at -> scene(publication, settings, composer, pages.get(at)));
+    }
+
+    private static PageScene scene(
+            Publication publication, OutputSettings settings, Composer composer, int page) {
+        PageScene scene = composer.compose(publication, page);
+        return settings.backgrounds()
+                ? scene
+                : legible(scene, publication, settings.kind().medium());
     }
 
     /** The same for a file that shows one thing on a screen and prints another. */
     public static List<ScreenAndPaper> layered(
             Publication publication, OutputSettings settings, Composer composer) {
-        return scenes(publication, settings, composer).stream()
-                .map(scene -> ScreenAndPaper.of(scene, publication))
+        return settings.leaves(publication).stream()
+                .map(leaf ->
+                        leaf.stream()
+                                .map(page -> scene(publication, settings, composer, page))
+                                .map(scene -> ScreenAndPaper.of(scene, publication))
+                                .reduce(ScreenAndPaper::besides)
+                                .orElseThrow())
                 .toList();
     }
 

@@ -13,6 +13,7 @@ import yewberry.core.Refused;
 import yewberry.core.publication.Bleed;
 import yewberry.core.publication.PageRange;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Spreads;
 
 /**
  * What is made of a publication, and how.
@@ -24,7 +25,7 @@ import yewberry.core.publication.Publication;
  * @param backgrounds whether they are in it; without, text that needs them is in other colours
  * @param flattened whether pages of PDFs that are placed become pictures
  * @param ppi pixels per inch of pictures
- * @param spreads whether pages that are seen together are one picture
+ * @param spreads whether pages that face each other are one page of a PDF, or one picture
  * @param toBleed whether pictures go out to the bleed
  * @param fileName with {name}, {kind}, {pages} and {date}; empty for the usual
  */
@@ -121,6 +122,21 @@ public record OutputSettings(
                 fileName);
     }
 
+    public OutputSettings withSpreads(boolean changed) {
+        return new OutputSettings(
+                kind,
+                pages,
+                claims,
+                marks,
+                bleed,
+                backgrounds,
+                flattened,
+                ppi,
+                changed,
+                toBleed,
+                fileName);
+    }
+
     public OutputSettings withClaims(boolean changed) {
         return new OutputSettings(
                 kind,
@@ -156,6 +172,27 @@ public record OutputSettings(
         }
         // of commas alone nothing is chosen, which is refused
         return chosen.isEmpty() ? PageRange.of(pages, count) : List.copyOf(chosen);
+    }
+
+    /**
+     * The same, those together that are seen as one: with spreads two that face each other.
+     *
+     * @throws Refused if it names one that there is not
+     */
+    public List<List<Integer>> leaves(Publication publication) {
+        List<Integer> chosen = pages(publication);
+        List<List<Integer>> leaves = new ArrayList<>();
+        for (int i = 0; i < chosen.size(); i++) {
+            int page = chosen.get(i);
+            boolean joined =
+                    spreads
+                            && i + 1 < chosen.size()
+                            && chosen.get(i + 1) == page + 1
+                            && Spreads.beside(publication, page).equals(Optional.of(page + 1));
+            leaves.add(chosen.subList(i, joined ? i + 2 : i + 1));
+            i += joined ? 1 : 0;
+        }
+        return leaves;
     }
 
     /** The pages from where a part of that name begins to where the next one does; or none. */

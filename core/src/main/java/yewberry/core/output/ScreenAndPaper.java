@@ -12,6 +12,7 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.JoinedPages;
 import yewberry.core.scene.PageScene;
 
 /**
@@ -77,6 +78,16 @@ public record ScreenAndPaper(PageScene all, List<Where> where) {
         }
         ScreenAndPaper plain = new ScreenAndPaper(scene.withItems(items), where);
         return where.stream().allMatch(Where.BOTH::equals) ? plain : plain.legible(publication);
+    }
+
+    /** Two pages that face each other as one. */
+    ScreenAndPaper besides(ScreenAndPaper right) {
+        JoinedPages joined = JoinedPages.of(all, right.all);
+        return new ScreenAndPaper(
+                joined.scene(),
+                joined.from().stream()
+                        .map(from -> (from.left() ? where : right.where).get(from.at()))
+                        .toList());
     }
 
     private static boolean goes(Background.GoesTo to) {

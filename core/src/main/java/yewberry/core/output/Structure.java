@@ -144,7 +144,8 @@ public final class Structure {
      */
     public Map<Item, Place> page(PageScene all, MediumScene scene, IntPredicate read) {
         int page = pages++;
-        begin(all.page());
+        UUID begun = all.page();
+        begin(begun);
         Map<UUID, UUID> storyOf = new HashMap<>();
         all.frames().forEach(frame -> storyOf.put(frame.frame(), frame.story()));
         Map<UUID, LinkTo> leads = new HashMap<>();
@@ -163,6 +164,10 @@ public final class Structure {
         int number = 0;
         for (int at = 0; at < scene.items().size(); at++) {
             Item item = scene.items().get(at);
+            if (!(item instanceof Item.AreaFill) && !begun.equals(all.pageOf(item))) {
+                begun = all.pageOf(item);
+                begin(begun);
+            }
             if (item instanceof Item.GlyphRun && !read.test(at)) {
                 places.put(item, new Place.Beside(Artifact.LAYOUT));
                 continue;

@@ -18,7 +18,6 @@ import yewberry.core.color.View;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Outline;
 import yewberry.core.publication.RunOut;
-import yewberry.core.publication.Side;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
@@ -161,16 +160,8 @@ public final class SvgPicture {
         PageScene left = scenes.getFirst();
         PageScene right = scenes.getLast();
         return List.of(
-                new PlacedScene(left, 0, upToSpine(left)),
-                new PlacedScene(right, left.boxes().trim().width(), upToSpine(right)));
-    }
-
-    private static Rect upToSpine(PageScene scene) {
-        Rect bleed = scene.boxes().bleed();
-        Rect trim = scene.boxes().trim();
-        return scene.boxes().side() == Side.LEFT
-                ? new Rect(bleed.x(), bleed.y(), trim.right() - bleed.x(), bleed.height())
-                : new Rect(trim.x(), bleed.y(), bleed.right() - trim.x(), bleed.height());
+                new PlacedScene(left, 0, left.boxes().upToSpine()),
+                new PlacedScene(right, left.boxes().trim().width(), right.boxes().upToSpine()));
     }
 
     private void draw(PageScene scene, double x, Rect visible) {

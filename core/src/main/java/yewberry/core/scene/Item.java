@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Medium;
@@ -709,6 +710,13 @@ public sealed interface Item {
             List<Segment.Glyph> own = moved(glyphs.subList(from, to), -begin);
             String read = own.stream().map(Segment.Glyph::text).collect(Collectors.joining());
             return new Line(read, x + begin, baseline, end - begin, own);
+        }
+
+        /** Some of its glyphs, where they stand. */
+        Line only(Predicate<Segment.Glyph> chosen) {
+            List<Segment.Glyph> own = glyphs.stream().filter(chosen).toList();
+            String read = own.stream().map(Segment.Glyph::text).collect(Collectors.joining());
+            return own.size() == glyphs.size() ? this : new Line(read, x, baseline, width, own);
         }
 
         /** Whether another part of the same line comes right after it, on either side. */

@@ -64,6 +64,13 @@ public record PageBoxes(Side side, Rect trim, Rect bleed, Rect safe, Rect type) 
         return place(area);
     }
 
+    /** What is seen of it where the page beside it begins at the spine. */
+    public Rect upToSpine() {
+        return side == Side.LEFT
+                ? new Rect(bleed.x(), bleed.y(), trim.right() - bleed.x(), bleed.height())
+                : new Rect(trim.x(), bleed.y(), bleed.right() - trim.x(), bleed.height());
+    }
+
     /** From where the binding swallows it, out to the bleed. */
     private double half(double swallowed) {
         return side == Side.LEFT ? trim.width() - swallowed - bleed.x() : bleed.right() - swallowed;

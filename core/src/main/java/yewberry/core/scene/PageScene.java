@@ -22,7 +22,7 @@ import yewberry.core.publication.PictureFrame;
  */
 public final class PageScene {
     private final SceneKey key;
-    private final UUID page;
+    private final List<Part> parts;
     private final PageBoxes boxes;
     private final List<Item> items;
     private final List<PlacedFrame> frames;
@@ -42,8 +42,30 @@ public final class PageScene {
             List<Overset> overset,
             List<Link> links,
             PressCondition condition) {
+        this(
+                key,
+                List.of(new Part(page, boxes.bleed())),
+                boxes,
+                items,
+                frames,
+                pictures,
+                overset,
+                links,
+                condition);
+    }
+
+    PageScene(
+            SceneKey key,
+            List<Part> parts,
+            PageBoxes boxes,
+            List<Item> items,
+            List<PlacedFrame> frames,
+            List<PlacedPicture> pictures,
+            List<Overset> overset,
+            List<Link> links,
+            PressCondition condition) {
         this.key = key;
-        this.page = page;
+        this.parts = List.copyOf(parts);
         this.boxes = boxes;
         this.items = List.copyOf(items);
         this.frames = List.copyOf(frames);
@@ -52,6 +74,13 @@ public final class PageScene {
         this.links = List.copyOf(links);
         this.condition = condition;
     }
+
+    /**
+     * A page that it is of: of all of it, or of one side where two that face each other are one.
+     *
+     * @param where it is seen
+     */
+    public record Part(UUID page, Rect where) {}
 
     /**
      * A text frame of the page.
@@ -176,8 +205,29 @@ public final class PageScene {
         return key;
     }
 
+    /** The page that it is of; of two that are one the left one. */
     public UUID page() {
-        return page;
+        return parts.getFirst().page();
+    }
+
+    /** The pages that it is of, from left to right. */
+    public List<UUID> pages() {
+        return parts.stream().map(Part::page).toList();
+    }
+
+    List<Part> parts() {
+        return parts;
+    }
+
+    /** The page that an item is on, by where the middle of it lies. */
+    public UUID pageOf(Item item) {
+        Rect bounds = item.bounds();
+        double middle = bounds.x() + bounds.width() / 2;
+        return parts.stream()
+                .filter(part -> middle < part.where().right())
+                .findFirst()
+                .orElse(parts.getLast())
+                .page();
     }
 
     public PageBoxes boxes() {
@@ -192,7 +242,7 @@ public final class PageScene {
     /** The same page with other items. */
     public PageScene withItems(List<Item> changed) {
         return new PageScene(
-                key, page, boxes, changed, frames, pictures, overset, links, condition);
+                key, parts, boxes, changed, frames, pictures, overset, links, condition);
     }
 
     /** The text frames, from the lowest to the topmost. */

@@ -121,6 +121,11 @@ public record PicturePlace(
         return about(left + boxW / 2, top + boxH / 2, w, h, radians, 0.5, 0.5);
     }
 
+    /** The same farther to the right. */
+    PicturePlace movedBy(double right) {
+        return new PicturePlace(x + right, y, acrossX, acrossY, downX, downY);
+    }
+
     /** As much larger about its own middle as it takes to cover a frame. */
     public PicturePlace enlargedTo(Rect frame) {
         double larger = 1;

@@ -123,7 +123,7 @@ final class LinkCheck {
         PageScene target = scenes.get(page).get();
         return switch (to) {
             case LinkTo.Address address -> false;
-            case LinkTo.ToPage(UUID id) -> target.page().equals(id);
+            case LinkTo.ToPage(UUID id) -> target.pages().contains(id);
             case LinkTo.ToParagraph(UUID story, UUID paragraph) -> holds(target, paragraph);
         };
     }

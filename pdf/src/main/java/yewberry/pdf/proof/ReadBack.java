@@ -373,7 +373,7 @@ public final class ReadBack implements AutoCloseable {
         PageReport report =
                 PageReport.of(index + 1, boxes, comparison, text.colors(), problems)
                         .labelled(output.label(index))
-                        .heldAgainst(scenes.get(index).page());
+                        .heldAgainst(scenes.get(index).pages());
         return since.map(it -> report.withOther(it.before(held))).orElse(report);
     }
 

@@ -3,6 +3,7 @@ package yewberry.pdf.proof;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /**
  * What was found when an exported file was opened again, held against what it was made from.
@@ -26,6 +27,7 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
      * @param label that readers show for it, such as its number in the publication; nothing where
      *     it is its number in the file
      * @param page of the publication that it was held against; nothing where it was another file's
+     * @param facing the page to the right of that, where both are one in the file
      * @param matches whether nothing on the page differs
      * @param painted how the whole page compares, pixel by pixel
      * @param problems each thing that is missing, moved, misread or not as it was written
@@ -36,6 +38,7 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
             int number,
             Optional<String> label,
             Optional<UUID> page,
+            Optional<UUID> facing,
             boolean matches,
             List<BoxCheck> boxes,
             PaintCheck painted,
@@ -57,6 +60,7 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
                     number,
                     Optional.empty(),
                     Optional.empty(),
+                    Optional.empty(),
                     matches,
                     boxes,
                     painted,
@@ -65,24 +69,41 @@ public record ReadBackReport(boolean matches, List<PageReport> pages, List<Strin
                     Optional.empty());
         }
 
-        PageReport heldAgainst(UUID scene) {
-            return with(label, Optional.of(scene), other);
+        /** The pages of the publication that it was held against, from left to right. */
+        public List<UUID> pages() {
+            return Stream.of(page, facing).flatMap(Optional::stream).toList();
+        }
+
+        /**
+         * @param scene one page, or two that face each other
+         */
+        PageReport heldAgainst(List<UUID> scene) {
+            return with(label, scene, other);
         }
 
         PageReport labelled(String shown) {
             Optional<String> told =
                     Optional.of(shown).filter(each -> !each.equals(String.valueOf(number)));
-            return with(told, page, other);
+            return with(told, pages(), other);
         }
 
         PageReport withOther(OtherPage before) {
-            return with(label, page, Optional.of(before));
+            return with(label, pages(), Optional.of(before));
         }
 
         private PageReport with(
-                Optional<String> shown, Optional<UUID> against, Optional<OtherPage> before) {
+                Optional<String> shown, List<UUID> against, Optional<OtherPage> before) {
             return new PageReport(
-                    number, shown, against, matches, boxes, painted, textColors, problems, before);
+                    number,
+                    shown,
+                    against.stream().findFirst(),
+                    against.stream().skip(1).findFirst(),
+                    matches,
+                    boxes,
+                    painted,
+                    textColors,
+                    problems,
+                    before);
         }
     }
 

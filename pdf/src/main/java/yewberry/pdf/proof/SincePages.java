@@ -35,12 +35,12 @@ final class SincePages {
     SincePages(PdfOutput output, List<PageReport> made) {
         this.output = output;
         this.made = made;
-        Map<UUID, Integer> now = new HashMap<>();
+        Map<List<UUID>, Integer> now = new HashMap<>();
         for (int i = 0; i < output.scenes().size(); i++) {
-            now.put(output.scenes().get(i).page(), i);
+            now.put(output.scenes().get(i).pages(), i);
         }
         for (int i = 0; i < made.size(); i++) {
-            Integer scene = made.get(i).page().map(now::get).orElse(null);
+            Integer scene = now.get(made.get(i).pages());
             if (scene == null) {
                 gone.add(i);
             } else {

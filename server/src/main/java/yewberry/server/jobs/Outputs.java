@@ -189,7 +189,7 @@ public class Outputs {
     /** Of a range the pages that were in it, not those that have their numbers now. */
     private static OutputSettings samePages(
             OutputSettings settings, List<PageReport> before, Publication publication) {
-        List<UUID> pages = before.stream().flatMap(each -> each.page().stream()).toList();
+        List<UUID> pages = before.stream().flatMap(each -> each.pages().stream()).toList();
         if (settings.pages().isEmpty() || pages.isEmpty()) {
             return settings;
         }

@@ -25,7 +25,6 @@ import yewberry.core.output.PictureFile;
 import yewberry.core.picture.SvgPicture;
 import yewberry.core.picture.SvgPicture.PlacedScene;
 import yewberry.core.publication.Publication;
-import yewberry.core.publication.Spreads;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
@@ -125,21 +124,15 @@ public final class PictureOutput {
 
     private List<Leaf> leaves() {
         List<Leaf> leaves = new ArrayList<>();
-        List<Integer> pages = settings.pages(publication);
-        for (int i = 0; i < pages.size(); i++) {
-            int page = pages.get(i);
-            boolean joined =
-                    settings.spreads()
-                            && i + 1 < pages.size()
-                            && pages.get(i + 1) == page + 1
-                            && Spreads.beside(publication, page).equals(Optional.of(page + 1));
+        int at = 0;
+        for (List<Integer> leaf : settings.leaves(publication)) {
             leaves.add(
                     new Leaf(
-                            SvgPicture.arrange(scenes.subList(i, joined ? i + 2 : i + 1)).stream()
+                            SvgPicture.arrange(scenes.subList(at, at + leaf.size())).stream()
                                     .map(this::cut)
                                     .toList(),
-                            page + 1));
-            i += joined ? 1 : 0;
+                            leaf.getFirst() + 1));
+            at += leaf.size();
         }
         return leaves;
     }
