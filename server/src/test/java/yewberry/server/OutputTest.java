@@ -7,6 +7,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -296,6 +297,36 @@ class OutputTest {
     }
 
     /** ISO 216: A5; the model's margins are 4.2 mm, made up. */
+    @Test
+    void facing_pages_are_one_page_of_a_pdf_where_that_is_wanted() throws Exception {
+        String id = client.create("Guide", 5);
+        darken(id, true);
+        JsonNode made = made(id, "{\"kind\":\"PRESS_PDF\",\"spreads\":true,\"pages\":\"1-4\"}");
+        List<String> labels = new ArrayList<>();
+        for (JsonNode page : made.path("report").path("pages")) {
+            labels.add(page.path("label").asString(page.path("number").asString()));
+        }
+        assertThat(labels).containsExactly("1", "2–3", "4");
+        assertThat(made.path("report").path("matches").asBoolean()).isTrue();
+        String job = made.path("id").asString();
+        assertThat(compared(job).path("report").path("matches").asBoolean()).isTrue();
+        edit(
+                id,
+                "{\"type\": \"addPages\", \"pages\": [\"%s\"], \"after\": \"%s\"}"
+                        .formatted(UUID.randomUUID(), page(id, 3)));
+        JsonNode report = compared(job).path("report");
+        assertThat(texts(report.path("problems"))).isEmpty();
+        assertThat(report.path("matches").asBoolean()).as("page 4 is page 5 now").isFalse();
+        edit(
+                id,
+                "{\"type\": \"movePages\", \"pages\": [\"%s\"], \"after\": \"%s\"}"
+                        .formatted(page(id, 2), page(id, 3)));
+        assertThat(texts(compared(job).path("report").path("problems")))
+                .containsExactly(
+                        "Page 2–3 of the file is not among the pages any more.",
+                        "Page 2–3 is not in the file.");
+    }
+
     @Test
     void an_office_printer_leaves_its_margins_white_and_drops_backgrounds() throws Exception {
         String id = client.create("Guide", 3);
