@@ -68,6 +68,7 @@ export function usual(kind: OutputKind): Settings {
     ppi: 144,
     spreads: false,
     toBleed: false,
+    overprintShown: false,
     fileName: "",
   };
 }
@@ -166,7 +167,13 @@ export function MakeOutput({
           options={outputs.map((id) => ({ id, label: about[id].name }))}
           onChange={(id) => {
             const next = id as OutputKind;
-            setSettings({ ...unmarked(settings), kind: next, backgrounds: true, spreads: false });
+            setSettings({
+              ...unmarked(settings),
+              kind: next,
+              backgrounds: true,
+              spreads: false,
+              overprintShown: false,
+            });
           }}
         />
         <p>{about[kind].words}</p>
@@ -219,6 +226,15 @@ export function MakeOutput({
                     : { ...rest, bleed: around(typedLength(length, publication.setup.unit)) },
                 );
               }}
+            />
+            <Choice
+              label="Overprint"
+              value={settings.overprintShown ? "shown" : "kept"}
+              options={[
+                { id: "kept", label: "Kept, as a press does it" },
+                { id: "shown", label: "Shown, by blending, for devices that ignore it" },
+              ]}
+              onChange={(id) => set({ overprintShown: id === "shown" })}
             />
             <Tick
               label="Printer’s marks"

@@ -174,7 +174,8 @@ public final class PdfWriter {
         PDResources resources = new PDResources();
         page.setResources(resources);
         Sheet sheet = new Sheet(materials, resources, bleed);
-        if (scene.fills().stream().anyMatch(Shadings::mixes)) {
+        boolean shown = output.profile().overprintShown() && overprints(scene);
+        if (shown || scene.fills().stream().anyMatch(Shadings::mixes)) {
             page.getCOSObject().setItem(COSName.GROUP, transparencyGroup(medium));
         }
         Map<Item, Structure.Place> places =
@@ -182,6 +183,9 @@ public final class PdfWriter {
         Optional<List<ScreenAndPaper.Where>> where = output.where(index);
         if (switched.isPresent()) {
             switched.get().name(resources);
+        }
+        if (shown) {
+            sheet.showOverprint(scene);
         }
         for (int i = 0; i < scene.items().size(); i++) {
             Item item = scene.items().get(i);
@@ -204,6 +208,10 @@ public final class PdfWriter {
         if (output.profile().linked()) {
             links.page(page, all);
         }
+    }
+
+    private static boolean overprints(MediumScene scene) {
+        return scene.text().stream().anyMatch(run -> run.paint().overprints());
     }
 
     /** ISO 32000-1, 11.6.6: what is painted is mixed in process ink, or in light. */

@@ -9,9 +9,11 @@ import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
+import yewberry.core.color.BlendMode;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Inks;
+import yewberry.core.color.Overprint;
 import yewberry.core.color.Rgb;
 import yewberry.core.output.Node;
 import yewberry.core.output.ScreenAndPaper;
@@ -20,6 +22,7 @@ import yewberry.core.publication.Outline;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Cubics;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Paint;
 import yewberry.core.scene.Rect;
 import yewberry.core.scene.Turn;
@@ -37,6 +40,7 @@ final class Sheet {
     private final ContentWriter content = new ContentWriter();
     private final Shadings shadings;
     private boolean overprinting;
+    private Optional<List<Inks.Spot>> shown = Optional.empty();
 
     /**
      * @param bleed whose bottom left corner is the origin
@@ -46,6 +50,26 @@ final class Sheet {
         this.resources = resources;
         this.bleed = bleed;
         this.shadings = new Shadings(materials.document(), materials.spaces(), resources, bleed);
+    }
+
+    /** Text of a page that overprints is blended, to the same ink on each plate. */
+    void showOverprint(MediumScene scene) {
+        List<Inks.Spot> spots = scene.planes().spots();
+        shown = Optional.of(spots);
+        boolean takesAway =
+                scene.text().stream()
+                        .map(Item.GlyphRun::paint)
+                        .filter(Paint::overprints)
+                        .anyMatch(paint ->
+                                Overprint.takenAway(paint.color(), spots, materials.condition())
+                                        .isPresent());
+        if (takesAway) {
+            // where there is nothing at all, a blend mode shows what it is given
+            content.beginArtifact();
+            content.fillColor(Cmyk.NONE);
+            content.fillRectangle(0, 0, bleed.width(), bleed.height());
+            content.endMarkedContent();
+        }
     }
 
     byte[] bytes() {
@@ -76,7 +100,11 @@ final class Sheet {
     private void draw(Item item, Optional<Structure.Place> place, boolean asShapes)
             throws IOException {
         boolean overprints = item instanceof Item.GlyphRun run && run.paint().overprints();
-        if (overprints != overprinting) {
+        if (overprints && shown.isPresent()) {
+            takeAway((Item.GlyphRun) item);
+            content.save();
+            blend(BlendMode.DARKEN);
+        } else if (overprints != overprinting) {
             overprinting = overprints;
             String state = overprinting ? "Over" : "Out";
             resources.put(COSName.getPDFName(state), overprint(overprinting));
@@ -113,6 +141,32 @@ final class Sheet {
         if (marked) {
             content.endMarkedContent();
         }
+        if (overprints && shown.isPresent()) {
+            content.restore();
+        }
+    }
+
+    /** What is more of the inks of a run below it than it has. */
+    private void takeAway(Item.GlyphRun run) throws IOException {
+        Optional<Color> least =
+                Overprint.takenAway(
+                        run.paint().color(), shown.orElseThrow(), materials.condition());
+        if (least.isPresent()) {
+            content.beginArtifact();
+            content.save();
+            blend(BlendMode.LIGHTEN);
+            fillColor(least.get());
+            shapes(run);
+            content.restore();
+            content.endMarkedContent();
+        }
+    }
+
+    private void blend(BlendMode mode) {
+        PDExtendedGraphicsState state = new PDExtendedGraphicsState();
+        state.getCOSObject().setName(COSName.BM, mode.standardName());
+        resources.put(COSName.getPDFName(mode.standardName()), state);
+        content.graphicsState(mode.standardName());
     }
 
     /** What is printed around the page follows, in all inks. */

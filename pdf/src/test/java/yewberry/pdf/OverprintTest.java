@@ -9,14 +9,18 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import yewberry.core.Progress;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Definition;
@@ -24,11 +28,13 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.compose.Composer;
+import yewberry.core.output.PdfProfile;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Language;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -48,6 +54,7 @@ import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Overlay;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.proof.ReadBack;
+import yewberry.pdf.proof.ReadBackReport;
 
 /**
  * Heavy black letters across a spot ink on the left and process colour on the right. Ghostscript
@@ -60,13 +67,29 @@ class OverprintTest {
     private static final Swatch LANTERN =
             new Swatch(id("lantern"), "Lantern", new Definition.SpotInk(new Cmyk(0, 48, 92, 0)));
 
+    private static final Swatch LEAF = new Swatch(id("leaf"), "Leaf", new Cmyk(40, 80, 50, 0));
+    private static final Swatch MARSH =
+            new Swatch(id("marsh"), "Marsh", new Definition.SpotInk(new Cmyk(80, 60, 40, 40)));
+    private static final Swatch DUSK =
+            new Swatch(id("dusk"), "Dusk", new Definition.Mix(MARSH.id(), NIGHT.id(), 40));
+
     @TempDir Path folder;
+
+    private static final List<Background> BELOW =
+            List.of(
+                    wholePage("all", new Area.WholePage(), NIGHT, 100),
+                    wholePage("left", new Area.Band(Edge.LEFT, Length.mm(45)), LANTERN, 80));
 
     private static UUID id(String name) {
         return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
     }
 
     private static List<PageScene> scenes(Look.Overprint overprint) {
+        return scenes(overprint, Tinted.full(INK.id()), BELOW);
+    }
+
+    private static List<PageScene> scenes(
+            Look.Overprint overprint, Tinted color, List<Background> backgrounds) {
         Look heavy =
                 new Look(
                         id("look"),
@@ -77,7 +100,7 @@ class OverprintTest {
                         Length.pt(84),
                         Length.pt(0),
                         Look.Alignment.LEFT,
-                        Tinted.full(INK.id()),
+                        color,
                         overprint);
         TextFrame frame =
                 new TextFrame(
@@ -90,16 +113,12 @@ class OverprintTest {
                         id("paragraph"),
                         heavy.id(),
                         List.of(new Run(id("run"), "HHH", Optional.empty())));
-        List<Background> backgrounds =
-                List.of(
-                        wholePage("all", new Area.WholePage(), NIGHT, 100),
-                        wholePage("left", new Area.Band(Edge.LEFT, Length.mm(45)), LANTERN, 80));
         Publication publication =
                 new Publication(
                         id("publication"),
                         "Overprint",
                         Setup.of(new PageSize(Length.mm(100), Length.mm(50)), false),
-                        List.of(INK, NIGHT, LANTERN),
+                        List.of(INK, NIGHT, LANTERN, LEAF, MARSH, DUSK),
                         List.of(heavy),
                         List.of(),
                         List.of(
@@ -208,6 +227,102 @@ class OverprintTest {
                 .boxed()
                 .min(Comparator.naturalOrder())
                 .orElseThrow();
+    }
+
+    /**
+     * Blended instead, each plate has the same ink for those who know no overprint: black, a colour
+     * with less of an ink than is below it, a spot ink, and one mixed with process inks.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "ink, 100, true", "ink, 75, true", "leaf, 100, true", "marsh, 100, true",
+        "marsh, 80, true", "dusk, 100, true", "ink, 100, false", "ink, 75, false",
+        "leaf, 100, false", "marsh, 80, false", "dusk, 100, false"
+    })
+    void blended_it_comes_to_the_same(String swatch, double tint, boolean over) throws IOException {
+        Background foot = wholePage("foot", new Area.Band(Edge.BOTTOM, Length.mm(25)), MARSH, 100);
+        List<Background> all = Stream.concat(BELOW.stream(), Stream.of(foot)).toList();
+        List<PageScene> scenes =
+                scenes(
+                        Look.Overprint.ALWAYS,
+                        new Tinted(id(swatch), tint),
+                        over ? all : all.subList(1, 3));
+
+        assertThat(scenes.getFirst().text()).allMatch(run -> run.paint().overprints());
+        ghostscript(write(scenes), "tiffsep", "kept.tif");
+        PdfProfile shown = PdfProfile.PRESS.with(Optional.empty(), false, true);
+        PdfOutput output =
+                new PdfOutput(
+                        Optional.empty(),
+                        "Overprint",
+                        Language.ENGLISH_BRITISH,
+                        scenes,
+                        shown,
+                        COATED,
+                        Instant.EPOCH,
+                        List.of());
+        Path pdf = folder.resolve("shown.pdf");
+        PdfWriter.write(output, pdf, Progress.NONE);
+        ReadBackReport report = ReadBack.check(pdf, output, Progress.NONE);
+        assertThat(report.matches()).as(report.toString()).isTrue();
+        assertThat(Programs.run("qpdf", "--check", pdf.toString()).status()).isZero();
+        ghostscript(pdf, "tiffsep", "shown.tif", "-dOverprint=/disable");
+        assertThat(differing("shown")).isEmpty();
+        if (over) {
+            Path kept = folder.resolve("overprint.pdf");
+            ghostscript(kept, "tiffsep", "lost.tif", "-dOverprint=/disable");
+            assertThat(differing("lost")).isNotEmpty();
+        }
+    }
+
+    /** The plates that are not as where overprint is kept. */
+    private List<String> differing(String file) throws IOException {
+        List<String> plates = new ArrayList<>();
+        for (String plate : List.of("Cyan", "Magenta", "Yellow", "Black", "Lantern", "Marsh")) {
+            BufferedImage one = plateOf("kept", plate);
+            BufferedImage other = plateOf(file, plate);
+            int width = one.getWidth();
+            long off =
+                    IntStream.range(0, width * one.getHeight())
+                            .map(at -> sample(one, at) - sample(other, at))
+                            .filter(by -> Math.abs(by) > 3)
+                            .count();
+            if (off > width) {
+                plates.add(plate);
+            }
+        }
+        return plates;
+    }
+
+    private static int sample(BufferedImage image, int at) {
+        return image.getRaster().getSample(at % image.getWidth(), at / image.getWidth(), 0);
+    }
+
+    private BufferedImage plateOf(String file, String plate) throws IOException {
+        return ImageIO.read(folder.resolve("%s(%s).tif".formatted(file, plate)).toFile());
+    }
+
+    @Test
+    void text_that_is_to_be_blended_and_overprints_is_told() throws IOException {
+        List<PageScene> scenes = scenes(Look.Overprint.BLACK);
+        PdfOutput kept = PdfOutput.plain("Overprint", scenes, Medium.PAPER, COATED, Instant.EPOCH);
+        PdfOutput shown =
+                new PdfOutput(
+                        Optional.empty(),
+                        "Overprint",
+                        Language.ENGLISH_BRITISH,
+                        scenes,
+                        kept.profile().with(Optional.empty(), false, true),
+                        COATED,
+                        Instant.EPOCH,
+                        List.of());
+        Path pdf = folder.resolve("one.pdf");
+        PdfWriter.write(kept, pdf, Progress.NONE);
+        assertThat(ReadBack.check(pdf, shown, Progress.NONE).pages().getFirst().problems())
+                .anyMatch(problem -> problem.contains("not blended as if they overprinted"));
+        PdfWriter.write(shown, pdf, Progress.NONE);
+        assertThat(ReadBack.check(pdf, kept, Progress.NONE).pages().getFirst().problems())
+                .anyMatch(problem -> problem.contains("do not overprint"));
     }
 
     @Test

@@ -122,7 +122,7 @@ class PlacedPagesTest {
                         PlacedPages.breaking(
                                 publication,
                                 scenes(publication),
-                                PdfProfile.ALL.with(Optional.empty(), true)))
+                                PdfProfile.ALL.with(Optional.empty(), true, false)))
                 .isEmpty();
     }
 
@@ -135,7 +135,7 @@ class PlacedPagesTest {
                     PdfOutput.of(
                             publication,
                             scenes(publication),
-                            PdfProfile.ALL.with(Optional.empty(), flattened),
+                            PdfProfile.ALL.with(Optional.empty(), flattened, false),
                             COATED,
                             Instant.EPOCH);
             Path file = folder.resolve("placed-%s.pdf".formatted(flattened));

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.LongStream;
@@ -49,7 +50,8 @@ class TaggedPdfTest {
         Publication publication = guide.publication();
         var scenes = guide.scenes(publication);
         // each in ink or in light
-        PdfProfile profile = seed % 2 == 0 ? PdfProfile.READING : PdfProfile.ALL;
+        PdfProfile inked = PdfProfile.ALL.with(Optional.empty(), false, seed % 4 == 1);
+        PdfProfile profile = seed % 2 == 0 ? PdfProfile.READING : inked;
         PdfOutput output = PdfOutput.of(publication, scenes, profile, COATED, Instant.EPOCH);
         Path file = folder.resolve("guide.pdf");
         PdfWriter.write(output, file, Progress.NONE);

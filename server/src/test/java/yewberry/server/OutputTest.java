@@ -144,6 +144,7 @@ class OutputTest {
                 "{\"kind\":\"PRESS_PDF\",\"pages\":\"4-9\"} | There is no page 9; this publication has pages 1 to 5.",
                 "{\"kind\":\"PRESS_PDF\",\"pages\":\"5-4\"} | “5-4” runs backwards; write 4-5.",
                 "{\"kind\":\"PNG\",\"ppi\":5} | Pictures have 10 to 1200 pixels per inch",
+                "{\"kind\":\"READING_PDF\",\"overprintShown\":true} | Only inks overprint",
                 "{\"kind\":\"PNG\",\"spreads\":true,\"toBleed\":true} | Spreads are joined at the trim",
                 "{\"kind\":\"OFFICE_PDF\",\"marks\":{\"crop\":true,\"registration\":false,\"patches\":false,\"jobLine\":false,\"length\":\"5 mm\",\"weight\":\"0.25 pt\",\"distance\":\"3 mm\"}} | An office printout is not cut",
                 "{\"kind\":\"PRESS_PDF\",\"marks\":{\"crop\":true,\"registration\":false,\"patches\":false,\"jobLine\":false,\"length\":\"500 mm\",\"weight\":\"0.25 pt\",\"distance\":\"3 mm\"}} | Marks are from 1 to 30 mm"

@@ -75,6 +75,13 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
             links();
             overset();
             spine();
+            if (settings.overprintShown()) {
+                note(
+                        count(Item.GlyphRun.class, run -> run.paint().overprints()),
+                        "%s blended with what is below instead of overprinting it",
+                        "stretch of text is",
+                        "stretches of text are");
+            }
             if (settings.kind() == OutputKind.OFFICE_PDF) {
                 note(
                         count(

@@ -10,6 +10,7 @@ import java.util.TreeSet;
 import java.util.stream.IntStream;
 import yewberry.core.Names;
 import yewberry.core.Refused;
+import yewberry.core.color.Medium;
 import yewberry.core.publication.Bleed;
 import yewberry.core.publication.PageRange;
 import yewberry.core.publication.Publication;
@@ -27,6 +28,8 @@ import yewberry.core.publication.Spreads;
  * @param ppi pixels per inch of pictures
  * @param spreads whether pages that face each other are one page of a PDF, or one picture
  * @param toBleed whether pictures go out to the bleed
+ * @param overprintShown whether text that overprints is blended with what is below it instead, so
+ *     that those who know no overprint show it as it is printed
  * @param fileName with {name}, {kind}, {pages} and {date}; empty for the usual
  */
 public record OutputSettings(
@@ -40,6 +43,7 @@ public record OutputSettings(
         double ppi,
         boolean spreads,
         boolean toBleed,
+        boolean overprintShown,
         String fileName) {
     private static final double LEAST_PPI = 10;
     private static final double MOST_PPI = 1200;
@@ -61,6 +65,10 @@ public record OutputSettings(
             throw new Refused(
                     "Spreads are joined at the trim, where there is no bleed between the pages. Choose spreads to the trim, or pages to the bleed.");
         }
+        if (overprintShown && !isOfInk(kind)) {
+            throw new Refused(
+                    "Only inks overprint, and this has none; choose that for a press PDF or one PDF for all.");
+        }
         if (marks.filter(PrinterMarks::any).isPresent() && !kind.isPdf()) {
             throw new Refused("Printer's marks are for PDFs; leave them out of pictures.");
         }
@@ -68,6 +76,10 @@ public record OutputSettings(
             throw new Refused(
                     "An office printout is not cut; leave printer's marks out of it, or make a press PDF.");
         }
+    }
+
+    private static boolean isOfInk(OutputKind kind) {
+        return kind.isPdf() && kind.medium() == Medium.PAPER;
     }
 
     /** As is usual for a kind: all pages, as they are set. */
@@ -81,6 +93,7 @@ public record OutputSettings(
                 true,
                 false,
                 144,
+                false,
                 false,
                 false,
                 "");
@@ -98,6 +111,7 @@ public record OutputSettings(
                 ppi,
                 spreads,
                 toBleed,
+                overprintShown,
                 fileName);
     }
 
@@ -113,12 +127,23 @@ public record OutputSettings(
                 ppi,
                 spreads,
                 toBleed,
+                overprintShown,
                 fileName);
     }
 
     public OutputSettings withBackgrounds(boolean changed) {
         return new OutputSettings(
-                kind, pages, claims, marks, bleed, changed, flattened, ppi, spreads, toBleed,
+                kind,
+                pages,
+                claims,
+                marks,
+                bleed,
+                changed,
+                flattened,
+                ppi,
+                spreads,
+                toBleed,
+                overprintShown,
                 fileName);
     }
 
@@ -134,6 +159,23 @@ public record OutputSettings(
                 ppi,
                 changed,
                 toBleed,
+                overprintShown,
+                fileName);
+    }
+
+    public OutputSettings withOverprintShown(boolean changed) {
+        return new OutputSettings(
+                kind,
+                pages,
+                claims,
+                marks,
+                bleed,
+                backgrounds,
+                flattened,
+                ppi,
+                spreads,
+                toBleed,
+                changed,
                 fileName);
     }
 
@@ -149,6 +191,7 @@ public record OutputSettings(
                 ppi,
                 spreads,
                 toBleed,
+                overprintShown,
                 fileName);
     }
 
@@ -222,7 +265,7 @@ public record OutputSettings(
                             throw new IllegalArgumentException("No PDF: " + kind);
                 };
         PdfProfile claimed = claims ? usual : usual.withoutClaims();
-        return claimed.with(marks.filter(PrinterMarks::any), flattened);
+        return claimed.with(marks.filter(PrinterMarks::any), flattened, overprintShown);
     }
 
     /**

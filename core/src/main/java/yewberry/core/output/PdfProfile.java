@@ -12,13 +12,15 @@ import yewberry.core.color.Medium;
  * @param claims the standards that it says it follows
  * @param marks around its pages
  * @param flattened whether pages of PDFs that are placed become pictures
+ * @param overprintShown whether text that overprints is blended with what is below it instead
  */
 public record PdfProfile(
         Medium medium,
         boolean tagged,
         Set<Claim> claims,
         Optional<PrinterMarks> marks,
-        boolean flattened) {
+        boolean flattened,
+        boolean overprintShown) {
     /** For a press: process colour and spot inks, out to the bleed. */
     public static final PdfProfile PRESS = of(Medium.PAPER, false, Claim.PDF_X_4);
 
@@ -34,7 +36,7 @@ public record PdfProfile(
     public static final PdfProfile SCREEN_AND_PAPER = of(Medium.SCREEN, true);
 
     private static PdfProfile of(Medium medium, boolean tagged, Claim... claims) {
-        return new PdfProfile(medium, tagged, Set.of(claims), Optional.empty(), false);
+        return new PdfProfile(medium, tagged, Set.of(claims), Optional.empty(), false, false);
     }
 
     /** Without structure and claims. */
@@ -59,10 +61,11 @@ public record PdfProfile(
     }
 
     public PdfProfile withoutClaims() {
-        return new PdfProfile(medium, tagged, Set.of(), marks, flattened);
+        return new PdfProfile(medium, tagged, Set.of(), marks, flattened, overprintShown);
     }
 
-    public PdfProfile with(Optional<PrinterMarks> changed, boolean changedFlattened) {
-        return new PdfProfile(medium, tagged, claims, changed, changedFlattened);
+    public PdfProfile with(
+            Optional<PrinterMarks> changed, boolean changedFlattened, boolean changedOverprint) {
+        return new PdfProfile(medium, tagged, claims, changed, changedFlattened, changedOverprint);
     }
 }

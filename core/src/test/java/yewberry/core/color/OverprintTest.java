@@ -53,4 +53,59 @@ class OverprintTest {
         Cmyk dusk = new Cmyk(40, 0, 10, 0);
         assertThat(over(spot("Lantern", 35, dusk), NIGHT)).isEqualTo(spot("Lantern", 35, dusk));
     }
+
+    /**
+     * ISO 32000-1, 11.3.5.2 and 11.7.4.2: the lesser ink of what is taken away and of what is below
+     * (Lighten), and then the greater of that and of the colour (Darken), each plate alone.
+     */
+    @Test
+    void the_lesser_and_then_the_greater_ink_is_the_same() {
+        Inks dusk = spot("Lantern", 35, new Cmyk(40, 0, 10, 0));
+        List<Color> colors =
+                List.of(BLACK, new Cmyk(10, 0, 0, 20), LANTERN, dusk, spot("Buoy", 30, NIGHT));
+        List<Color> below =
+                List.of(
+                        NIGHT,
+                        Cmyk.NONE,
+                        LANTERN,
+                        spot("Lantern", 10, NIGHT),
+                        spot("Buoy", 100, BLACK));
+        for (Color upper : colors) {
+            for (Color lower : below) {
+                for (String plate : List.of("C", "M", "Y", "K", "Lantern", "Buoy")) {
+                    double least =
+                            Overprint.takenAway(upper, spots(), COATED)
+                                    .map(taken -> Math.min(on(taken, plate), on(lower, plate)))
+                                    .orElse(on(lower, plate));
+                    assertThat(Math.max(least, on(upper, plate)))
+                            .as("%s over %s on %s", upper, lower, plate)
+                            .isEqualTo(on(over(upper, lower), plate));
+                }
+            }
+        }
+        assertThat(Overprint.takenAway(BLACK, spots(), COATED)).isEmpty();
+    }
+
+    private static List<Inks.Spot> spots() {
+        return List.of(
+                new Inks.Spot("Lantern", new Cmyk(0, 48, 92, 0), 100),
+                new Inks.Spot("Buoy", new Cmyk(0, 48, 92, 0), 100));
+    }
+
+    private static double on(Color color, String plate) {
+        Cmyk process = color instanceof Inks inks ? inks.process() : (Cmyk) color;
+        return switch (plate) {
+            case "C" -> process.cyan();
+            case "M" -> process.magenta();
+            case "Y" -> process.yellow();
+            case "K" -> process.black();
+            default ->
+                    color instanceof Inks inks
+                            ? inks.spots().stream()
+                                    .filter(spot -> spot.name().equals(plate))
+                                    .mapToDouble(Inks.Spot::percent)
+                                    .sum()
+                            : 0;
+        };
+    }
 }

@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import yewberry.core.color.BlendMode;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Rect;
@@ -35,8 +36,11 @@ final class GlyphCheck {
     private final List<String> problems = new ArrayList<>();
     private final Map<Plates, int[]> counts = new LinkedHashMap<>();
 
-    private GlyphCheck(MediumScene scene, List<PaintedGlyph> glyphs) {
+    private final boolean overprintShown;
+
+    private GlyphCheck(MediumScene scene, List<PaintedGlyph> glyphs, boolean overprintShown) {
         this.scene = scene;
+        this.overprintShown = overprintShown;
         glyphs.forEach(glyph ->
                 places.computeIfAbsent(Cell.of(glyph.x(), glyph.y()), cell -> new ArrayList<>())
                         .add(glyph));
@@ -45,8 +49,11 @@ final class GlyphCheck {
     /** What was found of the text of a page. */
     record Found(List<TextColorCheck> colors, List<String> problems) {}
 
-    static Found check(MediumScene scene, List<PaintedGlyph> glyphs) {
-        GlyphCheck check = new GlyphCheck(scene, glyphs);
+    /**
+     * @param overprintShown whether text that overprints is blended instead
+     */
+    static Found check(MediumScene scene, List<PaintedGlyph> glyphs, boolean overprintShown) {
+        GlyphCheck check = new GlyphCheck(scene, glyphs, overprintShown);
         scene.text().forEach(check::run);
         long left = check.left();
         if (left > 0) {
@@ -117,8 +124,14 @@ final class GlyphCheck {
         if (found.plates().filter(it -> it.matches(wanted, INK_TOLERANCE)).isEmpty()) {
             off.add("are not in " + wanted.inWords());
         }
-        if (found.overprints() != run.paint().overprints()) {
-            off.add(run.paint().overprints() ? "do not overprint" : "overprint");
+        boolean over = run.paint().overprints() && !overprintShown;
+        if (found.overprints() != over) {
+            off.add(over ? "do not overprint" : "overprint");
+        }
+        boolean blended = run.paint().overprints() && overprintShown;
+        BlendMode mode = blended ? BlendMode.DARKEN : BlendMode.NORMAL;
+        if (!found.blend().equals(mode.standardName())) {
+            off.add(blended ? "are not blended as if they overprinted" : "are blended");
         }
         if (!found.how().isEmpty()) {
             off.add(found.how());

@@ -83,6 +83,7 @@ final class PaintedPage extends PathEngine {
      * @param ink box around its outline as it lies on the page
      * @param how what keeps it from being plainly filled, in words; empty where nothing does
      * @param overprints whether process inks at zero leave what is below
+     * @param blend the mode, as in the file
      */
     record PaintedGlyph(
             String text,
@@ -90,7 +91,8 @@ final class PaintedPage extends PathEngine {
             Rectangle2D ink,
             Optional<Plates> plates,
             String how,
-            boolean overprints) {
+            boolean overprints,
+            String blend) {
         double x() {
             return matrix.getTranslateX();
         }
@@ -273,7 +275,10 @@ final class PaintedPage extends PathEngine {
                         plates(getGraphicsState().getNonStrokingColor()),
                         how(),
                         getGraphicsState().isNonStrokingOverprint()
-                                && getGraphicsState().getOverprintMode() == 1));
+                                && getGraphicsState().getOverprintMode() == 1,
+                        getGraphicsState().getBlendMode().getCOSName() instanceof COSName name
+                                ? name.getName()
+                                : ""));
     }
 
     /** The text of the stretch around a glyph, for the first one in it; the others say nothing. */
@@ -293,7 +298,6 @@ final class PaintedPage extends PathEngine {
 
     private String how() {
         var state = getGraphicsState();
-        COSBase blend = state.getBlendMode().getCOSName();
         if (!state.getTextState().getRenderingMode().isFill()) {
             return "are not filled";
         }
@@ -306,7 +310,7 @@ final class PaintedPage extends PathEngine {
         if (state.getSoftMask() != null) {
             return "are masked";
         }
-        return blend instanceof COSName name && !COSName.NORMAL.equals(name) ? "are blended" : "";
+        return "";
     }
 
     @Override

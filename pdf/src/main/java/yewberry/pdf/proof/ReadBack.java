@@ -322,7 +322,8 @@ public final class ReadBack implements AutoCloseable {
                 output.layered().isEmpty()
                         ? scene
                         : output.layered().get(index).seen(Where.SCREEN).on(medium);
-        GlyphCheck.Found text = GlyphCheck.check(viewed, painted.glyphs());
+        GlyphCheck.Found text =
+                GlyphCheck.check(viewed, painted.glyphs(), output.profile().overprintShown());
         problems.addAll(text.problems());
         structure.ifPresent(each -> problems.addAll(each.page(index, painted)));
         problems.addAll(StrokeCheck.check(scene, painted.strokes()));
@@ -409,7 +410,10 @@ public final class ReadBack implements AutoCloseable {
         if (page.getUserUnit() != 1) {
             problems.add("The page is scaled by a UserUnit of %s.".formatted(page.getUserUnit()));
         }
-        boolean mixes = scene.fills().stream().anyMatch(fill -> !fill.covers());
+        boolean mixes =
+                scene.fills().stream().anyMatch(fill -> !fill.covers())
+                        || output.profile().overprintShown()
+                                && scene.text().stream().anyMatch(run -> run.paint().overprints());
         COSDictionary group = page.getCOSObject().getCOSDictionary(COSName.GROUP);
         if (mixes && !isMixedIn(group)) {
             problems.add(

@@ -89,6 +89,7 @@ final class Defaults {
                             OutputSettings.class,
                             Map.of(
                                     "pages", JSON.stringNode(""),
+                                    "overprintShown", JSON.booleanNode(false),
                                     "claims", JSON.booleanNode(true),
                                     "backgrounds", JSON.booleanNode(true),
                                     "flattened", JSON.booleanNode(false),
