@@ -51,20 +51,21 @@ export function OfficePrint({ publication }: { publication: Publication }) {
   const [mono, setMono] = useState(false);
   const [saving, setSaving] = useState(false);
   const [duplex, setDuplex] = useState(false);
+  const [spreads, setSpreads] = useState(false);
   const [from, setFrom] = useState(1);
   const shown = useQuery({
     queryKey: [
       "office-print",
       publication.id,
       publication.revision,
-      { printer, backgrounds, mono, saving, duplex, from },
+      { printer, backgrounds, mono, saving, duplex, spreads, from },
     ],
     queryFn: () =>
       answered(
         client.GET("/api/publications/{id}/office-print", {
           params: {
             path: { id: publication.id },
-            query: { printer, backgrounds, mono, saving, duplex, from },
+            query: { printer, backgrounds, mono, saving, duplex, spreads, from },
           },
         }),
       ),
@@ -78,6 +79,7 @@ export function OfficePrint({ publication }: { publication: Publication }) {
     backgrounds: String(backgrounds),
     mono: String(mono),
     saving: String(saving),
+    spreads: String(spreads),
     of: String(publication.revision),
   });
   return (
@@ -101,6 +103,16 @@ export function OfficePrint({ publication }: { publication: Publication }) {
         {model?.color && <Tick label="Black toner only" checked={mono} onChange={setMono} />}
         <Tick label="Save toner" checked={saving} onChange={setSaving} />
         <Tick label="On both sides" checked={duplex} onChange={setDuplex} />
+        {publication.setup.facing && (
+          <Tick
+            label="Facing pages on one side"
+            checked={spreads}
+            onChange={(on) => {
+              setSpreads(on);
+              setFrom(1);
+            }}
+          />
+        )}
         {shown.isError && <Failed>✕ {shown.error.message}</Failed>}
         {shown.isPending && <p role="status">Printing…</p>}
         {shown.data && (
@@ -133,11 +145,11 @@ export function OfficePrint({ publication }: { publication: Publication }) {
           <Leaf key={page.number}>
             <img
               src={`/api/publications/${publication.id}/office-print/${page.number}?${query}`}
-              alt={`Page ${page.number} as it comes out`}
+              alt={`Page ${page.label} as it comes out`}
               loading="lazy"
             />
             <div>
-              Page {page.number} <Quiet as="span">{page.sheet}</Quiet>
+              Page {page.label} <Quiet as="span">{page.sheet}</Quiet>
               {page.troubles.slice(0, MOST_WORDS).map((trouble) => (
                 <div key={trouble.words + trouble.why}>
                   <Failed>✕ “{shortened(trouble.words)}”</Failed>: {trouble.why}.

@@ -351,6 +351,17 @@ class OutputTest {
                         .json()
                         .path("pages");
         assertThat(pages.get(2).path("sheet").asString()).isEqualTo("Sheet 2, front");
+        String spreads = "/api/publications/" + id + "/office-print?spreads=true";
+        JsonNode joined = client.get(spreads).json().path("pages");
+        assertThat(joined).hasSize(2);
+        assertThat(joined.get(1).path("label").asString()).isEqualTo("2–3");
+        assertThat(joined.get(1).path("sheet").asString()).isEqualTo("Sheet 2");
+        byte[] both = client.get(spreads.replace("print?", "print/2?")).bytes();
+        int width = ImageIO.read(new ByteArrayInputStream(both)).getWidth();
+        assertThat(width).isBetween(2 * with.getWidth() - 1, 2 * with.getWidth());
+        Client.Answer refused = client.get(spreads + "&duplex=true");
+        assertThat(refused.status()).isBetween(400, 499);
+        assertThat(refused.detail()).contains("print them on one side only");
         assertThat(client.get(address.formatted(id, false).replace("slate", "none")).status())
                 .isBetween(400, 499);
     }

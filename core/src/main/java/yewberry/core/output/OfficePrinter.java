@@ -35,13 +35,23 @@ public record OfficePrinter(
      * @param mono whether all is black toner, on a printer that has colours
      * @param saving whether toner is saved
      * @param duplex whether both sides of a sheet are printed
+     * @param spreads whether facing pages are on one side
+     * @throws Refused if both are wanted
      */
     public record Job(
             OfficePrinter printer,
             boolean backgrounds,
             boolean mono,
             boolean saving,
-            boolean duplex) {
+            boolean duplex,
+            boolean spreads) {
+        public Job {
+            if (spreads && duplex) {
+                throw new Refused(
+                        "Facing pages on one side have the next ones on its back, and do not make a booklet; print them on one side only, or page by page on both.");
+            }
+        }
+
         /** How a colour comes out. */
         public Rgb printed(Rgb color) {
             Rgb toned = mono || !printer.color() ? GreyCopy.of(color) : color;

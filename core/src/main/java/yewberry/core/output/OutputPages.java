@@ -77,15 +77,12 @@ public final class OutputPages {
             List<List<Integer>> leaves = settings.leaves(publication);
             return new ScenesInTurn(
                     leaves.size(),
-                    at -> {
-                        List<PageScene> pages =
-                                leaves.get(at).stream()
-                                        .map(page -> scene(publication, settings, composer, page))
-                                        .toList();
-                        return pages.size() == 1
-                                ? pages.getFirst()
-                                : JoinedPages.of(pages.getFirst(), pages.getLast()).scene();
-                    });
+                    at ->
+                            JoinedPages.scene(
+                                    leaves.get(at).stream()
+                                            .map(page ->
+                                                    scene(publication, settings, composer, page))
+                                            .toList()));
         }
         List<Integer> pages = settings.pages(publication);
         return new ScenesInTurn(

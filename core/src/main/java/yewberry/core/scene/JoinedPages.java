@@ -26,6 +26,11 @@ public record JoinedPages(PageScene scene, List<From> from) {
         from = List.copyOf(from);
     }
 
+    /** One page as it is, or two that face each other as one. */
+    public static PageScene scene(List<PageScene> pages) {
+        return pages.size() == 1 ? pages.getFirst() : of(pages.getFirst(), pages.getLast()).scene();
+    }
+
     public static JoinedPages of(PageScene left, PageScene right) {
         PageSide one = new PageSide(left, left.boxes().upToSpine(), 0);
         PageSide other =

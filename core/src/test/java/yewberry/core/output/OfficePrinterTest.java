@@ -13,7 +13,7 @@ class OfficePrinterTest {
     private static final Rgb WHITE = new Rgb(255, 255, 255);
 
     private static OfficePrinter.Job job(String model, boolean mono, boolean saving) {
-        return new OfficePrinter.Job(OfficePrinter.model(model), true, mono, saving, false);
+        return new OfficePrinter.Job(OfficePrinter.model(model), true, mono, saving, false, false);
     }
 
     /** Solid toner has a density of 1.3, and so a reflectance of 10 to the power of -1.3. */

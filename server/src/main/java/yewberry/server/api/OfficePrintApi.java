@@ -2,6 +2,7 @@ package yewberry.server.api;
 
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -12,8 +13,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.output.OfficePrinter;
 import yewberry.core.output.OfficePrintout;
+import yewberry.core.output.OutputKind;
+import yewberry.core.output.OutputSettings;
 import yewberry.core.picture.Png;
 import yewberry.core.publication.Publication;
+import yewberry.core.scene.JoinedPages;
 import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
@@ -35,7 +39,7 @@ class OfficePrintApi {
     }
 
     /**
-     * @param from the first of the pages, from 1
+     * @param from the first of what is on one side, from 1
      */
     @GetMapping
     OfficePrintView print(
@@ -45,34 +49,54 @@ class OfficePrintApi {
             @RequestParam(defaultValue = "false") boolean mono,
             @RequestParam(defaultValue = "false") boolean saving,
             @RequestParam(defaultValue = "false") boolean duplex,
+            @RequestParam(defaultValue = "false") boolean spreads,
             @RequestParam(defaultValue = "1") int from) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
         OfficePrinter.Job job =
                 new OfficePrinter.Job(
-                        OfficePrinter.model(printer), backgrounds, mono, saving, duplex);
-        int count = publication.pages().size();
+                        OfficePrinter.model(printer), backgrounds, mono, saving, duplex, spreads);
+        List<List<Integer>> leaves = leaves(publication, job);
         List<OfficePrintView.Printed> pages =
-                IntStream.range(Math.max(0, from - 1), Math.min(count, from - 1 + MOST))
-                        .mapToObj(page -> printed(open, publication, job, page))
+                IntStream.range(Math.max(0, from - 1), Math.min(leaves.size(), from - 1 + MOST))
+                        .mapToObj(at -> printed(open, publication, job, at, leaves.get(at)))
                         .toList();
         return new OfficePrintView(OfficePrinter.MODELS, pages);
     }
 
+    private static List<List<Integer>> leaves(Publication publication, OfficePrinter.Job job) {
+        return OutputSettings.of(OutputKind.OFFICE_PDF)
+                .withSpreads(job.spreads())
+                .leaves(publication);
+    }
+
     private static OfficePrintView.Printed printed(
-            OpenPublication open, Publication publication, OfficePrinter.Job job, int page) {
+            OpenPublication open,
+            Publication publication,
+            OfficePrinter.Job job,
+            int at,
+            List<Integer> leaf) {
         return new OfficePrintView.Printed(
-                page + 1,
-                OfficePrintout.sheet(page, job.duplex()),
-                printout(open, publication, job, page).troubles().stream()
+                at + 1,
+                leaf.stream()
+                        .map(page -> String.valueOf(page + 1))
+                        .collect(Collectors.joining("–")),
+                OfficePrintout.sheet(at, job.duplex()),
+                printout(open, publication, job, leaf).troubles().stream()
                         .map(each -> new OfficePrintView.Unreadable(each.words(), each.why()))
                         .toList());
     }
 
     private static OfficePrintout printout(
-            OpenPublication open, Publication publication, OfficePrinter.Job job, int page) {
+            OpenPublication open,
+            Publication publication,
+            OfficePrinter.Job job,
+            List<Integer> leaf) {
         return new OfficePrintout(
-                open.composer(publication).compose(publication, page),
+                JoinedPages.scene(
+                        leaf.stream()
+                                .map(page -> open.composer(publication).compose(publication, page))
+                                .toList()),
                 job,
                 publication,
                 open.press(publication));
@@ -85,16 +109,18 @@ class OfficePrintApi {
             @RequestParam(defaultValue = "copper") String printer,
             @RequestParam(defaultValue = "true") boolean backgrounds,
             @RequestParam(defaultValue = "false") boolean mono,
-            @RequestParam(defaultValue = "false") boolean saving) {
+            @RequestParam(defaultValue = "false") boolean saving,
+            @RequestParam(defaultValue = "false") boolean spreads) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
-        if (number < 1 || number > publication.pages().size()) {
-            throw new Missing("page");
-        }
         OfficePrinter.Job job =
                 new OfficePrinter.Job(
-                        OfficePrinter.model(printer), backgrounds, mono, saving, false);
+                        OfficePrinter.model(printer), backgrounds, mono, saving, false, spreads);
+        List<List<Integer>> leaves = leaves(publication, job);
+        if (number < 1 || number > leaves.size()) {
+            throw new Missing("page");
+        }
         return ResponseEntity.ok(
-                Png.quick(printout(open, publication, job, number - 1).picture(PPI)));
+                Png.quick(printout(open, publication, job, leaves.get(number - 1)).picture(PPI)));
     }
 }
