@@ -3,6 +3,7 @@ import type { Job } from "../api/types";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { dayAndTime } from "../ui/words";
+import { isOutput } from "./kinds";
 
 const Since = styled(Button)`
   align-self: end;
@@ -30,7 +31,12 @@ export function Compare({
   /** @param other the export that it is compared with; nothing for the publication */
   onCompare: (other?: string) => void;
 }) {
-  const others = jobs.filter((each) => each.id !== job.id && isComparable(each));
+  const others = jobs.filter(
+    (each) =>
+      each.id !== job.id &&
+      isComparable(each) &&
+      (each.kind === job.kind || (isPdf(each) && isPdf(job))),
+  );
   return (
     <>
       <Since onPress={() => onCompare()} isDisabled={isDisabled || job.revision === revision}>
@@ -53,7 +59,11 @@ export function Compare({
   );
 }
 
-/** Whether it is a PDF of the pages that was read back. */
+/** Whether it was made of the pages. */
 export function isComparable(job: Job): boolean {
-  return job.state === "DONE" && job.kind !== "COMPARISON" && job.report !== undefined;
+  return job.state === "DONE" && isOutput(job.kind);
+}
+
+function isPdf(job: Job): boolean {
+  return job.kind.endsWith("_PDF");
 }

@@ -27,14 +27,18 @@ const Named = styled.span`
   gap: ${theme.space.one};
 `;
 
-/** What became of each file of a set. */
+/** What became of each file of a set, or what differs where two are compared. */
 export function FileResults({ job }: { job: Job }) {
   const { files } = job;
   const wrong = files.filter((file) => file.problem).length;
+  const isComparison = job.kind === "COMPARISON";
+  const drawn = isComparison ? job.compared[0] : job.id;
   return (
     <div>
       <Verdict>
-        {wrong === 0 ? (
+        {isComparison ? (
+          <Compared job={job} wrong={wrong} />
+        ) : wrong === 0 ? (
           <>
             <strong>✓ Read back: all is where it should be</strong>, in{" "}
             {counted(files.length, "file", "files")}.
@@ -51,7 +55,7 @@ export function FileResults({ job }: { job: Job }) {
           <thead>
             <tr>
               <th scope="col">File</th>
-              <th scope="col">{isOutput(job.kind) ? "Pages" : "Pages changed"}</th>
+              <th scope="col">{isComparison || isOutput(job.kind) ? "Pages" : "Pages changed"}</th>
               <th scope="col">Verdict</th>
             </tr>
           </thead>
@@ -62,8 +66,8 @@ export function FileResults({ job }: { job: Job }) {
                   <Named>
                     {file.shown !== undefined && (
                       <Small
-                        src={`/api/jobs/${job.id}/files/${at}/picture`}
-                        alt={`Page ${file.shown} of the new file`}
+                        src={`/api/jobs/${drawn}/files/${at}/picture`}
+                        alt={`Page ${file.shown} of the ${isComparison ? "first" : "new"} file`}
                         loading="lazy"
                         onError={(event) => {
                           event.currentTarget.hidden = true; // of a very large file there is none
@@ -75,7 +79,13 @@ export function FileResults({ job }: { job: Job }) {
                 </th>
                 <td>{file.pages}</td>
                 <td>
-                  {file.problem ? <Failed>✕ {file.problem}</Failed> : "✓ as it should be"}
+                  {file.problem ? (
+                    <Failed>✕ {file.problem}</Failed>
+                  ) : isComparison ? (
+                    "✓ the same"
+                  ) : (
+                    "✓ as it should be"
+                  )}
                   {file.repaired && (
                     <div>It came damaged, and was written anew instead of added to.</div>
                   )}
@@ -86,5 +96,30 @@ export function FileResults({ job }: { job: Job }) {
         </Files>
       </Scroll>
     </div>
+  );
+}
+
+function Compared({ job, wrong }: { job: Job; wrong: number }) {
+  const all = counted(job.files.length, "file", "files");
+  if (job.compared.length > 1) {
+    return wrong === 0 ? (
+      <>
+        <strong>✓ Both are the same</strong>, in {all}.
+      </>
+    ) : (
+      <Failed>
+        ✕ {counted(wrong, "file differs", "files differ")}, of {job.files.length}.
+      </Failed>
+    );
+  }
+  return wrong === 0 ? (
+    <>
+      <strong>✓ Nothing has changed since it was made</strong>, in {all}.
+    </>
+  ) : (
+    <Failed>
+      ✕ The publication has changed since it was made:{" "}
+      {counted(wrong, "file differs", "files differ")}, of {job.files.length}.
+    </Failed>
   );
 }

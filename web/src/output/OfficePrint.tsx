@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import styled from "styled-components";
 import { answered, client } from "../api/client";
@@ -72,8 +72,13 @@ export function OfficePrint({ publication }: { publication: Publication }) {
     placeholderData: keepPreviousData,
   });
   const pages = shown.data?.pages ?? [];
+  // they are there, too, where what is wanted is refused
+  const known = useQueryClient()
+    .getQueriesData<NonNullable<typeof shown.data>>({ queryKey: ["office-print", publication.id] })
+    .find(([, data]) => data !== undefined);
+  const printers = shown.data?.printers ?? known?.[1]?.printers ?? [];
   const wrong = pages.filter((page) => page.troubles.length > 0).length;
-  const model = shown.data?.printers.find(({ id }) => id === printer);
+  const model = printers.find(({ id }) => id === printer);
   const query = new URLSearchParams({
     printer,
     backgrounds: String(backgrounds),
@@ -90,7 +95,7 @@ export function OfficePrint({ publication }: { publication: Publication }) {
         <Choice
           label="Printer"
           value={printer}
-          options={(shown.data?.printers ?? []).map(({ id, name }) => ({ id, label: name }))}
+          options={printers.map(({ id, name }) => ({ id, label: name }))}
           onChange={setPrinter}
         />
         {model && (
@@ -140,30 +145,32 @@ export function OfficePrint({ publication }: { publication: Publication }) {
           </div>
         )}
       </Column>
-      <Sheets tabIndex={0} aria-label="Pages as they come out">
-        {pages.map((page) => (
-          <Leaf key={page.number}>
-            <img
-              src={`/api/publications/${publication.id}/office-print/${page.number}?${query}`}
-              alt={`Page ${page.label} as it comes out`}
-              loading="lazy"
-            />
-            <div>
-              Page {page.label} <Quiet as="span">{page.sheet}</Quiet>
-              {page.troubles.slice(0, MOST_WORDS).map((trouble) => (
-                <div key={trouble.words + trouble.why}>
-                  <Failed>✕ “{shortened(trouble.words)}”</Failed>: {trouble.why}.
-                </div>
-              ))}
-              {page.troubles.length > MOST_WORDS && (
-                <div>
-                  <Failed>✕ {page.troubles.length - MOST_WORDS} more.</Failed>
-                </div>
-              )}
-            </div>
-          </Leaf>
-        ))}
-      </Sheets>
+      {!shown.isError && (
+        <Sheets tabIndex={0} aria-label="Pages as they come out">
+          {pages.map((page) => (
+            <Leaf key={page.number}>
+              <img
+                src={`/api/publications/${publication.id}/office-print/${page.number}?${query}`}
+                alt={`Page ${page.label} as it comes out`}
+                loading="lazy"
+              />
+              <div>
+                Page {page.label} <Quiet as="span">{page.sheet}</Quiet>
+                {page.troubles.slice(0, MOST_WORDS).map((trouble) => (
+                  <div key={trouble.words + trouble.why}>
+                    <Failed>✕ “{shortened(trouble.words)}”</Failed>: {trouble.why}.
+                  </div>
+                ))}
+                {page.troubles.length > MOST_WORDS && (
+                  <div>
+                    <Failed>✕ {page.troubles.length - MOST_WORDS} more.</Failed>
+                  </div>
+                )}
+              </div>
+            </Leaf>
+          ))}
+        </Sheets>
+      )}
     </Parts>
   );
 }

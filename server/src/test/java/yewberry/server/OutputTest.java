@@ -194,6 +194,10 @@ class OutputTest {
 
     /** A dark background on the second page. */
     private void darken(String publication, boolean paper) {
+        darken(publication, 2, paper);
+    }
+
+    private void darken(String publication, int page, boolean paper) {
         JsonNode now = client.read(publication);
         String edit =
                 """
@@ -203,7 +207,7 @@ class OutputTest {
                  "goesTo": {"screen": true, "paper": %s}}}
                 """
                         .formatted(
-                                now.path("pages").get(1).path("id").asString(),
+                                now.path("pages").get(page - 1).path("id").asString(),
                                 UUID.randomUUID(),
                                 now.path("swatches").get(0).path("id").asString(),
                                 paper);
@@ -441,8 +445,96 @@ class OutputTest {
         return ended(begun);
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"PNG", "JPEG"})
+    void pictures_are_held_against_the_publication_and_each_other(String kind) throws Exception {
+        String id = client.create("Guide", 3);
+        String settings = "{\"kind\":\"%s\",\"ppi\":72}".formatted(kind);
+        String before = made(id, settings).path("id").asString();
+        assertThat(problems(compared(before))).containsExactly("", "", "");
+        darken(id, true);
+        List<String> since = problems(compared(before));
+        assertThat(since.get(0)).isEmpty();
+        assertThat(since.get(1)).contains("Its colours differ on", " of 255");
+        assertThat(since.get(2)).isEmpty();
+        String after = made(id, settings).path("id").asString();
+        JsonNode both =
+                ended(client.post("/api/jobs/%s/comparison?with=%s".formatted(before, after), ""));
+        assertThat(problems(both)).isEqualTo(since);
+        edit(
+                id,
+                "{\"type\": \"addPages\", \"pages\": [\"%s\", \"%s\"], \"after\": \"%s\"}"
+                        .formatted(UUID.randomUUID(), UUID.randomUUID(), page(id, 1)));
+        edit(id, "{\"type\": \"removePages\", \"pages\": [\"%s\"]}".formatted(page(id, 5)));
+        JsonNode moved = compared(after);
+        assertThat(problems(moved))
+                .containsExactly(
+                        "",
+                        "",
+                        "It is there only in the file.",
+                        "It is there only now.",
+                        "It is there only now.");
+        assertThat(moved.path("report").isMissingNode() || moved.path("report").isNull()).isTrue();
+    }
+
+    private static List<String> problems(JsonNode job) {
+        List<String> problems = new ArrayList<>();
+        for (JsonNode file : job.path("files")) {
+            problems.add(file.path("problem").asString(""));
+        }
+        return problems;
+    }
+
+    /** Puts words on the first page. */
+    private void write(String id, String story, String was, String words) {
+        String paragraph =
+                UUID.nameUUIDFromBytes(story.getBytes(StandardCharsets.UTF_8)).toString();
+        String look = client.read(id).path("looks").get(0).path("look").path("id").asString();
+        if (was.isEmpty()) {
+            edit(
+                    id,
+                    """
+                    {"type": "addFrame", "owner": {"type": "onPage", "id": "%s"}, "frame": "%s",
+                     "sides": "BOTH", "story": "%s", "paragraph": "%s", "look": "%s",
+                     "box": {"x": "20 mm", "y": "20 mm", "width": "60 mm", "height": "40 mm"}}
+                    """
+                            .formatted(page(id, 1), UUID.randomUUID(), story, paragraph, look));
+        }
+        edit(
+                id,
+                """
+                {"type": "writeText", "story": "%s",
+                 "was": [{"paragraph": "%s", "look": "%s", "runs": [{"text": "%s"}]}],
+                 "paragraphs": [{"paragraph": "%s", "look": "%s", "runs": [{"text": "%s"}]}]}
+                """
+                        .formatted(story, paragraph, look, was, paragraph, look, words));
+    }
+
     @Test
-    void files_of_two_publications_or_that_are_no_pdf_are_not_compared() throws Exception {
+    void a_web_page_is_held_against_the_publication_and_another() throws Exception {
+        String id = client.create("Guide", 2);
+        String story = UUID.randomUUID().toString();
+        write(id, story, "", "The dome opens at ten.");
+        String job = made(id, "{\"kind\":\"WEB\"}").path("id").asString();
+        assertThat(problems(compared(job))).containsExactly("");
+        write(id, story, "The dome opens at ten.", "The dome opens at nine.");
+        assertThat(problems(compared(job)))
+                .containsExactly(
+                        "On page 1 there is “The dome opens at ten.” in the file, and “The dome opens at nine.” now.");
+        String other = made(id, "{\"kind\":\"WEB\"}").path("id").asString();
+        JsonNode both =
+                ended(client.post("/api/jobs/%s/comparison?with=%s".formatted(job, other), ""));
+        assertThat(problems(both).getFirst()).contains("in the first", "in the second");
+        darken(id, 1, true);
+        assertThat(problems(compared(other)).getFirst())
+                .contains("“The dome opens at nine.” is #", " on #", "now");
+        edit(id, "{\"type\": \"addPages\", \"pages\": [\"%s\"]}".formatted(UUID.randomUUID()));
+        assertThat(problems(compared(other)).getFirst())
+                .isEqualTo("There is page 1 in the file, and page 2 now.");
+    }
+
+    @Test
+    void files_of_two_publications_or_of_two_kinds_are_not_compared() throws Exception {
         String settings = "{\"kind\":\"PRESS_PDF\"}";
         JsonNode one = made(client.create("Guide", 1), settings);
         String id = client.create("Leaflet", 1);
@@ -456,7 +548,7 @@ class OutputTest {
                                             one.path("id").asString(), wrong.path("id").asString()),
                             "");
             assertThat(refused.status()).isEqualTo(422);
-            assertThat(refused.text()).containsAnyOf("two publications", "Only a PDF");
+            assertThat(refused.text()).containsAnyOf("two publications", "compared with a PDF");
         }
         assertThat(
                         client.post(

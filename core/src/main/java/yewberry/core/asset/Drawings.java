@@ -141,6 +141,16 @@ public final class Drawings {
             this.document = document;
         }
 
+        /** In points. */
+        public double width() {
+            return document.size().getWidth() * PIXEL;
+        }
+
+        /** In points. */
+        public double height() {
+            return document.size().getHeight() * PIXEL;
+        }
+
         /**
          * A part of what it draws, on nothing.
          *

@@ -102,7 +102,7 @@ public final class WebReadBack {
     private record Behind(String file, WebGround ground) {}
 
     /** What is there. */
-    private record Found(String says, Element at) {}
+    record Found(String says, Element at) {}
 
     private WebReadBack(
             Map<String, byte[]> files,
@@ -184,8 +184,7 @@ public final class WebReadBack {
         if (!page.select("html").attr("lang").equals(language)) {
             problems.add("the page does not say that it is in “%s”".formatted(language));
         }
-        List<Found> found = new ArrayList<>();
-        found(page.body(), found);
+        List<Found> found = found(page.body());
         wanted();
         compare(style, found);
         grounds(page, style);
@@ -291,6 +290,12 @@ public final class WebReadBack {
     }
 
     // what is there
+
+    static List<Found> found(Element of) {
+        List<Found> found = new ArrayList<>();
+        found(of, found);
+        return found;
+    }
 
     private static void found(Element of, List<Found> into) {
         for (org.jsoup.nodes.Node node : of.childNodes()) {

@@ -256,8 +256,8 @@ public class Jobs implements DisposableBean {
      *
      * @param with the second export; nothing for the publication
      * @throws Missing if there is no such export
-     * @throws Refused if one is no PDF of the pages, or not done, or if they are of two
-     *     publications
+     * @throws Refused if one is not made of the pages, or not done, or if they are of two
+     *     publications or kinds
      */
     public JobView compare(UUID id, Optional<UUID> with) {
         JobRecord row = comparable(id);
@@ -267,6 +267,15 @@ public class Jobs implements DisposableBean {
         }
         OpenPublication open = publications.get(row.getPublication());
         ExportRequest before = wanted(row);
+        OutputKind kind = before.output().kind();
+        boolean alike =
+                second.map(it -> wanted(it).output().kind())
+                        .map(other -> other == kind || other.isPdf() && kind.isPdf())
+                        .orElse(true);
+        if (!alike) {
+            throw new Refused(
+                    "A PDF is compared with a PDF, and pictures, drawings or a web page with the same kind; choose another.");
+        }
         return begin(
                 open,
                 open.state(),
@@ -284,11 +293,11 @@ public class Jobs implements DisposableBean {
         JobRecord row =
                 db.fetchOptional(JOB, JOB.ID.eq(id)).orElseThrow(() -> new Missing("export"));
         JobView.Kind kind = JobView.Kind.of(row.getKind());
-        if (kind.output().filter(OutputKind::isPdf).isEmpty()
+        if (kind.output().isEmpty()
                 || !row.getState().equals(JobView.State.DONE.name())
                 || !Files.exists(file(id))) {
             throw new Refused(
-                    "Only a PDF of the pages that was made here, and that is still there, can be compared; export it again.");
+                    "Only what was made of the pages here, and is still there, can be compared; export it again.");
         }
         return row;
     }
@@ -393,15 +402,11 @@ public class Jobs implements DisposableBean {
                                                                 at(id, job, phase, done, all)));
                         case COMPARISON ->
                                 Optional.of(
-                                        outputs.compare(
+                                        comparison(
                                                 open,
                                                 publication,
-                                                wanted.settings().orElseThrow(),
-                                                wanted.compared().stream().map(this::file).toList(),
-                                                get(wanted.compared().getFirst())
-                                                        .report()
-                                                        .map(ReadBackReport::pages)
-                                                        .orElse(List.of()),
+                                                wanted,
+                                                part,
                                                 phase ->
                                                         (done, all) ->
                                                                 at(id, job, phase, done, all)));
@@ -436,6 +441,34 @@ public class Jobs implements DisposableBean {
             delete(part);
             over(id, job);
         }
+    }
+
+    private String comparison(
+            OpenPublication open,
+            Publication publication,
+            ExportRequest wanted,
+            Path part,
+            Outputs.Phases phases)
+            throws IOException {
+        List<Path> compared = wanted.compared().stream().map(this::file).toList();
+        List<JobView> made = wanted.compared().stream().map(this::get).toList();
+        if (wanted.output().kind().isPdf()) {
+            return outputs.compare(
+                    open,
+                    publication,
+                    wanted.output(),
+                    compared,
+                    made.getFirst().report().map(ReadBackReport::pages).orElse(List.of()),
+                    phases);
+        }
+        return outputs.compareMany(
+                open,
+                publication,
+                wanted.output(),
+                compared,
+                made.stream().map(JobView::files).toList(),
+                part,
+                phases);
     }
 
     private List<FileResult> files(
@@ -540,6 +573,10 @@ public class Jobs implements DisposableBean {
         JobView.Kind kind = JobView.Kind.of(row.getKind());
         Optional<String> report = Optional.ofNullable(row.getReport()).map(JSON::data);
         boolean lost = stored == JobView.State.RUNNING && job.isEmpty();
+        boolean many =
+                kind == JobView.Kind.COMPARISON
+                        ? wanted(row).settings().filter(it -> !it.kind().isPdf()).isPresent()
+                        : kind.isMany();
         return new JobView(
                 row.getId(),
                 row.getPublication(),
@@ -552,9 +589,8 @@ public class Jobs implements DisposableBean {
                 job.map(RunningJob::done).orElse(0),
                 job.map(RunningJob::all).orElse(0),
                 job.flatMap(RunningJob::left),
-                report.filter(_ -> !kind.isMany())
-                        .map(it -> mapper.readValue(it, ReadBackReport.class)),
-                report.filter(_ -> kind.isMany())
+                report.filter(_ -> !many).map(it -> mapper.readValue(it, ReadBackReport.class)),
+                report.filter(_ -> many)
                         .map(it -> List.of(mapper.readValue(it, FileResult[].class)))
                         .orElse(List.of()),
                 compared(row),

@@ -130,17 +130,69 @@ public class Outputs {
         Composer own = open.composer(publication);
         Composer composer = made == publication ? own : own.another();
         if (!settings.kind().isPdf()) {
-            List<PageScene> scenes = OutputPages.scenes(made, settings, composer);
-            if (settings.kind() == OutputKind.WEB) {
-                return mapper.writeValueAsString(web(made, scenes, press, part, phases));
-            }
-            return mapper.writeValueAsString(
-                    new PictureOutput(made, scenes, settings, press)
-                            .write(part, phases.at("Writing and reading back")));
+            return mapper.writeValueAsString(many(made, settings, composer, press, part, phases));
         }
         PdfOutput output = pdf(made, settings, composer, press, clock.instant());
         PdfWriter.write(output, part, phases.at("Writing"));
         return mapper.writeValueAsString(ReadBack.check(part, output, phases.at("Reading back")));
+    }
+
+    /** What is many files, in a zip file. */
+    private static List<FileResult> many(
+            Publication made,
+            OutputSettings settings,
+            Composer composer,
+            PressCondition press,
+            Path part,
+            Phases phases)
+            throws IOException {
+        List<PageScene> scenes = OutputPages.scenes(made, settings, composer);
+        return settings.kind() == OutputKind.WEB
+                ? web(made, scenes, press, part, phases)
+                : new PictureOutput(made, scenes, settings, press)
+                        .write(part, phases.at("Writing and reading back"));
+    }
+
+    /**
+     * The same of pictures, drawings or a web page: made anew, or two of them.
+     *
+     * @param before what was found of each output when it was made
+     * @param part where it may be made anew
+     * @return of each file whether it differs, as JSON
+     * @throws IOException if one cannot be read
+     * @throws Refused if no page that is in it is in the publication any more
+     */
+    String compareMany(
+            OpenPublication open,
+            Publication publication,
+            OutputSettings settings,
+            List<Path> files,
+            List<List<FileResult>> before,
+            Path part,
+            Phases phases)
+            throws IOException {
+        ManyFiles first = new ManyFiles(files.getFirst(), before.getFirst(), "in the first");
+        if (files.size() > 1) {
+            ManyFiles second = new ManyFiles(files.get(1), before.get(1), "in the second");
+            return mapper.writeValueAsString(
+                    first.heldAgainst(second, settings, phases.at("Comparing")));
+        }
+        Publication made = OutputPages.of(publication, settings);
+        Composer own = open.composer(publication);
+        List<UUID> pages = before.getFirst().stream().flatMap(each -> each.of().stream()).toList();
+        OutputSettings same = samePages(settings, pages, publication);
+        List<FileResult> now =
+                many(
+                        made,
+                        same,
+                        made == publication ? own : own.another(),
+                        open.press(publication),
+                        part,
+                        phases);
+        return mapper.writeValueAsString(
+                new ManyFiles(files.getFirst(), before.getFirst(), "in the file")
+                        .heldAgainst(
+                                new ManyFiles(part, now, "now"), settings, phases.at("Comparing")));
     }
 
     /**
@@ -178,7 +230,10 @@ public class Outputs {
         PdfOutput output =
                 pdf(
                         made,
-                        samePages(settings, before, publication),
+                        samePages(
+                                settings,
+                                before.stream().flatMap(each -> each.pages().stream()).toList(),
+                                publication),
                         made == publication ? own : own.another(),
                         open.press(publication),
                         clock.instant());
@@ -188,8 +243,7 @@ public class Outputs {
 
     /** Of a range the pages that were in it, not those that have their numbers now. */
     private static OutputSettings samePages(
-            OutputSettings settings, List<PageReport> before, Publication publication) {
-        List<UUID> pages = before.stream().flatMap(each -> each.pages().stream()).toList();
+            OutputSettings settings, List<UUID> pages, Publication publication) {
         if (settings.pages().isEmpty() || pages.isEmpty()) {
             return settings;
         }
@@ -231,10 +285,11 @@ public class Outputs {
                         scenes.size(),
                         false,
                         Optional.empty(),
-                        wrong.stream().findFirst().map("Read back: %s."::formatted)));
+                        wrong.stream().findFirst().map("Read back: %s."::formatted),
+                        scenes.stream().map(PageScene::page).toList()));
     }
 
-    private static Map<String, byte[]> unzipped(Path zip) throws IOException {
+    static Map<String, byte[]> unzipped(Path zip) throws IOException {
         Map<String, byte[]> files = new HashMap<>();
         try (ZipInputStream in =
                 new ZipInputStream(new BufferedInputStream(Files.newInputStream(zip)))) {

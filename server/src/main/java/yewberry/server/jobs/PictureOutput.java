@@ -1,6 +1,5 @@
 package yewberry.server.jobs;
 
-import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.BufferedOutputStream;
 import java.io.ByteArrayInputStream;
@@ -26,6 +25,7 @@ import yewberry.core.picture.SvgPicture;
 import yewberry.core.picture.SvgPicture.PlacedScene;
 import yewberry.core.publication.Publication;
 import yewberry.core.raster.PageRaster;
+import yewberry.core.scene.JoinedPages;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 import yewberry.pdf.proof.SvgReadBack;
@@ -116,7 +116,13 @@ public final class PictureOutput {
                 }
                 out.closeEntry();
                 results.add(
-                        new FileResult(name, leaf.pages.size(), false, Optional.of(1), problem));
+                        new FileResult(
+                                name,
+                                leaf.pages.size(),
+                                false,
+                                Optional.of(1),
+                                problem,
+                                leaf.pages.stream().map(page -> page.scene().page()).toList()));
             }
         }
         return results;
@@ -147,26 +153,10 @@ public final class PictureOutput {
                 page.scene(), page.x(), page.visible().intersection(region(page.scene())));
     }
 
+    /** Facing pages are drawn as one, so that no edge of a pixel is seen between them. */
     private BufferedImage image(Leaf leaf) {
-        List<BufferedImage> pages =
-                leaf.pages.stream()
-                        .map(page ->
-                                PageRaster.page(page.scene(), view, page.visible(), settings.ppi()))
-                        .toList();
-        if (pages.size() == 1) {
-            return pages.getFirst();
-        }
-        int width = pages.stream().mapToInt(BufferedImage::getWidth).sum();
-        int height = pages.stream().mapToInt(BufferedImage::getHeight).max().orElseThrow();
-        BufferedImage spread = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-        Graphics2D graphics = spread.createGraphics();
-        int x = 0;
-        for (BufferedImage page : pages) {
-            graphics.drawImage(page, x, 0, null);
-            x += page.getWidth();
-        }
-        graphics.dispose();
-        return spread;
+        PageScene scene = JoinedPages.scene(leaf.pages.stream().map(PlacedScene::scene).toList());
+        return PageRaster.page(scene, view, region(scene), settings.ppi());
     }
 
     private byte[] file(BufferedImage image) {

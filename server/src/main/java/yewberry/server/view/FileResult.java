@@ -2,6 +2,7 @@ package yewberry.server.view;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 
 /**
@@ -12,6 +13,7 @@ import java.util.stream.Collectors;
  * @param repaired whether it was damaged, and so was written anew instead of added to
  * @param shown the number of its page that stands for it in a picture; nothing where there is no
  *     file
+ * @param of the pages of the publication that are in it, where they are known
  * @param problem why there is no new file, or what of it is not as it should be; nothing where all
  *     is well
  */
@@ -20,7 +22,27 @@ public record FileResult(
         int pages,
         boolean repaired,
         Optional<Integer> shown,
-        Optional<String> problem) {
+        Optional<String> problem,
+        List<UUID> of) {
+    public FileResult {
+        // those that were stored before do not say
+        of = of == null ? List.of() : List.copyOf(of);
+    }
+
+    /** One of a set. */
+    public FileResult(
+            String name,
+            int pages,
+            boolean repaired,
+            Optional<Integer> shown,
+            Optional<String> problem) {
+        this(name, pages, repaired, shown, problem, List.of());
+    }
+
+    public FileResult withProblem(Optional<String> changed) {
+        return new FileResult(name, pages, repaired, shown, changed, of);
+    }
+
     /**
      * One that was written and read back.
      *

@@ -1,0 +1,106 @@
+package yewberry.server.jobs;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import yewberry.core.Progress;
+import yewberry.core.output.OutputKind;
+import yewberry.core.output.OutputSettings;
+import yewberry.pdf.proof.PictureDifference;
+import yewberry.pdf.proof.WebDifference;
+import yewberry.server.view.FileResult;
+
+/**
+ * An output of many files, in a zip file.
+ *
+ * @param results one for each file, or for a web page as a whole
+ * @param named where something is that is in it, in words
+ */
+record ManyFiles(Path zip, List<FileResult> results, String named) {
+    /**
+     * Each file against the one of the same pages.
+     *
+     * @return the results of this, each with what differs as its problem, and behind them those of
+     *     the other whose pages are not in this
+     * @throws IOException if one cannot be read
+     */
+    List<FileResult> heldAgainst(ManyFiles other, OutputSettings settings, Progress progress)
+            throws IOException {
+        Map<Object, FileResult> others = new LinkedHashMap<>();
+        other.results.forEach(each -> others.put(key(each), each));
+        Set<Object> there = new HashSet<>();
+        List<FileResult> held = new ArrayList<>();
+        try (ZipFile one = new ZipFile(zip.toFile());
+                ZipFile second = new ZipFile(other.zip.toFile())) {
+            for (FileResult result : results) {
+                progress.at(held.size(), results.size());
+                FileResult match =
+                        settings.kind() == OutputKind.WEB
+                                ? other.results.getFirst()
+                                : others.get(key(result));
+                there.add(match == null ? key(result) : key(match));
+                held.add(
+                        result.withProblem(
+                                match == null
+                                        ? Optional.of("It is there only %s.".formatted(named))
+                                        : difference(other, settings, one, result, second, match)));
+            }
+        }
+        others.forEach((key, result) -> {
+            if (!there.contains(key)) {
+                held.add(
+                        new FileResult(
+                                result.name(),
+                                result.pages(),
+                                false,
+                                Optional.empty(),
+                                Optional.of("It is there only %s.".formatted(other.named))));
+            }
+        });
+        return held;
+    }
+
+    /** Numbers in names change where pages are put in. */
+    private static Object key(FileResult result) {
+        return result.of().isEmpty() ? result.name() : result.of();
+    }
+
+    private Optional<String> difference(
+            ManyFiles other,
+            OutputSettings settings,
+            ZipFile one,
+            FileResult result,
+            ZipFile second,
+            FileResult match)
+            throws IOException {
+        if (settings.kind() == OutputKind.WEB) {
+            List<String> differences =
+                    WebDifference.of(
+                            Outputs.unzipped(zip), named, Outputs.unzipped(other.zip), other.named);
+            return differences.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(String.join(" ", differences));
+        }
+        return PictureDifference.of(
+                entry(one, result.name()),
+                entry(second, match.name()),
+                settings.kind() == OutputKind.SVG,
+                settings.ppi());
+    }
+
+    private static byte[] entry(ZipFile zip, String name) throws IOException {
+        ZipEntry entry = zip.getEntry(name);
+        if (entry == null) {
+            throw new IOException("No “%s” in it".formatted(name));
+        }
+        return zip.getInputStream(entry).readAllBytes();
+    }
+}
