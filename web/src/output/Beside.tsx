@@ -32,6 +32,19 @@ const Three = styled.div`
   }
 `;
 
+const Joined = styled.div`
+  display: flex;
+  & img {
+    min-width: 0;
+  }
+  & img:not(:last-child) {
+    border-right: none;
+  }
+  & img + img {
+    border-left: none;
+  }
+`;
+
 /**
  * Pages that differ, beside each other, with where they do: of two files, or of a file and the
  * publication as it is now.
@@ -52,19 +65,19 @@ export function Beside({ job, pages }: { job: Job; pages: PageReport[] }) {
             </p>
             <Three>
               <Picture
-                address={inFile(first, page.other?.number ?? page.number)}
+                addresses={[inFile(first, page.other?.number ?? page.number)]}
                 alt={`Page ${page.other?.number ?? page.number} of the ${second ? "first " : ""}file`}
                 caption={second ? "First file" : "The file"}
               />
               {second ? (
                 <Picture
-                  address={inFile(second, page.number)}
+                  addresses={[inFile(second, page.number)]}
                   alt={`Page ${page.number} of the second file`}
                   caption="Second file"
                 />
               ) : (
                 <Picture
-                  address={inPublication(job, page)}
+                  addresses={inPublication(job, page)}
                   alt={`Page ${shownNumber(page)} as it is now`}
                   caption="Now"
                 />
@@ -91,21 +104,32 @@ export function Beside({ job, pages }: { job: Job; pages: PageReport[] }) {
 
 /** Of a file or a page that there is no more, there is no picture. */
 function Picture({
-  address,
+  addresses,
   alt,
   caption,
 }: {
-  address: string | undefined;
+  /** From left to right: pages that face each other are one. */
+  addresses: string[];
   alt: string;
   caption: string;
 }) {
   const [isGone, setGone] = useState(false);
-  if (!address || isGone) {
+  if (addresses.length === 0 || isGone) {
     return null;
   }
   return (
     <figure>
-      <img src={address} alt={alt} loading="lazy" onError={() => setGone(true)} />
+      <Joined>
+        {addresses.map((address, at) => (
+          <img
+            key={address}
+            src={address}
+            alt={at === 0 ? alt : ""}
+            loading="lazy"
+            onError={() => setGone(true)}
+          />
+        ))}
+      </Joined>
       <figcaption>{caption}</figcaption>
     </figure>
   );
@@ -117,11 +141,15 @@ function inFile(job: string, number: number): string {
 }
 
 /** The same of a page of the publication. */
-function inPublication(job: Job, { page, boxes }: PageReport): string | undefined {
+function inPublication(job: Job, { page, facing, boxes }: PageReport): string[] {
   const trim = boxes.find((box) => box.box === "TrimBox")?.expected;
-  return page && trim
-    ? `/api/publications/${job.publication}/pages/${page}/region?x=0&y=0&width=${millimetresOf(trim.width)}&height=${millimetresOf(trim.height)}`
-    : undefined;
+  const pages = [page, facing].filter((each) => each !== undefined);
+  return trim
+    ? pages.map(
+        (each) =>
+          `/api/publications/${job.publication}/pages/${each}/region?x=0&y=0&width=${millimetresOf(trim.width / pages.length)}&height=${millimetresOf(trim.height)}`,
+      )
+    : [];
 }
 
 function millimetresOf(points: number): number {
@@ -140,7 +168,20 @@ export function shownNumber({ label, number }: PageReport): string {
 }
 
 function inWords({ boxes, painted, problems }: PageReport): string {
-  const size = boxes.some((box) => !box.matches) ? ["It has another size."] : [];
+  const other = boxes.filter((box) => !box.matches);
+  const resized = other.some(
+    ({ expected, found }) =>
+      Math.abs(expected.width - found.width) > 0.01 ||
+      Math.abs(expected.height - found.height) > 0.01,
+  );
+  const size =
+    other.length === 0
+      ? []
+      : [
+          resized
+            ? "It has another size."
+            : "Its edges are elsewhere, as on the other side of a spread.",
+        ];
   const color = painted.matches
     ? []
     : [

@@ -107,7 +107,8 @@ class SpreadPdfTest {
     private void check(long seed, SeededGuide guide, Publication publication, double most)
             throws IOException {
         OutputKind kind = OutputKind.values()[(int) (seed / 2 % 4)];
-        OutputSettings settings = OutputSettings.of(kind);
+        OutputSettings settings =
+                OutputSettings.of(kind).withOverprintShown(kind == OutputKind.ALL_PDF);
         PdfOutput single = output(guide, publication, settings);
         PdfOutput spreads = output(guide, publication, settings.withSpreads(true));
         assertThat(spreads.scenes()).hasSize(publication.pages().size() / 2 + 1);

@@ -100,98 +100,48 @@ public record OutputSettings(
     }
 
     public OutputSettings withPages(String changed) {
-        return new OutputSettings(
-                kind,
-                changed,
-                claims,
-                marks,
-                bleed,
-                backgrounds,
-                flattened,
-                ppi,
-                spreads,
-                toBleed,
-                overprintShown,
-                fileName);
+        return with(changed, claims, marks, backgrounds, spreads, overprintShown);
     }
 
     public OutputSettings withMarks(Optional<PrinterMarks> changed) {
-        return new OutputSettings(
-                kind,
-                pages,
-                claims,
-                changed,
-                bleed,
-                backgrounds,
-                flattened,
-                ppi,
-                spreads,
-                toBleed,
-                overprintShown,
-                fileName);
+        return with(pages, claims, changed, backgrounds, spreads, overprintShown);
     }
 
     public OutputSettings withBackgrounds(boolean changed) {
-        return new OutputSettings(
-                kind,
-                pages,
-                claims,
-                marks,
-                bleed,
-                changed,
-                flattened,
-                ppi,
-                spreads,
-                toBleed,
-                overprintShown,
-                fileName);
+        return with(pages, claims, marks, changed, spreads, overprintShown);
     }
 
     public OutputSettings withSpreads(boolean changed) {
-        return new OutputSettings(
-                kind,
-                pages,
-                claims,
-                marks,
-                bleed,
-                backgrounds,
-                flattened,
-                ppi,
-                changed,
-                toBleed,
-                overprintShown,
-                fileName);
+        return with(pages, claims, marks, backgrounds, changed, overprintShown);
     }
 
     public OutputSettings withOverprintShown(boolean changed) {
-        return new OutputSettings(
-                kind,
-                pages,
-                claims,
-                marks,
-                bleed,
-                backgrounds,
-                flattened,
-                ppi,
-                spreads,
-                toBleed,
-                changed,
-                fileName);
+        return with(pages, claims, marks, backgrounds, spreads, changed);
     }
 
     public OutputSettings withClaims(boolean changed) {
+        return with(pages, changed, marks, backgrounds, spreads, overprintShown);
+    }
+
+    private OutputSettings with(
+            String changedPages,
+            boolean changedClaims,
+            Optional<PrinterMarks> changedMarks,
+            boolean changedBackgrounds,
+            boolean changedSpreads,
+            boolean changedOverprint) {
         return new OutputSettings(
                 kind,
-                pages,
-                changed,
-                marks,
+                changedPages,
+                changedClaims,
+                changedMarks,
                 bleed,
-                backgrounds,
+                changedBackgrounds,
                 flattened,
                 ppi,
-                spreads,
+                changedSpreads,
                 toBleed,
-                overprintShown,
+                changedOverprint,
                 fileName);
     }
 
