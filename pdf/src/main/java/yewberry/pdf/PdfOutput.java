@@ -1,6 +1,7 @@
 package yewberry.pdf;
 
 import java.time.Instant;
+import java.util.AbstractList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,7 +25,8 @@ import yewberry.core.scene.PageScene;
  * @param language of text that says no other
  * @param scenes page by page; each is asked for when it is needed
  * @param condition that it is printed under
- * @param layered the same pages, where some of them is seen on a screen or on paper only; else none
+ * @param layered the same pages, where some of them is seen on a screen or on paper only, each
+ *     asked for when it is needed; else none
  */
 public record PdfOutput(
         Optional<Publication> publication,
@@ -36,7 +38,6 @@ public record PdfOutput(
         Instant created,
         List<ScreenAndPaper> layered) {
     public PdfOutput {
-        layered = List.copyOf(layered);
         if (profile.tagged() && publication.isEmpty()) {
             throw new IllegalArgumentException("Structure comes from a publication");
         }
@@ -80,12 +81,7 @@ public record PdfOutput(
             PressCondition condition,
             Instant created) {
         PdfOutput plain =
-                of(
-                        publication,
-                        pages.stream().map(ScreenAndPaper::all).toList(),
-                        PdfProfile.SCREEN_AND_PAPER,
-                        condition,
-                        created);
+                of(publication, scenes(pages), PdfProfile.SCREEN_AND_PAPER, condition, created);
         return new PdfOutput(
                 plain.publication,
                 plain.title,
@@ -95,6 +91,20 @@ public record PdfOutput(
                 condition,
                 created,
                 pages);
+    }
+
+    private static List<PageScene> scenes(List<ScreenAndPaper> pages) {
+        return new AbstractList<>() {
+            @Override
+            public PageScene get(int index) {
+                return pages.get(index).all();
+            }
+
+            @Override
+            public int size() {
+                return pages.size();
+            }
+        };
     }
 
     /** Where each item of a page is seen; nothing where all are everywhere. */

@@ -6,6 +6,8 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.AbstractList;
+import java.util.List;
 import java.util.function.Consumer;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
@@ -51,14 +53,23 @@ class ScreenAndPaperTest {
                                         .toList()));
     }
 
+    /** Each page is made anew whenever it is asked for, as where memory is short. */
     private static PdfOutput output() {
         OutputSettings settings = OutputSettings.of(OutputKind.SCREEN_AND_PAPER_PDF);
         Publication made = OutputPages.of(publication(), settings);
-        return PdfOutput.layered(
-                made,
-                OutputPages.layered(made, settings, new Composer(COATED)),
-                COATED,
-                Instant.EPOCH);
+        List<ScreenAndPaper> anew =
+                new AbstractList<>() {
+                    @Override
+                    public ScreenAndPaper get(int index) {
+                        return OutputPages.layered(made, settings, new Composer(COATED)).get(index);
+                    }
+
+                    @Override
+                    public int size() {
+                        return made.pages().size();
+                    }
+                };
+        return PdfOutput.layered(made, anew, COATED, Instant.EPOCH);
     }
 
     private Path written() throws IOException {

@@ -75,7 +75,7 @@ public final class OutputPages {
             Publication publication, OutputSettings settings, Composer composer) {
         if (settings.spreads() && settings.kind().isPdf()) {
             List<List<Integer>> leaves = settings.leaves(publication);
-            return new ScenesInTurn(
+            return MadeInTurn.of(
                     leaves.size(),
                     at ->
                             JoinedPages.scene(
@@ -85,7 +85,7 @@ public final class OutputPages {
                                             .toList()));
         }
         List<Integer> pages = settings.pages(publication);
-        return new ScenesInTurn(
+        return MadeInTurn.of(
                 pages.size(), at -> scene(publication, settings, composer, pages.get(at)));
     }
 
@@ -97,17 +97,21 @@ public final class OutputPages {
                 : legible(scene, publication, settings.kind().medium());
     }
 
-    /** The same for a file that shows one thing on a screen and prints another. */
+    /**
+     * The same for a file that shows one thing on a screen and prints another; made again they are
+     * the same, but not the same objects.
+     */
     public static List<ScreenAndPaper> layered(
             Publication publication, OutputSettings settings, Composer composer) {
-        return settings.leaves(publication).stream()
-                .map(leaf ->
-                        leaf.stream()
+        List<List<Integer>> leaves = settings.leaves(publication);
+        return MadeInTurn.kept(
+                leaves.size(),
+                at ->
+                        leaves.get(at).stream()
                                 .map(page -> scene(publication, settings, composer, page))
                                 .map(scene -> ScreenAndPaper.of(scene, publication))
                                 .reduce(ScreenAndPaper::besides)
-                                .orElseThrow())
-                .toList();
+                                .orElseThrow());
     }
 
     /** With text in other colours where it cannot be read as it is. */

@@ -2,8 +2,12 @@ package yewberry.pdf.proof;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -15,8 +19,10 @@ import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageDestination;
 import yewberry.core.color.Medium;
 import yewberry.core.publication.LinkTo;
+import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
+import yewberry.pdf.proof.SincePages.Held;
 
 /** Holds the annotations of a page against its links: on paper there are none. */
 final class LinkCheck {
@@ -24,14 +30,20 @@ final class LinkCheck {
     private static final double TOLERANCE = 0.1;
 
     private final PDDocument document;
-    private final List<Optional<PageScene>> scenes;
+    private final List<PageScene> scenes;
+    private final List<Held> held;
+
+    /** The pages of the document that a paragraph is on, from 0; found when one is asked for. */
+    private Optional<Map<UUID, Set<Integer>>> paragraphs = Optional.empty();
 
     /**
-     * @param scenes by the page of the document; nothing where that is no page any more
+     * @param scenes each asked for when it is needed
+     * @param held which of them the pages of the document are held against
      */
-    LinkCheck(PDDocument document, List<Optional<PageScene>> scenes) {
+    LinkCheck(PDDocument document, List<PageScene> scenes, List<Held> held) {
         this.document = document;
         this.scenes = scenes;
+        this.held = List.copyOf(held);
     }
 
     /** A line of a link, in the space of the page. */
@@ -75,13 +87,20 @@ final class LinkCheck {
     /** Text without room is on no page, and nothing leads to it. */
     private boolean isReached(LinkTo to) {
         return !(to instanceof LinkTo.ToParagraph(UUID story, UUID paragraph))
-                || scenes.stream()
-                        .flatMap(Optional::stream)
-                        .anyMatch(each -> holds(each, paragraph));
+                || !pagesOf(paragraph).isEmpty();
     }
 
-    private static boolean holds(PageScene scene, UUID paragraph) {
-        return scene.text().stream().anyMatch(run -> run.paragraph().equals(paragraph));
+    private Set<Integer> pagesOf(UUID paragraph) {
+        if (paragraphs.isEmpty()) {
+            Map<UUID, Set<Integer>> found = new HashMap<>();
+            for (Held each : held) {
+                for (Item.GlyphRun run : scenes.get(each.scene()).text()) {
+                    found.computeIfAbsent(run.paragraph(), _ -> new HashSet<>()).add(each.page());
+                }
+            }
+            paragraphs = Optional.of(found);
+        }
+        return paragraphs.get().getOrDefault(paragraph, Set.of());
     }
 
     private static Optional<PDAnnotationLink> match(
@@ -117,14 +136,14 @@ final class LinkCheck {
             return false;
         }
         int page = document.getPages().indexOf(destination.getPage());
-        if (page < 0 || page >= scenes.size() || scenes.get(page).isEmpty()) {
-            return false;
-        }
-        PageScene target = scenes.get(page).get();
         return switch (to) {
             case LinkTo.Address address -> false;
-            case LinkTo.ToPage(UUID id) -> target.pages().contains(id);
-            case LinkTo.ToParagraph(UUID story, UUID paragraph) -> holds(target, paragraph);
+            case LinkTo.ToPage(UUID id) ->
+                    held.stream()
+                            .filter(each -> each.page() == page)
+                            .anyMatch(each -> scenes.get(each.scene()).pages().contains(id));
+            case LinkTo.ToParagraph(UUID story, UUID paragraph) ->
+                    pagesOf(paragraph).contains(page);
         };
     }
 }

@@ -6,7 +6,6 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -70,8 +69,7 @@ public final class ReadBack implements AutoCloseable {
     private Optional<SecondDrawing> witness = Optional.empty();
     private Optional<StructureCheck> structure = Optional.empty();
 
-    /** What each page of the file is held against; nothing where that is no page any more. */
-    private final List<Optional<PageScene>> inFile;
+    private final LinkCheck links;
 
     private ReadBack(
             PDDocument document, PdfOutput output, List<Held> held, AtomicInteger pictures) {
@@ -79,13 +77,7 @@ public final class ReadBack implements AutoCloseable {
         this.pages = PageIndex.of(document);
         this.output = output;
         this.scenes = output.scenes();
-        this.inFile =
-                new ArrayList<>(Collections.nCopies(document.getNumberOfPages(), Optional.empty()));
-        for (Held each : held) {
-            if (each.page() < inFile.size()) {
-                inFile.set(each.page(), Optional.of(scenes.get(each.scene())));
-            }
-        }
+        this.links = new LinkCheck(document, scenes, held);
         this.medium = output.medium();
         this.condition = output.condition();
         this.pictures = pictures;
@@ -316,7 +308,7 @@ public final class ReadBack implements AutoCloseable {
                         box("BleedBox", page.getBleedBox(), scene, bleed),
                         box("TrimBox", page.getTrimBox(), scene, scene.boxes().trim()));
         List<String> problems = setting(page, scene);
-        problems.addAll(new LinkCheck(document, inFile).check(page, scenes.get(index), medium));
+        problems.addAll(links.check(page, scenes.get(index), medium));
         PaintedPage painted = PaintedPage.read(page);
         MediumScene viewed =
                 output.layered().isEmpty()
