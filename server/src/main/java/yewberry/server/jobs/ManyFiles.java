@@ -18,13 +18,22 @@ import yewberry.pdf.proof.PictureDifference;
 import yewberry.pdf.proof.WebDifference;
 import yewberry.server.view.FileResult;
 
-/**
- * An output of many files, in a zip file.
- *
- * @param results one for each file, or for a web page as a whole
- * @param named where something is that is in it, in words
- */
-record ManyFiles(Path zip, List<FileResult> results, String named) {
+/** An output of many files, in a zip file. */
+final class ManyFiles {
+    private final Path zip;
+    private final List<FileResult> results;
+    private final String named;
+
+    /**
+     * @param results one for each file, or for a web page as a whole
+     * @param named where something is that is in it, in words
+     */
+    ManyFiles(Path zip, List<FileResult> results, String named) {
+        this.zip = zip;
+        this.results = results;
+        this.named = named;
+    }
+
     /**
      * Each file against the one of the same pages.
      *
