@@ -7,6 +7,8 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Request;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -18,25 +20,38 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(Browser.class)
 class RequestsTest {
     private final List<Request> asked = new CopyOnWriteArrayList<>();
+    private final Set<Request> underWay = ConcurrentHashMap.newKeySet();
 
     private void count(Page page) {
+        page.onRequest(request -> {
+            if (!request.resourceType().equals("eventsource")) { // that never ends
+                underWay.add(request);
+            }
+        });
+        page.onRequestFailed(underWay::remove);
         page.onRequestFinished(request -> {
+            underWay.remove(request);
             if (request.url().contains("/api/")) {
                 asked.add(request);
             }
         });
     }
 
-    /** Does something and waits until nothing is asked any more. */
-    private void held(Page page, String action, Runnable act, int requests, int kilobytes) {
-        page.waitForTimeout(1500); // what is read ahead has been read
-        asked.clear();
-        act.run();
+    /** Waits until nothing is asked any more, and all is answered, however slow the machine is. */
+    private void settle(Page page) {
         int before = -1;
-        while (before != asked.size()) {
+        while (before != asked.size() || !underWay.isEmpty()) {
             before = asked.size();
             page.waitForTimeout(1500);
         }
+    }
+
+    /** Does something and waits until nothing is asked any more. */
+    private void held(Page page, String action, Runnable act, int requests, int kilobytes) {
+        settle(page); // what is read ahead has been read
+        asked.clear();
+        act.run();
+        settle(page);
         List<String> names =
                 asked.stream()
                         .map(each -> each.method() + " " + each.url().replaceFirst("^.*/api/", ""))
