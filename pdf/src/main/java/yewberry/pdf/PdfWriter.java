@@ -184,6 +184,10 @@ public final class PdfWriter {
         if (switched.isPresent()) {
             switched.get().name(resources);
         }
+        boolean marked = output.profile().marks().isPresent();
+        if (marked) {
+            sheet.beginPage(); // there is paper beyond its bleed
+        }
         if (shown) {
             sheet.showOverprint(scene);
         }
@@ -194,7 +198,8 @@ public final class PdfWriter {
                     Optional.ofNullable(places.get(item)),
                     where.isPresent() ? where.get().get(i) : ScreenAndPaper.Where.BOTH);
         }
-        if (output.profile().marks().isPresent()) {
+        if (marked) {
+            sheet.endPage();
             new SheetMarks(output.profile().marks().get(), boxes)
                     .draw(sheet, jobLine(document.getNumberOfPages()));
         }

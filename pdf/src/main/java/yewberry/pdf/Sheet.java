@@ -72,6 +72,17 @@ final class Sheet {
         }
     }
 
+    /** What follows ends at the bleed, until {@link #endPage}. */
+    void beginPage() {
+        content.save();
+        content.clipRectangle(0, 0, bleed.width(), bleed.height());
+    }
+
+    void endPage() {
+        content.restore();
+        overprinting = false; // as before
+    }
+
     byte[] bytes() {
         return content.bytes();
     }

@@ -69,12 +69,13 @@ public record OutputSettings(
             throw new Refused(
                     "Only inks overprint, and this has none; choose that for a press PDF or one PDF for all.");
         }
-        if (marks.filter(PrinterMarks::any).isPresent() && !kind.isPdf()) {
-            throw new Refused("Printer's marks are for PDFs; leave them out of pictures.");
-        }
         if (marks.filter(PrinterMarks::any).isPresent() && kind == OutputKind.OFFICE_PDF) {
             throw new Refused(
                     "An office printout is not cut; leave printer's marks out of it, or make a press PDF.");
+        }
+        if (marks.filter(PrinterMarks::any).isPresent() && !isOfInk(kind)) {
+            throw new Refused(
+                    "Printer's marks are in all inks of a press, and this has none; leave them out of it, or make a press PDF.");
         }
     }
 

@@ -27,6 +27,7 @@ public final class WebGround {
     private final boolean hasPicture;
     private final double darkest;
     private final double lightest;
+    private final boolean isVaried;
 
     /** The grounds of a publication, each drawn once: pages of one parent often have the same. */
     public static final class All {
@@ -48,7 +49,7 @@ public final class WebGround {
             }
             Key key = new Key(areas, scene.boxes().trim());
             WebGround ground = drawn.computeIfAbsent(key, _ -> new WebGround(scene));
-            return Optional.of(ground).filter(it -> it.isVaried() && it.isLegible(text));
+            return Optional.of(ground).filter(it -> it.isVaried && it.isLegible(text));
         }
     }
 
@@ -60,6 +61,7 @@ public final class WebGround {
         double least = 1;
         double most = 0;
         int last = -1;
+        int colors = 0;
         for (int pixel : PictureFile.pixels(image())) {
             int color = pixel & 0xffffff;
             if (color != last) {
@@ -67,10 +69,12 @@ public final class WebGround {
                 least = Math.min(least, luminance);
                 most = Math.max(most, luminance);
                 last = color;
+                colors++;
             }
         }
         this.darkest = least;
         this.lightest = most;
+        this.isVaried = colors > 1;
     }
 
     /** Whether there is more in it than colours and gradients. */
@@ -82,10 +86,6 @@ public final class WebGround {
     public BufferedImage image() {
         View view = View.designed(Medium.SCREEN, scene.condition());
         return PageRaster.areas(scene, view, scene.boxes().trim(), PPI);
-    }
-
-    private boolean isVaried() {
-        return darkest < lightest;
     }
 
     private boolean isLegible(Collection<JudgedColors> text) {

@@ -153,7 +153,7 @@ public final class PictureOutput {
                 page.scene(), page.x(), page.visible().intersection(region(page.scene())));
     }
 
-    /** Facing pages are drawn as one, so that no edge of a pixel is seen between them. */
+    /** Facing pages are drawn as one; a pixel that the spine goes through has a part of both. */
     private BufferedImage image(Leaf leaf) {
         PageScene scene = JoinedPages.scene(leaf.pages.stream().map(PlacedScene::scene).toList());
         return PageRaster.page(scene, view, region(scene), settings.ppi());
