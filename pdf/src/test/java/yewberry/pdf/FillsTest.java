@@ -54,8 +54,8 @@ class FillsTest {
     private static final PressCondition COATED = PressCondition.coated();
     private static final View DESIGNED = View.designed(Medium.PAPER, COATED);
     private static final int PPI = 72;
-    private static final Swatch NIGHT = new Swatch(id("night"), "Night", new Cmyk(90, 70, 30, 30));
-    private static final Swatch DAWN = new Swatch(id("dawn"), "Dawn", new Cmyk(5, 60, 80, 0));
+    static final Swatch NIGHT = new Swatch(id("night"), "Night", new Cmyk(90, 70, 30, 30));
+    static final Swatch DAWN = new Swatch(id("dawn"), "Dawn", new Cmyk(5, 60, 80, 0));
     private static final Swatch SEA = new Swatch(id("sea"), "Sea", new Cmyk(60, 10, 30, 5));
     private static final Swatch LANTERN =
             new Swatch(id("lantern"), "Lantern", new Definition.SpotInk(new Cmyk(0, 48, 92, 0)));
@@ -66,12 +66,11 @@ class FillsTest {
         return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
     }
 
-    private static Fill.Gradient.Stop stop(double position, Swatch swatch, double opacity) {
+    static Fill.Gradient.Stop stop(double position, Swatch swatch, double opacity) {
         return new Fill.Gradient.Stop(position, Tinted.full(swatch.id()), opacity);
     }
 
-    private static Fill gradient(
-            Fill.Gradient.Kind kind, double angle, Fill.Gradient.Stop... stops) {
+    static Fill gradient(Fill.Gradient.Kind kind, double angle, Fill.Gradient.Stop... stops) {
         return new Fill.Gradient(kind, angle, false, List.of(stops));
     }
 
@@ -79,7 +78,7 @@ class FillsTest {
         return new Fill.Solid(Tinted.full(swatch.id()));
     }
 
-    private static Background wholePage(String name, Area area, Fill fill) {
+    static Background wholePage(String name, Area area, Fill fill) {
         return new Background(id(name), Sides.BOTH, area, fill);
     }
 
@@ -89,7 +88,7 @@ class FillsTest {
                 id(name), Sides.BOTH, area, fill, opacity, blend, Background.GoesTo.BOTH);
     }
 
-    private static List<PageScene> scenes(int pages, Background... backgrounds) {
+    static List<PageScene> scenes(int pages, Background... backgrounds) {
         Layer layer = new Layer(List.of(backgrounds), List.of());
         List<Page> all = new ArrayList<>();
         for (int i = 0; i < pages; i++) {

@@ -84,7 +84,7 @@ class OverprintTest {
         return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
     }
 
-    private static List<PageScene> scenes(Look.Overprint overprint) {
+    static List<PageScene> scenes(Look.Overprint overprint) {
         return scenes(overprint, Tinted.full(INK.id()), BELOW);
     }
 

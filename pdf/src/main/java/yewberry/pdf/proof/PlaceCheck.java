@@ -79,7 +79,8 @@ final class PlaceCheck {
                 && found.blend().equals(wanted.blend().standardName());
     }
 
-    private static String kind(Item.Filled fill) {
+    /** What it is, for people. */
+    static String kind(Item.Filled fill) {
         return switch (fill) {
             case Item.AreaFill background -> "background";
             case Item.TextFill behind -> behind.kind().inWords().toLowerCase(Locale.ROOT);

@@ -16,8 +16,8 @@ import yewberry.core.raster.PlaneRaster;
 import yewberry.core.scene.Rect;
 
 /**
- * Draws an SVG file by other code than what wrote it, and holds it against the scenes, over the
- * whole of every page.
+ * Holds an SVG file against the scenes: each thing that it paints against each item, and, drawn by
+ * other code than what wrote it, its pixels over the whole of every page.
  */
 public final class SvgReadBack {
     /** Of a square of so many pixels, 0.4 mm wide, is asked whether it is off. */
@@ -58,12 +58,38 @@ public final class SvgReadBack {
 
     /**
      * @param pages that the file shows, from left to right
-     * @return what is not as it should be, in words, for each page that it is on
+     * @return what is not as it should be, in words: the first thing that is not as its item, and a
+     *     place of another colour on each page that has one
      * @throws yewberry.core.Refused if the file cannot be read
      */
     public static List<String> problems(byte[] file, List<PlacedScene> pages, View view) {
         SvgReadBack readBack = new SvgReadBack(file, pages, view);
-        return pages.stream().flatMap(page -> readBack.bands(page).limit(1)).toList();
+        return Stream.of(
+                        readBack.size(pages).stream(),
+                        SvgItemCheck.problem(SvgMarks.of(file), pages, view, readBack.ppi).stream(),
+                        pages.stream().flatMap(page -> readBack.bands(page).limit(1)))
+                .flatMap(each -> each)
+                .toList();
+    }
+
+    private Optional<String> size(List<PlacedScene> pages) {
+        PlacedScene last = pages.getLast();
+        double bottom =
+                pages.stream().mapToDouble(page -> page.visible().bottom()).max().orElseThrow();
+        double width = last.x() + last.visible().right() - left;
+        double height = bottom - top;
+        boolean fits =
+                Math.abs(drawing.width() - width) < SvgItemCheck.TOLERANCE
+                        && Math.abs(drawing.height() - height) < SvgItemCheck.TOLERANCE;
+        return fits
+                ? Optional.empty()
+                : Optional.of(
+                        "a size of %s × %s mm instead of %s × %s mm"
+                                .formatted(
+                                        PlateComparison.millimetres(drawing.width()),
+                                        PlateComparison.millimetres(drawing.height()),
+                                        PlateComparison.millimetres(width),
+                                        PlateComparison.millimetres(height)));
     }
 
     /** What is wrong, band by band from the top. */

@@ -106,7 +106,7 @@ public final class PictureOutput {
                     problem =
                             SvgReadBack.problems(file, leaf.pages, view).stream()
                                     .findFirst()
-                                    .map("Read back: there is %s."::formatted);
+                                    .map("Read back: %s."::formatted);
                     out.write(file);
                 } else {
                     BufferedImage image = image(leaf);
