@@ -118,6 +118,25 @@ class OutputTest {
                 .contains("ICC_PROFILE");
     }
 
+    /** Of neither page the last column at the spine is partly bare, however wide pages are. */
+    @ParameterizedTest
+    @ValueSource(ints = {36, 50, 97, 150})
+    void no_seam_shows_where_two_dark_pages_meet(int ppi) throws Exception {
+        String id = client.create("Guide", 4);
+        darken(id, 2, true);
+        darken(id, 3, true);
+        String settings = "{\"kind\":\"PNG\",\"ppi\":%d,\"spreads\":true,\"pages\":\"2-3\"}";
+        Map<String, byte[]> entries = entries(file(made(id, settings.formatted(ppi))));
+        BufferedImage spread = ImageIO.read(new ByteArrayInputStream(entries.get("guide-002.png")));
+        int spine = (int) Math.ceil(148 / 25.4 * ppi);
+        assertThat(spread.getWidth()).isEqualTo(2 * spine);
+        int dark = spread.getRGB(spine / 2, 2);
+        assertThat(dark).isNotEqualTo(0xffffffff);
+        for (int x = 1; x < spread.getWidth() - 1; x++) {
+            assertThat(spread.getRGB(x, 2)).as("column %d", x).isEqualTo(dark);
+        }
+    }
+
     @Test
     void pages_as_shapes_and_as_a_web_page_are_made() throws Exception {
         String id = client.create("Guide", 2);

@@ -153,10 +153,24 @@ public final class PictureOutput {
                 page.scene(), page.x(), page.visible().intersection(region(page.scene())));
     }
 
-    /** Facing pages are drawn as one; a pixel that the spine goes through has a part of both. */
+    /** Facing pages are drawn as one, their spine between two pixels, so that no seam shows. */
     private BufferedImage image(Leaf leaf) {
         PageScene scene = JoinedPages.scene(leaf.pages.stream().map(PlacedScene::scene).toList());
-        return PageRaster.page(scene, view, region(scene), settings.ppi());
+        Rect region = region(scene);
+        // a page alone begins with a whole pixel
+        double spine = leaf.pages.getLast().x();
+        double whole =
+                leaf.pages.size() == 1
+                        ? spine - region.x()
+                        : PageRaster.pixels(spine - region.x(), settings.ppi())
+                                * 72.0
+                                / settings.ppi();
+        return PageRaster.page(
+                scene,
+                view,
+                new Rect(
+                        spine - whole, region.y(), whole + region.right() - spine, region.height()),
+                settings.ppi());
     }
 
     private byte[] file(BufferedImage image) {
