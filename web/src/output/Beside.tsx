@@ -16,7 +16,8 @@ const Pages = styled.ul`
   list-style: none;
 `;
 
-const Three = styled.div`
+/** Pictures beside each other, each with what it is. */
+export const Three = styled.div`
   display: flex;
   flex-wrap: wrap;
   gap: ${theme.space.two};
@@ -83,13 +84,11 @@ export function Beside({ job, pages }: { job: Job; pages: PageReport[] }) {
                 />
               )}
               {page.painted.picture && (
-                <figure>
-                  <img
-                    src={`data:image/png;base64,${page.painted.picture}`}
-                    alt={`Where page ${shownNumber(page)} differs`}
-                  />
-                  <figcaption>Where they differ</figcaption>
-                </figure>
+                <Picture
+                  addresses={[inline(page.painted.picture)]}
+                  alt={`Where page ${shownNumber(page)} differs`}
+                  caption="Where they differ"
+                />
               )}
             </Three>
           </li>
@@ -102,8 +101,15 @@ export function Beside({ job, pages }: { job: Job; pages: PageReport[] }) {
   );
 }
 
+/**
+ * @param png in base64
+ */
+export function inline(png: string): string {
+  return `data:image/png;base64,${png}`;
+}
+
 /** Of a file or a page that there is no more, there is no picture. */
-function Picture({
+export function Picture({
   addresses,
   alt,
   caption,

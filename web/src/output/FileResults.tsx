@@ -3,6 +3,7 @@ import type { Job } from "../api/types";
 import { theme } from "../theme";
 import { Failed } from "../ui/Notice";
 import { counted, exactTime } from "../ui/words";
+import { inline, Picture, Three } from "./Beside";
 import { isOutput } from "./kinds";
 import { Scroll, Table, Verdict } from "./ReportTable";
 
@@ -64,7 +65,7 @@ export function FileResults({ job }: { job: Job }) {
               <tr key={file.name}>
                 <th scope="row">
                   <Named>
-                    {file.shown !== undefined && (
+                    {file.shown !== undefined && file.difference === undefined && (
                       <Small
                         src={`/api/jobs/${drawn}/files/${at}/picture`}
                         alt={`Page ${file.shown} of the ${isComparison ? "first" : "new"} file`}
@@ -85,6 +86,27 @@ export function FileResults({ job }: { job: Job }) {
                     "✓ the same"
                   ) : (
                     "✓ as it should be"
+                  )}
+                  {file.difference && (
+                    <Three>
+                      <Picture
+                        addresses={[`/api/jobs/${drawn}/files/${at}/picture`]}
+                        alt={`${file.name} of the ${job.compared.length > 1 ? "first output" : "file"}`}
+                        caption={job.compared.length > 1 ? "First output" : "In the file"}
+                      />
+                      <Picture
+                        addresses={[inline(file.difference.other)]}
+                        alt={`${file.name} ${job.compared.length > 1 ? "of the second output" : "as it is now"}`}
+                        caption={job.compared.length > 1 ? "Second output" : "Now"}
+                      />
+                      {file.difference.where && (
+                        <Picture
+                          addresses={[inline(file.difference.where)]}
+                          alt={`Where ${file.name} differs`}
+                          caption="Where they differ"
+                        />
+                      )}
+                    </Three>
                   )}
                   {file.repaired && (
                     <div>It came damaged, and was written anew instead of added to.</div>

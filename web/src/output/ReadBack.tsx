@@ -4,7 +4,7 @@ import { theme } from "../theme";
 import { Fold, Name } from "../ui/Fold";
 import { Failed } from "../ui/Notice";
 import { counted, exactTime } from "../ui/words";
-import { Beside, moved, shownNumber } from "./Beside";
+import { Beside, inline, moved, shownNumber } from "./Beside";
 import { Scroll, Table, Verdict } from "./ReportTable";
 
 type Report = NonNullable<Job["report"]>;
@@ -118,7 +118,7 @@ function Row({
           : `✕ Off by ${painted.largest} % of ${painted.plate} at ${painted.x}, ${painted.y} mm; ${painted.share} % of the page differs`}
         {painted.picture && (
           <Difference
-            src={`data:image/png;base64,${painted.picture}`}
+            src={inline(painted.picture)}
             alt={`Where page ${shownNumber(page)} differs`}
           />
         )}

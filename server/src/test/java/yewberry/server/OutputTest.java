@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -472,7 +473,13 @@ class OutputTest {
         String before = made(id, settings).path("id").asString();
         assertThat(problems(compared(before))).containsExactly("", "", "");
         darken(id, true);
-        List<String> since = problems(compared(before));
+        JsonNode changed = compared(before);
+        List<String> since = problems(changed);
+        JsonNode seen = changed.path("files").get(1).path("difference");
+        for (String picture : List.of("other", "where")) {
+            byte[] png = Base64.getDecoder().decode(seen.path(picture).asString());
+            assertThat(ImageIO.read(new ByteArrayInputStream(png)).getHeight()).isEqualTo(360);
+        }
         assertThat(since.get(0)).isEmpty();
         assertThat(since.get(1)).contains("Its colours differ on", " of 255");
         assertThat(since.get(2)).isEmpty();

@@ -1,5 +1,8 @@
 package yewberry.core.output;
 
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
@@ -28,6 +31,26 @@ public final class PictureFile {
     public static int[] pixels(BufferedImage image) {
         int width = image.getWidth();
         return image.getRGB(0, 0, width, image.getHeight(), null, 0, width);
+    }
+
+    /**
+     * A small copy on white, no larger than the image.
+     *
+     * @param longer pixels along its longer side
+     */
+    public static BufferedImage small(BufferedImage image, int longer) {
+        double scale = Math.min(1, (double) longer / Math.max(image.getWidth(), image.getHeight()));
+        BufferedImage small =
+                new BufferedImage(
+                        Math.max(1, (int) Math.round(image.getWidth() * scale)),
+                        Math.max(1, (int) Math.round(image.getHeight() * scale)),
+                        BufferedImage.TYPE_INT_RGB);
+        Graphics2D graphics = small.createGraphics();
+        graphics.setRenderingHint(
+                RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+        graphics.drawImage(image, 0, 0, small.getWidth(), small.getHeight(), Color.WHITE, null);
+        graphics.dispose();
+        return small;
     }
 
     /**

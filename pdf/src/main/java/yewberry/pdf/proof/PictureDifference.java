@@ -10,41 +10,44 @@ import javax.imageio.ImageIO;
 import yewberry.core.asset.Drawings;
 import yewberry.core.output.PictureFile;
 
-/** How a picture or a drawing of pages differs from another one, pixel by pixel. */
-public final class PictureDifference {
+/**
+ * How a picture or a drawing of pages differs from another one, pixel by pixel.
+ *
+ * @param inWords a sentence
+ * @param other the other one, small
+ * @param where grey, darker where the first is, and what differs marked; nothing where they differ
+ *     in size
+ */
+public record PictureDifference(
+        String inWords, BufferedImage other, Optional<BufferedImage> where) {
     /** Drawings are compared as fine as this, in pixels per inch. */
     private static final double DRAWN_PPI = 144;
 
-    private PictureDifference() {}
+    /** Pixels along the longer side of what is shown of them. */
+    private static final int LONG = 360;
 
     /**
      * @param one a PNG, JPEG or SVG file
      * @param other of the same kind
      * @param ppi of pictures
-     * @return in words, where it differs at all
+     * @return nothing if they are the same
      * @throws IOException if one is no picture
      * @throws yewberry.core.Refused if one is no drawing
      */
-    public static Optional<String> of(byte[] one, byte[] other, boolean isDrawing, double ppi)
-            throws IOException {
+    public static Optional<PictureDifference> of(
+            byte[] one, byte[] other, boolean isDrawing, double ppi) throws IOException {
         if (Arrays.equals(one, other)) {
             return Optional.empty();
         }
-        if (isDrawing) {
-            Drawings.File first = Drawings.open(one);
-            Drawings.File second = Drawings.open(other);
-            int width = pixels(first.width());
-            int height = pixels(first.height());
-            if (width != pixels(second.width()) || height != pixels(second.height())) {
-                return Optional.of("It has another size.");
-            }
-            double scale = DRAWN_PPI / 72;
-            return of(
-                    first.part(0, 0, scale, width, height),
-                    second.part(0, 0, scale, width, height),
-                    DRAWN_PPI);
-        }
-        return of(read(one), read(other), ppi);
+        return isDrawing
+                ? of(drawn(one), drawn(other), DRAWN_PPI)
+                : of(read(one), read(other), ppi);
+    }
+
+    private static BufferedImage drawn(byte[] file) {
+        Drawings.File drawing = Drawings.open(file);
+        return drawing.part(
+                0, 0, DRAWN_PPI / 72, pixels(drawing.width()), pixels(drawing.height()));
     }
 
     private static int pixels(double points) {
@@ -59,38 +62,64 @@ public final class PictureDifference {
         return image;
     }
 
-    private static Optional<String> of(BufferedImage one, BufferedImage other, double ppi) {
+    private static Optional<PictureDifference> of(
+            BufferedImage one, BufferedImage other, double ppi) {
+        BufferedImage shown = PictureFile.small(other, LONG);
         if (one.getWidth() != other.getWidth() || one.getHeight() != other.getHeight()) {
-            return Optional.of("It has another size.");
+            return Optional.of(
+                    new PictureDifference("It has another size.", shown, Optional.empty()));
         }
-        int[] first = PictureFile.pixels(one);
-        int[] second = PictureFile.pixels(other);
-        int differing = 0;
-        int most = 0;
+        int[] off = off(PictureFile.pixels(one), PictureFile.pixels(other));
         int at = 0;
-        for (int i = 0; i < first.length; i++) {
-            int off = 0;
-            for (int shift = 0; shift < 32; shift += 8) {
-                off =
-                        Math.max(
-                                off,
-                                Math.abs((first[i] >> shift & 0xff) - (second[i] >> shift & 0xff)));
-            }
-            differing += off > 0 ? 1 : 0;
-            at = off > most ? i : at;
-            most = Math.max(most, off);
+        int differing = 0;
+        for (int i = 0; i < off.length; i++) {
+            differing += off[i] > 0 ? 1 : 0;
+            at = off[i] > off[at] ? i : at;
         }
         if (differing == 0) {
             return Optional.empty();
         }
         double millimetre = 25.4 / ppi;
-        return Optional.of(
+        String inWords =
                 String.format(
                         Locale.ROOT,
                         "Its colours differ on %.2f %% of it, the most at %.1f, %.1f mm: by %d of 255.",
-                        100.0 * differing / first.length,
+                        100.0 * differing / off.length,
                         (at % one.getWidth() + 0.5) * millimetre,
                         (at / one.getWidth() + 0.5) * millimetre,
-                        most));
+                        off[at]);
+        return Optional.of(new PictureDifference(inWords, shown, Optional.of(where(one, off))));
+    }
+
+    /** By how much each pixel is off, of 255. */
+    private static int[] off(int[] first, int[] second) {
+        int[] off = new int[first.length];
+        for (int i = 0; i < first.length; i++) {
+            for (int shift = 0; shift < 32; shift += 8) {
+                int by = Math.abs((first[i] >> shift & 0xff) - (second[i] >> shift & 0xff));
+                off[i] = Math.max(off[i], by);
+            }
+        }
+        return off;
+    }
+
+    /** However small it is, what differs is seen. */
+    private static BufferedImage where(BufferedImage one, int[] off) {
+        BufferedImage where = PictureFile.small(one, LONG);
+        for (int y = 0; y < where.getHeight(); y++) {
+            for (int x = 0; x < where.getWidth(); x++) {
+                where.setRGB(x, y, PlateComparison.grey(where.getRGB(x, y)));
+            }
+        }
+        int width = one.getWidth();
+        for (int i = 0; i < off.length; i++) {
+            if (off[i] > 0) {
+                where.setRGB(
+                        (int) ((long) (i % width) * where.getWidth() / width),
+                        (int) ((long) (i / width) * where.getHeight() / one.getHeight()),
+                        PlateComparison.OFF);
+            }
+        }
+        return where;
     }
 }

@@ -31,7 +31,7 @@ final class PlateComparison {
 
     private static final int OK = 0xffe4e4e4;
     private static final int INKED = 0xffb0b0b0;
-    private static final int OFF = 0xffc2183f;
+    static final int OFF = 0xffc2183f;
 
     private final int width;
     private final int height;
@@ -196,6 +196,15 @@ final class PlateComparison {
             count += each ? 1 : 0;
         }
         return (double) count / off.length;
+    }
+
+    /** A colour as the grey of a page on which what is off is marked: light as {@link #OK}. */
+    static int grey(int rgb) {
+        double light =
+                (0.2126 * (rgb >> 16 & 0xff) + 0.7152 * (rgb >> 8 & 0xff) + 0.0722 * (rgb & 0xff))
+                        / 255;
+        int grey = (int) Math.round((OK & 0xff) * light + (INKED & 0xff) * (1 - light));
+        return 0xff000000 | grey * 0x010101;
     }
 
     /** Half as fine: grey where both agree, darker where there is ink, and what is off marked. */

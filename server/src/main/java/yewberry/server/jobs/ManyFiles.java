@@ -1,8 +1,10 @@
 package yewberry.server.jobs;
 
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,12 +16,16 @@ import java.util.zip.ZipFile;
 import yewberry.core.Progress;
 import yewberry.core.output.OutputKind;
 import yewberry.core.output.OutputSettings;
+import yewberry.core.picture.Png;
 import yewberry.pdf.proof.PictureDifference;
 import yewberry.pdf.proof.WebDifference;
 import yewberry.server.view.FileResult;
 
 /** An output of many files, in a zip file. */
 final class ManyFiles {
+    /** Of more files there are only words. */
+    private static final int MOST_SEEN = 24;
+
     private final Path zip;
     private final List<FileResult> results;
     private final String named;
@@ -47,6 +53,7 @@ final class ManyFiles {
         other.results.forEach(each -> others.put(key(each), each));
         Set<Object> there = new HashSet<>();
         List<FileResult> held = new ArrayList<>();
+        int seen = 0;
         try (ZipFile one = new ZipFile(zip.toFile());
                 ZipFile second = new ZipFile(other.zip.toFile())) {
             for (FileResult result : results) {
@@ -56,11 +63,27 @@ final class ManyFiles {
                                 ? other.results.getFirst()
                                 : others.get(key(result));
                 there.add(match == null ? key(result) : key(match));
-                held.add(
-                        result.withProblem(
-                                match == null
-                                        ? Optional.of("It is there only %s.".formatted(named))
-                                        : difference(other, settings, one, result, second, match)));
+                if (match == null) {
+                    held.add(
+                            result.withProblem(
+                                    Optional.of("It is there only %s.".formatted(named)),
+                                    Optional.empty()));
+                } else if (settings.kind() == OutputKind.WEB) {
+                    held.add(result.withProblem(difference(other), Optional.empty()));
+                } else {
+                    Optional<PictureDifference> difference =
+                            PictureDifference.of(
+                                    entry(one, result.name()),
+                                    entry(second, match.name()),
+                                    settings.kind() == OutputKind.SVG,
+                                    settings.ppi());
+                    boolean isSeen = seen < MOST_SEEN;
+                    seen += difference.isPresent() ? 1 : 0;
+                    held.add(
+                            result.withProblem(
+                                    difference.map(PictureDifference::inWords),
+                                    difference.filter(each -> isSeen).map(ManyFiles::seen)));
+                }
             }
         }
         others.forEach((key, result) -> {
@@ -82,27 +105,23 @@ final class ManyFiles {
         return result.of().isEmpty() ? result.name() : result.of();
     }
 
-    private Optional<String> difference(
-            ManyFiles other,
-            OutputSettings settings,
-            ZipFile one,
-            FileResult result,
-            ZipFile second,
-            FileResult match)
-            throws IOException {
-        if (settings.kind() == OutputKind.WEB) {
-            List<String> differences =
-                    WebDifference.of(
-                            Outputs.unzipped(zip), named, Outputs.unzipped(other.zip), other.named);
-            return differences.isEmpty()
-                    ? Optional.empty()
-                    : Optional.of(String.join(" ", differences));
-        }
-        return PictureDifference.of(
-                entry(one, result.name()),
-                entry(second, match.name()),
-                settings.kind() == OutputKind.SVG,
-                settings.ppi());
+    /** Of web pages. */
+    private Optional<String> difference(ManyFiles other) throws IOException {
+        List<String> differences =
+                WebDifference.of(
+                        Outputs.unzipped(zip), named, Outputs.unzipped(other.zip), other.named);
+        return differences.isEmpty()
+                ? Optional.empty()
+                : Optional.of(String.join(" ", differences));
+    }
+
+    private static FileResult.Difference seen(PictureDifference difference) {
+        return new FileResult.Difference(
+                base64(difference.other()), difference.where().map(ManyFiles::base64));
+    }
+
+    private static String base64(BufferedImage image) {
+        return Base64.getEncoder().encodeToString(Png.of(image));
     }
 
     private static byte[] entry(ZipFile zip, String name) throws IOException {

@@ -286,7 +286,8 @@ public class Outputs {
                         false,
                         Optional.empty(),
                         wrong.stream().findFirst().map("Read back: %s."::formatted),
-                        scenes.stream().map(PageScene::page).toList()));
+                        scenes.stream().map(PageScene::page).toList(),
+                        Optional.empty()));
     }
 
     static Map<String, byte[]> unzipped(Path zip) throws IOException {

@@ -122,7 +122,8 @@ public final class PictureOutput {
                                 false,
                                 Optional.of(1),
                                 problem,
-                                leaf.pages.stream().map(page -> page.scene().page()).toList()));
+                                leaf.pages.stream().map(page -> page.scene().page()).toList(),
+                                Optional.empty()));
             }
         }
         return results;

@@ -1,7 +1,5 @@
 package yewberry.server.jobs;
 
-import java.awt.Graphics2D;
-import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -11,6 +9,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import javax.imageio.ImageIO;
 import org.springframework.stereotype.Component;
+import yewberry.core.asset.Drawings;
 import yewberry.core.asset.FilePage;
 import yewberry.core.asset.FileReader;
 import yewberry.core.asset.KnownFile;
@@ -18,6 +17,7 @@ import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
+import yewberry.core.output.PictureFile;
 import yewberry.core.picture.PlacedPicture;
 import yewberry.core.picture.Png;
 import yewberry.core.publication.Asset;
@@ -87,7 +87,11 @@ public class ResultPictures {
             file = all.getInputStream(entry).readAllBytes();
         }
         if (result.name().endsWith(".png") || result.name().endsWith(".jpeg")) {
-            return small(file);
+            // what the server made itself
+            return Png.quick(PictureFile.small(ImageIO.read(new ByteArrayInputStream(file)), LONG));
+        }
+        if (result.name().endsWith(".svg")) {
+            return Png.quick(drawing(Drawings.open(file)));
         }
         if (!(reader.look("result.pdf", file) instanceof Asset.Document document)
                 || number > document.pages().size()) {
@@ -104,21 +108,10 @@ public class ResultPictures {
         return Png.quick(PlacedPicture.of(image, View.designed(Medium.SCREEN, press)));
     }
 
-    /** Of what the server made itself. */
-    private static byte[] small(byte[] file) throws IOException {
-        BufferedImage whole = ImageIO.read(new ByteArrayInputStream(file));
-        double scale = (double) LONG / Math.max(whole.getWidth(), whole.getHeight());
-        BufferedImage small =
-                new BufferedImage(
-                        pixels(whole.getWidth() * scale),
-                        pixels(whole.getHeight() * scale),
-                        BufferedImage.TYPE_INT_RGB);
-        Graphics2D graphics = small.createGraphics();
-        graphics.setRenderingHint(
-                RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-        graphics.drawImage(whole, 0, 0, small.getWidth(), small.getHeight(), null);
-        graphics.dispose();
-        return Png.quick(small);
+    private static BufferedImage drawing(Drawings.File drawing) {
+        double scale = LONG / Math.max(drawing.width(), drawing.height());
+        return drawing.part(
+                0, 0, scale, pixels(drawing.width() * scale), pixels(drawing.height() * scale));
     }
 
     private static int pixels(double wide) {

@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
  * @param of the pages of the publication that are in it, where they are known
  * @param problem why there is no new file, or what of it is not as it should be; nothing where all
  *     is well
+ * @param difference from the picture that it is held against; nothing for most
  */
 public record FileResult(
         String name,
@@ -23,7 +24,16 @@ public record FileResult(
         boolean repaired,
         Optional<Integer> shown,
         Optional<String> problem,
-        List<UUID> of) {
+        List<UUID> of,
+        Optional<Difference> difference) {
+    /**
+     * How a picture differs from another one.
+     *
+     * @param other that one, as a PNG file in base64
+     * @param where they differ, likewise; nothing where they differ in size
+     */
+    public record Difference(String other, Optional<String> where) {}
+
     public FileResult {
         // those that were stored before do not say
         of = of == null ? List.of() : List.copyOf(of);
@@ -36,11 +46,12 @@ public record FileResult(
             boolean repaired,
             Optional<Integer> shown,
             Optional<String> problem) {
-        this(name, pages, repaired, shown, problem, List.of());
+        this(name, pages, repaired, shown, problem, List.of(), Optional.empty());
     }
 
-    public FileResult withProblem(Optional<String> changed) {
-        return new FileResult(name, pages, repaired, shown, changed, of);
+    /** With what is not as it should be, or differs. */
+    public FileResult withProblem(Optional<String> changed, Optional<Difference> seen) {
+        return new FileResult(name, pages, repaired, shown, changed, of, seen);
     }
 
     /**
