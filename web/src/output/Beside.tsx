@@ -7,7 +7,7 @@ import { counted } from "../ui/words";
 /** More pages stand in the table only. */
 const MOST = 12;
 
-const Pages = styled.ul`
+export const Differing = styled.ul`
   display: flex;
   flex-direction: column;
   gap: ${theme.space.two};
@@ -57,7 +57,7 @@ export function Beside({ job, pages }: { job: Job; pages: PageReport[] }) {
   }
   return (
     <>
-      <Pages aria-label="Pages that differ">
+      <Differing aria-label="Pages that differ">
         {pages.slice(0, MOST).map((page) => (
           <li key={page.number}>
             <p>
@@ -93,7 +93,7 @@ export function Beside({ job, pages }: { job: Job; pages: PageReport[] }) {
             </Three>
           </li>
         ))}
-      </Pages>
+      </Differing>
       {pages.length > MOST && (
         <p>{counted(pages.length - MOST, "more page differs", "more pages differ")}; see below.</p>
       )}

@@ -3,7 +3,7 @@ import type { Job } from "../api/types";
 import { theme } from "../theme";
 import { Failed } from "../ui/Notice";
 import { counted, exactTime } from "../ui/words";
-import { inline, Picture, Three } from "./Beside";
+import { Differing, inline, Picture, Three } from "./Beside";
 import { isOutput } from "./kinds";
 import { Scroll, Table, Verdict } from "./ReportTable";
 
@@ -51,6 +51,7 @@ export function FileResults({ job }: { job: Job }) {
           </Failed>
         )}
       </Verdict>
+      <Pictures job={job} />
       <Scroll tabIndex={0} role="region" aria-label={`Files, ${exactTime(job.started)}`}>
         <Files>
           <thead>
@@ -65,7 +66,7 @@ export function FileResults({ job }: { job: Job }) {
               <tr key={file.name}>
                 <th scope="row">
                   <Named>
-                    {file.shown !== undefined && file.difference === undefined && (
+                    {file.shown !== undefined && (
                       <Small
                         src={`/api/jobs/${drawn}/files/${at}/picture`}
                         alt={`Page ${file.shown} of the ${isComparison ? "first" : "new"} file`}
@@ -87,27 +88,6 @@ export function FileResults({ job }: { job: Job }) {
                   ) : (
                     "✓ as it should be"
                   )}
-                  {file.difference && (
-                    <Three>
-                      <Picture
-                        addresses={[`/api/jobs/${drawn}/files/${at}/picture`]}
-                        alt={`${file.name} of the ${job.compared.length > 1 ? "first output" : "file"}`}
-                        caption={job.compared.length > 1 ? "First output" : "In the file"}
-                      />
-                      <Picture
-                        addresses={[inline(file.difference.other)]}
-                        alt={`${file.name} ${job.compared.length > 1 ? "of the second output" : "as it is now"}`}
-                        caption={job.compared.length > 1 ? "Second output" : "Now"}
-                      />
-                      {file.difference.where && (
-                        <Picture
-                          addresses={[inline(file.difference.where)]}
-                          alt={`Where ${file.name} differs`}
-                          caption="Where they differ"
-                        />
-                      )}
-                    </Three>
-                  )}
                   {file.repaired && (
                     <div>It came damaged, and was written anew instead of added to.</div>
                   )}
@@ -118,6 +98,48 @@ export function FileResults({ job }: { job: Job }) {
         </Files>
       </Scroll>
     </div>
+  );
+}
+
+/** Of pictures and drawings that differ. */
+function Pictures({ job }: { job: Job }) {
+  const differing = job.files.flatMap((file, at) =>
+    file.difference ? [{ file, at, difference: file.difference }] : [],
+  );
+  const first = job.compared[0];
+  const isOfTwo = job.compared.length > 1;
+  if (first === undefined || differing.length === 0) {
+    return null;
+  }
+  return (
+    <Differing aria-label="Files that differ">
+      {differing.map(({ file, at, difference }) => (
+        <li key={file.name}>
+          <p>
+            <strong>{file.name}.</strong> {file.problem}
+          </p>
+          <Three>
+            <Picture
+              addresses={[`/api/jobs/${first}/files/${at}/picture`]}
+              alt={`${file.name} ${isOfTwo ? "of the first output" : "as it was made"}`}
+              caption={isOfTwo ? "First output" : "In the file"}
+            />
+            <Picture
+              addresses={[inline(difference.other)]}
+              alt={`${file.name} ${isOfTwo ? "of the second output" : "as it is now"}`}
+              caption={isOfTwo ? "Second output" : "Now"}
+            />
+            {difference.where && (
+              <Picture
+                addresses={[inline(difference.where)]}
+                alt={`Where ${file.name} differs`}
+                caption="Where they differ"
+              />
+            )}
+          </Three>
+        </li>
+      ))}
+    </Differing>
   );
 }
 

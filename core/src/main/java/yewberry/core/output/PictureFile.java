@@ -40,17 +40,24 @@ public final class PictureFile {
      */
     public static BufferedImage small(BufferedImage image, int longer) {
         double scale = Math.min(1, (double) longer / Math.max(image.getWidth(), image.getHeight()));
-        BufferedImage small =
-                new BufferedImage(
-                        Math.max(1, (int) Math.round(image.getWidth() * scale)),
-                        Math.max(1, (int) Math.round(image.getHeight() * scale)),
-                        BufferedImage.TYPE_INT_RGB);
-        Graphics2D graphics = small.createGraphics();
+        int width = Math.max(1, (int) Math.round(image.getWidth() * scale));
+        int height = Math.max(1, (int) Math.round(image.getHeight() * scale));
+        BufferedImage small = image;
+        // four pixels become one, so that each has its part in what is seen
+        while (small.getWidth() >= 2 * width && small.getHeight() >= 2 * height) {
+            small = drawn(small, (small.getWidth() + 1) / 2, (small.getHeight() + 1) / 2);
+        }
+        return drawn(small, width, height);
+    }
+
+    private static BufferedImage drawn(BufferedImage image, int width, int height) {
+        BufferedImage drawn = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        Graphics2D graphics = drawn.createGraphics();
         graphics.setRenderingHint(
                 RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-        graphics.drawImage(image, 0, 0, small.getWidth(), small.getHeight(), Color.WHITE, null);
+        graphics.drawImage(image, 0, 0, width, height, Color.WHITE, null);
         graphics.dispose();
-        return small;
+        return drawn;
     }
 
     /**
