@@ -68,7 +68,7 @@ class LinksAndListsTest {
         return new Paragraph(id("paragraph " + runs[0].text()), look.id(), List.of(runs));
     }
 
-    private static Publication publication() {
+    static Publication publication() {
         Publication leaflet = Leaflet.publication();
         Look plain = leaflet.looks().getLast();
         Look contents =

@@ -278,7 +278,13 @@ final class SeededGuide {
                 fill,
                 random.nextInt(3) == 0 ? 50 : 100,
                 random.nextInt(4) == 0 ? BlendMode.MULTIPLY : BlendMode.NORMAL,
-                Background.GoesTo.BOTH);
+                goesTo(name));
+    }
+
+    /** Decided on apart, so that all else is as it was without it. */
+    private Background.GoesTo goesTo(String name) {
+        int one = new Random(seed * 31 + name.hashCode()).nextInt(10);
+        return new Background.GoesTo(one > 0, one < 8);
     }
 
     private Tinted tint() {

@@ -185,11 +185,20 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
                         case PRESS_PDF, ALL_PDF, PNG, JPEG, SVG -> false;
                     };
             if (kept) {
-                Set<UUID> there = scenes.stream().map(PageScene::page).collect(Collectors.toSet());
+                Set<UUID> pages = scenes.stream().map(PageScene::page).collect(Collectors.toSet());
+                Set<UUID> paragraphs =
+                        scenes.stream()
+                                .flatMap(scene -> scene.text().stream())
+                                .map(Item.GlyphRun::paragraph)
+                                .collect(Collectors.toSet());
                 note(
                         links(link ->
-                                link.to() instanceof LinkTo.ToPage(UUID page)
-                                        && !there.contains(page)),
+                                switch (link.to()) {
+                                    case LinkTo.Address _ -> false;
+                                    case LinkTo.ToPage(UUID page) -> !pages.contains(page);
+                                    case LinkTo.ToParagraph(UUID story, UUID paragraph) ->
+                                            !paragraphs.contains(paragraph);
+                                }),
                         "%s to pages that are not in it",
                         "link leads",
                         "links lead");
@@ -198,10 +207,10 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
             note(
                     links(_ -> true),
                     settings.kind() == OutputKind.ALL_PDF
-                            ? "%s nowhere in this: PDF/X-4 allows nothing over the page"
-                            : "%s nowhere in this",
-                    "link leads",
-                    "links lead");
+                            ? "%s will not work: PDF/X-4 allows nothing over the page"
+                            : "%s will not work",
+                    "link",
+                    "links");
         }
 
         private Map<Integer, Integer> links(Predicate<PageScene.Link> which) {
