@@ -105,13 +105,7 @@ class SpreadPdfTest {
         PdfWriter.write(spreads, file, Progress.NONE);
         ReadBackReport report = ReadBack.check(file, spreads, Progress.NONE);
         assertThat(report.problems()).isEmpty();
-        assertThat(report.pages())
-                .allSatisfy(page -> {
-                    assertThat(page.problems()).isEmpty();
-                    assertThat(page.boxes()).allMatch(ReadBackReport.BoxCheck::matches);
-                    // of 20 seeds one has a single pixel, at a corner, that is told as 4.5 % off
-                    assertThat(page.painted().share()).isLessThan(0.01);
-                });
+        assertThat(report.matches()).as(report.toString()).isTrue();
     }
 
     /** Its frames farther to the right. */

@@ -546,7 +546,7 @@ class OutputTest {
         write(id, story, "The dome opens at ten.", "The dome opens at nine.");
         assertThat(problems(compared(job)))
                 .containsExactly(
-                        "On page 1 there is “The dome opens at ten.” in the file, and “The dome opens at nine.” now.");
+                        "On page 1, “The dome opens at ten.” is there in the file, and “The dome opens at nine.” now.");
         String other = made(id, "{\"kind\":\"WEB\"}").path("id").asString();
         JsonNode both =
                 ended(client.post("/api/jobs/%s/comparison?with=%s".formatted(job, other), ""));
@@ -556,7 +556,7 @@ class OutputTest {
                 .contains("“The dome opens at nine.” is #", " on #", "now");
         edit(id, "{\"type\": \"addPages\", \"pages\": [\"%s\"]}".formatted(UUID.randomUUID()));
         assertThat(problems(compared(other)).getFirst())
-                .isEqualTo("There is page 1 in the file, and page 2 now.");
+                .isEqualTo("Page 1 is there in the file, and page 2 now.");
     }
 
     @Test

@@ -16,8 +16,8 @@ import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 
 /**
- * The gradients and pictures that lie behind all else of a page, as a web page has them. Text
- * stands at other places there, so that it may stand on any of their colours.
+ * What lies behind all else of a page, as a web page has it: colours beside each other, gradients
+ * and pictures. Text stands at other places there, so that it may stand on any of their colours.
  */
 public final class WebGround {
     /** Pixels per inch of the page. */
@@ -44,13 +44,18 @@ public final class WebGround {
          */
         public Optional<WebGround> of(PageScene scene, Collection<JudgedColors> text) {
             List<Item.AreaFill> areas = scene.on(Medium.SCREEN).lower();
-            if (areas.stream().allMatch(area -> area.paint() instanceof AreaPaint.Solid)) {
+            if (isOneColor(areas, scene.boxes().trim())) {
                 return Optional.empty(); // told without drawing it
             }
             Key key = new Key(areas, scene.boxes().trim());
             WebGround ground = drawn.computeIfAbsent(key, _ -> new WebGround(scene));
             return Optional.of(ground).filter(it -> it.isVaried && it.isLegible(text));
         }
+    }
+
+    private static boolean isOneColor(List<Item.AreaFill> areas, Rect trim) {
+        return areas.isEmpty()
+                || areas.getLast().solid().isPresent() && areas.getLast().rect().contains(trim);
     }
 
     private WebGround(PageScene scene) {

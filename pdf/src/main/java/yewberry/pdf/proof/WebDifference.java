@@ -4,9 +4,11 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -15,6 +17,10 @@ import org.jsoup.select.Selector;
 /** How a web page of the stories differs from another one: elements, text, colours, files. */
 public final class WebDifference {
     private static final int MOST = 5;
+
+    /** So many elements are passed over to find where both go on alike. */
+    private static final int FARTHEST = 400;
+
     private static final List<String> LOOKS =
             List.of("color", "font-family", "font-size", "font-weight", "font-style");
 
@@ -44,6 +50,15 @@ public final class WebDifference {
         String says(int at) {
             // words end with the space that parts them from the next
             return at < found.size() ? found.get(at).says().replace(" ”", "”") : "the end";
+        }
+
+        /** The first words of some elements, or what they are if they have none. */
+        String words(int from, int count) {
+            return IntStream.range(from, from + count)
+                    .mapToObj(this::says)
+                    .filter(each -> each.startsWith("“"))
+                    .findFirst()
+                    .orElseGet(() -> says(from));
         }
 
         String looks(int at) {
@@ -92,34 +107,70 @@ public final class WebDifference {
 
     private void elements() {
         String page = "";
-        for (int at = 0; at < Math.max(first.found.size(), second.found.size()); at++) {
+        int at = 0;
+        int there = 0;
+        while (at < first.found.size() || there < second.found.size()) {
             String one = first.says(at);
-            String other = second.says(at);
-            if (!one.equals(other)) {
-                differences.add(
-                        "%s %s %s, and %s %s."
-                                .formatted(
-                                        page.isEmpty() ? "There is" : "On " + page + " there is",
-                                        one,
-                                        first.named,
-                                        other,
-                                        second.named));
-                return; // all that follows would be told, too
+            if (!one.equals(second.says(there))) {
+                Gap gap = gap(at, there);
+                differences.add(told(page, at, there, gap));
+                at += gap.first();
+                there += gap.second();
+                continue;
             }
             page = one.startsWith("page ") ? one : page;
-            boolean isText = one.startsWith("“");
-            if (isText && !first.looks(at).equals(second.looks(at))) {
+            String look = one.startsWith("“") ? first.looks(at) : "";
+            String other = look.isEmpty() ? "" : second.looks(there);
+            if (!look.equals(other)) {
                 differences.add(
                         "On %s, %s is %s %s, and %s %s."
-                                .formatted(
-                                        page,
-                                        one,
-                                        first.looks(at),
-                                        first.named,
-                                        second.looks(at),
-                                        second.named));
+                                .formatted(page, one, look, first.named, other, second.named));
+            }
+            at++;
+            there++;
+        }
+    }
+
+    /** So many elements of each that the other does not have there. */
+    private record Gap(int first, int second) {}
+
+    /** The fewest that are passed over until both go on alike; all that is left if they do not. */
+    private Gap gap(int at, int there) {
+        for (int both = 1; both <= FARTHEST; both++) {
+            for (int one = 0; one <= both; one++) {
+                Gap gap = new Gap(one, both - one);
+                if (goesOn(at + gap.first(), there + gap.second())) {
+                    return gap;
+                }
             }
         }
+        return new Gap(
+                Math.max(0, first.found.size() - at), Math.max(0, second.found.size() - there));
+    }
+
+    /** Alike for two elements, of which a single one may be by chance. */
+    private boolean goesOn(int at, int there) {
+        return at <= first.found.size()
+                && there <= second.found.size()
+                && first.says(at).equals(second.says(there))
+                && first.says(at + 1).equals(second.says(there + 1));
+    }
+
+    private String told(String page, int at, int there, Gap gap) {
+        String one = first.words(at, gap.first());
+        String other = second.words(there, gap.second());
+        String sentence;
+        if (gap.second() == 0) {
+            sentence = "%s is there only %s.".formatted(one, first.named);
+        } else if (gap.first() == 0) {
+            sentence = "%s is there only %s.".formatted(other, second.named);
+        } else {
+            sentence =
+                    "%s is there %s, and %s %s.".formatted(one, first.named, other, second.named);
+        }
+        return page.isEmpty()
+                ? sentence.substring(0, 1).toUpperCase(Locale.ROOT) + sentence.substring(1)
+                : "On %s, %s".formatted(page, sentence);
     }
 
     private void files() {
