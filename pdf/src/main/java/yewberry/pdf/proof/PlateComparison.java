@@ -22,12 +22,10 @@ final class PlateComparison {
 
     /**
      * A part of 64 of a pixel more or less is covered where an edge falls a hair beside another;
-     * where a letter lies on its outline, or a border ends where a shading does, two.
+     * where a letter lies on its outline, or a border ends where a shading does, two; where a
+     * highlight begins there as well, three.
      */
-    private static final float EDGE = 2f / 64 + FLAT;
-
-    /** At a corner, where three such edges meet: of one pixel that has no other beside it. */
-    private static final float CORNER = 3f / 64 + FLAT;
+    private static final float EDGE = 3f / 64 + FLAT;
 
     /** Up to so much of a difference around a pixel it counts as flat. */
     private static final float EVEN = 0.01f;
@@ -54,26 +52,6 @@ final class PlateComparison {
         for (int plane = 0; plane < one.count(); plane++) {
             compare(printed(one, plane), printed(other, plane), plane);
         }
-        spareCorners();
-    }
-
-    private void spareCorners() {
-        for (int at = 0; at < off.length; at++) {
-            if (off[at] && worst[at] <= CORNER && isAlone(at)) {
-                off[at] = false;
-            }
-        }
-    }
-
-    /** Pixels that the page ends in are never off. */
-    private boolean isAlone(int at) {
-        int count = 0;
-        for (int row = at - width; row <= at + width; row += width) {
-            for (int each = row - 1; each <= row + 1; each++) {
-                count += off[each] ? 1 : 0;
-            }
-        }
-        return count == 1;
     }
 
     /**

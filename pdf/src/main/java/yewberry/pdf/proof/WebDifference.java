@@ -123,8 +123,10 @@ public final class WebDifference {
             String other = look.isEmpty() ? "" : second.looks(there);
             if (!look.equals(other)) {
                 differences.add(
-                        "On %s, %s is %s %s, and %s %s."
-                                .formatted(page, one, look, first.named, other, second.named));
+                        sentence(
+                                page,
+                                "%s is %s %s, and %s %s."
+                                        .formatted(one, look, first.named, other, second.named)));
             }
             at++;
             there++;
@@ -168,9 +170,13 @@ public final class WebDifference {
             sentence =
                     "%s is there %s, and %s %s.".formatted(one, first.named, other, second.named);
         }
+        return sentence(page, sentence);
+    }
+
+    private static String sentence(String page, String text) {
         return page.isEmpty()
-                ? sentence.substring(0, 1).toUpperCase(Locale.ROOT) + sentence.substring(1)
-                : "On %s, %s".formatted(page, sentence);
+                ? text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1)
+                : "On %s, %s".formatted(page, text);
     }
 
     private void files() {
