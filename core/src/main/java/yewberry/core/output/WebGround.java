@@ -59,7 +59,8 @@ public final class WebGround {
     }
 
     private WebGround(PageScene scene) {
-        this.scene = scene;
+        // glyphs take most of the room
+        this.scene = scene.withItems(scene.items().stream().map(Item::withoutGlyphs).toList());
         this.hasPicture =
                 scene.on(Medium.SCREEN).lower().stream()
                         .anyMatch(area -> area.paint() instanceof AreaPaint.Picture);

@@ -140,7 +140,9 @@ public final class WebPage {
                     ground.page().isPresent() && colors.onGround()
                             ? ground
                             : new Stand(colors.behind(), Optional.empty());
-            pieces.put(List.of(page, at.number()), new Piece(item, colors.color(), behind));
+            pieces.put(
+                    List.of(page, at.number()),
+                    new Piece(item.withoutGlyphs(), colors.color(), behind));
             if (item instanceof Item.GlyphRun run) {
                 faces.add(run.face());
                 told.add(run.paragraph());

@@ -67,6 +67,7 @@ public final class WebReadBack {
 
     private final Map<String, byte[]> files;
     private final Publication publication;
+    private final List<PageScene> scenes;
     private final Structure structure;
     private final Map<Place, Read> read = new HashMap<>();
     private final Map<UUID, Rgb> borders = new HashMap<>();
@@ -88,7 +89,7 @@ public final class WebReadBack {
     private record Place(int page, int number) {}
 
     /** Something that is read. */
-    private record Read(Item item, JudgedColors colors, PageScene scene) {}
+    private record Read(Item item, JudgedColors colors, UUID page, int at) {}
 
     /**
      * What comes next in the page.
@@ -111,6 +112,7 @@ public final class WebReadBack {
             Progress progress) {
         this.files = files;
         this.publication = publication;
+        this.scenes = scenes;
         this.structure = new Structure(publication, true);
         this.progress = progress;
         for (int i = 0; i < scenes.size(); i++) {
@@ -156,7 +158,9 @@ public final class WebReadBack {
                     text.add(colors.get(item));
                     told.add(run.paragraph());
                 }
-                read.put(new Place(page, at.number()), new Read(item, colors.get(item), scene));
+                read.put(
+                        new Place(page, at.number()),
+                        new Read(item.withoutGlyphs(), colors.get(item), scene.page(), page));
             }
         }
         if (isRead) {
@@ -410,14 +414,14 @@ public final class WebReadBack {
     /** Whether it is of the page that an element shows the ground of. */
     private boolean isOnGround(Element section, Read read) {
         return read.colors().onGround()
-                && section.id().equals("page-" + numbers.get(shown.get(read.scene().page())))
-                && grounds.containsKey(read.scene().page());
+                && section.id().equals("page-" + numbers.get(shown.get(read.page())))
+                && grounds.containsKey(read.page());
     }
 
     /** Text that goes on from another page stands on one colour of the ground of its own. */
     private boolean isLegibleFurtherOn(String behind, Read read) {
         return read.colors().onGround()
-                && grounds.containsKey(read.scene().page())
+                && grounds.containsKey(read.page())
                 && behind.matches("#[0-9a-f]{6}")
                 && Contrast.ratio(read.colors().color(), Rgb.hex(behind))
                         >= read.colors().required();
@@ -458,13 +462,14 @@ public final class WebReadBack {
                         <= 0.0006;
     }
 
-    private static Rect shown(Read picture) {
-        return picture.item().bounds().intersection(picture.scene().boxes().trim());
+    private BufferedImage drawn(Read picture) {
+        PageScene scene = scenes.get(picture.at());
+        View view = View.designed(Medium.SCREEN, scene.condition());
+        return PageRaster.page(scene, view, shown(picture), WebPage.PPI);
     }
 
-    private static BufferedImage drawn(Read picture) {
-        View view = View.designed(Medium.SCREEN, picture.scene().condition());
-        return PageRaster.page(picture.scene(), view, shown(picture), WebPage.PPI);
+    private Rect shown(Read picture) {
+        return picture.item().bounds().intersection(scenes.get(picture.at()).boxes().trim());
     }
 
     private Optional<String> picture(String name, BufferedImage wanted) {
