@@ -20,6 +20,8 @@ import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import yewberry.core.Progress;
 import yewberry.core.asset.Intake;
 import yewberry.core.asset.Pictures;
@@ -27,16 +29,23 @@ import yewberry.core.color.PressCondition;
 import yewberry.core.compose.Composer;
 import yewberry.core.output.Claim;
 import yewberry.core.output.Loss;
+import yewberry.core.output.OutputKind;
+import yewberry.core.output.OutputSettings;
 import yewberry.core.output.PdfProfile;
+import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Background;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Frame;
+import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.Look;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Placing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Tinted;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.proof.PlacedPages;
 import yewberry.pdf.proof.ReadBack;
@@ -124,6 +133,45 @@ class PlacedPagesTest {
                                 scenes(publication),
                                 PdfProfile.ALL.with(Optional.empty(), true, false)))
                 .isEmpty();
+    }
+
+    /** Which spot inks it has is not known before; a color with all of its ink takes none away. */
+    @ParameterizedTest
+    @CsvSource({"75, true", "100, false"})
+    void what_text_that_is_blended_takes_from_it_is_told(double tint, boolean told)
+            throws IOException {
+        Publication publication = publication();
+        UUID tides = publication.assets().getFirst().id();
+        Background behind =
+                new Background(
+                        id("behind"),
+                        Sides.BOTH,
+                        new Area.WholePage(),
+                        new Fill.PdfPage(tides, 1, Placing.COVER));
+        Publication over =
+                publication
+                        .withLooks(
+                                publication.looks().stream()
+                                        .map(look ->
+                                                look.withColor(new Tinted(Leaflet.INK.id(), tint))
+                                                        .withOverprint(Look.Overprint.ALWAYS))
+                                        .toList())
+                        .withPages(
+                                publication.pages().stream()
+                                        .map(page ->
+                                                page.withLayer(
+                                                        new Layer(
+                                                                List.of(behind),
+                                                                page.layer().frames())))
+                                        .toList());
+        OutputSettings settings = OutputSettings.of(OutputKind.PRESS_PDF);
+        assertThat(Loss.of(over, scenes(over), settings.withOverprintShown(true)))
+                .extracting(Loss::text)
+                .filteredOn(text -> text.contains("a spot ink of its own is left out"))
+                .hasSize(told ? 1 : 0);
+        assertThat(Loss.of(over, scenes(over), settings))
+                .extracting(Loss::text)
+                .noneMatch(text -> text.contains("blended"));
     }
 
     /** By veraPDF: as it is it breaks both, as a picture neither. */

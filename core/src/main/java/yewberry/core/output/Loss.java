@@ -14,10 +14,14 @@ import java.util.stream.Collectors;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Inks;
 import yewberry.core.color.Medium;
+import yewberry.core.color.Overprint;
+import yewberry.core.publication.Asset;
 import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
@@ -81,6 +85,7 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
                         "%s blended with what is below instead of overprinting it",
                         "stretch of text is",
                         "stretches of text are");
+                takenAway();
             }
             if (settings.kind() == OutputKind.OFFICE_PDF) {
                 note(
@@ -258,6 +263,43 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
                     "%s beyond the spine, where it ends in this",
                     "stretch of text goes",
                     "stretches of text go");
+        }
+
+        /** Of the spot inks of files is not known here which they are. */
+        private void takenAway() {
+            Map<Integer, Integer> found = new LinkedHashMap<>();
+            for (PageScene scene : scenes) {
+                MediumScene printed = scene.on(Medium.PAPER);
+                int count =
+                        (int)
+                                printed.text().stream()
+                                        .filter(run -> takesAway(run, printed))
+                                        .filter(run -> isOverFile(run, printed))
+                                        .count();
+                if (count > 0) {
+                    found.put(number(scene), count);
+                }
+            }
+            note(
+                    found,
+                    "%s over the page of a file: a spot ink of its own is left out below it",
+                    "stretch of text is blended",
+                    "stretches of text are blended");
+        }
+
+        private static boolean takesAway(Item.GlyphRun run, MediumScene scene) {
+            return run.paint().overprints()
+                    && Overprint.takenAway(run.paint().color(), List.of(), scene.condition())
+                            .isPresent();
+        }
+
+        private static boolean isOverFile(Item.GlyphRun run, MediumScene scene) {
+            return scene.below(run).stream()
+                    .anyMatch(item ->
+                            item instanceof Item.Filled fill
+                                    && fill.paint() instanceof AreaPaint.Picture picture
+                                    && picture.asset().content() instanceof Asset.Document
+                                    && fill.touches(run.bounds()));
         }
 
         private static boolean isBeyond(Item.GlyphRun run, PageScene scene) {
