@@ -51,12 +51,19 @@ export async function answered<T>(request: Promise<Answer<T>>): Promise<T> {
   return answer.data as T;
 }
 
-/** Sends a file as it is. */
-export function sendFile<T>(address: string, file: File | undefined): Promise<T> {
+/**
+ * Sends a file as it is.
+ *
+ * @param password that opens it
+ */
+export function sendFile<T>(address: string, file: File | undefined, password = ""): Promise<T> {
   const sent = async (): Promise<Answer<T>> => {
     const response = await fetch(address, {
       method: "POST",
-      headers: { "Content-Type": "application/octet-stream" },
+      headers: {
+        "Content-Type": "application/octet-stream",
+        ...(password ? { "File-Password": encodeURIComponent(password) } : {}),
+      },
       body: file ?? "",
     });
     const body: unknown = await response.json().catch(() => undefined);

@@ -1,4 +1,4 @@
-import { answered, author, client, sendFile } from "../api/client";
+import { answered, author, client, sendFile, ServerError } from "../api/client";
 import type { Asset, Edit, Schemas } from "../api/types";
 
 type FileIn = Schemas["FileIn"];
@@ -34,6 +34,44 @@ function pagesOf(asset: Asset): number {
   return asset.content.type === "document" ? asset.content.pages.length : 0;
 }
 
+/** What opens a file, asked for by its name and why; nothing if it is left out. */
+export type Ask = (name: string, why: string) => Promise<string | undefined>;
+
+/** Passwords that opened a file often open the next one: they are tried before asking. */
+class Passwords {
+  private readonly known: string[] = [];
+
+  constructor(private readonly ask: Ask) {}
+
+  /** Tries until it is not locked any more, or nobody knows how to open it. */
+  async open<T>(name: string, attempt: (password: string) => Promise<T>): Promise<T> {
+    const candidates = ["", ...this.known];
+    for (;;) {
+      const password = candidates.shift() ?? "";
+      try {
+        const opened = await attempt(password);
+        if (password && !this.known.includes(password)) {
+          this.known.unshift(password);
+        }
+        return opened;
+      } catch (error) {
+        if (!(error instanceof ServerError && error.status === LOCKED)) {
+          throw error;
+        }
+        if (candidates.length === 0) {
+          const typed = await this.ask(name, error.message);
+          if (typed === undefined) {
+            throw error;
+          }
+          candidates.push(typed);
+        }
+      }
+    }
+  }
+}
+
+const LOCKED = 423;
+
 /** The step that puts all pages of a file behind a page. */
 function added(asset: Asset, pages: string[], after: string, parent: string | undefined): Edit {
   return {
@@ -66,15 +104,18 @@ export interface Place {
  * opened does not hold up the others.
  *
  * @param onProgress is told before each file, and ends the work by answering false
+ * @param ask for the password of a file that needs one
  * @param into the publication that they come into; a new one where there is none
  */
 export async function openFiles(
   inTheirOrder: File[],
   onProgress: (done: number, name: string) => boolean,
+  ask: Ask,
   into?: Place,
 ): Promise<Opened> {
   const opened: Opened = { files: 0, pages: 0, refused: [], ...(into ? { id: into.id } : {}) };
   let end: Omit<Place, "id"> | undefined = into;
+  const passwords = new Passwords(ask);
   const took = (all: FileIn[]) => {
     for (const each of all) {
       if (each.asset) {
@@ -85,6 +126,40 @@ export async function openFiles(
       }
     }
   };
+  const put = async (id: string, asset: Asset) => {
+    end ??= await lastOf(id);
+    const pages = Array.from({ length: pagesOf(asset) }, () => crypto.randomUUID());
+    const step: Schemas["StepResult"] = await answered(
+      client.POST("/api/publications/{id}/edits", {
+        params: { path: { id } },
+        body: {
+          edit: added(asset, pages, end.last, end.parent),
+          revision: end.revision,
+          author: author(),
+        },
+      }),
+    );
+    end = { ...end, revision: step.revision, last: pages.at(-1) ?? end.last };
+  };
+  /** Files within a zip file that need passwords: the zip file is sent with each of them. */
+  const unlock = async (id: string, address: string, file: File, all: FileIn[]) => {
+    for (const { name } of all.filter((each) => each.locked)) {
+      try {
+        const asset = await passwords.open(name, async (password) => {
+          const again = await sendFile<FileIn[]>(address, file, password);
+          const found = again.find((each) => each.name === name);
+          if (!found?.asset) {
+            throw new ServerError(found?.refused ?? "", found?.locked ? LOCKED : 0);
+          }
+          return found.asset;
+        });
+        await put(id, asset);
+        took([{ name, asset, locked: false }]);
+      } catch (error) {
+        opened.refused.push({ name, why: wordsOf(error) });
+      }
+    }
+  };
   for (const [index, file] of inTheirOrder.entries()) {
     if (!onProgress(index, file.name)) {
       break;
@@ -92,42 +167,38 @@ export async function openFiles(
     const name = encodeURIComponent(wayOf(file));
     try {
       if (!opened.id) {
-        const created = await sendFile<Schemas["SetCreated"]>(
-          `/api/publications/documents?name=${name}${called(inTheirOrder)}`,
-          file,
+        const address = `/api/publications/documents?name=${name}${called(inTheirOrder)}`;
+        const created = await passwords.open(wayOf(file), (password) =>
+          sendFile<Schemas["SetCreated"]>(address, file, password),
         );
-        took(created.files);
+        took(created.files.filter((each) => !each.locked));
         opened.id = created.id;
+        const files = `/api/publications/${created.id}/files?name=${name}`;
+        await unlock(created.id, files, file, created.files);
         continue;
       }
       const id = opened.id;
-      end ??= await lastOf(id);
-      const all = await sendFile<FileIn[]>(`/api/publications/${id}/files?name=${name}`, file);
+      const address = `/api/publications/${id}/files?name=${name}`;
+      const all = await sendFile<FileIn[]>(address, file);
       for (const { asset } of all) {
         if (asset) {
-          const pages = Array.from({ length: pagesOf(asset) }, () => crypto.randomUUID());
-          const step: Schemas["StepResult"] = await answered(
-            client.POST("/api/publications/{id}/edits", {
-              params: { path: { id } },
-              body: {
-                edit: added(asset, pages, end.last, end.parent),
-                revision: end.revision,
-                author: author(),
-              },
-            }),
-          );
-          end = { ...end, revision: step.revision, last: pages.at(-1) ?? end.last };
+          await put(id, asset);
         }
       }
-      took(all);
+      took(all.filter((each) => !each.locked));
+      await unlock(id, address, file, all);
     } catch (error) {
       opened.refused.push({
         name: wayOf(file),
-        why: error instanceof Error ? error.message : String(error),
+        why: wordsOf(error),
       });
     }
   }
   return opened;
+}
+
+function wordsOf(error: unknown): string {
+  return error instanceof Error ? error.message : String(error);
 }
 
 /** Many files are called after the folder that they are in. */

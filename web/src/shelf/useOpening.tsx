@@ -5,6 +5,7 @@ import styled from "styled-components";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
+import { DraftField } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
 import { Failed } from "../ui/Notice";
@@ -38,6 +39,7 @@ export function useOpening(into?: { place: Place; onOpened: () => void }) {
   const [at, setAt] = useState<{ done: number; all: number; name: string }>();
   const [result, setResult] = useState<Opened>();
   const [asked, setAsked] = useState<File[]>();
+  const [locked, setLocked] = useState<Locked>();
   const goesOn = useRef(true);
 
   const show = async (id: string) => {
@@ -57,6 +59,17 @@ export function useOpening(into?: { place: Place; onOpened: () => void }) {
         setAt({ done, all: files.length, name });
         return goesOn.current;
       },
+      (name, why) =>
+        new Promise((resolve) => {
+          setLocked({
+            name,
+            why,
+            answer: (password) => {
+              setLocked(undefined);
+              resolve(password);
+            },
+          });
+        }),
       into?.place,
     );
     setAt(undefined);
@@ -82,7 +95,8 @@ export function useOpening(into?: { place: Place; onOpened: () => void }) {
           onClose={() => setAsked(undefined)}
         />
       )}
-      {at && (
+      {locked && <PasswordNeeded key={`${locked.name} ${locked.why}`} {...locked} />}
+      {at && !locked && (
         <Modal title="Opening files" isOpen onClose={() => (goesOn.current = false)}>
           <ProgressLine
             label="Opening files"
@@ -130,6 +144,52 @@ export function useOpening(into?: { place: Place; onOpened: () => void }) {
     dialogs,
   };
 }
+
+/** A file that is waiting for its password. */
+interface Locked {
+  name: string;
+  why: string;
+  /** Nothing for leaving it out. */
+  answer: (password: string | undefined) => void;
+}
+
+function PasswordNeeded({ name, why, answer }: Locked) {
+  const [password, setPassword] = useState("");
+  return (
+    <Modal title="Password needed" isOpen onClose={() => answer(undefined)}>
+      <p>
+        <strong>{name}</strong>
+      </p>
+      <p>{why}</p>
+      <Asked
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (password) {
+            answer(password);
+          }
+        }}
+      >
+        <DraftField label="Password" value={password} onChange={setPassword} isSecret />
+        <Quiet>
+          It is kept with the file on the server, to draw its pages. Exported files open with the
+          same password.
+        </Quiet>
+        <Actions>
+          <Button onPress={() => answer(undefined)}>Leave this file out</Button>
+          <MainButton type="submit" isDisabled={!password}>
+            Open
+          </MainButton>
+        </Actions>
+      </Asked>
+    </Modal>
+  );
+}
+
+const Asked = styled.form`
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.two};
+`;
 
 const orders: { id: Order; label: string }[] = [
   { id: "name", label: "By their names" },

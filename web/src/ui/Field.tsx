@@ -165,13 +165,20 @@ export function DraftField({
   label,
   value,
   onChange,
+  isSecret,
 }: {
   label: string;
   value: string;
   onChange: (value: string) => void;
+  /** Whether nobody who looks on reads it. */
+  isSecret?: boolean;
 }) {
   return (
-    <Group value={value} onChange={onChange}>
+    <Group
+      value={value}
+      onChange={onChange}
+      {...(isSecret ? { type: "password", autoComplete: "off", autoFocus: true } : {})}
+    >
       <Label>{label}</Label>
       <Input />
     </Group>

@@ -23,6 +23,7 @@ import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import yewberry.core.Progress;
 import yewberry.core.asset.Intake;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Medium;
@@ -85,7 +86,7 @@ final class AddToFiles implements Bench.Benchmark {
                 double take =
                         CpuTime.of(() ->
                                 AddedLayers.takeOff(
-                                        marked,
+                                        KnownFile.of(marked),
                                         item -> true,
                                         Set.of(),
                                         Instant.EPOCH,
@@ -117,7 +118,13 @@ final class AddToFiles implements Bench.Benchmark {
             throws Exception {
         return CpuTime.of(() ->
                 AddedLayers.add(
-                        file, scenes, Medium.SCREEN, PRESS, Instant.EPOCH, to, Progress.NONE));
+                        KnownFile.of(file),
+                        scenes,
+                        Medium.SCREEN,
+                        PRESS,
+                        Instant.EPOCH,
+                        to,
+                        Progress.NONE));
     }
 
     /** Pages of text, with noise that no page shows, to make the file as large as wanted. */

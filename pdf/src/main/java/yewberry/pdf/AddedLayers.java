@@ -21,7 +21,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -36,6 +35,7 @@ import org.apache.pdfbox.pdmodel.PDResources;
 import yewberry.core.Cancellation;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.Recoloring;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
@@ -73,7 +73,7 @@ public final class AddedLayers {
      * @throws java.util.concurrent.CancellationException if {@code progress} says so
      */
     public static Outcome add(
-            byte[] original,
+            KnownFile original,
             Map<Integer, PageScene> scenes,
             Medium medium,
             PressCondition condition,
@@ -115,8 +115,8 @@ public final class AddedLayers {
     /**
      * @throws IOException if the file cannot be read
      */
-    public static Seals seals(byte[] file) throws IOException {
-        try (PDDocument document = Loader.loadPDF(file)) {
+    public static Seals seals(KnownFile file) throws IOException {
+        try (PDDocument document = Opening.of(file)) {
             return new Seals(!document.getSignatureDictionaries().isEmpty(), isClosed(document));
         }
     }
@@ -128,9 +128,9 @@ public final class AddedLayers {
      * @param seeThrough whether anything that is added is
      * @throws IOException if the file cannot be read
      */
-    public static List<Claims> claims(byte[] file, Medium medium, boolean seeThrough)
+    public static List<Claims> claims(KnownFile file, Medium medium, boolean seeThrough)
             throws IOException {
-        try (PDDocument document = Loader.loadPDF(file)) {
+        try (PDDocument document = Opening.of(file)) {
             return Claims.of(document, medium, seeThrough);
         }
     }
@@ -143,7 +143,7 @@ public final class AddedLayers {
     }
 
     /** What was added to each page of a file, by the number of the page. */
-    public static Map<Integer, List<AddedItem>> added(byte[] file) throws IOException {
+    public static Map<Integer, List<AddedItem>> added(KnownFile file) throws IOException {
         return marks(file).added();
     }
 
@@ -175,10 +175,10 @@ public final class AddedLayers {
     /**
      * @throws IOException if the file cannot be read
      */
-    public static Marks marks(byte[] file) throws IOException {
+    public static Marks marks(KnownFile file) throws IOException {
         Map<Integer, List<AddedItem>> added = new LinkedHashMap<>();
         Map<AddedItem.Kind, Integer> others = new EnumMap<>(AddedItem.Kind.class);
-        try (PDDocument document = Loader.loadPDF(file)) {
+        try (PDDocument document = Opening.of(file)) {
             int number = 0;
             for (PDPage page : document.getPages()) {
                 Cancellation.check();
@@ -219,7 +219,7 @@ public final class AddedLayers {
      * @throws IOException if the new file cannot be written
      */
     public static Outcome takeOff(
-            byte[] file,
+            KnownFile file,
             Predicate<AddedItem> goes,
             Set<AddedItem.Kind> others,
             Instant now,
@@ -275,8 +275,8 @@ public final class AddedLayers {
         return true;
     }
 
-    private static PDDocument load(byte[] file) throws IOException {
-        PDDocument document = Loader.loadPDF(file);
+    private static PDDocument load(KnownFile file) throws IOException {
+        PDDocument document = Opening.of(file);
         boolean certified = isClosed(document);
         boolean closed =
                 document.isEncrypted() && !document.getCurrentAccessPermission().canModify();
@@ -291,9 +291,9 @@ public final class AddedLayers {
     }
 
     /** Whether its objects are not where it says; nothing can be appended to such a file. */
-    private static boolean isDamaged(byte[] file) {
-        try (RandomAccessReadBuffer bytes = new RandomAccessReadBuffer(file);
-                PDDocument strict = new PDFParser(bytes).parse(false)) {
+    private static boolean isDamaged(KnownFile file) {
+        try (RandomAccessReadBuffer bytes = new RandomAccessReadBuffer(file.bytes().get());
+                PDDocument strict = new PDFParser(bytes, file.password()).parse(false)) {
             return strict.getNumberOfPages() < 0;
         } catch (IOException | RuntimeException damaged) {
             return true;
@@ -302,7 +302,7 @@ public final class AddedLayers {
 
     private static void save(
             PDDocument document,
-            byte[] original,
+            KnownFile original,
             Set<COSDictionary> changed,
             boolean repaired,
             Path to)
@@ -314,7 +314,7 @@ public final class AddedLayers {
         if (repaired) {
             document.save(to.toFile());
         } else if (changed.isEmpty()) {
-            Files.write(to, original);
+            Files.write(to, original.bytes().get());
         } else {
             try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(to))) {
                 document.saveIncremental(out, changed);

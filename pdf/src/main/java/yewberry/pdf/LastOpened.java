@@ -1,10 +1,9 @@
 package yewberry.pdf;
 
 import java.io.IOException;
-import java.util.Arrays;
 import java.util.concurrent.atomic.AtomicReference;
-import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import yewberry.core.asset.KnownFile;
 
 /**
  * Keeps the file that was read last open, because its next page is asked for next: opening a file
@@ -17,7 +16,7 @@ final class LastOpened {
 
     private final AtomicReference<Opened> last = new AtomicReference<>();
 
-    private record Opened(byte[] file, PDDocument document, PageIndex pages, int reads) {}
+    private record Opened(KnownFile file, PDDocument document, PageIndex pages, int reads) {}
 
     /** What is done with a file. */
     interface Reading<T> {
@@ -27,7 +26,7 @@ final class LastOpened {
     /**
      * @throws IOException if the file cannot be opened or read; it is opened anew the next time
      */
-    <T> T read(byte[] file, Reading<T> reading) throws IOException {
+    <T> T read(KnownFile file, Reading<T> reading) throws IOException {
         Opened opened = opened(file);
         T result;
         try {
@@ -41,13 +40,13 @@ final class LastOpened {
         return result;
     }
 
-    private Opened opened(byte[] file) throws IOException {
+    private Opened opened(KnownFile file) throws IOException {
         Opened known = last.getAndSet(null);
-        if (known != null && Arrays.equals(known.file(), file)) {
+        if (known != null && known.file().sha256().equals(file.sha256())) {
             return known;
         }
         close(known);
-        PDDocument document = Loader.loadPDF(file);
+        PDDocument document = Opening.of(file);
         return new Opened(file, document, PageIndex.of(document), 0);
     }
 

@@ -5,14 +5,15 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
+import yewberry.core.Locked;
 import yewberry.core.Refused;
 import yewberry.core.asset.Documents;
 import yewberry.core.asset.FilePage;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.publication.Asset;
@@ -30,8 +31,8 @@ public final class PdfDocuments implements Documents {
     private final LastOpened last = new LastOpened();
 
     @Override
-    public Asset.Document read(byte[] file) {
-        try (PDDocument document = Loader.loadPDF(file)) {
+    public Asset.Document read(KnownFile file) {
+        try (PDDocument document = Opening.of(file)) {
             if (document.isEncrypted() && !document.getCurrentAccessPermission().canModify()) {
                 throw closed();
             }
@@ -49,8 +50,10 @@ public final class PdfDocuments implements Documents {
             }
             return new Asset.Document(pages, document.isEncrypted());
         } catch (InvalidPasswordException locked) {
-            throw new Refused(
-                    "This PDF is encrypted and needs a password to be opened; save it without one.");
+            throw new Locked(
+                    file.password().isEmpty()
+                            ? "This PDF is encrypted, and needs a password to be opened."
+                            : "This PDF does not open with that password; try another one.");
         } catch (IOException | IllegalStateException | ClassCastException broken) {
             throw new Refused("This PDF is damaged and cannot be read; export it anew.");
         }
@@ -73,7 +76,7 @@ public final class PdfDocuments implements Documents {
     }
 
     @Override
-    public PlaneImage draw(byte[] file, FilePage wanted, int width, int height) {
+    public PlaneImage draw(KnownFile file, FilePage wanted, int width, int height) {
         try {
             return last.read(
                     file,
@@ -118,7 +121,7 @@ public final class PdfDocuments implements Documents {
     }
 
     @Override
-    public PageText text(byte[] file, FilePage wanted) {
+    public PageText text(KnownFile file, FilePage wanted) {
         try {
             return last.read(
                     file,

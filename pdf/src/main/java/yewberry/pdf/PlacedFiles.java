@@ -10,7 +10,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSFloat;
@@ -430,7 +429,7 @@ final class PlacedFiles implements Closeable {
     private PlacedFile page(String name, AreaPaint.Picture picture) throws IOException {
         PDDocument source = sources.get(picture.asset().sha256());
         if (source == null) {
-            source = Loader.loadPDF(picture.pixels().file());
+            source = Opening.of(picture.pixels().file());
             if (source.isEncrypted()) {
                 source.close();
                 throw new Refused(

@@ -32,6 +32,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
 import yewberry.core.asset.Intake;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Cmyk;
@@ -169,7 +170,13 @@ class AddedLayersTest {
         Path to = folder.resolve("added.pdf");
         AddedLayers.Outcome outcome =
                 AddedLayers.add(
-                        file, Map.of(1, scene), Medium.SCREEN, COATED, NOW, to, Progress.NONE);
+                        KnownFile.of(file),
+                        Map.of(1, scene),
+                        Medium.SCREEN,
+                        COATED,
+                        NOW,
+                        to,
+                        Progress.NONE);
         assertThat(outcome).isEqualTo(new AddedLayers.Outcome(1, false));
         return to;
     }
@@ -259,15 +266,15 @@ class AddedLayersTest {
             holds(poppler(before), poppler(after), scene);
         }
         holds(ghostscriptDraws(before), ghostscriptDraws(after), scene);
-        assertThat(AddedLayers.added(bytes).get(1))
+        assertThat(AddedLayers.added(KnownFile.of(bytes)).get(1))
                 .extracting(AddedItem::kind, AddedItem::element, AddedItem::behind)
                 .containsExactly(
                         tuple(AddedItem.Kind.BACKGROUND, id("all"), true),
                         tuple(AddedItem.Kind.BACKGROUND, id("band"), true),
                         tuple(AddedItem.Kind.WATERMARK, id("word"), false));
         Path off = folder.resolve("off.pdf");
-        AddedLayers.takeOff(bytes, item -> true, Set.of(), NOW, off, Progress.NONE);
-        assertThat(AddedLayers.added(Files.readAllBytes(off))).isEmpty();
+        AddedLayers.takeOff(KnownFile.of(bytes), item -> true, Set.of(), NOW, off, Progress.NONE);
+        assertThat(AddedLayers.added(KnownFile.of(Files.readAllBytes(off)))).isEmpty();
         assertThat(Programs.run("qpdf", "--check", off.toString()).status()).isZero();
         same(poppler(off), poppler(before));
         same(ghostscriptDraws(off), ghostscriptDraws(before));
@@ -287,7 +294,7 @@ class AddedLayersTest {
     }
 
     private static List<Integer> takenOffWrongly(byte[] before, Path after) throws IOException {
-        return TakenOffCheck.wrong(before, after, _ -> true, COATED, Progress.NONE);
+        return TakenOffCheck.wrong(KnownFile.of(before), after, _ -> true, COATED, Progress.NONE);
     }
 
     private static void same(BufferedImage one, BufferedImage other) {
@@ -312,9 +319,11 @@ class AddedLayersTest {
         byte[] once =
                 Files.readAllBytes(
                         added(original, scene(set(original, PictureFrame.Level.BEHIND))));
-        assertThat(AddedLayers.added(once).get(1)).allMatch(AddedItem::behind).hasSize(3);
+        assertThat(AddedLayers.added(KnownFile.of(once)).get(1))
+                .allMatch(AddedItem::behind)
+                .hasSize(3);
         byte[] twice = Files.readAllBytes(added(once, scene(set(once, PictureFrame.Level.OVER))));
-        assertThat(AddedLayers.added(twice).get(1))
+        assertThat(AddedLayers.added(KnownFile.of(twice)).get(1))
                 .extracting(AddedItem::kind, AddedItem::behind)
                 .containsExactly(
                         tuple(AddedItem.Kind.BACKGROUND, true),
@@ -325,20 +334,25 @@ class AddedLayersTest {
                         tuple(AddedItem.Kind.WATERMARK, false));
         Path less = folder.resolve("less.pdf");
         AddedLayers.takeOff(
-                twice,
+                KnownFile.of(twice),
                 item -> item.kind() == AddedItem.Kind.WATERMARK,
                 Set.of(),
                 NOW,
                 less,
                 Progress.NONE);
-        assertThat(AddedLayers.added(Files.readAllBytes(less)).get(1))
+        assertThat(AddedLayers.added(KnownFile.of(Files.readAllBytes(less))).get(1))
                 .extracting(AddedItem::kind)
                 .containsOnly(AddedItem.Kind.BACKGROUND)
                 .hasSize(4);
         Path off = folder.resolve("off.pdf");
         AddedLayers.Outcome outcome =
                 AddedLayers.takeOff(
-                        Files.readAllBytes(less), item -> true, Set.of(), NOW, off, Progress.NONE);
+                        KnownFile.of(Files.readAllBytes(less)),
+                        item -> true,
+                        Set.of(),
+                        NOW,
+                        off,
+                        Progress.NONE);
         assertThat(outcome).isEqualTo(new AddedLayers.Outcome(1, false));
         same(poppler(off), poppler(written("before.pdf", original)));
         try (PDDocument document = Loader.loadPDF(off.toFile());
@@ -361,7 +375,7 @@ class AddedLayersTest {
         PageScene scene =
                 scene(behind.withParents(List.of(behind.parents().getFirst().withLayer(layer))));
         Path after = added(original, scene);
-        assertThat(AddedLayers.added(Files.readAllBytes(after)).get(1))
+        assertThat(AddedLayers.added(KnownFile.of(Files.readAllBytes(after))).get(1))
                 .extracting(AddedItem::kind, AddedItem::behind)
                 .containsExactly(tuple(AddedItem.Kind.BACKGROUND, false));
         BufferedImage before = ghostscriptDraws(written("before.pdf", original));
@@ -397,7 +411,13 @@ class AddedLayersTest {
         Path to = folder.resolve("repaired.pdf");
         AddedLayers.Outcome outcome =
                 AddedLayers.add(
-                        damaged, Map.of(1, scene), Medium.SCREEN, COATED, NOW, to, Progress.NONE);
+                        KnownFile.of(damaged),
+                        Map.of(1, scene),
+                        Medium.SCREEN,
+                        COATED,
+                        NOW,
+                        to,
+                        Progress.NONE);
         assertThat(outcome).isEqualTo(new AddedLayers.Outcome(1, true));
         assertThat(Programs.run("qpdf", "--check", to.toString()).status()).isZero();
         holds(poppler(written("whole.pdf", whole)), poppler(to), scene);
@@ -447,7 +467,7 @@ class AddedLayersTest {
         PageScene scene = scene(set(certified, PictureFrame.Level.OVER));
         assertThatThrownBy(() ->
                         AddedLayers.add(
-                                certified,
+                                KnownFile.of(certified),
                                 Map.of(1, scene),
                                 Medium.SCREEN,
                                 COATED,
@@ -467,7 +487,7 @@ class AddedLayersTest {
         assertThat(readBack(after, scene).matches()).isTrue();
         Path less = folder.resolve("less.pdf");
         AddedLayers.takeOff(
-                Files.readAllBytes(after),
+                KnownFile.of(Files.readAllBytes(after)),
                 item -> item.element().equals(id("band")),
                 Set.of(),
                 NOW,
@@ -477,6 +497,7 @@ class AddedLayersTest {
     }
 
     private static ReadBackReport readBack(Path file, PageScene scene) throws IOException {
-        return ReadBack.checkAdded(file, Map.of(1, scene), Medium.SCREEN, COATED, Progress.NONE);
+        return ReadBack.checkAdded(
+                file, "", Map.of(1, scene), Medium.SCREEN, COATED, Progress.NONE);
     }
 }

@@ -35,6 +35,7 @@ import org.verapdf.pdfa.Foundries;
 import org.verapdf.pdfa.flavours.PDFAFlavour;
 import yewberry.core.Progress;
 import yewberry.core.asset.Intake;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Medium;
@@ -218,12 +219,12 @@ class ClaimsTest {
     void a_claim_that_is_said_to_hold_does_by_verapdfs_verdict() throws IOException {
         byte[] file = archived(SECOND, true);
         assertThat(failed(file)).as("before").isEmpty();
-        assertThat(AddedLayers.claims(file, Medium.SCREEN, true))
+        assertThat(AddedLayers.claims(KnownFile.of(file), Medium.SCREEN, true))
                 .containsExactly(new Claims("PDF/A-2b", Optional.empty()));
         Path to = folder.resolve("added.pdf");
         AddedLayers.Outcome outcome =
                 AddedLayers.add(
-                        file,
+                        KnownFile.of(file),
                         Map.of(1, scene(file)),
                         Medium.SCREEN,
                         COATED,
@@ -234,14 +235,19 @@ class ClaimsTest {
         assertThat(failed(Files.readAllBytes(to))).as("after").isEmpty();
         Path back = folder.resolve("back.pdf");
         AddedLayers.takeOff(
-                Files.readAllBytes(to), each -> true, Set.of(), NOW, back, Progress.NONE);
+                KnownFile.of(Files.readAllBytes(to)),
+                each -> true,
+                Set.of(),
+                NOW,
+                back,
+                Progress.NONE);
         assertThat(failed(Files.readAllBytes(back))).as("taken off again").isEmpty();
     }
 
     @Test
     void a_claim_that_is_doubted_does_not_hold_by_verapdfs_verdict() throws IOException {
         byte[] file = archived(SECOND, false);
-        assertThat(AddedLayers.claims(file, Medium.SCREEN, false))
+        assertThat(AddedLayers.claims(KnownFile.of(file), Medium.SCREEN, false))
                 .singleElement()
                 .satisfies(each ->
                         assertThat(each.doubt().orElseThrow())
@@ -262,7 +268,7 @@ class ClaimsTest {
     void claims_are_read_and_doubted_for_a_reason(
             String properties, Medium medium, boolean seeThrough, String standard, String doubt)
             throws IOException {
-        assertThat(AddedLayers.claims(archived(properties, true), medium, seeThrough))
+        assertThat(AddedLayers.claims(KnownFile.of(archived(properties, true)), medium, seeThrough))
                 .singleElement()
                 .satisfies(each -> {
                     assertThat(each.standard()).isEqualTo(standard);
@@ -277,10 +283,10 @@ class ClaimsTest {
     @Test
     void metadata_that_cannot_be_read_claims_nothing() throws IOException {
         byte[] file = archived("<broken", true);
-        assertThat(AddedLayers.claims(file, Medium.SCREEN, false)).isEmpty();
+        assertThat(AddedLayers.claims(KnownFile.of(file), Medium.SCREEN, false)).isEmpty();
         byte[] silent = archived("", true);
-        assertThat(AddedLayers.claims(silent, Medium.SCREEN, false)).isEmpty();
+        assertThat(AddedLayers.claims(KnownFile.of(silent), Medium.SCREEN, false)).isEmpty();
         byte[] endless = archived(SECOND + " ".repeat(50 << 20), true); // it packs to 50 kB
-        assertThat(AddedLayers.claims(endless, Medium.SCREEN, false)).isEmpty();
+        assertThat(AddedLayers.claims(KnownFile.of(endless), Medium.SCREEN, false)).isEmpty();
     }
 }

@@ -27,6 +27,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import yewberry.core.Progress;
 import yewberry.core.asset.Intake;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Cmyk;
@@ -322,7 +323,9 @@ class FieldTest {
         try {
             byte[] file = Files.readAllBytes(pdf);
             PdfDocuments documents = new PdfDocuments();
-            Asset asset = new Asset(id("file"), "fields.pdf", "fields", documents.read(file));
+            Asset asset =
+                    new Asset(
+                            id("file"), "fields.pdf", "fields", documents.read(KnownFile.of(file)));
             List<Page> pages =
                     IntStream.rangeClosed(1, PAGES)
                             .mapToObj(number ->

@@ -19,6 +19,7 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
+import yewberry.core.asset.KnownFile;
 
 /** Files that are not what they say, or more than they seem: each is refused with a reason. */
 class HostileFilesTest {
@@ -65,7 +66,7 @@ class HostileFilesTest {
     }
 
     private void refused(byte[] file, String why) {
-        assertThatThrownBy(() -> documents.read(file))
+        assertThatThrownBy(() -> documents.read(KnownFile.of(file)))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining(why);
     }
@@ -99,7 +100,9 @@ class HostileFilesTest {
                                 .setItem(
                                         COSName.CONTENTS,
                                         stream(document, packed(8), COSName.FLATE_DECODE)));
-        assertThat(documents.read(whole).pages()).as("much, but not too much").hasSize(1);
+        assertThat(documents.read(KnownFile.of(whole)).pages())
+                .as("much, but not too much")
+                .hasSize(1);
     }
 
     @Test
@@ -139,7 +142,7 @@ class HostileFilesTest {
                     pieces.setItem("Yewberry", ours);
                     page.getCOSObject().setItem("PieceInfo", pieces);
                 });
-        assertThat(AddedLayers.added(marked)).isEmpty();
+        assertThat(AddedLayers.added(KnownFile.of(marked))).isEmpty();
     }
 
     @Test

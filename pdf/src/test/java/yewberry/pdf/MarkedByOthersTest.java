@@ -23,6 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import yewberry.core.Progress;
+import yewberry.core.asset.KnownFile;
 
 /** What others marked as artifacts (ISO 32000-1, 14.8.2.2), found, left out and back again. */
 class MarkedByOthersTest {
@@ -63,7 +64,7 @@ class MarkedByOthersTest {
 
     private byte[] without(byte[] file, Set<AddedItem.Kind> kinds) throws IOException {
         Path to = folder.resolve("without.pdf");
-        AddedLayers.takeOff(file, _ -> false, kinds, NOW, to, Progress.NONE);
+        AddedLayers.takeOff(KnownFile.of(file), _ -> false, kinds, NOW, to, Progress.NONE);
         Programs.Result check = Programs.run("qpdf", "--check", to.toString());
         assertThat(check.status()).as(check.output()).isZero();
         return Files.readAllBytes(to);
@@ -87,7 +88,7 @@ class MarkedByOthersTest {
     @Test
     void they_are_left_out_by_kind_and_come_back() throws IOException {
         byte[] all = page(BACKGROUND, WATERMARK + HEADER);
-        assertThat(AddedLayers.marks(all).others())
+        assertThat(AddedLayers.marks(KnownFile.of(all)).others())
                 .isEqualTo(
                         Map.of(
                                 AddedItem.Kind.BACKGROUND, 1,
@@ -95,20 +96,22 @@ class MarkedByOthersTest {
                                 AddedItem.Kind.RUNNING_TEXT, 1));
         byte[] less = without(all, EnumSet.of(AddedItem.Kind.WATERMARK));
         same(less, page(BACKGROUND, HEADER));
-        assertThat(AddedLayers.added(less).get(1))
+        assertThat(AddedLayers.added(KnownFile.of(less)).get(1))
                 .extracting(AddedItem::kind, AddedItem::name)
                 .containsExactly(
                         org.assertj.core.api.Assertions.tuple(
                                 AddedItem.Kind.LEFT_OUT, "watermark of others"));
         byte[] none = without(less, AddedItem.BY_OTHERS);
         same(none, page("", ""));
-        assertThat(AddedLayers.marks(none).others()).as("what is empty is none").isEmpty();
+        assertThat(AddedLayers.marks(KnownFile.of(none)).others())
+                .as("what is empty is none")
+                .isEmpty();
         Path back = folder.resolve("back.pdf");
-        AddedLayers.takeOff(none, _ -> true, Set.of(), NOW, back, Progress.NONE);
+        AddedLayers.takeOff(KnownFile.of(none), _ -> true, Set.of(), NOW, back, Progress.NONE);
         byte[] again = Files.readAllBytes(back);
         same(again, all);
-        assertThat(AddedLayers.marks(again).added()).isEmpty();
-        assertThat(AddedLayers.marks(again).others()).hasSize(3);
+        assertThat(AddedLayers.marks(KnownFile.of(again)).added()).isEmpty();
+        assertThat(AddedLayers.marks(KnownFile.of(again)).others()).hasSize(3);
     }
 
     /** What they set is in force behind them, too: only what they paint is left out. */
@@ -139,7 +142,7 @@ class MarkedByOthersTest {
             })
     void these_stay(String content) throws IOException {
         byte[] file = page("", content);
-        assertThat(AddedLayers.marks(file).others()).isEmpty();
+        assertThat(AddedLayers.marks(KnownFile.of(file)).others()).isEmpty();
         assertThat(without(file, AddedItem.BY_OTHERS)).isEqualTo(file);
     }
 
@@ -148,7 +151,8 @@ class MarkedByOthersTest {
     void what_was_left_out_and_what_is_added_are_told_apart() throws IOException {
         byte[] less =
                 without(page("", WATERMARK + HEADER), EnumSet.of(AddedItem.Kind.RUNNING_TEXT));
-        assertThat(AddedLayers.marks(less).others()).isEqualTo(Map.of(AddedItem.Kind.WATERMARK, 1));
-        assertThat(AddedLayers.marks(less).added()).hasSize(1);
+        assertThat(AddedLayers.marks(KnownFile.of(less)).others())
+                .isEqualTo(Map.of(AddedItem.Kind.WATERMARK, 1));
+        assertThat(AddedLayers.marks(KnownFile.of(less)).added()).hasSize(1);
     }
 }

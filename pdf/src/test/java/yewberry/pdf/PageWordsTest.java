@@ -46,6 +46,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import yewberry.core.asset.FilePage;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Cmyk;
@@ -61,7 +62,7 @@ class PageWordsTest {
     @TempDir Path folder;
 
     private static PageText read(byte[] file, Medium medium) {
-        return DOCUMENTS.text(file, FilePage.of(1, COATED, medium));
+        return DOCUMENTS.text(KnownFile.of(file), FilePage.of(1, COATED, medium));
     }
 
     private static String text(PageText.Line line) {
@@ -475,8 +476,8 @@ class PageWordsTest {
         FilePage all = FilePage.of(1, COATED, Medium.SCREEN);
         FilePage part =
                 new FilePage(1, FilePage.Part.WITHOUT_TEXT, Medium.SCREEN, List.of(), COATED);
-        PlaneImage drawn = DOCUMENTS.draw(with, part, 200, 100);
-        PlaneImage bare = DOCUMENTS.draw(without, all, 200, 100);
+        PlaneImage drawn = DOCUMENTS.draw(KnownFile.of(with), part, 200, 100);
+        PlaneImage bare = DOCUMENTS.draw(KnownFile.of(without), all, 200, 100);
         assertThat(drawn.samples()).isEqualTo(bare.samples());
         assertThat(drawn.alpha().orElseThrow()).isEqualTo(bare.alpha().orElseThrow());
     }

@@ -37,6 +37,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
 import yewberry.core.asset.Intake;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.BlendMode;
@@ -357,10 +358,10 @@ class PicturesTest {
 
     @Test
     void what_a_page_must_not_bring_along_is_noticed() throws IOException {
-        Asset.Document plain = documents.read(pdf(false));
+        Asset.Document plain = documents.read(KnownFile.of(pdf(false)));
         assertThat(plain.pages().getFirst().screenColor()).isFalse();
         assertThat(plain.pages().getFirst().missingFonts()).isEmpty();
-        Asset.Document with = documents.read(pdf(true));
+        Asset.Document with = documents.read(KnownFile.of(pdf(true)));
         assertThat(with.pages().getFirst().screenColor()).isTrue();
         assertThat(with.pages().getFirst().missingFonts()).containsExactly("Helvetica");
     }
@@ -372,15 +373,16 @@ class PicturesTest {
             document.protect(new StandardProtectionPolicy("owner", "user", new AccessPermission()));
             document.save(out);
         }
-        assertThatThrownBy(() -> documents.read(out.toByteArray()))
+        assertThatThrownBy(() -> documents.read(KnownFile.of(out.toByteArray())))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("encrypted");
     }
 
     @Test
     void a_damaged_pdf_is_refused() {
-        assertThatThrownBy(
-                        () -> documents.read("%PDF-1.7\nnothing".getBytes(StandardCharsets.UTF_8)))
+        assertThatThrownBy(() ->
+                        documents.read(
+                                KnownFile.of("%PDF-1.7\nnothing".getBytes(StandardCharsets.UTF_8))))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("damaged");
     }

@@ -32,6 +32,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import yewberry.core.Progress;
 import yewberry.core.asset.Intake;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
@@ -140,7 +141,14 @@ class RecoloredFilesTest {
 
     private Path added(byte[] file, PageScene scene) throws IOException {
         Path to = folder.resolve("recoloured.pdf");
-        AddedLayers.add(file, Map.of(1, scene), Medium.SCREEN, COATED, NOW, to, Progress.NONE);
+        AddedLayers.add(
+                KnownFile.of(file),
+                Map.of(1, scene),
+                Medium.SCREEN,
+                COATED,
+                NOW,
+                to,
+                Progress.NONE);
         return to;
     }
 
@@ -218,11 +226,11 @@ class RecoloredFilesTest {
             assertThat(held(before.get(i), with.get(i), INK)).as(name).isGreaterThan(40);
         }
         assertThat(matches(after, scene)).isTrue();
-        assertThat(AddedLayers.added(file).get(1))
+        assertThat(AddedLayers.added(KnownFile.of(file)).get(1))
                 .singleElement()
                 .satisfies(each -> assertThat(each.kind()).isEqualTo(AddedItem.Kind.COLORS));
         Path back = folder.resolve("back.pdf");
-        AddedLayers.takeOff(file, each -> true, Set.of(), NOW, back, Progress.NONE);
+        AddedLayers.takeOff(KnownFile.of(file), each -> true, Set.of(), NOW, back, Progress.NONE);
         List<BufferedImage> again = drawn(back, name);
         for (int i = 0; i < before.size(); i++) {
             assertThat(pixels(again.get(i))).isEqualTo(pixels(before.get(i)));
@@ -241,7 +249,7 @@ class RecoloredFilesTest {
         byte[] file = Files.readAllBytes(added(original, both));
         Path colours = folder.resolve("colours.pdf");
         AddedLayers.takeOff(
-                file,
+                KnownFile.of(file),
                 each -> each.kind() == AddedItem.Kind.BACKGROUND,
                 Set.of(),
                 NOW,
@@ -252,7 +260,7 @@ class RecoloredFilesTest {
         List<BufferedImage> left = drawn(colours, name);
         Path ground = folder.resolve("ground.pdf");
         AddedLayers.takeOff(
-                file,
+                KnownFile.of(file),
                 each -> each.kind() == AddedItem.Kind.COLORS,
                 Set.of(),
                 NOW,
@@ -267,7 +275,7 @@ class RecoloredFilesTest {
     }
 
     private static boolean matches(Path file, PageScene scene) throws IOException {
-        return ReadBack.checkAdded(file, Map.of(1, scene), Medium.SCREEN, COATED, Progress.NONE)
+        return ReadBack.checkAdded(file, "", Map.of(1, scene), Medium.SCREEN, COATED, Progress.NONE)
                 .matches();
     }
 
@@ -368,7 +376,12 @@ class RecoloredFilesTest {
         assertThat(off(after, 2, RED)).isLessThanOrEqualTo(1);
         Path back = folder.resolve("back.pdf");
         AddedLayers.takeOff(
-                Files.readAllBytes(after), each -> true, Set.of(), NOW, back, Progress.NONE);
+                KnownFile.of(Files.readAllBytes(after)),
+                each -> true,
+                Set.of(),
+                NOW,
+                back,
+                Progress.NONE);
         assertThat(off(back, 1, RED)).isLessThanOrEqualTo(1);
         assertThat(off(back, 2, RED)).isLessThanOrEqualTo(1);
         try (PDDocument document = Loader.loadPDF(back.toFile())) {

@@ -36,6 +36,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import yewberry.core.Progress;
 import yewberry.core.asset.Intake;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Medium;
@@ -123,7 +124,8 @@ class SignedFilesTest {
         assertThat(verdict(before))
                 .contains("Signature is Valid")
                 .contains("Total document signed");
-        assertThat(AddedLayers.seals(original)).isEqualTo(new AddedLayers.Seals(true, false));
+        assertThat(AddedLayers.seals(KnownFile.of(original)))
+                .isEqualTo(new AddedLayers.Seals(true, false));
         Path after = folder.resolve("after.pdf");
         Asset asset =
                 new Asset(
@@ -133,7 +135,7 @@ class SignedFilesTest {
                         new Intake(new PdfDocuments()).look("a.pdf", original));
         AddedLayers.Outcome outcome =
                 AddedLayers.add(
-                        original,
+                        KnownFile.of(original),
                         Map.of(
                                 1,
                                 new Composer(

@@ -1,6 +1,7 @@
 package yewberry.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -21,12 +22,16 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.encryption.AccessPermission;
+import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
+import org.apache.pdfbox.pdmodel.encryption.StandardProtectionPolicy;
 import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import yewberry.core.asset.KnownFile;
 import yewberry.pdf.AddedItem;
 import yewberry.pdf.AddedLayers;
 
@@ -83,6 +88,79 @@ class SetTest {
                 HttpRequest.newBuilder(client.uri(path))
                         .header("Content-Type", "application/octet-stream")
                         .POST(HttpRequest.BodyPublishers.ofByteArray(body)));
+    }
+
+    private Client.Answer send(String path, byte[] body, String password) {
+        return client.send(
+                HttpRequest.newBuilder(client.uri(path))
+                        .header("Content-Type", "application/octet-stream")
+                        .header("File-Password", password)
+                        .POST(HttpRequest.BodyPublishers.ofByteArray(body)));
+    }
+
+    private static byte[] locked(byte[] file, String password) throws IOException {
+        try (PDDocument document = Loader.loadPDF(file)) {
+            document.protect(
+                    new StandardProtectionPolicy("owner", password, new AccessPermission()));
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            return out.toByteArray();
+        }
+    }
+
+    /** Whoever brings the same file without its password does not get it either. */
+    @Test
+    void a_file_that_needs_a_password_opens_with_it_and_goes_out_under_it() throws Exception {
+        byte[] file = locked(pdf(0, new PDRectangle(300, 400)), "tide + 4 %");
+        String path = "/api/publications/documents?name=Locked.pdf";
+        Client.Answer without = send(path, file);
+        assertThat(without.status()).isEqualTo(423);
+        assertThat(without.detail()).contains("needs a password");
+        Client.Answer wrong = send(path, file, "tide");
+        assertThat(wrong.status()).isEqualTo(423);
+        assertThat(wrong.detail()).contains("does not open with that password");
+        assertThat(send(path, file, "%zz").status()).isEqualTo(422);
+        assertThat(send(path, file, "x".repeat(301)).status()).isEqualTo(422);
+        Client.Answer made = send(path, file, "tide%20+%204%20%25");
+        assertThat(made.status()).as(made.text()).isEqualTo(201);
+        assertThat(made.text()).doesNotContain("tide");
+        assertThat(send(path, file).status()).isEqualTo(423);
+        String other = client.create("Guide", 1);
+        Client.Answer placed =
+                send("/api/publications/" + other + "/pictures?name=Locked.pdf", file);
+        assertThat(placed.status()).isEqualTo(422);
+        assertThat(placed.detail()).contains("“Locked.pdf” needs a password", "pages as pages");
+        String id = made.json().path("id").asString();
+        assertThat(client.get("/api/publications/" + id).text()).doesNotContain("tide");
+        String page = client.read(id).path("pages").get(0).path("id").asString();
+        String region = "/api/publications/%s/pages/%s/region?x=0&y=0&width=50&height=50";
+        assertThat(client.get(region.formatted(id, page)).status()).isEqualTo(200);
+        night(id);
+        JsonNode done = exported(id, "FILES");
+        assertThat(done.path("files").toString()).doesNotContain("problem");
+        String picture = "/api/jobs/%s/files/0/picture".formatted(done.path("id").asString());
+        assertThat(client.get(picture).status()).isEqualTo(200);
+        byte[] out = unzipped(out(done)).get("Locked.pdf");
+        assertThat(out).startsWith(file);
+        assertThatThrownBy(() -> Loader.loadPDF(out)).isInstanceOf(InvalidPasswordException.class);
+        assertThat(AddedLayers.added(KnownFile.of(out, "tide + 4 %"))).containsOnlyKeys(1);
+    }
+
+    @Test
+    void a_zip_file_says_which_of_its_files_need_a_password() throws Exception {
+        byte[] open = pdf(0, new PDRectangle(300, 400));
+        Map<String, byte[]> in = new LinkedHashMap<>();
+        in.put("a.pdf", locked(open, "tide"));
+        in.put("b.pdf", open);
+        in.put("c.pdf", locked(open, "moon"));
+        JsonNode made = begin(zip(in));
+        assertThat(made.path("files").valueStream().map(each -> each.path("locked").asBoolean()))
+                .containsExactly(true, false, true);
+        String files = "/api/publications/%s/files?name=Sheets.zip";
+        JsonNode again = send(files.formatted(made.path("id").asString()), zip(in), "moon").json();
+        assertThat(again.valueStream().map(each -> each.path("locked").asBoolean()))
+                .containsExactly(true, false, false);
+        assertThat(again.get(2).path("asset").path("name").asString()).isEqualTo("c");
     }
 
     private JsonNode begin(byte[] file) {
@@ -173,7 +251,7 @@ class SetTest {
                 .containsExactly("winter/sheet 1.pdf", "winter/sheet 2.pdf", "sheet 2.pdf");
         byte[] first = out.get("winter/sheet 1.pdf");
         assertThat(Arrays.copyOf(first, one.length)).isEqualTo(one);
-        assertThat(AddedLayers.added(first)).containsOnlyKeys(1, 2);
+        assertThat(AddedLayers.added(KnownFile.of(first))).containsOnlyKeys(1, 2);
         Client.Answer picture =
                 client.get("/api/jobs/%s/files/0/picture".formatted(done.path("id").asString()));
         BufferedImage drawn = ImageIO.read(new ByteArrayInputStream(picture.bytes()));
@@ -187,7 +265,7 @@ class SetTest {
                                                 .formatted(done.path("id").asString()))
                                 .status())
                 .isEqualTo(404);
-        assertThat(AddedLayers.added(first).get(2))
+        assertThat(AddedLayers.added(KnownFile.of(first)).get(2))
                 .extracting(AddedItem::kind)
                 .containsExactly(AddedItem.Kind.BACKGROUND);
     }
@@ -217,7 +295,7 @@ class SetTest {
         assertThat(bare.path("fileName").asString()).isEqualTo("a-bare.zip");
         assertThat(bare.path("files").get(0).path("pages").asInt()).isEqualTo(2);
         byte[] file = unzipped(out(bare)).get("a.pdf");
-        assertThat(AddedLayers.added(file)).isEmpty();
+        assertThat(AddedLayers.added(KnownFile.of(file))).isEmpty();
         String single = added.get(0).path("what").asString();
         JsonNode one = exported(again, "BARE_FILES&off=" + single);
         assertThat(unzipped(out(one)).get("a.pdf")).hasSameSizeAs(file);
@@ -276,12 +354,12 @@ class SetTest {
         JsonNode done = exported(id, "FILES");
         assertThat(done.path("files").toString()).doesNotContain("problem");
         Map<String, byte[]> out = unzipped(out(done));
-        assertThat(AddedLayers.added(out.get("a.pdf")).get(1))
+        assertThat(AddedLayers.added(KnownFile.of(out.get("a.pdf"))).get(1))
                 .extracting(AddedItem::kind)
                 .containsExactly(AddedItem.Kind.COLORS);
         String again = begin(zip(out)).path("id").asString();
         Map<String, byte[]> bare = unzipped(out(exported(again, "BARE_FILES&off=COLORS")));
-        assertThat(AddedLayers.added(bare.get("a.pdf"))).isEmpty();
+        assertThat(AddedLayers.added(KnownFile.of(bare.get("a.pdf")))).isEmpty();
         try (PDDocument before = Loader.loadPDF(original);
                 PDDocument after = Loader.loadPDF(bare.get("a.pdf"))) {
             assertThat(after.getPage(0).getContents().readAllBytes())
@@ -370,7 +448,7 @@ class SetTest {
                 unzipped(
                         client.get("/api/jobs/%s/file".formatted(done.path("id").asString()))
                                 .bytes());
-        assertThat(AddedLayers.added(out.get("a.pdf"))).containsOnlyKeys(2);
+        assertThat(AddedLayers.added(KnownFile.of(out.get("a.pdf")))).containsOnlyKeys(2);
         String undone =
                 client.post("/api/publications/" + id + "/undo", "{\"author\": \"tester\"}").text();
         assertThat(undone).contains("revision");

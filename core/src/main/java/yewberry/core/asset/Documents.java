@@ -7,9 +7,10 @@ import yewberry.core.publication.Asset;
 public interface Documents {
     /**
      * @param file a whole PDF
-     * @throws yewberry.core.Refused if it is damaged, encrypted or has no pages
+     * @throws yewberry.core.Locked if it needs a password, and this is not it
+     * @throws yewberry.core.Refused if it is damaged, closed to changes or has no pages
      */
-    Asset.Document read(byte[] file);
+    Asset.Document read(KnownFile file);
 
     /**
      * A page in what it is mixed in, on nothing: where it paints nothing, the picture is
@@ -19,30 +20,30 @@ public interface Documents {
      * @param height pixels
      * @throws yewberry.core.Refused if it cannot be drawn
      */
-    PlaneImage draw(byte[] file, FilePage page, int width, int height);
+    PlaneImage draw(KnownFile file, FilePage page, int width, int height);
 
     /**
      * What is written on a page.
      *
      * @throws yewberry.core.Refused if it cannot be read
      */
-    PageText text(byte[] file, FilePage page);
+    PageText text(KnownFile file, FilePage page);
 
     /** For where there are none. */
     Documents NONE =
             new Documents() {
                 @Override
-                public Asset.Document read(byte[] file) {
+                public Asset.Document read(KnownFile file) {
                     throw new Refused("PDF files cannot be placed here.");
                 }
 
                 @Override
-                public PlaneImage draw(byte[] file, FilePage page, int width, int height) {
+                public PlaneImage draw(KnownFile file, FilePage page, int width, int height) {
                     throw new IllegalStateException("No PDF was taken in.");
                 }
 
                 @Override
-                public PageText text(byte[] file, FilePage page) {
+                public PageText text(KnownFile file, FilePage page) {
                     throw new IllegalStateException("No PDF was taken in.");
                 }
             };

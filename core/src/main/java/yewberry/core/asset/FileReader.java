@@ -11,9 +11,10 @@ public interface FileReader {
      * What a file holds; a picture or a drawing is drawn, too.
      *
      * @param name of the file, as it came
+     * @throws yewberry.core.Locked if it needs a password, and has not come with it
      * @throws yewberry.core.Refused if it cannot be placed, with the reason
      */
-    Asset.Content look(String name, byte[] file);
+    Asset.Content look(String name, KnownFile file);
 
     /**
      * The pixels of a picture as they are.
@@ -49,7 +50,7 @@ public interface FileReader {
         Intake intake = new Intake(documents);
         return new FileReader() {
             @Override
-            public Asset.Content look(String name, byte[] file) {
+            public Asset.Content look(String name, KnownFile file) {
                 return intake.look(name, file);
             }
 
@@ -65,12 +66,12 @@ public interface FileReader {
 
             @Override
             public PlaneImage page(KnownFile file, FilePage page, int width, int height) {
-                return documents.draw(file.bytes().get(), page, width, height);
+                return documents.draw(file, page, width, height);
             }
 
             @Override
             public PageText text(KnownFile file, FilePage page) {
-                return documents.text(file.bytes().get(), page);
+                return documents.text(file, page);
             }
         };
     }

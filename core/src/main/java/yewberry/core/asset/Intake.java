@@ -28,6 +28,16 @@ public final class Intake {
      *     large, animated, encrypted, or reaches out for something else
      */
     public Asset.Content look(String name, byte[] file) {
+        return look(name, KnownFile.of(file));
+    }
+
+    /**
+     * The same of a file that may need a password.
+     *
+     * @throws yewberry.core.Locked if it needs one, and has not come with it
+     */
+    public Asset.Content look(String name, KnownFile known) {
+        byte[] file = known.bytes().get();
         if (file.length == 0) {
             throw new Refused("“%s” is empty; export it anew.".formatted(name));
         }
@@ -38,7 +48,7 @@ public final class Intake {
             case "JPEG" -> pixels(Asset.Format.JPEG, file);
             case "TIFF" -> pixels(Asset.Format.TIFF, file);
             case "SVG" -> Drawings.look(file);
-            case "PDF" -> documents.read(file);
+            case "PDF" -> documents.read(known);
             default ->
                     throw new Refused(
                             "“%s” is %s; pictures are placed as PNG, JPEG, TIFF, SVG or PDF. Export it as one of these."

@@ -8,9 +8,21 @@ import yewberry.core.Sha256;
  * again.
  *
  * @param bytes fetches all of it
+ * @param password that opens it; empty where it opens without one
  */
-public record KnownFile(String sha256, Supplier<byte[]> bytes) {
+public record KnownFile(String sha256, Supplier<byte[]> bytes, String password) {
+    /** One that opens without a password. */
     public static KnownFile of(byte[] file) {
-        return new KnownFile(Sha256.of(file), () -> file);
+        return of(file, "");
+    }
+
+    public static KnownFile of(byte[] file, String password) {
+        return new KnownFile(Sha256.of(file), () -> file, password);
+    }
+
+    /** Without its bytes and its password. */
+    @Override
+    public String toString() {
+        return "KnownFile[" + sha256 + "]";
     }
 }

@@ -138,7 +138,7 @@ public final class Pictures {
         PlaneImage whole(int width);
 
         /** The file it is from. */
-        byte[] file();
+        KnownFile file();
 
         /** What it is mixed on. */
         Medium medium();
@@ -266,8 +266,8 @@ public final class Pictures {
         }
 
         @Override
-        public byte[] file() {
-            return files.read(asset.sha256());
+        public KnownFile file() {
+            return known(asset.sha256());
         }
 
         @Override
@@ -452,7 +452,7 @@ public final class Pictures {
     }
 
     private KnownFile known(String sha256) {
-        return new KnownFile(sha256, () -> files.read(sha256));
+        return new KnownFile(sha256, () -> files.read(sha256), files.password(sha256));
     }
 
     private static PlaneImage cut(

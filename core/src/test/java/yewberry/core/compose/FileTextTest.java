@@ -18,6 +18,7 @@ import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.asset.Documents;
 import yewberry.core.asset.FilePage;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
@@ -82,14 +83,14 @@ class FileTextTest {
     /** Three words of the size of 10 pt, one below the other, whose letters are boxes. */
     private record Written(PageText.Ground ground, Color color) implements Documents {
         @Override
-        public Asset.Document read(byte[] file) {
+        public Asset.Document read(KnownFile file) {
             Asset.Leaf leaf = new Asset.Leaf(200, 100, false, List.of());
             return new Asset.Document(List.of(leaf));
         }
 
         /** Black on the right, nothing on the left; a word lies on both. */
         @Override
-        public PlaneImage draw(byte[] file, FilePage page, int width, int height) {
+        public PlaneImage draw(KnownFile file, FilePage page, int width, int height) {
             byte[] samples = new byte[4 * width * height];
             byte[] alpha = new byte[width * height];
             for (int at = 0; at < alpha.length; at++) {
@@ -101,7 +102,7 @@ class FileTextTest {
         }
 
         @Override
-        public PageText text(byte[] file, FilePage page) {
+        public PageText text(KnownFile file, FilePage page) {
             Path2D box = new Path2D.Double(new Rectangle2D.Double(50, -700, 500, 700));
             PageText.FileFace face =
                     new PageText.FileFace("Plain", 400, false, 800, 200, Map.of(1, box));
@@ -139,7 +140,8 @@ class FileTextTest {
     }
 
     private static Publication set() {
-        Asset.Document content = new Written(new PageText.Ground.Bare(), BLACK).read(new byte[0]);
+        Asset.Document content =
+                new Written(new PageText.Ground.Bare(), BLACK).read(KnownFile.of(new byte[0]));
         return after(
                 Sample.publication(),
                 new AssetEdit.AddAsset(new Asset(FILE, "Log", "any", content)),

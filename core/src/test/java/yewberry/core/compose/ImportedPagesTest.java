@@ -19,6 +19,7 @@ import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.asset.Documents;
 import yewberry.core.asset.FilePage;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
@@ -74,12 +75,12 @@ class ImportedPagesTest {
     /** 200 pt wide and 100 pt high, with an opaque part of it. */
     private record Boxed(double share) implements Documents {
         @Override
-        public Asset.Document read(byte[] file) {
+        public Asset.Document read(KnownFile file) {
             return pages(200, 100);
         }
 
         @Override
-        public PlaneImage draw(byte[] file, FilePage page, int width, int height) {
+        public PlaneImage draw(KnownFile file, FilePage page, int width, int height) {
             byte[] alpha = new byte[width * height];
             for (int at = 0; at < alpha.length; at++) {
                 boolean line = at / width == height / 2; // hides nothing that anyone would miss
@@ -89,7 +90,7 @@ class ImportedPagesTest {
         }
 
         @Override
-        public PageText text(byte[] file, FilePage page) {
+        public PageText text(KnownFile file, FilePage page) {
             return PageText.NONE;
         }
     }
@@ -123,12 +124,12 @@ class ImportedPagesTest {
     /** Something everywhere but in the right fifth of the page. */
     private static final class Noisy implements Documents {
         @Override
-        public Asset.Document read(byte[] file) {
+        public Asset.Document read(KnownFile file) {
             return pages(200, 100);
         }
 
         @Override
-        public PlaneImage draw(byte[] file, FilePage page, int width, int height) {
+        public PlaneImage draw(KnownFile file, FilePage page, int width, int height) {
             byte[] samples = new byte[4 * width * height];
             for (int at = 0; at < width * height; at++) {
                 boolean black = at % width < 0.8 * width && (at % width + at / width) % 2 == 0;
@@ -138,7 +139,7 @@ class ImportedPagesTest {
         }
 
         @Override
-        public PageText text(byte[] file, FilePage page) {
+        public PageText text(KnownFile file, FilePage page) {
             return PageText.NONE;
         }
     }

@@ -11,6 +11,7 @@ import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.asset.Documents;
 import yewberry.core.asset.FilePage;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
@@ -74,19 +75,19 @@ class PlacedPagesTest {
     /** Draws every page as bare stock. */
     private static final class Blank implements Documents {
         @Override
-        public Asset.Document read(byte[] file) {
+        public Asset.Document read(KnownFile file) {
             return TWO_PAGES;
         }
 
         @Override
-        public PlaneImage draw(byte[] file, FilePage page, int width, int height) {
+        public PlaneImage draw(KnownFile file, FilePage page, int width, int height) {
             int pixels = width * height;
             return new PlaneImage(
                     width, height, 4, new byte[4 * pixels], Optional.of(new byte[pixels]));
         }
 
         @Override
-        public PageText text(byte[] file, FilePage page) {
+        public PageText text(KnownFile file, FilePage page) {
             return PageText.NONE;
         }
     }

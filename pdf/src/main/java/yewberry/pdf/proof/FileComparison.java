@@ -13,8 +13,6 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDPageLabels;
@@ -26,6 +24,7 @@ import yewberry.core.color.Numbers;
 import yewberry.core.color.PressCondition;
 import yewberry.core.raster.PlaneRaster;
 import yewberry.core.scene.Rect;
+import yewberry.pdf.Opening;
 import yewberry.pdf.PageIndex;
 import yewberry.pdf.SwitchedLayers;
 import yewberry.pdf.proof.PaintedPage.PaintedGlyph;
@@ -127,11 +126,11 @@ public final class FileComparison implements PageReaders.Reader {
                         new FileComparison(
                                 open(first), document, pairs, common, condition, pictures);
         return ReadBackReport.of(
-                PageReaders.read(second, opener, pairs.size(), progress), problems);
+                PageReaders.read(second, "", opener, pairs.size(), progress), problems);
     }
 
     private static PDDocument open(Path file) throws IOException {
-        return Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
+        return Opening.of(file, "");
     }
 
     /** ISO 15930-7 has an output intent of its own kind. */

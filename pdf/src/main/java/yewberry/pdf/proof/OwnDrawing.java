@@ -8,7 +8,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import yewberry.core.asset.PlaneImage;
@@ -24,6 +23,7 @@ import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Painted;
 import yewberry.core.scene.PicturePlace;
 import yewberry.core.scene.Rect;
+import yewberry.pdf.Opening;
 import yewberry.pdf.PlacedImages;
 import yewberry.pdf.read.DeviceColors;
 import yewberry.pdf.read.ImageCache;
@@ -146,7 +146,7 @@ final class OwnDrawing implements Closeable {
     private PDDocument document(AreaPaint.Picture picture) throws IOException {
         PDDocument known = documents.get(picture.asset().sha256());
         if (known == null) {
-            known = Loader.loadPDF(picture.pixels().file());
+            known = Opening.of(picture.pixels().file());
             documents.put(picture.asset().sha256(), known);
         }
         return known;

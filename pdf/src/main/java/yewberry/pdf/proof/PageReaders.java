@@ -9,11 +9,10 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ThreadFactory;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import yewberry.core.Cancellation;
 import yewberry.core.Progress;
+import yewberry.pdf.Opening;
 import yewberry.pdf.proof.ReadBackReport.PageReport;
 
 /**
@@ -31,6 +30,7 @@ final class PageReaders {
             Thread.ofPlatform().name("read-back-", 0).daemon().factory();
 
     private final Path file;
+    private final String password;
     private final Opener opener;
     private final Progress progress;
     private final PageReport[] reports;
@@ -58,21 +58,24 @@ final class PageReaders {
         void close() throws IOException;
     }
 
-    private PageReaders(Path file, Opener opener, int pages, Progress progress) {
+    private PageReaders(Path file, String password, Opener opener, int pages, Progress progress) {
         this.file = file;
+        this.password = password;
         this.opener = opener;
         this.progress = progress;
         this.reports = new PageReport[pages];
     }
 
     /**
+     * @param password that opens it; empty where it needs none
      * @param progress told by one thread at a time
      * @throws IOException if the file cannot be read
      * @throws java.util.concurrent.CancellationException if {@code progress} says so
      */
-    static List<PageReport> read(Path file, Opener opener, int pages, Progress progress)
+    static List<PageReport> read(
+            Path file, String password, Opener opener, int pages, Progress progress)
             throws IOException {
-        PageReaders readers = new PageReaders(file, opener, pages, progress);
+        PageReaders readers = new PageReaders(file, password, opener, pages, progress);
         int threads = Math.clamp(pages / PAGES, 1, Runtime.getRuntime().availableProcessors());
         // closing it waits for all of them
         try (ExecutorService pool = Executors.newFixedThreadPool(threads, THREADS)) {
@@ -99,8 +102,7 @@ final class PageReaders {
 
     private void readPages() throws IOException {
         while (next.get() < reports.length) {
-            try (PDDocument document =
-                            Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
+            try (PDDocument document = Opening.of(file, password);
                     Reader reader = opener.open(document)) {
                 readPages(reader);
             }

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Stream;
-import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import yewberry.core.output.Claim;
 import yewberry.core.output.Loss;
@@ -18,6 +17,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
+import yewberry.pdf.Opening;
 
 /** Pages of PDFs that are placed, and what of them would break the claims of a file. */
 public final class PlacedPages {
@@ -50,7 +50,7 @@ public final class PlacedPages {
         List<Loss> losses = new ArrayList<>();
         for (Map.Entry<Placed, AreaPaint.Picture> each : placed.entrySet()) {
             AreaPaint.Picture picture = each.getValue();
-            try (PDDocument document = Loader.loadPDF(picture.pixels().file())) {
+            try (PDDocument document = Opening.of(picture.pixels().file())) {
                 List<String> broken =
                         ClaimCheck.placed(document.getPage(picture.page() - 1), document, profile);
                 for (String problem : broken) {

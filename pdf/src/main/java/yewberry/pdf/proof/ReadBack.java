@@ -10,10 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
-import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
-import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -29,6 +27,7 @@ import yewberry.core.raster.PlaneRaster;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
+import yewberry.pdf.Opening;
 import yewberry.pdf.OutputCondition;
 import yewberry.pdf.PageIndex;
 import yewberry.pdf.PdfOutput;
@@ -137,8 +136,7 @@ public final class ReadBack implements AutoCloseable {
         Optional<StructureCheck> structure = StructureCheck.of(output);
         List<String> problems = new ArrayList<>();
         List<Held> there;
-        try (PDDocument document =
-                        Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache());
+        try (PDDocument document = Opening.of(file, "");
                 ReadBack readBack = new ReadBack(document, output, held, pictures)) {
             if (since.isPresent()) {
                 problems.addAll(since.get().problems());
@@ -170,19 +168,22 @@ public final class ReadBack implements AutoCloseable {
                     reader.structure = structure;
                     return reader.reading(at -> reader.page(there.get(at), since));
                 };
-        return ReadBackReport.of(PageReaders.read(file, opener, there.size(), progress), problems);
+        return ReadBackReport.of(
+                PageReaders.read(file, "", opener, there.size(), progress), problems);
     }
 
     /**
      * The same of a file that something was added to: what it paints on pages that were changed, as
      * they are seen, against their scenes, in which the page as it came is one item.
      *
+     * @param password that opens it; empty where it needs none
      * @param scenes by the number of the page, from 1
      * @throws IOException if the file cannot be read
      * @throws java.util.concurrent.CancellationException if {@code progress} says so
      */
     public static ReadBackReport checkAdded(
             Path file,
+            String password,
             Map<Integer, PageScene> scenes,
             Medium medium,
             PressCondition condition,
@@ -199,7 +200,7 @@ public final class ReadBack implements AutoCloseable {
                             at -> reader.added(wanted.get(at).getKey(), of.get(at).on(medium)));
                 };
         return ReadBackReport.of(
-                PageReaders.read(file, opener, wanted.size(), progress), List.of());
+                PageReaders.read(file, password, opener, wanted.size(), progress), List.of());
     }
 
     private interface Reading {

@@ -7,17 +7,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import yewberry.core.Progress;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.raster.PlaneRaster;
 import yewberry.pdf.AddedItem;
 import yewberry.pdf.AddedLayers;
+import yewberry.pdf.Opening;
 import yewberry.pdf.PageIndex;
 import yewberry.pdf.read.DeviceColors;
 import yewberry.pdf.read.ImageCache;
@@ -41,16 +41,15 @@ public final class TakenOffCheck {
      * @throws IOException if one of them cannot be read
      */
     public static List<Integer> wrong(
-            byte[] before,
+            KnownFile before,
             Path after,
             Predicate<AddedItem> goes,
             PressCondition condition,
             Progress progress)
             throws IOException {
         List<Integer> wrong = new ArrayList<>();
-        try (PDDocument was = Loader.loadPDF(before);
-                PDDocument is =
-                        Loader.loadPDF(after.toFile(), IOUtils.createTempFileOnlyStreamCache())) {
+        try (PDDocument was = Opening.of(before);
+                PDDocument is = Opening.of(after, before.password())) {
             PageIndex pagesWere = PageIndex.of(was);
             PageIndex pagesAre = PageIndex.of(is);
             int count = was.getNumberOfPages();

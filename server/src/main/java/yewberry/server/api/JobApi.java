@@ -155,6 +155,7 @@ class JobApi {
                         pictures.of(
                                 jobs.file(job),
                                 view.files().get(index),
+                                open.state().publication(),
                                 open.press(open.state().publication())));
     }
 

@@ -19,6 +19,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -89,6 +90,7 @@ class PictureApi {
      * each what an edit adds, or why not.
      *
      * @param name of the file
+     * @param password for those that need one, percent-encoded as in an address
      */
     @Operation(
             requestBody =
@@ -99,10 +101,14 @@ class PictureApi {
                                             schema = @Schema(type = "string", format = "binary"))))
     @PostMapping(path = "/files", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
-    List<FileIn> addFiles(@PathVariable UUID id, @RequestParam String name, InputStream file)
+    List<FileIn> addFiles(
+            @PathVariable UUID id,
+            @RequestParam String name,
+            @RequestHeader(name = SetFiles.PASSWORD, defaultValue = "") String password,
+            InputStream file)
             throws IOException {
         publications.get(id);
-        return sets.take(name, file);
+        return sets.take(name, file, SetFiles.password(password));
     }
 
     /**

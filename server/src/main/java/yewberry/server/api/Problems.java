@@ -20,6 +20,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.DatabindException;
 import yewberry.core.Busy;
+import yewberry.core.Locked;
 import yewberry.core.Refused;
 import yewberry.server.jobs.Unconfirmed;
 import yewberry.server.publications.Conflict;
@@ -42,6 +43,11 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ProblemDetail refused(Refused refused) {
         return problem(HttpStatus.UNPROCESSABLE_CONTENT, "Not possible", refused.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail locked(Locked locked) {
+        return problem(HttpStatus.LOCKED, "Locked", locked.getMessage());
     }
 
     @ExceptionHandler

@@ -15,10 +15,12 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import yewberry.core.Locked;
 import yewberry.core.Refused;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Bleed;
@@ -114,17 +116,21 @@ class ShelfApi {
             consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     SetCreated createFrom(
-            @RequestParam String name, @RequestParam Optional<String> called, InputStream file)
+            @RequestParam String name,
+            @RequestParam Optional<String> called,
+            @RequestHeader(name = SetFiles.PASSWORD, defaultValue = "") String password,
+            InputStream file)
             throws IOException {
-        List<FileIn> all = sets.take(name, file);
+        List<FileIn> all = sets.take(name, file, SetFiles.password(password));
         List<Asset> opened = all.stream().flatMap(each -> each.asset().stream()).toList();
         if (opened.isEmpty()) {
             String why = all.getFirst().refused().orElseThrow();
-            throw new Refused(
+            String told =
                     all.size() == 1
                             ? why
                             : "None of its %d files can be opened. “%s”: %s"
-                                    .formatted(all.size(), all.getFirst().name(), why));
+                                    .formatted(all.size(), all.getFirst().name(), why);
+            throw all.stream().anyMatch(FileIn::locked) ? new Locked(told) : new Refused(told);
         }
         UUID id = UUID.randomUUID();
         String usual = opened.size() == 1 ? opened.getFirst().name() : PictureFiles.title(name);

@@ -17,6 +17,7 @@ import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Progress;
 import yewberry.core.asset.Intake;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
@@ -212,7 +213,7 @@ public final class DemoFiles {
                         sheets,
                         new Composer(press, pictures),
                         press,
-                        files::get,
+                        sha256 -> KnownFile.of(files.get(sha256)),
                         Clock.systemUTC().instant());
         Path out = Files.createDirectories(folder.resolve("out"));
         for (FileResult result :

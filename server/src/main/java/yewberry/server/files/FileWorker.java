@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import tools.jackson.databind.json.JsonMapper;
+import yewberry.core.Locked;
 import yewberry.core.Refused;
 import yewberry.core.asset.FilePage;
 import yewberry.core.asset.FileReader;
@@ -42,6 +43,7 @@ public final class FileWorker {
 
     static final int DONE = 0;
     static final int REFUSED = 1;
+    static final int LOCKED = 2;
 
     /** As much as a pipe takes. */
     private static final int BUFFER = 1 << 16;
@@ -73,7 +75,8 @@ public final class FileWorker {
             switch (question) {
                 case LOOK -> {
                     String name = in.readUTF();
-                    Asset.Content content = reader.look(name, bytes(in));
+                    String password = in.readUTF();
+                    Asset.Content content = reader.look(name, KnownFile.of(bytes(in), password));
                     out.writeInt(DONE);
                     write(out, json.writerFor(Asset.Content.class).writeValueAsBytes(content));
                 }
@@ -107,7 +110,7 @@ public final class FileWorker {
                 default -> throw new EOFException();
             }
         } catch (Refused refused) {
-            out.writeInt(REFUSED);
+            out.writeInt(refused instanceof Locked ? LOCKED : REFUSED);
             out.writeUTF(refused.getMessage());
         } catch (StackOverflowError deep) {
             out.writeInt(REFUSED);
@@ -121,9 +124,10 @@ public final class FileWorker {
     /** The one that came last where it does not come along. */
     private KnownFile file(DataInputStream in) throws IOException {
         String sha256 = in.readUTF();
+        String password = in.readUTF();
         if (in.readBoolean()) {
             byte[] bytes = bytes(in);
-            last = new KnownFile(sha256, () -> bytes);
+            last = new KnownFile(sha256, () -> bytes, password);
         }
         return last;
     }

@@ -19,6 +19,7 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 import yewberry.core.Busy;
+import yewberry.core.Locked;
 import yewberry.core.Refused;
 import yewberry.core.asset.FilePage;
 import yewberry.core.asset.FileReader;
@@ -125,6 +126,7 @@ public class FileWorkers implements FileReader, DisposableBean {
 
         void write(DataOutputStream out, KnownFile wanted) throws IOException {
             out.writeUTF(wanted.sha256());
+            out.writeUTF(wanted.password());
             boolean comes = !wanted.sha256().equals(file);
             out.writeBoolean(comes);
             if (comes) {
@@ -214,8 +216,10 @@ public class FileWorkers implements FileReader, DisposableBean {
                             look, LOOK_MILLIS, LOOK_MILLIS, TimeUnit.MILLISECONDS);
             try {
                 put(seat, worker, question);
-                if (worker.in().readInt() == FileWorker.REFUSED) {
-                    throw new Refused(worker.in().readUTF());
+                switch (worker.in().readInt()) {
+                    case FileWorker.REFUSED -> throw new Refused(worker.in().readUTF());
+                    case FileWorker.LOCKED -> throw new Locked(worker.in().readUTF());
+                    default -> {} // the answer comes
                 }
                 return answer.from(worker.in());
             } finally {
@@ -245,13 +249,14 @@ public class FileWorkers implements FileReader, DisposableBean {
     }
 
     @Override
-    public Asset.Content look(String name, byte[] file) {
+    public Asset.Content look(String name, KnownFile file) {
         return ask(
                 DEADLINE,
                 (out, sent) -> {
                     out.writeInt(FileWorker.LOOK);
                     out.writeUTF(name);
-                    FileWorker.write(out, file);
+                    out.writeUTF(file.password());
+                    FileWorker.write(out, file.bytes().get());
                 },
                 in -> json.readValue(FileWorker.bytes(in), Asset.Content.class));
     }

@@ -484,7 +484,7 @@ public class Jobs implements DisposableBean {
                         publication,
                         open.composer(publication),
                         open.press(publication),
-                        files::read,
+                        files::known,
                         clock.instant());
         Progress progress = (done, all) -> at(id, job, "Writing and reading back", done, all);
         return SetOutput.zipped(

@@ -4,11 +4,13 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Semaphore;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import javax.imageio.ImageIO;
 import org.springframework.stereotype.Component;
+import yewberry.core.Locked;
 import yewberry.core.asset.Drawings;
 import yewberry.core.asset.FilePage;
 import yewberry.core.asset.FileReader;
@@ -21,8 +23,10 @@ import yewberry.core.output.PictureFile;
 import yewberry.core.picture.PlacedPicture;
 import yewberry.core.picture.Png;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Publication;
 import yewberry.pdf.proof.FileComparison;
 import yewberry.server.publications.Missing;
+import yewberry.server.publications.PictureFiles;
 import yewberry.server.view.FileResult;
 
 /** Pictures of files that were exported, drawn from the files themselves. */
@@ -40,22 +44,26 @@ public class ResultPictures {
     private final Semaphore turns = new Semaphore(AT_ONCE, true);
 
     private final FileReader reader;
+    private final PictureFiles files;
 
-    ResultPictures(FileReader reader) {
+    ResultPictures(FileReader reader, PictureFiles files) {
         this.reader = reader;
+        this.files = files;
     }
 
     /**
      * The page of one of the files in a zip file that its result names, as a PNG file.
      *
+     * @param publication whose file it is
      * @throws Missing if there is none
      * @throws yewberry.core.Refused if it cannot be drawn
      * @throws IOException if the zip file cannot be read
      */
-    public byte[] of(Path zip, FileResult result, PressCondition press) throws IOException {
+    public byte[] of(Path zip, FileResult result, Publication publication, PressCondition press)
+            throws IOException {
         turns.acquireUninterruptibly();
         try {
-            return drawn(zip, result, press);
+            return drawn(zip, result, publication, press);
         } finally {
             turns.release();
         }
@@ -76,7 +84,8 @@ public class ResultPictures {
         }
     }
 
-    private byte[] drawn(Path zip, FileResult result, PressCondition press) throws IOException {
+    private byte[] drawn(Path zip, FileResult result, Publication publication, PressCondition press)
+            throws IOException {
         int number = result.shown().orElseThrow(() -> new Missing("picture"));
         byte[] file;
         try (ZipFile all = new ZipFile(zip.toFile())) {
@@ -93,7 +102,8 @@ public class ResultPictures {
         if (result.name().endsWith(".svg")) {
             return Png.quick(drawing(Drawings.open(file)));
         }
-        if (!(reader.look("result.pdf", file) instanceof Asset.Document document)
+        KnownFile known = opened(file, files.passwords(publication));
+        if (!(reader.look("result.pdf", known) instanceof Asset.Document document)
                 || number > document.pages().size()) {
             throw new Missing("picture");
         }
@@ -101,11 +111,24 @@ public class ResultPictures {
         double scale = LONG / Math.max(leaf.width(), leaf.height());
         PlaneImage image =
                 reader.page(
-                        KnownFile.of(file),
+                        known,
                         FilePage.of(number, press, Medium.SCREEN),
                         pixels(leaf.width() * scale),
                         pixels(leaf.height() * scale));
         return Png.quick(PlacedPicture.of(image, View.designed(Medium.SCREEN, press)));
+    }
+
+    private KnownFile opened(byte[] file, List<String> passwords) {
+        for (String password : passwords) {
+            KnownFile known = KnownFile.of(file, password);
+            try {
+                reader.look("result.pdf", known);
+                return known;
+            } catch (Locked another) {
+                // the next one may be it
+            }
+        }
+        return KnownFile.of(file);
     }
 
     private static BufferedImage drawing(Drawings.File drawing) {

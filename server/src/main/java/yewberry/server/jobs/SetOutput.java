@@ -26,6 +26,7 @@ import yewberry.core.Busy;
 import yewberry.core.Names;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.compose.Composer;
@@ -51,18 +52,18 @@ public final class SetOutput {
     private final Publication publication;
     private final Composer composer;
     private final PressCondition press;
-    private final Function<String, byte[]> files;
+    private final Function<String, KnownFile> files;
     private final Instant now;
 
     /**
-     * @param files the bytes of a file that is kept, by its SHA-256
+     * @param files a file that is kept, by its SHA-256
      * @param now goes into the marks of what is added
      */
     public SetOutput(
             Publication publication,
             Composer composer,
             PressCondition press,
-            Function<String, byte[]> files,
+            Function<String, KnownFile> files,
             Instant now) {
         this.publication = publication;
         this.composer = composer;
@@ -143,7 +144,7 @@ public final class SetOutput {
                 progress,
                 off::takesFrom,
                 (asset, name, pages, part, at) -> {
-                    byte[] file = files.apply(asset.sha256());
+                    KnownFile file = files.apply(asset.sha256());
                     AddedLayers.Outcome outcome =
                             AddedLayers.takeOff(
                                     file,
@@ -252,9 +253,10 @@ public final class SetOutput {
         SortedMap<Integer, PageScene> scenes = new TreeMap<>();
         pages.forEach((number, index) -> scenes.put(number, composer.compose(publication, index)));
         Medium medium = publication.setup().destination().media().getFirst();
+        KnownFile file = files.apply(asset.sha256());
         AddedLayers.Outcome outcome =
                 AddedLayers.add(
-                        files.apply(asset.sha256()),
+                        file,
                         scenes,
                         medium,
                         press,
@@ -264,6 +266,7 @@ public final class SetOutput {
         ReadBackReport report =
                 ReadBack.checkAdded(
                         part,
+                        file.password(),
                         scenes,
                         medium,
                         press,

@@ -14,6 +14,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import yewberry.core.Cancellation;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Medium;
 import yewberry.core.publication.Asset;
@@ -61,7 +62,7 @@ public class AddedMarks {
         for (UUID each : assets) {
             Cancellation.check();
             Asset asset = publication.asset(each);
-            byte[] file = files.read(asset.sha256());
+            KnownFile file = files.known(asset.sha256());
             try {
                 AddedLayers.Seals seals = AddedLayers.seals(file);
                 if (seals.closed()) {
@@ -92,7 +93,7 @@ public class AddedMarks {
                 claims);
     }
 
-    private static AddedLayers.Marks marks(byte[] file) {
+    private static AddedLayers.Marks marks(KnownFile file) {
         try {
             return AddedLayers.marks(file);
         } catch (IOException unreadable) {

@@ -5,19 +5,22 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Semaphore;
 import org.springframework.stereotype.Component;
+import yewberry.core.Locked;
 import yewberry.core.Names;
 import yewberry.core.Refused;
-import yewberry.core.Sha256;
 import yewberry.core.asset.FileReader;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.MadeImages;
 import yewberry.core.asset.Pictures;
 import yewberry.core.edit.Change;
 import yewberry.core.edit.Patch;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Publication;
 import yewberry.server.store.AssetStore;
 
 /** The pictures and PDFs of all publications: takes them in, and gives them to painters. */
@@ -49,6 +52,22 @@ public class PictureFiles {
         return store.read(sha256);
     }
 
+    /** What opens some of the files of a publication, each once. */
+    public List<String> passwords(Publication publication) {
+        return publication.assets().stream()
+                .filter(asset ->
+                        asset.content() instanceof Asset.Document document && document.encrypted())
+                .map(asset -> store.password(asset.sha256()))
+                .filter(password -> !password.isEmpty())
+                .distinct()
+                .toList();
+    }
+
+    /** A file that is kept, as it is opened. */
+    public KnownFile known(String sha256) {
+        return new KnownFile(sha256, () -> store.read(sha256), store.password(sha256));
+    }
+
     /** What is made of a file that has come. */
     public interface Reading<T> {
         T read(Path file) throws IOException;
@@ -62,7 +81,13 @@ public class PictureFiles {
      * @throws IOException if it does not come whole
      */
     public Asset add(UUID id, String name, InputStream body) throws IOException {
-        return inTurn(body, file -> add(id, name, Files.readAllBytes(file)));
+        try {
+            return inTurn(body, file -> add(id, name, Files.readAllBytes(file)));
+        } catch (Locked locked) {
+            throw new Refused(
+                    "“%s” needs a password, and is not placed in other documents; open it with its pages as pages instead, or save it without a password."
+                            .formatted(name));
+        }
     }
 
     /**
@@ -86,17 +111,22 @@ public class PictureFiles {
         }
     }
 
+    /** The same of one that is here, and needs no password. */
+    public Asset add(UUID id, String name, byte[] file) {
+        return add(id, name, KnownFile.of(file));
+    }
+
     /**
      * Looks into a file and keeps it.
      *
      * @param name of the file
+     * @throws yewberry.core.Locked if it needs another password than it comes with
      * @throws Refused if it cannot be placed
      */
-    public Asset add(UUID id, String name, byte[] file) {
+    public Asset add(UUID id, String name, KnownFile file) {
         Asset.Content content = reader.look(name, file);
-        String sha256 = Sha256.of(file);
-        Asset asset = new Asset(id, title(name), sha256, content);
-        store.add(sha256, content, file);
+        Asset asset = new Asset(id, title(name), file.sha256(), content);
+        store.add(file, content);
         return asset;
     }
 

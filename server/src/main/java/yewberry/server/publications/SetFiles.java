@@ -4,6 +4,7 @@ import java.io.BufferedInputStream;
 import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
+import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -15,7 +16,9 @@ import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
 import org.springframework.stereotype.Component;
 import yewberry.core.Busy;
+import yewberry.core.Locked;
 import yewberry.core.Refused;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Imported;
 import yewberry.core.publication.Limits;
@@ -33,6 +36,11 @@ public class SetFiles {
     /** A PDF says so within so many bytes (ISO 32000-1, annex H, note 13). */
     private static final int HEADER = 1024;
 
+    /** The header of a request that says what opens the files that it brings. */
+    public static final String PASSWORD = "File-Password";
+
+    private static final int LONGEST_PASSWORD = 300;
+
     private final PictureFiles files;
 
     SetFiles(PictureFiles files) {
@@ -40,14 +48,40 @@ public class SetFiles {
     }
 
     /**
+     * A password as it came.
+     *
+     * @param header percent-encoded, as headers are of ASCII
+     * @throws Refused if it is too long or not encoded so
+     */
+    public static String password(String header) {
+        try {
+            // a plus is one, and no space as in a form
+            String password = URLDecoder.decode(header.replace("+", "%2B"), StandardCharsets.UTF_8);
+            if (password.length() <= LONGEST_PASSWORD) {
+                return password;
+            }
+        } catch (IllegalArgumentException notEncoded) {
+            // said below
+        }
+        throw new Refused(
+                "A password has at most %d characters, and comes percent-encoded."
+                        .formatted(LONGEST_PASSWORD));
+    }
+
+    /**
      * @param name of the file
      * @param body a PDF or a zip file of them
+     * @param password for those that need one; empty for none
      * @return each file that was in it, in their order there
      * @throws IOException if it does not come whole
      */
-    public List<FileIn> take(String name, InputStream body) throws IOException {
+    public List<FileIn> take(String name, InputStream body, String password) throws IOException {
         return files.inTurn(
-                body, file -> isZip(file) ? unpacked(file) : List.of(take(name, read(file))));
+                body,
+                file ->
+                        isZip(file)
+                                ? unpacked(file, password)
+                                : List.of(take(name, read(file), password)));
     }
 
     private static boolean isZip(Path file) throws IOException {
@@ -67,7 +101,7 @@ public class SetFiles {
         }
     }
 
-    private List<FileIn> unpacked(Path file) throws IOException {
+    private List<FileIn> unpacked(Path file, String password) throws IOException {
         List<FileIn> all = new ArrayList<>();
         long unpacked = 0;
         try (ZipInputStream zip =
@@ -93,7 +127,7 @@ public class SetFiles {
                                     "This zip file holds more than 2 GB; pack what begins here by itself."));
                     break;
                 }
-                all.add(take(SetPaths.safe(entry.getName()), bytes));
+                all.add(take(SetPaths.safe(entry.getName()), bytes, password));
                 if (bytes.length > LARGEST) {
                     // what is left of it could be without end
                     all.add(
@@ -121,7 +155,7 @@ public class SetFiles {
         return name.startsWith("__MACOSX/") || last.startsWith(".") || last.equals("Thumbs.db");
     }
 
-    private FileIn take(String name, byte[] bytes) {
+    private FileIn take(String name, byte[] bytes, String password) {
         if (bytes.length > LARGEST) {
             return FileIn.refused(name, "It is larger than 128 MB; divide it.");
         }
@@ -131,14 +165,28 @@ public class SetFiles {
             return FileIn.refused(name, "It is not a PDF; a set is made of PDFs.");
         }
         try {
-            Asset asset = files.add(UUID.randomUUID(), name, bytes);
+            Asset asset = opened(name, bytes, password);
             int pages = ((Asset.Document) asset.content()).pages().size();
             for (int number = 1; number <= pages; number++) {
                 new Imported(asset.id(), number).sizeIn(asset);
             }
             return FileIn.of(name, asset);
+        } catch (Locked locked) {
+            return FileIn.locked(name, locked);
         } catch (Refused | Busy told) {
             return FileIn.refused(name, told.getMessage());
+        }
+    }
+
+    /** Most need no password, even where one comes along for others of the same zip file. */
+    private Asset opened(String name, byte[] bytes, String password) {
+        try {
+            return files.add(UUID.randomUUID(), name, bytes);
+        } catch (Locked locked) {
+            if (password.isEmpty()) {
+                throw locked;
+            }
+            return files.add(UUID.randomUUID(), name, KnownFile.of(bytes, password));
         }
     }
 }

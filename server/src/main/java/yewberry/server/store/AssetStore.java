@@ -8,6 +8,7 @@ import org.jooq.impl.DSL;
 import org.springframework.stereotype.Component;
 import yewberry.core.Refused;
 import yewberry.core.asset.Files;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.publication.Asset;
 
 /** The files of pictures and documents, each kept once however many publications place it. */
@@ -30,18 +31,28 @@ public class AssetStore implements Files {
     }
 
     /** Keeps a file, if it is not there yet; returns when it is on the disk. */
-    public void add(String sha256, Asset.Content content, byte[] file) {
+    public void add(KnownFile file, Asset.Content content) {
         var row = db.newRecord(ASSET_FILE);
-        row.setSha256(sha256);
+        row.setSha256(file.sha256());
         row.setContent(columns.write(content, Asset.Content.class));
-        row.setFile(file);
+        row.setFile(file.bytes().get());
+        row.setPassword(file.password());
         if (db.insertInto(ASSET_FILE).set(row).onDuplicateKeyIgnore().execute() == 0) {
             db.update(ASSET_FILE) // it is wanted again, and kept as if it had come now
                     .set(ASSET_FILE.ADDED, DSL.currentOffsetDateTime())
-                    .where(ASSET_FILE.SHA256.eq(sha256))
+                    .where(ASSET_FILE.SHA256.eq(file.sha256()))
                     .execute();
         }
         db.execute("checkpoint sync");
+    }
+
+    @Override
+    public String password(String sha256) {
+        return db.select(ASSET_FILE.PASSWORD)
+                .from(ASSET_FILE)
+                .where(ASSET_FILE.SHA256.eq(sha256))
+                .fetchOptional(ASSET_FILE.PASSWORD)
+                .orElse("");
     }
 
     @Override

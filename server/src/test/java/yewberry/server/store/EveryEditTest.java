@@ -27,6 +27,7 @@ import org.jooq.DSLContext;
 import org.jooq.SQLDialect;
 import org.jooq.impl.DSL;
 import yewberry.core.Refused;
+import yewberry.core.asset.KnownFile;
 import yewberry.core.edit.Change;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Edited;
@@ -63,8 +64,9 @@ class EveryEditTest {
         Columns columns = new Columns(CoreJson.mapper());
         store = new PublicationStore(db, columns, new AllRows(columns), Clock.systemUTC());
         AssetStore files = new AssetStore(db, columns);
-        EditMaker.FILES.forEach(file -> files.add(file, EditMaker.PIXELS, new byte[1]));
-        files.add(EditMaker.DOCUMENT, EditMaker.PAGES, new byte[1]);
+        EditMaker.FILES.forEach(
+                file -> files.add(new KnownFile(file, () -> new byte[1], ""), EditMaker.PIXELS));
+        files.add(new KnownFile(EditMaker.DOCUMENT, () -> new byte[1], ""), EditMaker.PAGES);
     }
 
     @AfterContainer
