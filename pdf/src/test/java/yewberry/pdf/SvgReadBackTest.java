@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -14,11 +15,16 @@ import yewberry.core.Refused;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
+import yewberry.core.compose.Composer;
 import yewberry.core.picture.SvgPicture;
 import yewberry.core.picture.SvgPicture.PlacedScene;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Outline;
+import yewberry.core.publication.Publication;
+import yewberry.core.publication.Tinted;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.proof.SvgReadBack;
 
@@ -95,6 +101,46 @@ class SvgReadBackTest {
         String harmed = svg.replaceFirst(find, with);
         assertThat(harmed).isNotEqualTo(svg);
         assertThat(problems(harmed, page, SCREEN)).isNotEmpty();
+    }
+
+    /** The line around letters: where it goes, how wide, in which colour and round corners. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            nullValues = "nothing",
+            value = {
+                "nothing | nothing | nothing",
+                "stroke-width=\"[0-9.]* | stroke-width=\"90 | drawn otherwise",
+                "stroke-linejoin=\"round | stroke-linejoin=\"bevel | drawn otherwise",
+                "stroke-miterlimit=\"[0-9.]* | stroke-miterlimit=\"1 | drawn otherwise",
+                "fill=\"none\" stroke | fill=\"#000000\" stroke | drawn otherwise",
+                "stroke=\"#[0-9a-f]{6} | stroke=\"#00ff00 | in another colour"
+            })
+    void outlined_letters_are_held_against_the_scene(String find, String with, String told) {
+        Publication leaflet = Leaflet.publication();
+        Outline outline =
+                new Outline(
+                        Tinted.full(Leaflet.SIGNAL.id()),
+                        Length.pt(1.2),
+                        Outline.Join.ROUND,
+                        false);
+        Publication outlined =
+                leaflet.withLooks(
+                        leaflet.looks().stream()
+                                .map(look -> look.withOutline(Optional.of(outline)))
+                                .toList());
+        List<PageScene> scenes = new Composer(PressCondition.coated()).composeAll(outlined);
+        List<PlacedScene> page = SvgPicture.arrange(List.of(scenes.getFirst()));
+        String svg = SvgPicture.file(page, SCREEN);
+        assertThat(svg).contains("stroke-width");
+        if (find == null) {
+            assertThat(problems(svg, page, SCREEN)).isEmpty();
+            return;
+        }
+        String harmed = svg.replaceFirst(find, with);
+        assertThat(harmed).isNotEqualTo(svg);
+        assertThat(problems(harmed, page, SCREEN).getFirst())
+                .contains("the outline of a letter", told);
     }
 
     /** It is drawn once in each colour that it comes to. */

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.function.ToLongFunction;
 import java.util.stream.Collectors;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Inks;
@@ -219,29 +220,16 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
         }
 
         private Map<Integer, Integer> links(Predicate<PageScene.Link> which) {
-            Map<Integer, Integer> links = new LinkedHashMap<>();
-            for (PageScene scene : scenes) {
-                int count =
-                        (int)
-                                scene.links().stream()
-                                        .filter(PageScene.Link::leads)
-                                        .filter(which)
-                                        .count();
-                if (count > 0) {
-                    links.put(number(scene), count);
-                }
-            }
-            return links;
+            return perPage(scene ->
+                    scene.links().stream().filter(PageScene.Link::leads).filter(which).count());
         }
 
         private void overset() {
-            Map<Integer, Integer> found = new LinkedHashMap<>();
-            for (PageScene scene : scenes) {
-                if (!scene.overset().isEmpty()) {
-                    found.put(number(scene), scene.overset().size());
-                }
-            }
-            note(found, "%s text that has no room, which is not in it", "frame has", "frames have");
+            note(
+                    perPage(scene -> scene.overset().size()),
+                    "%s text that has no room, which is not in it",
+                    "frame has",
+                    "frames have");
         }
 
         /** Text of pages that become one with the page beside them. */
@@ -267,21 +255,14 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
 
         /** Of the spot inks of files is not known here which they are. */
         private void takenAway() {
-            Map<Integer, Integer> found = new LinkedHashMap<>();
-            for (PageScene scene : scenes) {
-                MediumScene printed = scene.on(Medium.PAPER);
-                int count =
-                        (int)
-                                printed.text().stream()
-                                        .filter(run -> takesAway(run, printed))
-                                        .filter(run -> isOverFile(run, printed))
-                                        .count();
-                if (count > 0) {
-                    found.put(number(scene), count);
-                }
-            }
             note(
-                    found,
+                    perPage(scene -> {
+                        MediumScene printed = scene.on(Medium.PAPER);
+                        return printed.text().stream()
+                                .filter(run -> takesAway(run, printed))
+                                .filter(run -> isOverFile(run, printed))
+                                .count();
+                    }),
                     "%s over the page of a file: a spot ink of its own is left out below it",
                     "stretch of text is blended",
                     "stretches of text are blended");
@@ -341,16 +322,9 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
                     settings.profile().claims(Claim.PDF_A_2A)
                             ? Optional.of(Claim.PDF_A_2A)
                             : Optional.empty();
-            Map<Integer, Integer> found = new LinkedHashMap<>();
-            for (PageScene scene : scenes) {
-                int count =
-                        (int) scene.text().stream().filter(run -> !run.missing().isEmpty()).count();
-                if (count > 0) {
-                    found.put(number(scene), count);
-                }
-            }
             note(
-                    found,
+                    perPage(scene ->
+                            scene.text().stream().filter(run -> !run.missing().isEmpty()).count()),
                     "%s characters that their fonts have no shape for",
                     "stretch of text has",
                     "stretches of text have",
@@ -358,17 +332,21 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
         }
 
         private <T extends Item> Map<Integer, Integer> count(Class<T> kind, Predicate<T> which) {
+            return perPage(scene ->
+                    scene.items().stream()
+                            .filter(kind::isInstance)
+                            .map(kind::cast)
+                            .filter(which)
+                            .count());
+        }
+
+        /** How many each page has that has any, by its number. */
+        private Map<Integer, Integer> perPage(ToLongFunction<PageScene> count) {
             Map<Integer, Integer> found = new LinkedHashMap<>();
             for (PageScene scene : scenes) {
-                int count =
-                        (int)
-                                scene.items().stream()
-                                        .filter(kind::isInstance)
-                                        .map(kind::cast)
-                                        .filter(which)
-                                        .count();
-                if (count > 0) {
-                    found.put(number(scene), count);
+                int here = Math.toIntExact(count.applyAsLong(scene));
+                if (here > 0) {
+                    found.put(number(scene), here);
                 }
             }
             return found;
