@@ -1,15 +1,30 @@
 import type { Publication } from "../api/types";
 import { Failed } from "../ui/Notice";
+import { counted } from "../ui/words";
 import { useAboutFiles } from "./useAboutFiles";
 
 /** Seals of files and standards that they claim, with what becomes of both. */
 export function AboutFiles({ publication }: { publication: Publication }) {
   const about = useAboutFiles(publication);
-  const { signed, closed, claims } = about.data ?? { signed: [], closed: [], claims: [] };
+  const { signed, closed, claims, medium, elsewhere } = about.data ?? {
+    signed: [],
+    closed: [],
+    claims: [],
+    medium: "SCREEN",
+    elsewhere: 0,
+  };
   const doubted = claims.filter(({ doubt }) => doubt !== undefined);
   const holding = claims.filter(({ doubt }) => doubt === undefined);
   return (
     <>
+      {elsewhere > 0 && (
+        <p>
+          {counted(elsewhere, "background or picture goes", "backgrounds and pictures go")} to{" "}
+          {medium === "SCREEN" ? "paper" : "the screen"} only.{" "}
+          {elsewhere === 1 ? "It is" : "They are"} left out of these files, which are for{" "}
+          {medium === "SCREEN" ? "the screen" : "paper"}, where this publication goes first.
+        </p>
+      )}
       {signed.length > 0 && (
         <p>
           Signed: {signed.join(", ")}. What was signed stays valid; readers will say that something

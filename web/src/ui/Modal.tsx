@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { theme } from "../theme";
+import { FAILURE_HEIGHT } from "./Status";
 
 const Overlay = styled(Aria.ModalOverlay)`
   position: fixed;
@@ -12,6 +13,10 @@ const Overlay = styled(Aria.ModalOverlay)`
   justify-content: center;
   padding: ${theme.space.two};
   background: rgb(28 28 28 / 45%);
+  /* what went wrong stands below a dialog, not on its buttons */
+  body:has([data-failure]) & {
+    padding-bottom: ${FAILURE_HEIGHT};
+  }
 `;
 
 const Window = styled(Aria.Modal)<{ $wide: boolean }>`

@@ -40,6 +40,9 @@ const Bar = styled.div`
   }
 `;
 
+/** What it may cover of a window that reaches down to it. */
+export const FAILURE_HEIGHT = "120px";
+
 const Failure = styled(Bar)`
   background: ${theme.color.paper};
   color: ${theme.color.text};
@@ -75,7 +78,7 @@ export function StatusProvider({ children }: { children: ReactNode }) {
       </Bar>
       <div role="alert" {...aboveAll}>
         {failure.message && (
-          <Failure>
+          <Failure data-failure="">
             <span>
               <strong>Not done.</strong> {failure.message}
             </span>

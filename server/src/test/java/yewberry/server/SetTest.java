@@ -190,8 +190,27 @@ class SetTest {
         throw new AssertionError("The export did not end");
     }
 
-    /** A night behind all pages that have the first parent. */
+    /** Files are for one medium: the list of what is known of them says what stays out. */
+    @Test
+    void what_goes_to_paper_only_is_told_and_left_out() throws Exception {
+        String id = begin(pdf(0, new PDRectangle(300, 400))).path("id").asString();
+        String about = "/api/publications/" + id + "/files";
+        night(id);
+        assertThat(client.get(about).json().path("elsewhere").asInt()).isZero();
+        night(id, false);
+        JsonNode files = client.get(about).json();
+        assertThat(files.path("elsewhere").asInt()).isOne();
+        assertThat(files.path("medium").asString()).isEqualTo("SCREEN");
+        byte[] out = unzipped(out(exported(id, "FILES"))).values().iterator().next();
+        assertThat(AddedLayers.added(KnownFile.of(out)).get(1)).hasSize(1);
+    }
+
     private void night(String id) {
+        night(id, true);
+    }
+
+    /** A night behind all pages that have the first parent. */
+    private void night(String id, boolean screen) {
         JsonNode publication = client.read(id);
         edit(
                 id,
@@ -200,12 +219,13 @@ class SetTest {
                  "owner": {"type": "onParent", "id": "%s"},
                  "background": {"id": "%s", "sides": "BOTH", "area": {"type": "wholePage"},
                    "fill": {"type": "solid", "color": {"swatch": "%s", "tint": 100}},
-                   "opacity": 100, "blend": "NORMAL", "goesTo": {"screen": true, "paper": true}}}
+                   "opacity": 100, "blend": "NORMAL", "goesTo": {"screen": %s, "paper": true}}}
                 """
                         .formatted(
                                 publication.path("parents").get(0).path("id").asString(),
                                 UUID.randomUUID(),
-                                publication.path("swatches").get(2).path("id").asString()));
+                                publication.path("swatches").get(2).path("id").asString(),
+                                screen));
     }
 
     @Test

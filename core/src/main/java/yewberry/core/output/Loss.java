@@ -112,7 +112,7 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
         }
 
         private boolean goes(Item.AreaFill fill) {
-            return medium == Medium.PAPER ? fill.goesTo().paper() : fill.goesTo().screen();
+            return fill.goesTo().has(medium);
         }
 
         /** What goes to the other medium only. */
@@ -132,12 +132,7 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
                     "background goes",
                     "backgrounds go");
             note(
-                    count(
-                            Item.FrontFill.class,
-                            fill ->
-                                    !(medium == Medium.PAPER
-                                            ? fill.goesTo().paper()
-                                            : fill.goesTo().screen())),
+                    count(Item.FrontFill.class, fill -> !fill.goesTo().has(medium)),
                     "%s to " + to + " only, and not into this",
                     "picture or word goes",
                     "pictures and words go");

@@ -8,6 +8,7 @@ import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Medium;
 
 /**
  * A fill on an area of a page or parent, behind its content.
@@ -35,6 +36,10 @@ public record Background(
     /** Two independent switches. */
     public record GoesTo(boolean screen, boolean paper) {
         public static final GoesTo BOTH = new GoesTo(true, true);
+
+        public boolean has(Medium medium) {
+            return medium == Medium.PAPER ? paper : screen;
+        }
     }
 
     public Background {

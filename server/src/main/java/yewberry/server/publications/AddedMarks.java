@@ -12,15 +12,18 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import yewberry.core.Cancellation;
 import yewberry.core.asset.KnownFile;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Medium;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Background;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Imported;
 import yewberry.core.publication.Layer;
+import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
 import yewberry.pdf.AddedItem;
 import yewberry.pdf.AddedLayers;
@@ -90,7 +93,23 @@ public class AddedMarks {
                         .toList(),
                 signed,
                 closed,
-                claims);
+                claims,
+                medium,
+                (int)
+                        publication
+                                .layers()
+                                .flatMap(AddedMarks::goTo)
+                                .filter(to -> !to.has(medium))
+                                .count());
+    }
+
+    private static Stream<Background.GoesTo> goTo(Layer layer) {
+        return Stream.concat(
+                layer.backgrounds().stream().map(Background::goesTo),
+                layer.frames().stream()
+                        .filter(PictureFrame.class::isInstance)
+                        .map(PictureFrame.class::cast)
+                        .map(PictureFrame::goesTo));
     }
 
     private static AddedLayers.Marks marks(KnownFile file) {

@@ -3,6 +3,7 @@ package yewberry.server.view;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import yewberry.core.color.Medium;
 
 /**
  * What the files of a set say of themselves.
@@ -12,13 +13,17 @@ import java.util.UUID;
  * @param signed the names of those that somebody signed
  * @param closed the names of those that are certified, which forbids that pages are changed
  * @param claims the standards that they claim to hold to
+ * @param medium that they are added to for
+ * @param elsewhere how many backgrounds and pictures go to the other medium only, and are not added
  */
 public record FilesView(
         List<AddedBefore> added,
         List<OneFile> files,
         List<String> signed,
         List<String> closed,
-        List<Claim> claims) {
+        List<Claim> claims,
+        Medium medium,
+        int elsewhere) {
     public record OneFile(UUID id, String name) {}
 
     /**
