@@ -20,6 +20,12 @@ public record KnownFile(String sha256, Supplier<byte[]> bytes, String password) 
         return new KnownFile(Sha256.of(file), () -> file, password);
     }
 
+    /** The same with its bytes at hand: they are fetched once, and not each time. */
+    public KnownFile fetched() {
+        byte[] file = bytes.get();
+        return new KnownFile(sha256, () -> file, password);
+    }
+
     /** Without its bytes and its password. */
     @Override
     public String toString() {

@@ -144,7 +144,7 @@ public final class SetOutput {
                 progress,
                 off::takesFrom,
                 (asset, name, pages, part, at) -> {
-                    KnownFile file = files.apply(asset.sha256());
+                    KnownFile file = files.apply(asset.sha256()).fetched();
                     AddedLayers.Outcome outcome =
                             AddedLayers.takeOff(
                                     file,
@@ -253,7 +253,7 @@ public final class SetOutput {
         SortedMap<Integer, PageScene> scenes = new TreeMap<>();
         pages.forEach((number, index) -> scenes.put(number, composer.compose(publication, index)));
         Medium medium = publication.setup().destination().media().getFirst();
-        KnownFile file = files.apply(asset.sha256());
+        KnownFile file = files.apply(asset.sha256()).fetched();
         AddedLayers.Outcome outcome =
                 AddedLayers.add(
                         file,

@@ -65,7 +65,7 @@ public class AddedMarks {
         for (UUID each : assets) {
             Cancellation.check();
             Asset asset = publication.asset(each);
-            KnownFile file = files.known(asset.sha256());
+            KnownFile file = files.known(asset.sha256()).fetched();
             try {
                 AddedLayers.Seals seals = AddedLayers.seals(file);
                 if (seals.closed()) {
