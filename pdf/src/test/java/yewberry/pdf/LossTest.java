@@ -68,7 +68,7 @@ class LossTest {
             String part =
                     kind == OutputKind.SCREEN_AND_PAPER_PDF
                             ? "to the screen only, and not onto paper"
-                            : " only, and not into this";
+                            : " only: not in this output";
             List<String> counts =
                     texts(Loss.of(publication, scenes, OutputSettings.of(kind)), part).stream()
                             .filter(text -> text.contains("background"))

@@ -399,7 +399,7 @@ class OutputTest {
         JsonNode lost = client.post(address, "{\"kind\":\"PRESS_PDF\"}").json();
         assertThat(lost).hasSize(1);
         assertThat(lost.get(0).path("text").asString())
-                .isEqualTo("1 background goes to the screen only, and not into this.");
+                .isEqualTo("1 background goes to the screen only: not in this output.");
         assertThat(lost.get(0).path("pages").toString()).isEqualTo("[2]");
         assertThat(client.post(address, "{\"kind\":\"READING_PDF\"}").json()).isEmpty();
         assertThat(

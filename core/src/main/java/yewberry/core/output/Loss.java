@@ -128,12 +128,12 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
             String to = medium == Medium.PAPER ? "the screen" : "paper";
             note(
                     count(Item.AreaFill.class, fill -> !goes(fill)),
-                    "%s to " + to + " only, and not into this",
+                    "%s to " + to + " only: not in this output",
                     "background goes",
                     "backgrounds go");
             note(
                     count(Item.FrontFill.class, fill -> !fill.goesTo().has(medium)),
-                    "%s to " + to + " only, and not into this",
+                    "%s to " + to + " only: not in this output",
                     "picture or word goes",
                     "pictures and words go");
         }
@@ -243,7 +243,7 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
             }
             note(
                     found,
-                    "%s beyond the spine, where it ends in this",
+                    "%s beyond the spine: cut off there",
                     "stretch of text goes",
                     "stretches of text go");
         }
@@ -299,7 +299,7 @@ public record Loss(String text, Optional<Claim> breaks, List<Integer> pages) {
                     Optional.of(Claim.PDF_UA_1));
             note(
                     count(Item.FrontFill.class, fill -> fill.isImported() && isSilent(fill)),
-                    "%s no structure in this: export the files themselves, which keep theirs",
+                    "%s no structure here: export the files themselves, which keep theirs",
                     "page of a file has",
                     "pages of files have",
                     Optional.of(Claim.PDF_UA_1));
