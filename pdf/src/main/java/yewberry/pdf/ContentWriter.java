@@ -6,7 +6,6 @@ import java.io.ByteArrayOutputStream;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
 import java.util.HexFormat;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Rgb;
@@ -14,6 +13,9 @@ import yewberry.core.output.Structure;
 
 /** Writes the operators of a content stream (ISO 32000-1, annex A) one after the other. */
 final class ContentWriter {
+    /** Numbers below this have all their decimals in a double, eight at most. */
+    private static final double EXACT = 1e7;
+
     private final ByteArrayOutputStream out = new ByteArrayOutputStream();
 
     /** Begins what belongs to the page but not to its content: ISO 32000-1, 14.8.2.2. */
@@ -226,8 +228,11 @@ final class ContentWriter {
     }
 
     private void operator(String name, double[] operands, int count) {
-        numbers(Arrays.copyOf(operands, count));
-        raw(name + "\n");
+        for (int i = 0; i < count; i++) {
+            number(operands[i], 5);
+        }
+        raw(name);
+        out.write('\n');
     }
 
     /** Coordinates in points, from the bottom left. */
@@ -284,12 +289,32 @@ final class ContentWriter {
         }
     }
 
+    /** Most of what is written: as many digits as it takes, and no more than its decimals. */
     private void number(double value, int decimals) {
-        BigDecimal rounded =
-                BigDecimal.valueOf(value)
-                        .setScale(decimals, RoundingMode.HALF_UP)
-                        .stripTrailingZeros();
-        raw(rounded.signum() == 0 ? "0 " : rounded.toPlainString() + " ");
+        double size = Math.abs(value);
+        if (!(size < EXACT)) {
+            BigDecimal rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
+            raw(rounded.stripTrailingZeros().toPlainString() + " ");
+            return;
+        }
+        long unit = 1;
+        for (int i = 0; i < decimals; i++) {
+            unit *= 10;
+        }
+        long units = Math.round(size * unit);
+        if (value < 0 && units > 0) {
+            out.write('-');
+        }
+        raw(Long.toString(units / unit));
+        long part = units % unit;
+        if (part > 0) {
+            out.write('.');
+        }
+        for (long digit = unit / 10; part > 0; digit /= 10) {
+            out.write((int) ('0' + part / digit));
+            part %= digit;
+        }
+        out.write(' ');
     }
 
     private void raw(String text) {
