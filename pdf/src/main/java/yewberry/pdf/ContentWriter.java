@@ -18,6 +18,9 @@ final class ContentWriter {
 
     private final ByteArrayOutputStream out = new ByteArrayOutputStream();
 
+    /** The number that is written. */
+    private final byte[] digits = new byte[24];
+
     /** Begins what belongs to the page but not to its content: ISO 32000-1, 14.8.2.2. */
     void beginBackgroundArtifact() {
         raw("/Artifact <</Type /Background>> BDC\n");
@@ -297,24 +300,35 @@ final class ContentWriter {
             raw(rounded.stripTrailingZeros().toPlainString() + " ");
             return;
         }
-        long unit = 1;
+        double unit = 1;
         for (int i = 0; i < decimals; i++) {
             unit *= 10;
         }
-        long units = Math.round(size * unit);
-        if (value < 0 && units > 0) {
-            out.write('-');
+        long rest = Math.round(size * unit);
+        boolean below = value < 0 && rest > 0;
+        int left = decimals;
+        while (left > 0 && rest % 10 == 0) {
+            rest /= 10;
+            left--;
         }
-        raw(Long.toString(units / unit));
-        long part = units % unit;
-        if (part > 0) {
-            out.write('.');
+        // from its end
+        int at = digits.length;
+        digits[--at] = ' ';
+        if (left > 0) {
+            for (; left > 0; left--) {
+                digits[--at] = (byte) ('0' + rest % 10);
+                rest /= 10;
+            }
+            digits[--at] = '.';
         }
-        for (long digit = unit / 10; part > 0; digit /= 10) {
-            out.write((int) ('0' + part / digit));
-            part %= digit;
+        do {
+            digits[--at] = (byte) ('0' + rest % 10);
+            rest /= 10;
+        } while (rest > 0);
+        if (below) {
+            digits[--at] = '-';
         }
-        out.write(' ');
+        out.write(digits, at, digits.length - at);
     }
 
     private void raw(String text) {
