@@ -82,7 +82,7 @@ class SpreadPdfTest {
         Publication publication = guide.publication();
         Publication moved =
                 publication.withPages(
-                        publication.pages().stream().map(SpreadPdfTest::moved).toList());
+                        publication.pages().stream().map(page -> moved(page, 35)).toList());
         check(seed, guide, moved, 0.01);
     }
 
@@ -109,7 +109,7 @@ class SpreadPdfTest {
     }
 
     /** Its frames farther to the right. */
-    private static Page moved(Page page) {
+    static Page moved(Page page, double right) {
         return page.withLayer(
                 page.layer()
                         .withFrames(
@@ -122,7 +122,7 @@ class SpreadPdfTest {
                                                                         frame.box()
                                                                                         .x()
                                                                                         .millimetres()
-                                                                                + 35),
+                                                                                + right),
                                                                 frame.box().y(),
                                                                 frame.box().width(),
                                                                 frame.box().height())))

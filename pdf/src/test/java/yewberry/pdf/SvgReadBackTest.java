@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import yewberry.core.Refused;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
@@ -51,6 +52,28 @@ class SvgReadBackTest {
             assertThat(problems(SvgPicture.file(page, view), page, view))
                     .as("seed %d", seed)
                     .isEmpty();
+        }
+    }
+
+    /** In plain black, which overprints on paper, a space between others, and all off the page. */
+    @ParameterizedTest
+    @ValueSource(doubles = {35, 400})
+    void text_on_and_beyond_the_edge_of_a_page_matches(double right) {
+        View view = View.designed(Medium.PAPER, PressCondition.coated());
+        for (long seed = 4; seed <= 5; seed++) {
+            SeededGuide guide = new SeededGuide(seed);
+            Publication publication = guide.publication();
+            Publication moved =
+                    publication.withPages(
+                            publication.pages().stream()
+                                    .map(page -> SpreadPdfTest.moved(page, right))
+                                    .toList());
+            for (PageScene scene : guide.scenes(moved)) {
+                List<PlacedScene> page = SvgPicture.arrange(List.of(scene));
+                assertThat(problems(SvgPicture.file(page, view), page, view))
+                        .as("seed %d", seed)
+                        .isEmpty();
+            }
         }
     }
 
@@ -174,6 +197,9 @@ class SvgReadBackTest {
                 "something else | <g fill=\"# | <circle r=\"1\"/><g fill=\"# | changed by “circle”",
                 "two that changed places | (<g fill=\"#.*?</g></g>)(.*?)(<g fill=\"#.*?</g></g>) | $3$2$1 | not in its order",
                 "what is cut off | (<clipPath id=\"page[^>]*><rect x=\"[-0-9.]*\" y=\"[-0-9.]*\" width=\"3)[0-9]{2} | $100 | cut otherwise",
+                "a letter that is cut once more | <use  | <use clip-path=\"url(#over-1)\"  | cut otherwise",
+                "something that changes later | (<use [^>]*)/> | $1><animate attributeName=\"x\" to=\"9\"/></use> | changed by “animate”",
+                "a style sheet | <defs> | <defs><style>path{fill:red}</style> | changed by “style”",
                 "another size | (<svg [^>]*width=\")[0-9.]* | $1290 | size",
                 "another view | (<svg [^>]*viewBox=\"[-0-9.]*) | $11 | another colour"
             })

@@ -135,16 +135,25 @@ final class SvgItemCheck {
         }
         List<Shape> shapes = glyphs.stream().map(Wanted::path).toList();
         Rect region = run.bounds().intersection(page.scene().boxes().bleed());
-        if (at < marks.size() && marks.get(at).image()) {
+        if (!region.isEmpty() && isNextOfPixels(shapes)) {
             pixels(wanted("a letter of " + shortened(run), page, region.shape()), shapes);
             return;
         }
-        // once in each colour that it comes to with what it lies on
-        do {
+        // once in each colour that it comes to with what it lies on; beyond the page in none
+        boolean isWanted = !region.isEmpty();
+        while (!glyphs.isEmpty() && (isWanted || isNext(shapes))) {
             for (Wanted glyph : glyphs) {
-                filled(glyph, "#");
+                colored(glyph, "#");
             }
-        } while (!glyphs.isEmpty() && isNext(shapes));
+            isWanted = false;
+        }
+    }
+
+    /** Whether the next mark is pixels that are cut to letters; spaces are cut to nothing. */
+    private boolean isNextOfPixels(List<Shape> letters) {
+        return at < marks.size()
+                && marks.get(at).image()
+                && (!letters.isEmpty() || marks.get(at).clips().getLast().isEmpty());
     }
 
     /** Whether the next marks are the same shapes again. */
@@ -176,6 +185,7 @@ final class SvgItemCheck {
             String color = view.see(stroke.paint().color()).hex();
             boolean like =
                     found.fill().equals("none")
+                            && found.clips().size() == 1
                             && Math.abs(found.width() - stroke.width()) < TOLERANCE
                             && found.join().equalsIgnoreCase(stroke.join().name())
                             && found.miterLimit().equals(Long.toString((long) Outline.MITER_LIMIT));
@@ -192,6 +202,13 @@ final class SvgItemCheck {
      * @param color that it begins with
      */
     private void filled(Wanted wanted, String color) throws Differs {
+        if (colored(wanted, color).clips().size() > 1) {
+            throw differs(wanted, "cut otherwise");
+        }
+    }
+
+    /** The same of what may be cut to parts, each of another colour. */
+    private Mark colored(Wanted wanted, String color) throws Differs {
         Mark found = next(wanted);
         if (!found.stroke().equals("none") || found.image()) {
             throw differs(wanted, "drawn otherwise");
@@ -199,6 +216,7 @@ final class SvgItemCheck {
         if (!found.fill().startsWith(color)) {
             throw differs(wanted, "in another colour");
         }
+        return found;
     }
 
     /**
@@ -215,11 +233,14 @@ final class SvgItemCheck {
                         Math.ceil(box.getHeight() / pixel - 1e-6) * pixel);
         Mark found = next(new Wanted(wanted.name, painted, wanted.page));
         List<Shape> last = found.clips().getLast();
+        // the page alone, or what it is cut to besides; spaces are cut to nothing
+        int count = cut.isEmpty() && !last.isEmpty() ? 1 : 2;
         boolean isCut =
-                cut.isEmpty()
-                        || last.size() == cut.size()
-                                && Stream.iterate(0, i -> i < cut.size(), i -> i + 1)
-                                        .allMatch(i -> isSame(cut.get(i), last.get(i)));
+                found.clips().size() == count
+                        && (count == 1
+                                || last.size() == cut.size()
+                                        && Stream.iterate(0, i -> i < cut.size(), i -> i + 1)
+                                                .allMatch(i -> isSame(cut.get(i), last.get(i))));
         if (!found.image()) {
             throw differs(wanted, "drawn otherwise");
         }

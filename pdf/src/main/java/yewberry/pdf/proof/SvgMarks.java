@@ -48,6 +48,22 @@ final class SvgMarks {
                     "stroke-miterlimit",
                     "preserveAspectRatio");
 
+    /** What a page is written in; of any other element is said that it is there. */
+    private static final Set<String> ELEMENTS =
+            Set.of(
+                    "#root",
+                    "svg",
+                    "defs",
+                    "clipPath",
+                    "linearGradient",
+                    "radialGradient",
+                    "stop",
+                    "path",
+                    "g",
+                    "rect",
+                    "use",
+                    "image");
+
     private final Map<String, Element> named = new HashMap<>();
     private final Map<String, Path2D> outlines = new HashMap<>();
     private final List<Mark> marks = new ArrayList<>();
@@ -94,6 +110,9 @@ final class SvgMarks {
                 Jsoup.parse(new String(file, StandardCharsets.UTF_8), "", Parser.xmlParser());
         SvgMarks read = new SvgMarks(document);
         Within outside = new Within(new AffineTransform(), Map.of(), List.of(), "");
+        document.getAllElements().stream()
+                .filter(element -> !ELEMENTS.contains(element.tagName()))
+                .forEach(element -> read.odd(element, outside));
         for (Element root : document.children()) {
             root.children().forEach(element -> read.element(element, outside));
         }
@@ -108,10 +127,7 @@ final class SvgMarks {
         switch (element.tagName()) {
             case "g" -> element.children().forEach(child -> element(child, here));
             case "image" -> add(box(element), true, here);
-            default ->
-                    shape(element)
-                            .ifPresentOrElse(
-                                    path -> add(path, false, here), () -> odd(element, here));
+            default -> shape(element).ifPresent(path -> add(path, false, here));
         }
     }
 
