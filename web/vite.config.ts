@@ -1,9 +1,10 @@
 import react from "@vitejs/plugin-react";
 import optimizeLocales from "@react-aria/optimize-locales-plugin";
 import { defineConfig } from "vitest/config";
+import { reactCompiler } from "./reactCompiler";
 
 export default defineConfig({
-  plugins: [react(), optimizeLocales.vite({ locales: ["en-US"] })],
+  plugins: [reactCompiler(), react(), optimizeLocales.vite({ locales: ["en-US"] })],
   build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 1200 },
   server: {
     proxy: {

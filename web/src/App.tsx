@@ -1,17 +1,21 @@
+import { useEffect } from "react";
 import { BrowserRouter, Route, Routes } from "react-router";
-import { Bench } from "./bench/Bench";
-import { Flatplan } from "./flatplan/Flatplan";
-import { Findings } from "./findings/Findings";
-import { Pairings } from "./pairings/Pairings";
-import { Output } from "./output/Output";
-import { useFollowing } from "./publication/useOthers";
 import { PublicationScreen } from "./publication/PublicationScreen";
+import { useFollowing } from "./publication/useOthers";
 import { Shelf } from "./shelf/Shelf";
 import { CommandsProvider } from "./ui/CommandField";
+import { lazily, readAll } from "./ui/lazily";
 import { StatusProvider } from "./ui/Status";
+
+const Bench = lazily(async () => (await import("./bench/Bench")).Bench);
+const Flatplan = lazily(async () => (await import("./flatplan/Flatplan")).Flatplan);
+const Pairings = lazily(async () => (await import("./pairings/Pairings")).Pairings);
+const Findings = lazily(async () => (await import("./findings/Findings")).Findings);
+const Output = lazily(async () => (await import("./output/Output")).Output);
 
 export function App() {
   useFollowing();
+  useEffect(readAll, []);
   return (
     <BrowserRouter>
       <StatusProvider>

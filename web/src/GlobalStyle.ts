@@ -26,6 +26,10 @@ export const GlobalStyle = createGlobalStyle`
     outline-offset: 2px;
     box-shadow: 0 0 0 2px ${theme.color.paper};
   }
+  /* a part of the screen as a whole, within its edge: its neighbours hide what is around it */
+  :is(header, main, aside, section)[tabindex="-1"]:focus-visible {
+    outline-offset: -3px;
+  }
   @media (prefers-reduced-motion: reduce) {
     *, *::before, *::after { transition: none !important; animation: none !important; scroll-behavior: auto !important; }
   }

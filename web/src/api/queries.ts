@@ -10,6 +10,7 @@ import {
 import { useStatus } from "../ui/Status";
 import { answered, author, client } from "./client";
 import { readPublication } from "./publication";
+import { readAhead, whenSeen } from "./seenFirst";
 import type {
   Edit,
   Extent,
@@ -134,18 +135,25 @@ export function useStamps(
   wanted: boolean,
 ) {
   const from = index - (index % STAMPS);
+  const queries = useQueryClient();
   return useQuery({
     queryKey: ["stamps", publication.id, publication.revision, viewing, from],
     queryFn: wanted
-      ? () =>
-          answered(
+      ? async () => {
+          // small pictures that are there stay so long; where there are none, they come at once
+          const all = queries.getQueriesData({ queryKey: ["stamps", publication.id] });
+          if (all.some(([key, data]) => data !== undefined && key[4] === from)) {
+            await whenSeen(queries, publication.id);
+          }
+          return answered(
             client.GET("/api/publications/{id}/stamps", {
               params: {
                 path: { id: publication.id },
                 query: { from, to: from + STAMPS, viewing },
               },
             }),
-          )
+          );
+        }
       : skipToken,
     staleTime: Infinity,
   });
@@ -334,17 +342,20 @@ const NEXT_PART = 50;
  * pages it comes in parts, until as many are checked as there are.
  */
 export function useFindings(publication: Publication, viewing: Viewing = "AS_DESIGNED") {
+  const queries = useQueryClient();
   return useQuery({
     queryKey: ["findings", publication.id, publication.revision, viewing],
-    queryFn: () =>
-      answered(
+    queryFn: async () => {
+      await whenSeen(queries, publication.id);
+      return answered(
         client.GET("/api/publications/{id}/findings", {
           params: {
             path: { id: publication.id },
             query: viewing === "AS_DESIGNED" ? {} : { viewing },
           },
         }),
-      ),
+      );
+    },
     placeholderData: keepPreviousData,
     refetchInterval: ({ state }) =>
       state.data && state.data.checked < state.data.pages ? NEXT_PART : false,
@@ -611,6 +622,10 @@ export function useSteps(publication: Publication) {
     await queries.invalidateQueries({ queryKey: key });
   };
   const onError = (error: Error) => status.fail(error.message);
+  const shown = (result: Schemas["StepResult"]) => {
+    queries.setQueryData(["history", publication.id, result.revision], result);
+    readAhead(queries, publication.id, result.revision);
+  };
 
   const edit = useMutation({
     scope,
@@ -623,7 +638,8 @@ export function useSteps(publication: Publication) {
         }),
       );
     },
-    onSuccess: (_, { done, onKept }) => {
+    onSuccess: (result, { done, onKept }) => {
+      shown(result);
       onKept?.();
       if (done) {
         status.say(done);
@@ -642,7 +658,10 @@ export function useSteps(publication: Publication) {
           body: { author: author() },
         }),
       ),
-    onSuccess: () => status.say("Undone"),
+    onSuccess: (result) => {
+      shown(result);
+      status.say("Undone");
+    },
     onError,
     onSettled: settled,
   });
@@ -656,7 +675,10 @@ export function useSteps(publication: Publication) {
           body: { author: author() },
         }),
       ),
-    onSuccess: () => status.say("Redone"),
+    onSuccess: (result) => {
+      shown(result);
+      status.say("Redone");
+    },
     onError,
     onSettled: settled,
   });

@@ -29,6 +29,9 @@ import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { Failed, Notice, VisuallyHidden } from "../ui/Notice";
 import { Divider } from "../ui/Divider";
+import { useArea } from "../ui/useArea";
+import { lazily } from "../ui/lazily";
+import { Parts } from "../ui/Parts";
 import { counted, ratio } from "../ui/words";
 import { mm } from "../ui/length";
 import { keep, readKept, useKept } from "../ui/kept";
@@ -55,7 +58,6 @@ import { noScope, PAGES, scopesOf } from "../scope/scope";
 import { ScopeBar } from "../scope/ScopeBar";
 import { ScopePanel } from "../scope/ScopePanel";
 import { SpreadView, type Focus } from "../stage/SpreadView";
-import { StoryPanel } from "../story/StoryPanel";
 import { StrataPanel } from "../strata/StrataPanel";
 import { WalkBar, type Walk } from "../stage/WalkBar";
 import { finenessAt, nextPercent, type Zoom } from "../stage/zoom";
@@ -135,6 +137,8 @@ const Foot = styled.section<{ $height: number }>`
   }
 `;
 
+const StoryPanel = lazily(async () => (await import("../story/StoryPanel")).StoryPanel);
+
 const nothing: Finding[] = [];
 
 /** Where one was last, in this window. */
@@ -176,7 +180,12 @@ export function Bench() {
   const [panels, setPanels] = useKept<Panels>(localStorage, "yewberry-panels", allOpen);
   const files = useDroppedFiles(publication);
   const [sizes, setSizes] = useKept<PanelSizes>(localStorage, "yewberry-panel-sizes", usualSizes);
+  const middle = useRef<HTMLElement>(null);
+  const middleProps = useArea(middle, "region", "Spread");
   const right = useRef<HTMLElement>(null);
+  const rightProps = useArea(right, "complementary", "What is painted", !panels.strata);
+  const foot = useRef<HTMLElement>(null);
+  const footProps = useArea(foot, "region", "All pages", !panels.pages);
   const [trial, setTrial] = useState<Edit>();
   const [settling, setSettling] = useState<{ picture: string; revision: number }>();
   const [sampling, setSampling] = useState<Sampling>();
@@ -201,6 +210,10 @@ export function Bench() {
   const [before, setBefore] = useState(false);
   const asItCame = before && hasFiles;
   const picture = usePicture(publication, page?.spread ?? 0, viewing, ppi, asItCame);
+  const [drawn, setDrawn] = useState<number>();
+  if (!picture.isPlaceholderData && drawn !== page?.spread) {
+    setDrawn(page?.spread);
+  }
   useNeighbours(publication, page?.spread ?? 0, viewing, ppi, asItCame);
   // at each key, and at each move of the pointer, only the picture has to follow
   const following = trial?.type === "writeText" || trial?.type === "placeFrame";
@@ -344,6 +357,7 @@ export function Bench() {
   const isSettling =
     settling !== undefined &&
     (settling.revision === publication.revision || picture.isPlaceholderData);
+  const ofAnother = picture.isPlaceholderData && drawn !== page.spread && !spread.isPlaceholderData;
   const shownFindings =
     tried && !following
       ? preview.data.findings
@@ -455,7 +469,7 @@ export function Bench() {
           onFiles={onCatalogueFiles}
         />
         {panels.catalogue && edge("catalogue", "Width of the catalogue", "width", 1)}
-        <Middle aria-label="Spread" $folded={isFolded(panels)}>
+        <Middle ref={middle} {...middleProps} $folded={isFolded(panels)}>
           <ZoomBar
             zoom={zoom}
             percent={percent}
@@ -497,10 +511,13 @@ export function Bench() {
               <SpreadView
                 publication={publication}
                 spread={spread.data}
+                viewing={viewing}
                 picture={
-                  asItCame
-                    ? picture.data
-                    : (triedPicture ?? (isSettling ? settling.picture : picture.data))
+                  ofAnother
+                    ? undefined
+                    : asItCame
+                      ? picture.data
+                      : (triedPicture ?? (isSettling ? settling.picture : picture.data))
                 }
                 zoom={writing !== undefined && zoom.kind === "spread" ? { kind: "page" } : zoom}
                 page={page.id}
@@ -528,7 +545,11 @@ export function Bench() {
             ) : (
               !spread.isError && <Notice role="status">Drawing the spread…</Notice>
             )}
-            {writing !== undefined && <StoryPanel publication={publication} story={writing} />}
+            {writing !== undefined && (
+              <Parts>
+                <StoryPanel publication={publication} story={writing} />
+              </Parts>
+            )}
           </Beside>
           {!isFolded(panels) && (
             <Legend
@@ -550,7 +571,7 @@ export function Bench() {
           )}
         </Middle>
         {panels.strata && edge("strata", "Width of the strata", "width", -1)}
-        <Right ref={right} aria-label="What is painted" hidden={!panels.strata}>
+        <Right ref={right} {...rightProps}>
           <ScopeBar />
           <BackgroundPanel publication={publication} />
           <StrataPanel publication={publication} point={point} viewing={viewing} />
@@ -558,7 +579,7 @@ export function Bench() {
           <WalkBar id={keysId} walk={walk} onWalk={setWalk} />
         </Right>
         {panels.pages && edge("pages", "Height of the pages", "height", -1)}
-        <Foot aria-label="All pages" hidden={!panels.pages} $height={sizes.pages}>
+        <Foot ref={foot} {...footProps} $height={sizes.pages}>
           <PageActionsMenu
             publication={publication}
             chosen={chosenOrOpen}

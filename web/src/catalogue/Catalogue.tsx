@@ -1,9 +1,10 @@
 import { Plus, Search } from "lucide-react";
-import { memo, useMemo, useState } from "react";
+import { memo, useMemo, useRef, useState } from "react";
 import styled from "styled-components";
 import { useSteps, useUses } from "../api/queries";
 import type { PageEntry, Publication } from "../api/types";
 import { theme } from "../theme";
+import { useArea } from "../ui/useArea";
 import { QuietButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { useCommands } from "../ui/commands";
@@ -101,6 +102,8 @@ function Entries({
   /** Imports files. */
   onFiles: (files: File[]) => void;
 }) {
+  const column = useRef<HTMLElement>(null);
+  const columnProps = useArea(column, "complementary", "Catalogue", hidden);
   const { isOver, dropProps } = useFileDrop(onFiles);
   const steps = useSteps(publication);
   const { reveal } = useBench();
@@ -181,12 +184,7 @@ function Entries({
     recipes.length;
 
   return (
-    <Column
-      aria-label="Catalogue"
-      hidden={hidden}
-      style={isOver ? dropping : undefined}
-      {...dropProps}
-    >
+    <Column ref={column} {...columnProps} style={isOver ? dropping : undefined} {...dropProps}>
       <Finder>
         <Search size={15} aria-hidden />
         <input

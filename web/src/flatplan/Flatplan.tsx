@@ -12,6 +12,7 @@ import { overviewSizes } from "../publication/sizes";
 import { useDroppedFiles } from "../pictures/useDroppedFiles";
 import { theme } from "../theme";
 import { edges, SmallPage } from "../ui/SmallPage";
+import { useArea } from "../ui/useArea";
 import { VisuallyHidden } from "../ui/Notice";
 import { dropping, useFileDrop } from "../ui/useFileDrop";
 import { ChosenPanel } from "./ChosenPanel";
@@ -183,6 +184,8 @@ export function Flatplan() {
   const navigate = useNavigate();
   const findings = useFindings(publication, viewing);
   const [selection, setSelection] = useState<Aria.Selection>(new Set());
+  const layout = useRef<HTMLElement>(null);
+  const layoutProps = useArea(layout, "main", "Content");
   const frame = useRef<HTMLDivElement>(null);
   const room = useWidth(frame);
   const { facing } = publication.setup;
@@ -230,7 +233,7 @@ export function Flatplan() {
   });
 
   return (
-    <Layout>
+    <Layout ref={layout} {...layoutProps}>
       <VisuallyHidden as="h1">{publication.name}, flatplan</VisuallyHidden>
       <Bars>
         <PageActions

@@ -1,5 +1,5 @@
 import { Redo2, Settings2, Undo2 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import {
   NavLink,
   Outlet,
@@ -17,6 +17,8 @@ import { Button, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { useCommands } from "../ui/commands";
 import { Failed, Notice, VisuallyHidden } from "../ui/Notice";
+import { Parts } from "../ui/Parts";
+import { toNextArea, useArea } from "../ui/useArea";
 import { Wordmark } from "../ui/Wordmark";
 import { SetupDialog } from "./SetupDialog";
 import { useOthers } from "./useOthers";
@@ -169,6 +171,8 @@ function Opened({ publication }: { publication: Publication }) {
   const findings = useFindings(publication);
   const others = useOthers(publication.id);
   const [dark, onDark] = useSurround();
+  const top = useRef<HTMLElement>(null);
+  const topProps = useArea(top, "banner", "Yewberry");
   const [setup, setSetup] = useState(false);
   const [chosen, setViewing] = useState<Viewing>("AS_DESIGNED");
   const offered = viewings(publication);
@@ -222,6 +226,7 @@ function Opened({ publication }: { publication: Publication }) {
       run: steps.redo,
     },
     { label: dark ? "Light surround" : "Dark surround", run: () => onDark(!dark) },
+    { label: "Next part of the screen", keys: "F6", run: toNextArea },
     { label: "Setup of the publication", run: () => setSetup(true) },
     ...screens.map(({ label, to }) => ({
       label: `Go to ${label}`,
@@ -236,7 +241,7 @@ function Opened({ publication }: { publication: Publication }) {
   ]);
   return (
     <Page>
-      <Top>
+      <Top ref={top} {...topProps}>
         <Wordmark />
         <Title onPress={() => setSetup(true)} aria-label={`Setup of ${publication.name}`}>
           <span>{publication.name}</span>
@@ -283,7 +288,9 @@ function Opened({ publication }: { publication: Publication }) {
           </Viewing>
         </Tools>
       </Top>
-      <Outlet context={{ publication, viewing, dark, onDark } satisfies Shared} />
+      <Parts>
+        <Outlet context={{ publication, viewing, dark, onDark } satisfies Shared} />
+      </Parts>
       {setup && <SetupDialog publication={publication} onClose={() => setSetup(false)} />}
     </Page>
   );

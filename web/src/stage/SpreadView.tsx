@@ -10,10 +10,18 @@ import {
 } from "react";
 import styled from "styled-components";
 import type { Point } from "../api/queries";
-import type { BehindTextStratum, Finding, PlacedPage, Publication, Spread } from "../api/types";
+import type {
+  BehindTextStratum,
+  Finding,
+  PlacedPage,
+  Publication,
+  Spread,
+  Viewing,
+} from "../api/types";
 import { theme } from "../theme";
 import { VisuallyHidden } from "../ui/Notice";
 import { dropping, useFileDrop } from "../ui/useFileDrop";
+import { CoarseSpread } from "./CoarseSpread";
 import { Frames } from "./Frames";
 import { PaddingHandles } from "./PaddingHandles";
 import { FindingMarks } from "./FindingMarks";
@@ -46,12 +54,10 @@ const Sheet = styled.div`
   margin: ${DESK}px;
   cursor: crosshair;
   forced-color-adjust: none;
-  & > .picture > svg {
+  & > .picture,
+  & > .picture > div,
+  & > .picture > div > svg {
     display: block;
-    width: 100%;
-    height: 100%;
-  }
-  & > .picture {
     width: 100%;
     height: 100%;
   }
@@ -109,6 +115,7 @@ export interface Focus {
 export function SpreadView({
   publication,
   spread,
+  viewing,
   picture,
   zoom,
   page,
@@ -126,7 +133,9 @@ export function SpreadView({
 }: {
   publication: Publication;
   spread: Spread;
-  picture: string;
+  viewing: Viewing;
+  /** None as long as there is only that of another spread. */
+  picture: string | undefined;
   zoom: Zoom;
   /** The open page. */
   page: string;
@@ -250,7 +259,18 @@ export function SpreadView({
         onClick={onClick}
         style={{ width: spread.view.width * scale, height: spread.view.height * scale }}
       >
-        <div className="picture" aria-hidden dangerouslySetInnerHTML={{ __html: picture }} />
+        <div className="picture" aria-hidden>
+          {picture === undefined ? (
+            <CoarseSpread
+              publication={publication}
+              spread={spread}
+              viewing={viewing}
+              scale={scale}
+            />
+          ) : (
+            <div dangerouslySetInnerHTML={{ __html: picture }} />
+          )}
+        </div>
         <FindingMarks spread={spread} findings={findings} scale={scale} />
         {shading && point && (
           <PaddingHandles

@@ -11,6 +11,7 @@ import { useFlow, useStory } from "../api/story";
 import type { Publication, Story } from "../api/types";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
+import { useArea } from "../ui/useArea";
 import { Button, QuietButton } from "../ui/Button";
 import { Choice, ChoiceMenu } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
@@ -185,8 +186,10 @@ export function StoryPanel({
 }) {
   const { write } = useBench();
   const story = useStory(publication, id);
+  const panel = useRef<HTMLElement>(null);
+  const panelProps = useArea(panel, "region", "Text");
   return (
-    <Panel aria-label="Text">
+    <Panel ref={panel} {...panelProps}>
       {story.data && story.data.id === id ? (
         <Writing
           key={id}

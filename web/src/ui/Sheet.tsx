@@ -1,12 +1,20 @@
+import { useRef, type ComponentProps } from "react";
 import styled from "styled-components";
 import { theme } from "../theme";
+import { useArea } from "./useArea";
 
-/** The ground of a screen that reads from top to bottom. */
-export const Main = styled.main`
+const Ground = styled.main`
   flex: 1;
   min-height: 0;
   overflow: auto;
 `;
+
+/** The ground of a screen that reads from top to bottom. */
+export function Main(props: ComponentProps<typeof Ground>) {
+  const ground = useRef<HTMLElement>(null);
+  const groundProps = useArea(ground, "main", "Content");
+  return <Ground ref={ground} {...groundProps} {...props} />;
+}
 
 /** Its content, at a width that can be read. */
 export const Inner = styled.div`

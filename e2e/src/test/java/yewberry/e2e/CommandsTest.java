@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.HashSet;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -106,5 +108,51 @@ class CommandsTest {
         page.keyboard().press("Escape");
         assertThat(list(page)).isHidden();
         assertThat(stage(page)).isFocused();
+    }
+
+    /** Where the focus is: the name of the part of the screen. */
+    private static String part(Page page) {
+        return (String)
+                page.evaluate(
+                        "() => document.activeElement.closest('[role][aria-label]:is(aside, section, header, main)')?.ariaLabel ?? ''");
+    }
+
+    @Test
+    void from_the_page_every_panel_is_at_most_six_stops_away(Browser.Window window) {
+        Page page = window.openDemo("?page=5");
+        stage(page).click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Text: The telescopes").setExact(true))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Write").setExact(true))
+                .click();
+        assertThat(Browser.story(page)).isFocused();
+        Set<String> reached = new HashSet<>();
+        for (int stop = 0; stop < 6; stop++) {
+            page.keyboard().press("F6");
+            reached.add(part(page));
+        }
+        assertThat(reached)
+                .containsExactlyInAnyOrder(
+                        "Yewberry", "Catalogue", "Spread", "Text", "What is painted", "All pages");
+        // back to the part that is left as it was left
+        assertThat(Browser.story(page)).isFocused();
+        page.keyboard().press("F6");
+        String next = part(page);
+        page.keyboard().press("Shift+F6");
+        assertThat(Browser.story(page)).isFocused();
+        // what is folded is no stop
+        page.keyboard().press("Escape");
+        stage(page).focus();
+        page.keyboard().press("f");
+        Set<String> open = new HashSet<>();
+        for (int stop = 0; stop < 6; stop++) {
+            page.keyboard().press("F6");
+            open.add(part(page));
+        }
+        assertThat(open).containsExactlyInAnyOrder("Yewberry", "Spread");
+        assertThat(next).isNotEmpty();
+        assertThat(window.complaints()).isEmpty();
     }
 }

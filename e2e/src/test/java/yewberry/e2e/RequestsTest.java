@@ -5,11 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Request;
+import com.microsoft.playwright.Response;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.regex.Pattern;
+import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -82,7 +88,95 @@ class RequestsTest {
                                 .click(),
                 16,
                 200);
+        held(
+                page,
+                "choose pages",
+                () -> {
+                    page.getByLabel("Choose pages").fill("2-9");
+                    page.keyboard().press("Enter");
+                },
+                8,
+                300);
+        held(
+                page,
+                "colour them",
+                () -> {
+                    page.getByText("Add a background…").first().click();
+                    page.getByRole(AriaRole.MENUITEM).first().click();
+                },
+                20,
+                300);
+        stage.focus();
+        held(page, "take that back", () -> page.keyboard().press("Control+z"), 20, 300);
+        held(page, "open the Findings", () -> screen(page, "^Findings"), 10, 600);
+        held(page, "open the Flatplan", () -> screen(page, "^Flatplan"), 20, 600);
         Browser.undoAll(page);
+    }
+
+    @Test
+    void writing_sends_and_reads_one_paragraph(Browser.Window window) {
+        Page page = window.openDemo("?page=5");
+        count(page);
+        exact(page, "Text: The telescopes").click();
+        exact(page, "Write").click();
+        Browser.story(page).waitFor();
+        Browser.story(page).locator("p").nth(1).click();
+        held(page, "write a word", () -> page.keyboard().type("Dunlin "), 24, 400);
+        long sent =
+                asked.stream()
+                        .filter(each -> each.url().endsWith("/edits"))
+                        .mapToLong(each -> each.postDataBuffer().length)
+                        .sum();
+        assertThat(sent).as("bytes of the edit").isBetween(1L, 5_000L);
+        Browser.undoAll(page);
+    }
+
+    private static Locator exact(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static void screen(Page page, String name) {
+        page.getByRole(AriaRole.NAVIGATION)
+                .getByRole(
+                        AriaRole.LINK,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile(name)))
+                .click();
+    }
+
+    private static final int KILOBYTE = 1000;
+
+    @Test
+    void the_first_screens_read_no_more_script_than_they_need(Browser.Window window)
+            throws IOException {
+        Page page = window.page();
+        // what is read ahead of the other screens comes later and is not counted
+        page.addInitScript(
+                "const later = setTimeout; window.setTimeout = (act, after, ...more) => after === 1500 ? 0 : later(act, after, ...more)");
+        List<Response> scripts = new CopyOnWriteArrayList<>();
+        page.onResponse(response -> {
+            if (response.url().endsWith(".js")) {
+                scripts.add(response);
+            }
+        });
+        window.openShelf();
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        assertThat(zipped(scripts)).as("the shelf").isBetween(50, 250);
+        scripts.clear();
+        window.openDemo("?page=5");
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        assertThat(zipped(scripts)).as("the Bench").isBetween(50, 350);
+    }
+
+    /** In kB, whatever the server zips. */
+    private static int zipped(List<Response> scripts) throws IOException {
+        var sum = new ByteArrayOutputStream();
+        for (Response each : scripts) {
+            try (var zip = new GZIPOutputStream(sum)) {
+                zip.write(each.body());
+            }
+        }
+        return sum.size() / KILOBYTE;
     }
 
     private static void turn(Page page) {
