@@ -1,7 +1,7 @@
 import react from "@vitejs/plugin-react";
 import optimizeLocales from "@react-aria/optimize-locales-plugin";
 import { defineConfig } from "vitest/config";
-import { reactCompiler } from "./reactCompiler";
+import { reactCompiler } from "./reactCompiler.ts";
 
 export default defineConfig({
   plugins: [reactCompiler(), react(), optimizeLocales.vite({ locales: ["en-US"] })],

@@ -4,6 +4,7 @@ import styled from "styled-components";
 import { useSteps, useUses } from "../api/queries";
 import type { PageEntry, Publication } from "../api/types";
 import { theme } from "../theme";
+import { Rows } from "../ui/Rows";
 import { useArea } from "../ui/useArea";
 import { QuietButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
@@ -41,6 +42,9 @@ const Column = styled.aside`
     border-bottom: 1px solid ${theme.color.rule};
   }
 `;
+
+/** About how high a folded entry is, in pixels. */
+const ROW = 44;
 
 const Finder = styled.label`
   display: flex;
@@ -222,22 +226,24 @@ function Entries({
             </QuietButton>
           }
         >
-          {parents.map((parent) => (
-            <Fold
-              key={parent.id}
-              head={
-                <>
-                  <Name>
-                    {parent.name}
-                    {usesWhat(parent.id)}
-                  </Name>
-                  <Quiet>{counted(parent.pages, "page", "pages")}</Quiet>
-                </>
-              }
-            >
-              <ParentEditor publication={publication} parent={parent} />
-            </Fold>
-          ))}
+          <Rows entries={parents} height={ROW}>
+            {(parent) => (
+              <Fold
+                key={parent.id}
+                head={
+                  <>
+                    <Name>
+                      {parent.name}
+                      {usesWhat(parent.id)}
+                    </Name>
+                    <Quiet>{counted(parent.pages, "page", "pages")}</Quiet>
+                  </>
+                }
+              >
+                <ParentEditor publication={publication} parent={parent} />
+              </Fold>
+            )}
+          </Rows>
         </Section>
       )}
       {swatches.length > 0 && (
@@ -253,26 +259,28 @@ function Entries({
             </>
           }
         >
-          {swatches.map((swatch) => (
-            <Movable key={swatch.id} {...rowOf(swatch.id)}>
-              <Fold
-                isExpanded={openSwatches.has(swatch.id)}
-                onExpandedChange={(open) => fold(swatch.id, open)}
-                head={
-                  <>
-                    <Chip $color={swatch.screen} $size={24} />
-                    <Name>
-                      {swatch.name}
-                      <Values>{swatch.values}</Values>
-                    </Name>
-                    <Quiet>{swatch.uses === 0 ? "unused" : `${swatch.uses} ×`}</Quiet>
-                  </>
-                }
-              >
-                <SwatchEditor publication={publication} swatch={swatch} />
-              </Fold>
-            </Movable>
-          ))}
+          <Rows entries={swatches} height={ROW} isWanted={(swatch) => openSwatches.has(swatch.id)}>
+            {(swatch) => (
+              <Movable key={swatch.id} {...rowOf(swatch.id)}>
+                <Fold
+                  isExpanded={openSwatches.has(swatch.id)}
+                  onExpandedChange={(open) => fold(swatch.id, open)}
+                  head={
+                    <>
+                      <Chip $color={swatch.screen} $size={24} />
+                      <Name>
+                        {swatch.name}
+                        <Values>{swatch.values}</Values>
+                      </Name>
+                      <Quiet>{swatch.uses === 0 ? "unused" : `${swatch.uses} ×`}</Quiet>
+                    </>
+                  }
+                >
+                  <SwatchEditor publication={publication} swatch={swatch} />
+                </Fold>
+              </Movable>
+            )}
+          </Rows>
         </Section>
       )}
       <RecipeSection
@@ -328,17 +336,19 @@ function Entries({
             </>
           }
         >
-          {looks.map((entry) => (
-            <LookRow
-              key={entry.look.id}
-              name={entry.look.name}
-              values={`${entry.look.family}, ${entry.look.size}`}
-              because={because.get(entry.look.id)}
-              uses={entry.uses}
-            >
-              <LookEditor publication={publication} entry={entry} />
-            </LookRow>
-          ))}
+          <Rows entries={looks} height={ROW}>
+            {(entry) => (
+              <LookRow
+                key={entry.look.id}
+                name={entry.look.name}
+                values={`${entry.look.family}, ${entry.look.size}`}
+                because={because.get(entry.look.id)}
+                uses={entry.uses}
+              >
+                <LookEditor publication={publication} entry={entry} />
+              </LookRow>
+            )}
+          </Rows>
         </Section>
       )}
       <CharacterLooks

@@ -114,7 +114,7 @@ export function ListFields({
                 onChange={(higher) => void put({ mark: { ...mark, higher } })}
               />
               <Tick
-                label="Count on after other paragraphs, as headings do"
+                label="Continue the numbers after other paragraphs, as headings do"
                 checked={mark.onward}
                 onChange={(onward) => void put({ mark: { ...mark, onward } })}
               />

@@ -83,7 +83,7 @@ export function ParentEditor({
                   parent: parent.id,
                   ...(base === nothing ? {} : { base }),
                 },
-                base === nothing ? "It stands by itself" : "What lies on that one lies below now",
+                base === nothing ? "Based on no other parent now" : "Based on that parent now",
               )
             }
           />

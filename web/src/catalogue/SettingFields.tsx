@@ -11,7 +11,7 @@ type Setting = Look["setting"];
 type Letters = Setting["letters"];
 
 const begins = [
-  { id: "ANYWHERE", label: "After the paragraph before" },
+  { id: "ANYWHERE", label: "After the previous paragraph" },
   { id: "COLUMN", label: "In the next column" },
   { id: "FRAME", label: "In the next frame" },
 ];

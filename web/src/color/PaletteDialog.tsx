@@ -61,7 +61,7 @@ export function PaletteDialog({
       const format = formats.find((each) => each.ending === ending)?.id;
       if (!format) {
         throw new Error(
-          `“${file.name}” is no palette that can be read; choose a file that ends in .json, .css or .csv.`,
+          `“${file.name}” is not a palette that can be read; choose a file that ends in .json, .css or .csv.`,
         );
       }
       return { name: file.name, found: await readPalette(publication, format, await file.text()) };

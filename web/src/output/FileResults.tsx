@@ -89,7 +89,7 @@ export function FileResults({ job }: { job: Job }) {
                     "✓ as it should be"
                   )}
                   {file.repaired && (
-                    <div>It came damaged, and was written anew instead of added to.</div>
+                    <div>It came damaged, and was written again instead of added to.</div>
                   )}
                 </td>
               </tr>

@@ -286,7 +286,7 @@ export function MakeOutput({
         <h3>What this loses or changes</h3>
         {losses.isPending && <p role="status">Going through the pages…</p>}
         {losses.isError && <Failed>✕ {losses.error.message}</Failed>}
-        {losses.data?.length === 0 && <p>Nothing: all of the pages is in it as it is.</p>}
+        {losses.data?.length === 0 && <p>Nothing: the pages go out as they are.</p>}
         {losses.data && losses.data.length > 0 && (
           <Lost>
             {losses.data.map((loss) => (

@@ -143,7 +143,7 @@ export function Pairings() {
         <p>
           {counted(failing, "pair that occurs fails", "pairs that occur fail")}. A pair is judged by
           the smallest text set in it; one that does not occur, as normal text.
-          {viewing === "AS_DESIGNED" ? "" : " Here by what is seen this way."}
+          {viewing === "AS_DESIGNED" ? "" : " Judged as seen under this viewing."}
         </p>
         <TypedPair
           key={search}

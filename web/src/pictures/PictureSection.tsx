@@ -15,6 +15,7 @@ import { Fold, Name, Quiet } from "../ui/Fold";
 import { FileButton } from "../ui/FileButton";
 import { RemoveDialog } from "../ui/RemoveDialog";
 import { Section } from "../ui/Section";
+import { Rows } from "../ui/Rows";
 import { useStatus } from "../ui/Status";
 import { counted } from "../ui/words";
 import { accepted, bring, factsOf, fillOf, thumbnail } from "./pictures";
@@ -74,20 +75,22 @@ export function PictureSection({
           with the button above.
         </Quiet>
       )}
-      {pictures.map((entry) => (
-        <Fold
-          key={entry.asset.id}
-          head={
-            <>
-              <Thumb src={thumbnail(publication, entry.asset, 72)} alt="" />
-              <Name>{entry.asset.name}</Name>
-              <Quiet>{entry.uses === 0 ? "unused" : `${entry.uses} ×`}</Quiet>
-            </>
-          }
-        >
-          <PictureEntry publication={publication} page={page} chosen={chosen} entry={entry} />
-        </Fold>
-      ))}
+      <Rows entries={pictures} height={44}>
+        {(entry) => (
+          <Fold
+            key={entry.asset.id}
+            head={
+              <>
+                <Thumb src={thumbnail(publication, entry.asset, 72)} alt="" />
+                <Name>{entry.asset.name}</Name>
+                <Quiet>{entry.uses === 0 ? "unused" : `${entry.uses} ×`}</Quiet>
+              </>
+            }
+          >
+            <PictureEntry publication={publication} page={page} chosen={chosen} entry={entry} />
+          </Fold>
+        )}
+      </Rows>
     </Section>
   );
 }

@@ -244,7 +244,7 @@ export function SetupDialog({
             onCommit={(typed) => {
               const date = typed.trim();
               if (date !== "" && !isDate(date)) {
-                status.fail(`“${date}” is no date; write it as 2026-11-28.`);
+                status.fail(`“${date}” is not a date; write it as 2026-11-28.`);
                 return false;
               }
               return dated(date);

@@ -242,7 +242,7 @@ function OwnPanel({
   return (
     <Fold head={<Name>Only {chosen.paragraphs.length === 1 ? "this paragraph" : "these"}…</Name>}>
       <Tick
-        label={`Other than look “${look.name}” says`}
+        label={`Differs from the look “${look.name}”`}
         checked={own !== undefined}
         onChange={(on) => void set(on ? (look.panel ?? noPanel) : undefined)}
       />

@@ -1,29 +1,8 @@
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { useStamps } from "../api/queries";
 import type { PageEntry, Publication, Viewing } from "../api/types";
 import { theme } from "../theme";
-
-/** So near to what is seen an image is read already. */
-const NEAR = "400px";
-
-/** Whether an element has come near to what is seen of the window. */
-function useNear() {
-  const element = useRef<HTMLImageElement>(null);
-  const [near, setNear] = useState(false);
-  useEffect(() => {
-    const observed = element.current;
-    if (!observed) {
-      return;
-    }
-    const observer = new IntersectionObserver(
-      ([entry]) => setNear(entry?.isIntersecting ?? false),
-      { rootMargin: NEAR },
-    );
-    observer.observe(observed);
-    return () => observer.disconnect();
-  }, []);
-  return { element, near };
-}
+import { useNear } from "./useNear";
 
 /** An edge around a page, so that a white one is seen; where it meets its neighbour, there is none. */
 export function edges(side: PageEntry["side"] | "NONE"): string {
@@ -56,7 +35,7 @@ export function SmallPage({
   width: number;
   height: number;
 }) {
-  const { element, near } = useNear();
+  const { element, near } = useNear<HTMLImageElement>();
   const stamps = useStamps(publication, page.number - 1, viewing, near);
   const [shown, setShown] = useState<string>();
   const stamp = stamps.data?.stamps[page.id] ?? shown;

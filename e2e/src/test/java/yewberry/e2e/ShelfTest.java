@@ -258,8 +258,8 @@ class ShelfTest {
         Locator mend = button(page, "Lay it over all pages of “Archived”, multiplied").first();
         mend.click();
         Pattern less = Pattern.compile("^Findings 174");
-        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(less)))
-                .isVisible();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(less))
+                .waitFor(new Locator.WaitForOptions().setTimeout(120_000));
         button(page, "Undo").click();
         assertThat(page.getByText("45 % of this page lets nothing through")).isVisible();
         assertThat(window.complaints()).isEmpty();
@@ -292,8 +292,8 @@ class ShelfTest {
         page.keyboard().press("Enter");
         assertThat(page.getByText("White fills of 1 page are see-through")).isVisible();
         Pattern less = Pattern.compile("^Findings 175");
-        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(less)))
-                .isVisible();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(less))
+                .waitFor(new Locator.WaitForOptions().setTimeout(120_000));
         button(page, "Undo").click(); // others begin with the same example
         Pattern again = Pattern.compile("^Findings 176");
         assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(again)))

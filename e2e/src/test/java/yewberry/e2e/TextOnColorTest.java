@@ -125,7 +125,7 @@ class TextOnColorTest {
         int before = page.locator("svg rect").count();
         button(page, "Ground…").click();
         button(page, "Only this paragraph…").click();
-        page.getByLabel("Other than look “Heading” says").check();
+        page.getByLabel("Differs from the look “Heading”").check();
         Locator bar =
                 page.getByRole(
                         AriaRole.GROUP, new Page.GetByRoleOptions().setName("Ground of the text"));

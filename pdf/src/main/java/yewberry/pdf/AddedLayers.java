@@ -309,7 +309,7 @@ public final class AddedLayers {
             throws IOException {
         if (repaired && document.isEncrypted()) {
             throw new Refused(
-                    "This PDF is damaged and encrypted, so that nothing can be appended to it; export it anew.");
+                    "This PDF is damaged and encrypted, so that nothing can be appended to it; export it again.");
         }
         if (repaired) {
             document.save(to.toFile());

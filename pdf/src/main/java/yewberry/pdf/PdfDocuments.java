@@ -55,7 +55,7 @@ public final class PdfDocuments implements Documents {
                             ? "This PDF is encrypted, and needs a password to be opened."
                             : "This PDF does not open with that password; try another one.");
         } catch (IOException | IllegalStateException | ClassCastException broken) {
-            throw new Refused("This PDF is damaged and cannot be read; export it anew.");
+            throw new Refused("This PDF is damaged and cannot be read; export it again.");
         }
     }
 
@@ -68,7 +68,7 @@ public final class PdfDocuments implements Documents {
     private static Asset.Leaf leaf(PDPage page) throws IOException {
         SeenPage seen = SeenPage.of(page);
         if (!(seen.width() > 0 && seen.height() > 0)) {
-            throw new Refused("A page of this PDF has no size; export it anew.");
+            throw new Refused("A page of this PDF has no size; export it again.");
         }
         BroughtAlong brought = BroughtAlong.by(page);
         return new Asset.Leaf(
@@ -84,7 +84,7 @@ public final class PdfDocuments implements Documents {
                             draw(document, pages.page(wanted.number()), wanted, width, height));
         } catch (IOException broken) {
             throw new Refused(
-                    "Page %d of this PDF cannot be drawn; export it anew."
+                    "Page %d of this PDF cannot be drawn; export it again."
                             .formatted(wanted.number()));
         }
     }
@@ -129,7 +129,7 @@ public final class PdfDocuments implements Documents {
                             words(document, pages.page(wanted.number()), colors(wanted)).text());
         } catch (IOException broken) {
             throw new Refused(
-                    "Page %d of this PDF cannot be read; export it anew."
+                    "Page %d of this PDF cannot be read; export it again."
                             .formatted(wanted.number()));
         }
     }

@@ -33,7 +33,7 @@ final class Unpacking {
             all += unpacked(stream, MOST - all, number);
             if (all > MOST) {
                 throw new Refused(
-                        "What is on page %d unpacks to more than 64 MB; simplify it and export it anew."
+                        "What is on page %d unpacks to more than 64 MB; simplify it and export it again."
                                 .formatted(number));
             }
         }
@@ -64,7 +64,7 @@ final class Unpacking {
         long packing = filters.stream().filter(Unpacking::packs).count();
         if (packing > 1) {
             throw new Refused(
-                    "What is on page %d is packed more than once; export it anew."
+                    "What is on page %d is packed more than once; export it again."
                             .formatted(number));
         }
         boolean deflated = filters.size() == 1 && COSName.FLATE_DECODE.equals(filters.getFirst());

@@ -291,7 +291,7 @@ class PicturesTest {
             delimiter = '|',
             value = {
                 "nothing | This recipe is damaged",
-                "{\"format\": \"other\"} | This is no recipe of Yewberry",
+                "{\"format\": \"other\"} | This is not a recipe of Yewberry",
                 "{\"format\": \"yewberry-recipe\", \"version\": 9} | of version 9",
                 "{\"format\": \"yewberry-recipe\", \"version\": 1} | damaged",
             })

@@ -513,8 +513,8 @@ class SetTest {
                                 .map(each -> each.path("refused").asString("")))
                 .containsExactly(
                         "",
-                        "It is larger than 128 MB; divide it.",
-                        "Nothing behind a file that is too large is unpacked; pack it by itself.");
+                        "It is larger than 128 MB; split it.",
+                        "What comes after a file that is too large is not unpacked; put it in a zip file of its own.");
         byte[] whole = zip(Map.of("good.pdf", pdf(0, PDRectangle.A5)));
         Client.Answer cut =
                 send("/api/publications/documents?name=Cut.zip", Arrays.copyOf(whole, 120));

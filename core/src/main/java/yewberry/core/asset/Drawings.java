@@ -38,7 +38,7 @@ public final class Drawings {
         double height = size.getHeight() * PIXEL;
         if (!(width > 0.1 && height > 0.1 && width < 100_000 && height < 100_000)) {
             throw new Refused(
-                    "This SVG says no usable size; give its root a width and a height or a viewBox.");
+                    "This SVG has no usable size; give its root a width and a height or a viewBox.");
         }
         return new Asset.Drawing(width, height);
     }
@@ -57,7 +57,7 @@ public final class Drawings {
         } catch (RuntimeException broken) {
             // said below
         }
-        throw new Refused("This SVG file is damaged or holds no drawing; export it anew.");
+        throw new Refused("This SVG file is damaged or holds no drawing; export it again.");
     }
 
     private static void refuseWhatReachesOut(byte[] file) {
@@ -71,7 +71,7 @@ public final class Drawings {
                 int event = in.next();
                 if (event == XMLStreamConstants.START_ELEMENT) {
                     if (elements == 0 && !in.getLocalName().equals("svg")) {
-                        throw new Refused("This file is XML, but no SVG drawing.");
+                        throw new Refused("This file is XML, but not an SVG drawing.");
                     }
                     if (++elements > MOST_ELEMENTS) {
                         throw new Refused(
@@ -84,7 +84,7 @@ public final class Drawings {
                 }
             }
         } catch (XMLStreamException broken) {
-            throw new Refused("This SVG file is damaged; export it anew.");
+            throw new Refused("This SVG file is damaged; export it again.");
         }
     }
 
@@ -124,7 +124,7 @@ public final class Drawings {
 
     private static Refused outside(String what) {
         return new Refused(
-                "This SVG refers to something outside the file (%s); embed it and export it anew."
+                "This SVG refers to something outside the file (%s); embed it and export it again."
                         .formatted(what.length() > 60 ? what.substring(0, 60) + "…" : what));
     }
 
@@ -193,7 +193,7 @@ public final class Drawings {
         } catch (RuntimeException broken) {
             throw broken instanceof Refused refused
                     ? refused
-                    : new Refused("This SVG file cannot be drawn; export it anew.");
+                    : new Refused("This SVG file cannot be drawn; export it again.");
         } finally {
             graphics.dispose();
         }

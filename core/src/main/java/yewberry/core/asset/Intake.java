@@ -39,7 +39,7 @@ public final class Intake {
     public Asset.Content look(String name, KnownFile known) {
         byte[] file = known.bytes().get();
         if (file.length == 0) {
-            throw new Refused("“%s” is empty; export it anew.".formatted(name));
+            throw new Refused("“%s” is empty; export it again.".formatted(name));
         }
         String kind = kind(file);
         refuseOtherName(name, kind);
@@ -135,7 +135,7 @@ public final class Intake {
             boolean named = each.stream().skip(1).anyMatch(lower::endsWith);
             if (named && !each.getFirst().equals(kind) && !kind.contains(" ")) {
                 throw new Refused(
-                        "“%s” is named like a %s file and is a %s file inside; name it rightly or export it anew."
+                        "“%s” is named like a %s file and is a %s file inside; rename it or export it again."
                                 .formatted(name, each.getFirst(), kind));
             }
         }

@@ -59,7 +59,7 @@ record PictureHead(
 
     static Refused damaged(Asset.Format format) {
         return new Refused(
-                "This %s file is damaged or ends too early; export it anew from where it came from."
+                "This %s file is damaged or ends too early; export it again from where it came from."
                         .formatted(format));
     }
 

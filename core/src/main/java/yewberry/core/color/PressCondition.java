@@ -116,7 +116,7 @@ public final class PressCondition {
                 || ByteBuffer.wrap(profile).getInt() != profile.length
                 || ByteBuffer.wrap(profile).getInt(36) != 0x61637370) {
             throw new Refused(
-                    "This is not a whole ICC profile: its length or its signature is wrong. Fetch it anew from where it came from.");
+                    "This is not a whole ICC profile: its length or its signature is wrong. Get it again from where it came from.");
         }
         try {
             ICC_Profile icc = ICC_Profile.getInstance(profile);
@@ -131,7 +131,7 @@ public final class PressCondition {
             return new PressCondition(id, name, name, profile.clone(), inkLimit);
         } catch (IllegalArgumentException | java.awt.color.CMMException damaged) {
             throw new Refused(
-                    "This ICC profile is damaged and cannot be used; fetch it anew from where it came from.");
+                    "This ICC profile is damaged and cannot be used; get it again from where it came from.");
         }
     }
 

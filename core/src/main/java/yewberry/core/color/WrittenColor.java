@@ -104,7 +104,7 @@ public final class WrittenColor {
 
     private static Refused unknown(String text) {
         return new Refused(
-                "“%s” is no colour that can be read; write it like #1b2a49, rgb(27 42 73), hsl(220 46%% 20%%), lab(18 2 -20), cmyk(90%% 70%% 30%% 30%%), gray(40%%) or a CSS name."
+                "“%s” is not a colour that can be read; write it like #1b2a49, rgb(27 42 73), hsl(220 46%% 20%%), lab(18 2 -20), cmyk(90%% 70%% 30%% 30%%), gray(40%%) or a CSS name."
                         .formatted(text.strip()));
     }
 

@@ -157,8 +157,7 @@ final class Integrity {
     }
 
     private static Refused apart() {
-        return new Refused(
-                "Text was led through other frames meanwhile; reload to see how it runs now.");
+        return new Refused("Its frames were changed meanwhile; reload to see how it runs now.");
     }
 
     private void check(Fill fill) {

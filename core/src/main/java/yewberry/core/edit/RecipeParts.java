@@ -115,7 +115,7 @@ public record RecipeParts(Recipe recipe, List<Swatch> swatches, List<Asset> asse
         UUID there = known.get(id);
         if (there == null) {
             throw new Refused(
-                    "This recipe needs a swatch or a picture that does not come with it; export it anew from where it came from.");
+                    "This recipe needs a swatch or a picture that does not come with it; export it again from where it came from.");
         }
         return there;
     }

@@ -99,7 +99,7 @@ public sealed interface PictureFinding extends AreaFinding {
                     !leaf.screenColor()
                             ? missing
                             : fonts.isEmpty() ? screen : screen + ", and " + missing;
-            return "“%s” is kept as it is, and %s; the press file must not have that. Export the PDF anew for print."
+            return "“%s” is kept as it is, and %s; the press file must not have that. Export the PDF again for print."
                     .formatted(fill.inWords(), what);
         }
 

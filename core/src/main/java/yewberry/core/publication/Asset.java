@@ -23,7 +23,7 @@ public record Asset(UUID id, String name, String sha256, Content content, List<R
         recolored = List.copyOf(recolored);
         if (!recolored.isEmpty() && !(content instanceof Document)) {
             throw new Refused(
-                    "Only colours of PDFs whose pages are pages here can be changed; “%s” is none."
+                    "Only colours of PDFs whose pages are pages here can be changed; “%s” is not one."
                             .formatted(name));
         }
         if (recolored.size() > MOST_COLORS) {

@@ -46,7 +46,7 @@ public record Background(
         Definition.checkPercent("An opacity", opacity);
         if (fill instanceof Fill.Word) {
             throw new Refused(
-                    "A word is no background; add it as a running item behind the content.");
+                    "A word is not a background; add it as a running item behind the content.");
         }
     }
 

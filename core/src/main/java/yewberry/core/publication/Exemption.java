@@ -63,7 +63,7 @@ public record Exemption(
         }
         if (!(ratio >= 1 && ratio <= 21)) {
             throw new Refused(
-                    "%s : 1 is no contrast; it goes from 1 : 1 to 21 : 1."
+                    "%s : 1 is not a contrast; it goes from 1 : 1 to 21 : 1."
                             .formatted(Numbers.plain(ratio)));
         }
     }

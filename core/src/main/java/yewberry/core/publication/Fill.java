@@ -170,7 +170,7 @@ public sealed interface Fill {
                             Character.isISOControl(each)
                                     || Character.getType(each) == Character.SURROGATE)) {
                 throw new Refused(
-                        "A word in front holds a character that cannot be shown; type it anew.");
+                        "A word in front holds a character that cannot be shown; type it again.");
             }
             if (size.filter(each -> !(each.points() >= 2 && each.points() <= 2000)).isPresent()) {
                 throw new Refused(

@@ -40,7 +40,7 @@ public final class PageRange {
         }
         if (pages.isEmpty()) {
             throw new Refused(
-                    "“%s” says no page; write pages such as 3-7, 12, odd, even or all."
+                    "“%s” names no page; write pages such as 3-7, 12, odd, even or all."
                             .formatted(text.strip()));
         }
         return new ArrayList<>(pages);
@@ -56,7 +56,7 @@ public final class PageRange {
         Matcher matcher = PART.matcher(part);
         if (!matcher.matches()) {
             throw new Refused(
-                    "“%s” is no page and no range; write pages such as 3-7, 12, odd, even or all."
+                    "“%s” is neither a page nor a range; write pages such as 3-7, 12, odd, even or all."
                             .formatted(part));
         }
         int from = number(matcher.group(1), count);

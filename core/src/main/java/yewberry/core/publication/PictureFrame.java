@@ -65,7 +65,7 @@ public record PictureFrame(
             text = text.strip();
             if (text.length() > MOST) {
                 throw new Refused(
-                        "An alternative text has at most %d characters; this one has %d. Say it shorter, or in the text beside it."
+                        "An alternative text has at most %d characters; this one has %d. Make it shorter, or say it in the text beside it."
                                 .formatted(MOST, text.length()));
             }
         }

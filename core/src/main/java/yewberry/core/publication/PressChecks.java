@@ -19,14 +19,14 @@ public record PressChecks(
     public PressChecks {
         if (!(smallType.points() >= 0 && smallType.points() <= 100)) {
             throw new Refused(
-                    "Small type under %s cannot be meant; choose from 0 pt to 100 pt."
+                    "Small type under %s is not possible; choose from 0 pt to 100 pt."
                             .formatted(smallType));
         }
         inks("Small type in at most", smallTypeInks);
         inks("Small type reversed out of", reversedInks);
         if (!(plainBlack >= 0 && plainBlack <= 1_000_000)) {
             throw new Refused(
-                    "An area of %s cm² cannot be meant; choose from 0 to 1000000 cm²."
+                    "An area of %s cm² is not possible; choose from 0 to 1000000 cm²."
                             .formatted(Numbers.plain(plainBlack)));
         }
     }
@@ -34,7 +34,7 @@ public record PressChecks(
     private static void inks(String what, int count) {
         if (count < 1 || count > 20) {
             throw new Refused(
-                    "%s %d inks cannot be meant; choose from 1 to 20.".formatted(what, count));
+                    "%s %d inks is not possible; choose from 1 to 20.".formatted(what, count));
         }
     }
 }

@@ -27,7 +27,7 @@ public record Run(
         }
         if (text.codePoints().anyMatch(each -> Character.getType(each) == Character.SURROGATE)) {
             throw new Refused(
-                    "The text holds half a character (a lone surrogate); type it or paste it anew.");
+                    "The text holds half a character (a lone surrogate); type it or paste it again.");
         }
     }
 

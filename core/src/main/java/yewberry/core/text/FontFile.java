@@ -90,7 +90,7 @@ public record FontFile(String family, int weight, boolean italic, Rights rights,
 
     private static Refused damaged() {
         return new Refused(
-                "This font file is damaged and cannot be used; get it anew from where it came.");
+                "This font file is damaged and cannot be used; get it again from where it came.");
     }
 
     private static void refuseOtherKinds(byte[] program) {
@@ -114,7 +114,7 @@ public record FontFile(String family, int weight, boolean italic, Rights rights,
                             "This font is packed for web pages; import its TrueType file (.ttf).");
             default ->
                     throw new Refused(
-                            "This is no font file; choose one in the TrueType format (.ttf).");
+                            "This is not a font file; choose one in the TrueType format (.ttf).");
         }
     }
 

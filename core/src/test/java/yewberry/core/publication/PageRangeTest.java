@@ -39,10 +39,10 @@ class PageRangeTest {
                 "0 | There is no page 0",
                 "13 | There is no page 13; this publication has pages 1 to 12",
                 "3-99 | There is no page 99",
-                "cover | is no page and no range",
+                "cover | is neither a page nor a range",
                 "'  ' | says no page",
-                "99999999999 | is no page and no range",
-                "-3 | is no page and no range",
+                "99999999999 | is neither a page nor a range",
+                "-3 | is neither a page nor a range",
             })
     void what_is_no_page_is_refused(String text, String why) {
         assertThatThrownBy(() -> PageRange.of(text, 12))

@@ -57,7 +57,8 @@ class FileColorApi {
         Asset file = publication.asset(asset);
         if (!(file.content() instanceof Asset.Document document)) {
             throw new Refused(
-                    "“%s” is no PDF; only colours of PDFs are told.".formatted(file.name()));
+                    "“%s” is not a PDF; only PDFs have their colours listed."
+                            .formatted(file.name()));
         }
         int pages = document.pages().size();
         long until = System.nanoTime() + READING.toNanos();

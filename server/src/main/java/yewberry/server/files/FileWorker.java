@@ -114,10 +114,10 @@ public final class FileWorker {
             out.writeUTF(refused.getMessage());
         } catch (StackOverflowError deep) {
             out.writeInt(REFUSED);
-            out.writeUTF("This file is nested too deeply; export it anew, flattened.");
+            out.writeUTF("This file is nested too deeply; export it again, flattened.");
         } catch (RuntimeException broken) {
             out.writeInt(REFUSED);
-            out.writeUTF("This file is damaged and cannot be read; export it anew.");
+            out.writeUTF("This file is damaged and cannot be read; export it again.");
         }
     }
 

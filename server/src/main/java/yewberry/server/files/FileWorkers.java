@@ -229,9 +229,9 @@ public class FileWorkers implements FileReader, DisposableBean {
             seat.end();
             throw new Refused(
                     late.get()
-                            ? "This file takes longer than %d seconds to be read or drawn; simplify it and export it anew."
+                            ? "This file takes longer than %d seconds to be read or drawn; simplify it and export it again."
                                     .formatted(deadline.toSeconds())
-                            : "This file takes more memory than there is for one (1 GB), or breaks what reads it; simplify it and export it anew.");
+                            : "This file takes more memory than there is for one (1 GB), or breaks what reads it; simplify it and export it again.");
         }
     }
 

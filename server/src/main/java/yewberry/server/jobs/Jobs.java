@@ -352,7 +352,7 @@ public class Jobs implements DisposableBean {
         }
         if (!characters.isEmpty() && !accepted) {
             throw new Unconfirmed(
-                    "No shape in their fonts have “%s”, on %s %s: empty boxes would be printed there."
+                    "Their fonts have no shape for “%s”, on %s %s: empty boxes would be printed there."
                             .formatted(
                                     String.join("”, “", characters),
                                     pages.size() == 1 ? "page" : "pages",
@@ -584,7 +584,7 @@ public class Jobs implements DisposableBean {
                 kind,
                 lost ? JobView.State.FAILED : stored,
                 row.getFileName(),
-                lost ? "It came to no end; export it again." : row.getMessage(),
+                lost ? "It did not finish; export it again." : row.getMessage(),
                 job.map(RunningJob::phase).orElse(""),
                 job.map(RunningJob::done).orElse(0),
                 job.map(RunningJob::all).orElse(0),

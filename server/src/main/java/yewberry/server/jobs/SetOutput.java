@@ -239,7 +239,7 @@ public final class SetOutput {
             return failed(
                     part,
                     name,
-                    "It could not be written; the file as it came is unchanged. Export it anew from where it was made, and open that.");
+                    "It could not be written; the file as it came is unchanged. Export it again from where it was made, and open that.");
         }
     }
 

@@ -66,7 +66,7 @@ final class CsvPalette {
             palette.leave(
                     1,
                     text.lines().findFirst().orElse(""),
-                    "This is no CSV: a quotation mark or a column name is not as it should be.");
+                    "This is not CSV: a quotation mark or a column name is not as it should be.");
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -128,7 +128,7 @@ final class CsvPalette {
         try {
             return Double.parseDouble(text.replace(',', '.'));
         } catch (NumberFormatException e) {
-            throw new Refused("“%s” in column %s is no number.".formatted(text, column));
+            throw new Refused("“%s” in column %s is not a number.".formatted(text, column));
         }
     }
 

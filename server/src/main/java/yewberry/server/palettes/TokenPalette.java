@@ -54,7 +54,7 @@ final class TokenPalette {
             reading.palette.leave(
                     Math.max(1, line),
                     text.lines().skip(Math.max(0, line - 1)).findFirst().orElse(""),
-                    "The file is no JSON from here on.");
+                    "The file is not JSON from here on.");
         }
         return reading.palette;
     }

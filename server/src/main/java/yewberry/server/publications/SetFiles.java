@@ -114,7 +114,7 @@ public class SetFiles {
                     all.add(
                             FileIn.refused(
                                     entry.getName(),
-                                    "This zip file holds more than %d files; pack the rest by itself."
+                                    "This zip file holds more than %d files; put the rest in another zip file."
                                             .formatted(Limits.PICTURES)));
                     break;
                 }
@@ -124,7 +124,7 @@ public class SetFiles {
                     all.add(
                             FileIn.refused(
                                     entry.getName(),
-                                    "This zip file holds more than 2 GB; pack what begins here by itself."));
+                                    "This zip file holds more than 2 GB; put what begins here in another zip file."));
                     break;
                 }
                 all.add(take(SetPaths.safe(entry.getName()), bytes, password));
@@ -133,7 +133,7 @@ public class SetFiles {
                     all.add(
                             FileIn.refused(
                                     "What comes after it",
-                                    "Nothing behind a file that is too large is unpacked; pack it by itself."));
+                                    "What comes after a file that is too large is not unpacked; put it in a zip file of its own."));
                     break;
                 }
             }
@@ -141,7 +141,7 @@ public class SetFiles {
             all.add(
                     FileIn.refused(
                             "What comes after it",
-                            "The zip file is damaged from here on; pack it anew."));
+                            "The zip file is damaged from here on; pack it again."));
         }
         if (all.isEmpty()) {
             throw new Refused("This zip file is empty; pack PDFs into it.");
@@ -157,7 +157,7 @@ public class SetFiles {
 
     private FileIn take(String name, byte[] bytes, String password) {
         if (bytes.length > LARGEST) {
-            return FileIn.refused(name, "It is larger than 128 MB; divide it.");
+            return FileIn.refused(name, "It is larger than 128 MB; split it.");
         }
         String begin =
                 new String(bytes, 0, Math.min(HEADER, bytes.length), StandardCharsets.ISO_8859_1);

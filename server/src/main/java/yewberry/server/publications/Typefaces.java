@@ -72,8 +72,7 @@ public class Typefaces {
         synchronized (this) {
             if (faces.size() >= MOST) {
                 throw new Refused(
-                        "At most %d fonts can be brought along; remove some first."
-                                .formatted(MOST));
+                        "A publication holds at most %d fonts; remove some first.".formatted(MOST));
             }
             UUID id = UUID.randomUUID();
             Face face = Face.imported(file, () -> store.program(id));

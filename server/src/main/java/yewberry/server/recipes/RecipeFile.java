@@ -136,7 +136,8 @@ public class RecipeFile {
         try (JsonParser parser = longStrings.createParser(ObjectReadContext.empty(), file)) {
             JsonNode tree = mapper.readTree(parser);
             if (!FORMAT.equals(tree.path("format").asString(""))) {
-                throw new Refused("This is no recipe of Yewberry; choose a file that it exported.");
+                throw new Refused(
+                        "This is not a recipe of Yewberry; choose a file that it exported.");
             }
             if (tree.path("version").asInt(0) != VERSION) {
                 throw new Refused(
