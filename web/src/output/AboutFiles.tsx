@@ -6,23 +6,23 @@ import { useAboutFiles } from "./useAboutFiles";
 /** Seals of files and standards that they claim, with what becomes of both. */
 export function AboutFiles({ publication }: { publication: Publication }) {
   const about = useAboutFiles(publication);
-  const { signed, closed, claims, medium, elsewhere } = about.data ?? {
+  const { signed, closed, claims, medium, switched } = about.data ?? {
     signed: [],
     closed: [],
     claims: [],
     medium: "SCREEN",
-    elsewhere: 0,
+    switched: 0,
   };
   const doubted = claims.filter(({ doubt }) => doubt !== undefined);
   const holding = claims.filter(({ doubt }) => doubt === undefined);
   return (
     <>
-      {elsewhere > 0 && (
+      {switched > 0 && (
         <p>
-          {counted(elsewhere, "background or picture goes", "backgrounds and pictures go")} to{" "}
-          {medium === "SCREEN" ? "paper" : "the screen"} only.{" "}
-          {elsewhere === 1 ? "It is" : "They are"} left out of these files, which are for{" "}
-          {medium === "SCREEN" ? "the screen" : "paper"}, where this publication goes first.
+          {counted(switched, "background or picture goes", "backgrounds and pictures go")} to the
+          screen or to paper only: readers switch {switched === 1 ? "it" : "them"} when they show or
+          print the file. One that cannot switch shows what goes to{" "}
+          {medium === "SCREEN" ? "the screen" : "paper"}.
         </p>
       )}
       {signed.length > 0 && (

@@ -39,6 +39,8 @@ import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.Recoloring;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.output.ScreenAndPaper;
+import yewberry.core.output.ScreenAndPaper.Where;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
@@ -92,15 +94,23 @@ public final class AddedLayers {
             for (Map.Entry<Integer, PageScene> each : scenes.entrySet()) {
                 progress.at(done++, scenes.size());
                 PDPage page = pages.page(each.getKey());
-                MediumScene scene = each.getValue().on(medium);
-                if (new Adding(materials, forms, recoloring, page, scene).add(now)) {
+                PageScene scene = each.getValue();
+                if (new Adding(materials, forms, recoloring, page, scene, medium).add(now)) {
                     changed.add(page.getCOSObject());
+                }
+                if (ScreenAndPaper.of(scene).switches()) {
+                    changed.add(document.getDocumentCatalog().getCOSObject());
                 }
             }
             materials.finish();
             save(document, original, changed, repaired, to);
-            return new Outcome(changed.size(), repaired);
+            return new Outcome(pages(document, changed), repaired);
         }
+    }
+
+    private static int pages(PDDocument document, Set<COSDictionary> changed) {
+        boolean catalog = changed.contains(document.getDocumentCatalog().getCOSObject());
+        return changed.size() - (catalog ? 1 : 0);
     }
 
     /**
@@ -126,12 +136,14 @@ public final class AddedLayers {
      *
      * @param medium whose colours are added
      * @param seeThrough whether anything that is added is
+     * @param switched whether a screen shows of that what is not printed, or the other way round
      * @throws IOException if the file cannot be read
      */
-    public static List<Claims> claims(KnownFile file, Medium medium, boolean seeThrough)
+    public static List<Claims> claims(
+            KnownFile file, Medium medium, boolean seeThrough, boolean switched)
             throws IOException {
         try (PDDocument document = Opening.of(file)) {
-            return Claims.of(document, medium, seeThrough);
+            return Claims.of(document, medium, seeThrough, switched);
         }
     }
 
@@ -229,6 +241,8 @@ public final class AddedLayers {
         boolean repaired = isDamaged(file);
         try (PDDocument document = load(file)) {
             Set<COSDictionary> changed = new HashSet<>();
+            boolean switched = SwitchedLayers.areIn(document);
+            Set<COSDictionary> used = new HashSet<>();
             int done = 0;
             for (PDPage page : document.getPages()) {
                 progress.at(done++, document.getNumberOfPages());
@@ -238,9 +252,15 @@ public final class AddedLayers {
                 if (leaveOut(document, page, others, now) || off) {
                     changed.add(page.getCOSObject());
                 }
+                if (switched) {
+                    marks.forms().forEach(form -> used.addAll(SwitchedLayers.namedBy(form)));
+                }
+            }
+            if (switched && !changed.isEmpty() && SwitchedLayers.takeOff(document, used)) {
+                changed.add(document.getDocumentCatalog().getCOSObject());
             }
             save(document, file, changed, repaired, to);
-            return new Outcome(changed.size(), repaired);
+            return new Outcome(pages(document, changed), repaired);
         }
     }
 
@@ -324,11 +344,17 @@ public final class AddedLayers {
 
     /** What one page gets. */
     private static final class Adding {
+        /** Resources that are the same wherever they have the same name. */
+        private static final Set<COSName> SAME =
+                Set.of(COSName.FONT, COSName.PROC_SET, COSName.PROPERTIES);
+
         private final Materials materials;
         private final Map<List<Object>, COSStream> known;
         private final Map<List<Recoloring>, RecoloredContent> recoloring;
         private final PDPage page;
         private final MediumScene scene;
+        private final List<Where> where;
+        private final Medium usual;
         private final COSDictionary resources;
         private final COSDictionary forms;
         private final List<AddedItem> added = new ArrayList<>();
@@ -342,12 +368,16 @@ public final class AddedLayers {
                 Map<List<Object>, COSStream> known,
                 Map<List<Recoloring>, RecoloredContent> recoloring,
                 PDPage page,
-                MediumScene scene) {
+                PageScene scene,
+                Medium medium) {
             this.materials = materials;
             this.known = known;
             this.recoloring = recoloring;
             this.page = page;
-            this.scene = scene;
+            ScreenAndPaper both = ScreenAndPaper.of(scene);
+            this.scene = (both.switches() ? both.all() : scene).on(medium);
+            this.where = both.where();
+            this.usual = medium;
             PDResources before = page.getResources();
             this.resources =
                     before == null ? new COSDictionary() : new COSDictionary(before.getCOSObject());
@@ -361,20 +391,26 @@ public final class AddedLayers {
         boolean add(Instant now) throws IOException {
             List<Item> together = new ArrayList<>();
             boolean behind = true;
-            for (Item item : scene.items()) {
+            int from = 0; // what is together begins there
+            for (int at = 0; at < scene.items().size(); at++) {
+                Item item = scene.items().get(at);
                 if (item instanceof Item.FrontFill fill && fill.isImported()) {
-                    form(together, behind);
+                    form(together, behind, where.get(from));
                     behind = false;
+                    from = at + 1;
                     continue;
                 }
                 if (!together.isEmpty()
                         && !AddedItem.element(together.getFirst())
                                 .equals(AddedItem.element(item))) {
-                    form(together, behind);
+                    form(together, behind, where.get(from));
+                    from = at;
                 }
                 together.add(item);
             }
-            form(together, behind);
+            if (!together.isEmpty()) {
+                form(together, behind, where.get(from));
+            }
             if (added.isEmpty() && changed(page).isEmpty()) {
                 return false;
             }
@@ -425,15 +461,18 @@ public final class AddedLayers {
         }
 
         /** Makes one form of what belongs to one element; nothing is left of the list. */
-        private void form(List<Item> items, boolean behind) throws IOException {
+        private void form(List<Item> items, boolean behind, Where seen) throws IOException {
             if (items.isEmpty()) {
                 return;
             }
             Rect bleed = scene.boxes().bleed();
             PDResources own = new PDResources();
             Sheet sheet = new Sheet(materials, own, bleed);
+            if (seen != Where.BOTH) {
+                materials.switched(usual).name(own, seen);
+            }
             for (Item item : items) {
-                sheet.draw(item);
+                sheet.draw(item, Optional.empty(), seen);
             }
             COSStream form = form(sheet.bytes(), own.getCOSObject(), bleed);
             Item first = items.getFirst();
@@ -446,14 +485,13 @@ public final class AddedLayers {
             items.clear();
         }
 
-        /** What is the same on many pages, and names nothing but fonts, is in the file once. */
+        /**
+         * What is the same on many pages, and names nothing that may differ, is in the file once.
+         */
         private COSStream form(byte[] content, COSDictionary own, Rect bleed) throws IOException {
             COSArray box = numbers(0, 0, bleed.width(), bleed.height());
             COSArray matrix = numbers(matrix(bleed));
-            boolean shared =
-                    own.keySet().stream()
-                            .allMatch(key ->
-                                    key.equals(COSName.FONT) || key.equals(COSName.PROC_SET));
+            boolean shared = own.keySet().stream().allMatch(SAME::contains);
             List<Object> key =
                     List.of(
                             new String(content, StandardCharsets.ISO_8859_1),

@@ -25,8 +25,9 @@ public record Claims(String standard, Optional<String> doubt) {
     /**
      * @param medium whose colours are added
      * @param seeThrough whether anything that is added is
+     * @param switched whether a screen shows of that what is not printed, or the other way round
      */
-    static List<Claims> of(PDDocument document, Medium medium, boolean seeThrough)
+    static List<Claims> of(PDDocument document, Medium medium, boolean seeThrough, boolean switched)
             throws IOException {
         Optional<Xmp> said = Xmp.of(document);
         if (said.isEmpty()) {
@@ -39,7 +40,7 @@ public record Claims(String standard, Optional<String> doubt) {
                         claims.add(
                                 new Claims(
                                         "PDF/A-" + part + level(xmp),
-                                        doubt(document, part, medium, seeThrough))));
+                                        doubt(document, part, medium, seeThrough, switched))));
         // what is added is marked as artifacts, which PDF/UA leaves alone (ISO 14289-1, 7.1)
         xmp.property(ACCESS, "part")
                 .ifPresent(part -> claims.add(new Claims("PDF/UA-" + part, Optional.empty())));
@@ -51,7 +52,12 @@ public record Claims(String standard, Optional<String> doubt) {
     }
 
     private static Optional<String> doubt(
-            PDDocument document, String part, Medium medium, boolean seeThrough) {
+            PDDocument document, String part, Medium medium, boolean seeThrough, boolean switched) {
+        // ISO 19005-1, 6.1.13 and 19005-2, 6.9: no layers, and none that switch by themselves
+        if (switched) {
+            return Optional.of(
+                    "PDF/A allows nothing that is only seen or only printed, and some of what is added is.");
+        }
         if (part.equals("1") && seeThrough) {
             return Optional.of(
                     "PDF/A-1 allows nothing that is see-through, and some of what is added is.");

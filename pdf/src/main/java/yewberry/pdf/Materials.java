@@ -4,7 +4,9 @@ import java.io.Closeable;
 import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.text.Face;
 
@@ -15,6 +17,7 @@ final class Materials implements Closeable {
     private final InkSpaces spaces;
     private final PlacedFiles placed;
     private final Map<Face, EmbeddedFont> fonts = new LinkedHashMap<>();
+    private Optional<SwitchedLayers> switched = Optional.empty();
 
     Materials(PDDocument document, PressCondition condition) {
         this(document, condition, false);
@@ -44,6 +47,14 @@ final class Materials implements Closeable {
 
     PlacedFiles placed() {
         return placed;
+    }
+
+    /** What is added to a file and seen on a screen only, or printed only. */
+    SwitchedLayers switched(Medium usual) {
+        if (switched.isEmpty()) {
+            switched = Optional.of(SwitchedLayers.addedTo(document, usual));
+        }
+        return switched.get();
     }
 
     EmbeddedFont font(Face face) throws IOException {

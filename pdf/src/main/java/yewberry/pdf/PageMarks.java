@@ -72,6 +72,25 @@ final class PageMarks {
         return items;
     }
 
+    /** The forms of what was added, where they are. */
+    List<COSStream> forms() {
+        List<COSStream> forms = new ArrayList<>();
+        COSDictionary resources =
+                PDPageTree.getInheritableAttribute(of(), COSName.RESOURCES) instanceof COSBase found
+                                && resolved(found) instanceof COSDictionary is
+                        ? is
+                        : new COSDictionary();
+        COSDictionary objects = resources.getCOSDictionary(COSName.XOBJECT);
+        for (AddedItem item : items()) {
+            if (objects != null
+                    && objects.getDictionaryObject(COSName.getPDFName(item.resource()))
+                            instanceof COSStream form) {
+                forms.add(form);
+            }
+        }
+        return forms;
+    }
+
     /** A page like this one without what was added, to be read; this one stays as it is. */
     PDPage bare() {
         PDPage copy = new PDPage(new COSDictionary(of()));

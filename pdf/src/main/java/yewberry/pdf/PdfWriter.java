@@ -28,6 +28,7 @@ import yewberry.core.color.PressCondition;
 import yewberry.core.output.Claim;
 import yewberry.core.output.PdfProfile;
 import yewberry.core.output.ScreenAndPaper;
+import yewberry.core.output.ScreenAndPaper.Where;
 import yewberry.core.output.Structure;
 import yewberry.core.publication.Publication;
 import yewberry.core.scene.Item;
@@ -182,7 +183,7 @@ public final class PdfWriter {
                 tags.map(each -> output.places(each.structure(), index, all)).orElse(Map.of());
         Optional<List<ScreenAndPaper.Where>> where = output.where(index);
         if (switched.isPresent()) {
-            switched.get().name(resources);
+            switched.get().name(resources, Where.SCREEN, Where.PAPER);
         }
         boolean marked = output.profile().marks().isPresent();
         if (marked) {

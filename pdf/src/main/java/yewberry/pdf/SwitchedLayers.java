@@ -1,13 +1,21 @@
 package yewberry.pdf;
 
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSObject;
+import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
+import yewberry.core.color.Medium;
 import yewberry.core.output.ScreenAndPaper.Where;
 
 /**
@@ -19,26 +27,53 @@ public final class SwitchedLayers {
     private static final COSName EVENT = COSName.getPDFName("Event");
     private static final COSName CATEGORY = COSName.getPDFName("Category");
     private static final COSName USAGE = COSName.getPDFName("Usage");
+    private static final COSName MAKER = COSName.getPDFName("CreatorInfo");
+    private static final COSName CREATOR = COSName.getPDFName("Creator");
+    private static final String US = "Yewberry";
     private static final String SCREEN = "Screen";
+    private static final String PAPER = "Paper";
 
-    private final COSDictionary screen = new COSDictionary();
-    private final COSDictionary paper = new COSDictionary();
+    private final COSBase screen;
+    private final COSBase paper;
+    private final COSArray groups = new COSArray();
 
+    /** With one group only. */
     private SwitchedLayers() {
+        this.screen = group(SCREEN, true);
+        groups.add(screen);
+        COSDictionary members = new COSDictionary();
+        members.setItem(COSName.TYPE, COSName.getPDFName("OCMD"));
+        // some readers heed what follows only where this is an array
+        members.setItem(COSName.OCGS, copy(groups));
+        members.setName("P", "AllOff");
+        this.paper = members;
+    }
+
+    /** With a group for each. */
+    private SwitchedLayers(COSBase screen, COSBase paper) {
+        this.screen = screen;
+        this.paper = paper;
+        groups.add(screen);
+        groups.add(paper);
+    }
+
+    private static COSDictionary group(String name, boolean onScreen) {
         COSDictionary view = new COSDictionary();
-        view.setName("ViewState", "ON");
+        view.setName("ViewState", onScreen ? "ON" : "OFF");
         COSDictionary print = new COSDictionary();
-        print.setName("PrintState", "OFF");
+        print.setName("PrintState", onScreen ? "OFF" : "ON");
+        COSDictionary maker = new COSDictionary();
+        maker.setString(CREATOR, US);
+        maker.setName(COSName.SUBTYPE, "Artwork");
         COSDictionary usage = new COSDictionary();
         usage.setItem(COSName.getPDFName("View"), view);
         usage.setItem(COSName.getPDFName("Print"), print);
-        screen.setItem(COSName.TYPE, COSName.OCG);
-        screen.setString(COSName.NAME, SCREEN);
-        screen.setItem(USAGE, usage);
-        paper.setItem(COSName.TYPE, COSName.getPDFName("OCMD"));
-        // some readers heed what follows only where this is an array
-        paper.setItem(COSName.OCGS, all());
-        paper.setName("P", "AllOff");
+        usage.setItem(MAKER, maker);
+        COSDictionary group = new COSDictionary();
+        group.setItem(COSName.TYPE, COSName.OCG);
+        group.setString(COSName.NAME, name);
+        group.setItem(USAGE, usage);
+        return group;
     }
 
     /** Those of a document, which it then has. */
@@ -47,22 +82,169 @@ public final class SwitchedLayers {
         COSDictionary usual = new COSDictionary();
         usual.setString(COSName.NAME, "As it is viewed or printed");
         usual.setItem(COSName.getPDFName("BaseState"), COSName.ON);
-        usual.setItem(COSName.ORDER, layers.all());
+        usual.setItem(COSName.ORDER, copy(layers.groups));
         COSArray events = new COSArray();
         events.add(layers.event("View"));
         events.add(layers.event("Print"));
         usual.setItem(COSName.AS, events);
         COSDictionary properties = new COSDictionary();
-        properties.setItem(COSName.OCGS, layers.all());
+        properties.setItem(COSName.OCGS, copy(layers.groups));
         properties.setItem(COSName.D, usual);
         document.getDocumentCatalog().getCOSObject().setItem(COSName.OCPROPERTIES, properties);
         return layers;
     }
 
-    private COSArray all() {
-        COSArray all = new COSArray();
-        all.add(screen);
-        return all;
+    /**
+     * Those that the pages of a file are given, which has groups of its own or none. They are two
+     * groups, which more readers heed than what is there where one is off.
+     *
+     * @param usual whose look readers show that switch nothing
+     */
+    static SwitchedLayers addedTo(PDDocument document, Medium usual) {
+        COSDictionary catalog = document.getDocumentCatalog().getCOSObject();
+        COSDictionary properties = copy(catalog.getCOSDictionary(COSName.OCPROPERTIES));
+        COSName first = usual == Medium.SCREEN ? COSName.ON : COSName.OFF;
+        COSName second = usual == Medium.SCREEN ? COSName.OFF : COSName.ON;
+        Optional<COSBase> screen = known(properties, SCREEN, first);
+        Optional<COSBase> paper = known(properties, PAPER, second);
+        if (screen.isPresent() && paper.isPresent()) {
+            return new SwitchedLayers(screen.get(), paper.get());
+        }
+        SwitchedLayers layers = new SwitchedLayers(group(SCREEN, true), group(PAPER, false));
+        COSDictionary config = copy(properties.getCOSDictionary(COSName.D));
+        append(config, first, layers.screen);
+        append(config, second, layers.paper);
+        for (COSBase each : layers.groups) {
+            append(properties, COSName.OCGS, each);
+            append(config, COSName.ORDER, each);
+        }
+        append(config, COSName.AS, layers.event("View"));
+        append(config, COSName.AS, layers.event("Print"));
+        properties.setItem(COSName.D, config);
+        catalog.setItem(COSName.OCPROPERTIES, properties);
+        return layers;
+    }
+
+    /** One of this name that was added by this, and is as usual what it is to be. */
+    private static Optional<COSBase> known(COSDictionary properties, String name, COSName state) {
+        COSDictionary config = copy(properties.getCOSDictionary(COSName.D));
+        Set<COSDictionary> those = new HashSet<>();
+        copy(config.getCOSArray(state)).forEach(each -> those.add(dictionary(each)));
+        return own(properties).stream()
+                .filter(each -> name.equals(dictionary(each).getString(COSName.NAME)))
+                .filter(each -> those.contains(dictionary(each)))
+                .findFirst();
+    }
+
+    /** The groups of a file that were added to it by this. */
+    private static List<COSBase> own(COSDictionary properties) {
+        List<COSBase> own = new ArrayList<>();
+        for (COSBase each : copy(properties.getCOSArray(COSName.OCGS))) {
+            COSDictionary usage = dictionary(each).getCOSDictionary(USAGE);
+            COSDictionary maker = usage == null ? null : usage.getCOSDictionary(MAKER);
+            if (maker != null && US.equals(maker.getString(CREATOR))) {
+                own.add(each);
+            }
+        }
+        return own;
+    }
+
+    /** Whether a file has groups that were added to it by this. */
+    static boolean areIn(PDDocument document) {
+        COSDictionary known =
+                document.getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.OCPROPERTIES);
+        return known != null && !own(known).isEmpty();
+    }
+
+    /** The groups that a form names. */
+    static Set<COSDictionary> namedBy(COSStream form) {
+        COSDictionary named =
+                copy(form.getCOSDictionary(COSName.RESOURCES)).getCOSDictionary(COSName.PROPERTIES);
+        return named == null
+                ? Set.of()
+                : named.getValues().stream()
+                        .map(SwitchedLayers::dictionary)
+                        .collect(Collectors.toSet());
+    }
+
+    /**
+     * Takes those off again that nothing belongs to any more; groups of others stay.
+     *
+     * @param used what things still belong to
+     * @return whether any came off
+     */
+    static boolean takeOff(PDDocument document, Set<COSDictionary> used) {
+        COSDictionary catalog = document.getDocumentCatalog().getCOSObject();
+        COSDictionary properties = copy(catalog.getCOSDictionary(COSName.OCPROPERTIES));
+        Set<COSDictionary> gone = new HashSet<>();
+        own(properties).forEach(each -> gone.add(dictionary(each)));
+        gone.removeAll(used);
+        if (gone.isEmpty()) {
+            return false;
+        }
+        COSDictionary config = copy(properties.getCOSDictionary(COSName.D));
+        for (COSName list : List.of(COSName.ON, COSName.OFF, COSName.ORDER)) {
+            without(config, list, gone);
+        }
+        COSArray events = new COSArray();
+        for (COSBase each : copy(config.getCOSArray(COSName.AS))) {
+            COSDictionary event = copy(dictionary(each));
+            without(event, COSName.OCGS, gone);
+            if (event.containsKey(COSName.OCGS)) {
+                events.add(event);
+            }
+        }
+        set(config, COSName.AS, events);
+        without(properties, COSName.OCGS, gone);
+        properties.setItem(COSName.D, config);
+        if (properties.containsKey(COSName.OCGS)) {
+            catalog.setItem(COSName.OCPROPERTIES, properties);
+        } else {
+            catalog.removeItem(COSName.OCPROPERTIES);
+        }
+        return true;
+    }
+
+    private static void without(COSDictionary of, COSName list, Set<COSDictionary> gone) {
+        COSArray left = new COSArray();
+        for (COSBase each : copy(of.getCOSArray(list))) {
+            if (!gone.contains(dictionary(each))) {
+                left.add(each);
+            }
+        }
+        set(of, list, left);
+    }
+
+    private static void set(COSDictionary of, COSName list, COSArray to) {
+        if (to.size() == 0) {
+            of.removeItem(list);
+        } else {
+            of.setItem(list, to);
+        }
+    }
+
+    private static void append(COSDictionary to, COSName list, COSBase what) {
+        COSArray array = copy(to.getCOSArray(list));
+        array.add(what);
+        to.setItem(list, array);
+    }
+
+    /** What is no dictionary says nothing. */
+    private static COSDictionary dictionary(COSBase of) {
+        COSBase found = of instanceof COSObject reference ? reference.getObject() : of;
+        return found instanceof COSDictionary is ? is : new COSDictionary();
+    }
+
+    private static COSDictionary copy(COSDictionary of) {
+        return of == null ? new COSDictionary() : new COSDictionary(of);
+    }
+
+    private COSBase on(Where where) {
+        return switch (where) {
+            case SCREEN -> screen;
+            case PAPER -> paper;
+            case BOTH -> throw new IllegalArgumentException("It is in no group");
+        };
     }
 
     private COSDictionary event(String name) {
@@ -70,23 +252,24 @@ public final class SwitchedLayers {
         category.add(COSName.getPDFName(name));
         COSDictionary event = new COSDictionary();
         event.setName(EVENT, name);
-        event.setItem(COSName.OCGS, all());
+        event.setItem(COSName.OCGS, copy(groups));
         event.setItem(CATEGORY, category);
         return event;
     }
 
     /** The names that a page's content calls them by. */
-    void name(PDResources resources) {
+    void name(PDResources resources, Where... all) {
         COSDictionary named = new COSDictionary();
-        named.setItem(COSName.getPDFName(name(Where.SCREEN)), screen);
-        named.setItem(COSName.getPDFName(name(Where.PAPER)), paper);
+        for (Where where : all) {
+            named.setItem(COSName.getPDFName(name(where)), on(where));
+        }
         resources.getCOSObject().setItem(COSName.PROPERTIES, named);
     }
 
     static String name(Where where) {
         return switch (where) {
             case SCREEN -> SCREEN;
-            case PAPER -> "Paper";
+            case PAPER -> PAPER;
             case BOTH -> throw new IllegalArgumentException("It is in no group");
         };
     }

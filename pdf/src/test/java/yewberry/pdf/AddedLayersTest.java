@@ -40,6 +40,8 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.compose.Composer;
+import yewberry.core.output.ScreenAndPaper;
+import yewberry.core.output.ScreenAndPaper.Where;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
@@ -308,6 +310,147 @@ class AddedLayersTest {
                                 null,
                                 0,
                                 other.getWidth()));
+    }
+
+    /** The colour of all goes to the screen only, that of the band to paper only. */
+    private static Publication switched(Publication set) {
+        Layer layer = set.parents().getFirst().layer();
+        List<Background> behind =
+                layer.backgrounds().stream()
+                        .map(each -> {
+                            boolean screen = each.id().equals(id("all"));
+                            return each.withGoesTo(new Background.GoesTo(screen, !screen));
+                        })
+                        .toList();
+        return set.withParents(
+                List.of(set.parents().getFirst().withLayer(layer.withBackgrounds(behind))));
+    }
+
+    private Path added(String name, byte[] file, PageScene scene, Medium medium)
+            throws IOException {
+        Path to = folder.resolve(name);
+        AddedLayers.add(
+                KnownFile.of(file), Map.of(1, scene), medium, COATED, NOW, to, Progress.NONE);
+        return to;
+    }
+
+    private static boolean isRight(Path file, PageScene scene, Medium medium) throws IOException {
+        return ReadBack.checkAdded(file, "", Map.of(1, scene), medium, COATED, Progress.NONE)
+                .matches();
+    }
+
+    private static COSDictionary switches(PDDocument document) {
+        return document.getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.OCPROPERTIES);
+    }
+
+    private static List<String> groups(Path file) throws IOException {
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            return switches(document) == null
+                    ? List.of()
+                    : List.of(document.getDocumentCatalog().getOCProperties().getGroupNames());
+        }
+    }
+
+    /** As a reader shows it that does what it does for the other medium. */
+    private Path theOther(Path file) throws IOException {
+        Path other = folder.resolve("the-other.pdf");
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            var layers = document.getDocumentCatalog().getOCProperties();
+            for (String group : List.of("Screen", "Paper")) {
+                layers.setGroupEnabled(group, !layers.isGroupEnabled(group));
+            }
+            document.setAllSecurityToBeRemoved(true);
+            document.save(other.toFile());
+        }
+        return other;
+    }
+
+    /**
+     * Drawn as by readers that switch nothing, and with the groups the other way round: the same as
+     * with only what goes there. Drawings of poppler and ghostscript.
+     */
+    @ParameterizedTest
+    @MethodSource("names")
+    void what_goes_to_the_screen_or_to_paper_only_is_switched(String name) throws IOException {
+        byte[] original = FilesOfOthers.all().get(name);
+        Path before = written("before.pdf", original);
+        PageScene scene = scene(switched(set(original, PictureFrame.Level.OVER)));
+        Path after = added("both.pdf", original, scene, Medium.SCREEN);
+        ScreenAndPaper both = ScreenAndPaper.of(scene);
+        Path screen = added("screen.pdf", original, both.seen(Where.SCREEN), Medium.SCREEN);
+        Path paper = added("paper.pdf", original, both.seen(Where.PAPER), Medium.SCREEN);
+        assertThat(Arrays.copyOf(Files.readAllBytes(after), original.length)).isEqualTo(original);
+        Programs.Result check = Programs.run("qpdf", "--check", after.toString());
+        assertThat(check.status()).as(check.output()).isZero();
+        assertThat(isRight(after, scene, Medium.SCREEN)).isTrue();
+        assertThat(groups(after)).containsOnlyOnce("Screen", "Paper").containsAll(groups(before));
+        same(poppler(after), poppler(screen));
+        same(ghostscriptDraws(after), ghostscriptDraws(screen));
+        same(poppler(theOther(after)), poppler(paper));
+        same(ghostscriptDraws(theOther(after)), ghostscriptDraws(paper));
+        Path off = folder.resolve("off.pdf");
+        AddedLayers.takeOff(
+                KnownFile.of(Files.readAllBytes(after)),
+                item -> true,
+                Set.of(),
+                NOW,
+                off,
+                Progress.NONE);
+        assertThat(groups(off)).isEqualTo(groups(before));
+        assertThat(takenOffWrongly(Files.readAllBytes(after), off)).isEmpty();
+        same(poppler(off), poppler(before));
+        same(ghostscriptDraws(off), ghostscriptDraws(before));
+    }
+
+    @Test
+    void for_paper_what_is_printed_is_shown_by_readers_that_switch_nothing() throws IOException {
+        byte[] original = FilesOfOthers.drawn((_, _) -> {});
+        PageScene scene = scene(switched(set(original, PictureFrame.Level.OVER)));
+        Path after = added("both.pdf", original, scene, Medium.PAPER);
+        ScreenAndPaper both = ScreenAndPaper.of(scene);
+        assertThat(isRight(after, scene, Medium.PAPER)).isTrue();
+        same(
+                poppler(after),
+                poppler(added("paper.pdf", original, both.seen(Where.PAPER), Medium.PAPER)));
+        same(
+                poppler(theOther(after)),
+                poppler(added("screen.pdf", original, both.seen(Where.SCREEN), Medium.PAPER)));
+    }
+
+    @Test
+    void one_of_two_that_are_switched_comes_off_and_what_else_is_done_to_them_is_noticed()
+            throws IOException {
+        byte[] original = FilesOfOthers.drawn((_, _) -> {});
+        PageScene scene = scene(switched(set(original, PictureFrame.Level.OVER)));
+        byte[] once = Files.readAllBytes(added("once.pdf", original, scene, Medium.SCREEN));
+        Path less = folder.resolve("less.pdf");
+        AddedLayers.takeOff(
+                KnownFile.of(once),
+                item -> item.element().equals(id("all")),
+                Set.of(),
+                NOW,
+                less,
+                Progress.NONE);
+        assertThat(groups(less)).as("the band goes by it").containsExactly("Paper");
+        for (COSName each : List.of(COSName.AS, COSName.ON)) {
+            Path harmed = folder.resolve("harmed.pdf");
+            try (PDDocument document = Loader.loadPDF(once)) {
+                COSDictionary config = switches(document).getCOSDictionary(COSName.D);
+                config.removeItem(each);
+                if (each == COSName.ON) {
+                    config.setItem(COSName.OFF, switches(document).getCOSArray(COSName.OCGS));
+                }
+                document.save(harmed.toFile());
+            }
+            assertThat(isRight(harmed, scene, Medium.SCREEN)).as(each.getName()).isFalse();
+        }
+        Path twice =
+                added(
+                        "twice.pdf",
+                        once,
+                        scene(switched(set(once, PictureFrame.Level.OVER))),
+                        Medium.SCREEN);
+        assertThat(groups(twice)).containsExactlyInAnyOrder("Screen", "Paper");
     }
 
     /** Links, tags, form fields and attachments stay, because the file is only appended to. */

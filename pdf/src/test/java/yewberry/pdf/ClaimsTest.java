@@ -59,6 +59,7 @@ import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 
 /** What files claim to hold to, by veraPDF's verdict before and after something was added. */
@@ -219,7 +220,7 @@ class ClaimsTest {
     void a_claim_that_is_said_to_hold_does_by_verapdfs_verdict() throws IOException {
         byte[] file = archived(SECOND, true);
         assertThat(failed(file)).as("before").isEmpty();
-        assertThat(AddedLayers.claims(KnownFile.of(file), Medium.SCREEN, true))
+        assertThat(AddedLayers.claims(KnownFile.of(file), Medium.SCREEN, true, false))
                 .containsExactly(new Claims("PDF/A-2b", Optional.empty()));
         Path to = folder.resolve("added.pdf");
         AddedLayers.Outcome outcome =
@@ -244,10 +245,45 @@ class ClaimsTest {
         assertThat(failed(Files.readAllBytes(back))).as("taken off again").isEmpty();
     }
 
+    /** Of the configuration of layers PDF/A allows no automatic states (ISO 19005-2, 6.9). */
+    @Test
+    void a_claim_does_not_hold_with_what_is_only_printed_by_verapdfs_verdict() throws IOException {
+        byte[] file = archived(SECOND, true);
+        PageScene plain = scene(file);
+        PageScene printed =
+                plain.withItems(
+                        plain.items().stream()
+                                .map(item ->
+                                        item instanceof Item.AreaFill fill ? onPaper(fill) : item)
+                                .toList());
+        Path to = folder.resolve("switched.pdf");
+        AddedLayers.add(
+                KnownFile.of(file),
+                Map.of(1, printed),
+                Medium.SCREEN,
+                COATED,
+                NOW,
+                to,
+                Progress.NONE);
+        assertThat(failed(Files.readAllBytes(to))).isNotEmpty();
+    }
+
+    private static Item onPaper(Item.AreaFill fill) {
+        return new Item.AreaFill(
+                fill.origin(),
+                fill.background(),
+                fill.paint(),
+                fill.rect(),
+                fill.frame(),
+                fill.opacity(),
+                fill.blend(),
+                new Background.GoesTo(false, true));
+    }
+
     @Test
     void a_claim_that_is_doubted_does_not_hold_by_verapdfs_verdict() throws IOException {
         byte[] file = archived(SECOND, false);
-        assertThat(AddedLayers.claims(KnownFile.of(file), Medium.SCREEN, false))
+        assertThat(AddedLayers.claims(KnownFile.of(file), Medium.SCREEN, false, false))
                 .singleElement()
                 .satisfies(each ->
                         assertThat(each.doubt().orElseThrow())
@@ -259,16 +295,27 @@ class ClaimsTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "<pdfaid:part>2</pdfaid:part><pdfaid:conformance>U</pdfaid:conformance> | PAPER | true | PDF/A-2u | It names no profile for colours in CMYK",
-                "<pdfaid:part>1</pdfaid:part><pdfaid:conformance>B</pdfaid:conformance> | SCREEN | true | PDF/A-1b | PDF/A-1 allows nothing that is see-through",
-                "<pdfaid:part>1</pdfaid:part><pdfaid:conformance>B</pdfaid:conformance> | SCREEN | false | PDF/A-1b | ",
-                "<pdfaid:part>4</pdfaid:part> | SCREEN | true | PDF/A-4 | ",
-                "<pdfuaid:part>1</pdfuaid:part> | PAPER | true | PDF/UA-1 | ",
+                "<pdfaid:part>2</pdfaid:part><pdfaid:conformance>U</pdfaid:conformance> | PAPER | true | false | PDF/A-2u | It names no profile for colours in CMYK",
+                "<pdfaid:part>1</pdfaid:part><pdfaid:conformance>B</pdfaid:conformance> | SCREEN | true | false | PDF/A-1b | PDF/A-1 allows nothing that is see-through",
+                "<pdfaid:part>1</pdfaid:part><pdfaid:conformance>B</pdfaid:conformance> | SCREEN | false | false | PDF/A-1b | ",
+                "<pdfaid:part>4</pdfaid:part> | SCREEN | true | false | PDF/A-4 | ",
+                "<pdfaid:part>2</pdfaid:part><pdfaid:conformance>B</pdfaid:conformance> | SCREEN | false | true | PDF/A-2b | PDF/A allows nothing that is only seen",
+                "<pdfuaid:part>1</pdfuaid:part> | PAPER | true | false | PDF/UA-1 | ",
             })
     void claims_are_read_and_doubted_for_a_reason(
-            String properties, Medium medium, boolean seeThrough, String standard, String doubt)
+            String properties,
+            Medium medium,
+            boolean seeThrough,
+            boolean switched,
+            String standard,
+            String doubt)
             throws IOException {
-        assertThat(AddedLayers.claims(KnownFile.of(archived(properties, true)), medium, seeThrough))
+        assertThat(
+                        AddedLayers.claims(
+                                KnownFile.of(archived(properties, true)),
+                                medium,
+                                seeThrough,
+                                switched))
                 .singleElement()
                 .satisfies(each -> {
                     assertThat(each.standard()).isEqualTo(standard);
@@ -283,10 +330,11 @@ class ClaimsTest {
     @Test
     void metadata_that_cannot_be_read_claims_nothing() throws IOException {
         byte[] file = archived("<broken", true);
-        assertThat(AddedLayers.claims(KnownFile.of(file), Medium.SCREEN, false)).isEmpty();
+        assertThat(AddedLayers.claims(KnownFile.of(file), Medium.SCREEN, false, false)).isEmpty();
         byte[] silent = archived("", true);
-        assertThat(AddedLayers.claims(KnownFile.of(silent), Medium.SCREEN, false)).isEmpty();
+        assertThat(AddedLayers.claims(KnownFile.of(silent), Medium.SCREEN, false, false)).isEmpty();
         byte[] endless = archived(SECOND + " ".repeat(50 << 20), true); // it packs to 50 kB
-        assertThat(AddedLayers.claims(KnownFile.of(endless), Medium.SCREEN, false)).isEmpty();
+        assertThat(AddedLayers.claims(KnownFile.of(endless), Medium.SCREEN, false, false))
+                .isEmpty();
     }
 }

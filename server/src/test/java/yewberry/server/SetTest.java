@@ -190,19 +190,19 @@ class SetTest {
         throw new AssertionError("The export did not end");
     }
 
-    /** Files are for one medium: the list of what is known of them says what stays out. */
+    /** Readers switch it; the list of what is known of the files says so. */
     @Test
-    void what_goes_to_paper_only_is_told_and_left_out() throws Exception {
+    void what_goes_to_paper_only_is_told_and_switched() throws Exception {
         String id = begin(pdf(0, new PDRectangle(300, 400))).path("id").asString();
         String about = "/api/publications/" + id + "/files";
         night(id);
-        assertThat(client.get(about).json().path("elsewhere").asInt()).isZero();
+        assertThat(client.get(about).json().path("switched").asInt()).isZero();
         night(id, false);
         JsonNode files = client.get(about).json();
-        assertThat(files.path("elsewhere").asInt()).isOne();
+        assertThat(files.path("switched").asInt()).isOne();
         assertThat(files.path("medium").asString()).isEqualTo("SCREEN");
         byte[] out = unzipped(out(exported(id, "FILES"))).values().iterator().next();
-        assertThat(AddedLayers.added(KnownFile.of(out)).get(1)).hasSize(1);
+        assertThat(AddedLayers.added(KnownFile.of(out)).get(1)).hasSize(2);
     }
 
     private void night(String id) {

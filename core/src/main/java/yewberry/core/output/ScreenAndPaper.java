@@ -45,11 +45,8 @@ public record ScreenAndPaper(PageScene all, List<Where> where) {
         return all.withItems(items);
     }
 
-    /**
-     * @param scene composed for both, so that text that chooses its colour has one that is legible
-     *     on both, where there is one
-     */
-    static ScreenAndPaper of(PageScene scene, Publication publication) {
+    /** All that goes anywhere, in the colours that it has. */
+    public static ScreenAndPaper of(PageScene scene) {
         List<Item> items = new ArrayList<>();
         List<Where> where = new ArrayList<>();
         for (Item item : scene.items()) {
@@ -76,8 +73,21 @@ public record ScreenAndPaper(PageScene all, List<Where> where) {
                 }
             }
         }
-        ScreenAndPaper plain = new ScreenAndPaper(scene.withItems(items), where);
-        return where.stream().allMatch(Where.BOTH::equals) ? plain : plain.legible(publication);
+        return new ScreenAndPaper(scene.withItems(items), where);
+    }
+
+    /**
+     * @param scene composed for both, so that text that chooses its colour has one that is legible
+     *     on both, where there is one
+     */
+    static ScreenAndPaper of(PageScene scene, Publication publication) {
+        ScreenAndPaper plain = of(scene);
+        return plain.switches() ? plain.legible(publication) : plain;
+    }
+
+    /** Whether a screen shows anything else than is printed. */
+    public boolean switches() {
+        return !where.stream().allMatch(Where.BOTH::equals);
     }
 
     /** Two pages that face each other as one. */

@@ -22,6 +22,7 @@ import yewberry.core.Progress;
 import yewberry.core.color.Inks;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
+import yewberry.core.output.ScreenAndPaper;
 import yewberry.core.output.ScreenAndPaper.Where;
 import yewberry.core.raster.PlaneRaster;
 import yewberry.core.scene.MediumScene;
@@ -48,6 +49,8 @@ import yewberry.pdf.read.PagePlates;
  */
 public final class ReadBack implements AutoCloseable {
     static final int PPI = 144;
+    private static final String OTHER_IN_PRINT = "As it is printed, the page has other colours.";
+
     private static final double SCALE = PPI / 72.0;
 
     /** Page boxes are written with five decimals of a point and read as single precision. */
@@ -197,7 +200,7 @@ public final class ReadBack implements AutoCloseable {
                 document -> {
                     ReadBack reader = new ReadBack(document, output, List.of(), pictures);
                     return reader.reading(
-                            at -> reader.added(wanted.get(at).getKey(), of.get(at).on(medium)));
+                            at -> reader.added(wanted.get(at).getKey(), of.get(at), medium));
                 };
         return ReadBackReport.of(
                 PageReaders.read(file, password, opener, wanted.size(), progress), List.of());
@@ -221,22 +224,35 @@ public final class ReadBack implements AutoCloseable {
         };
     }
 
-    private PageReport added(int number, MediumScene scene) throws IOException {
+    private PageReport added(int number, PageScene of, Medium medium) throws IOException {
         PDPage page = pages.page(number);
+        PaintCheck usual =
+                added(
+                        page,
+                        of.on(medium),
+                        Optional.ofNullable(document.getDocumentCatalog().getOCProperties()));
+        ScreenAndPaper both = ScreenAndPaper.of(of);
+        if (!both.switches() || !usual.matches()) {
+            return PageReport.of(number, List.of(), usual, List.of(), List.of());
+        }
+        PaintCheck viewed = added(page, both.seen(Where.SCREEN).on(medium), switched("View"));
+        if (!viewed.matches()) {
+            List<String> problems = List.of("As it is viewed, the page has other colours.");
+            return PageReport.of(number, List.of(), viewed, List.of(), problems);
+        }
+        PaintCheck printed = added(page, both.seen(Where.PAPER).on(medium), switched("Print"));
+        List<String> problems = printed.matches() ? List.of() : List.of(OTHER_IN_PRINT);
+        return PageReport.of(number, List.of(), printed, List.of(), problems);
+    }
+
+    private PaintCheck added(
+            PDPage page, MediumScene scene, Optional<PDOptionalContentProperties> layers)
+            throws IOException {
         Rect shown = scene.boxes().trim();
         AffineTransform toPixels =
                 AffineTransform.getScaleInstance(shown.width() * SCALE, shown.height() * SCALE);
         toPixels.concatenate(PagePlates.unit(page));
-        PlaneRaster wanted = own.draw(scene, shown, PPI);
-        PaintCheck comparison =
-                painted(
-                        page,
-                        scene,
-                        shown,
-                        wanted,
-                        toPixels,
-                        Optional.ofNullable(document.getDocumentCatalog().getOCProperties()));
-        return PageReport.of(number, List.of(), comparison, List.of(), List.of());
+        return painted(page, scene, shown, own.draw(scene, shown, PPI), toPixels, layers);
     }
 
     private List<String> count() {
@@ -361,7 +377,7 @@ public final class ReadBack implements AutoCloseable {
                             toPixels,
                             switched("Print"));
             if (!comparison.matches()) {
-                problems.add("As it is printed, the page has other colours.");
+                problems.add(OTHER_IN_PRINT);
             }
         }
         PageReport report =

@@ -62,6 +62,13 @@ public class AddedMarks {
         List<FilesView.Claim> claims = new ArrayList<>();
         Medium medium = publication.setup().destination().media().getFirst();
         boolean seeThrough = publication.layers().anyMatch(AddedMarks::isSeeThrough);
+        int switched =
+                (int)
+                        publication
+                                .layers()
+                                .flatMap(AddedMarks::goTo)
+                                .filter(to -> to.screen() != to.paper())
+                                .count();
         for (UUID each : assets) {
             Cancellation.check();
             Asset asset = publication.asset(each);
@@ -73,7 +80,7 @@ public class AddedMarks {
                 } else if (seals.signed()) {
                     signed.add(asset.name());
                 }
-                AddedLayers.claims(file, medium, seeThrough)
+                AddedLayers.claims(file, medium, seeThrough, switched > 0)
                         .forEach(claim ->
                                 claims.add(
                                         new FilesView.Claim(
@@ -95,12 +102,7 @@ public class AddedMarks {
                 closed,
                 claims,
                 medium,
-                (int)
-                        publication
-                                .layers()
-                                .flatMap(AddedMarks::goTo)
-                                .filter(to -> !to.has(medium))
-                                .count());
+                switched);
     }
 
     private static Stream<Background.GoesTo> goTo(Layer layer) {

@@ -13,8 +13,9 @@ import yewberry.core.color.Medium;
  * @param signed the names of those that somebody signed
  * @param closed the names of those that are certified, which forbids that pages are changed
  * @param claims the standards that they claim to hold to
- * @param medium that they are added to for
- * @param elsewhere how many backgrounds and pictures go to the other medium only, and are not added
+ * @param medium in whose colours they are added to; readers that switch nothing show this one
+ * @param switched how many backgrounds and pictures go to the screen only, or to paper only:
+ *     readers switch them
  */
 public record FilesView(
         List<AddedBefore> added,
@@ -23,7 +24,7 @@ public record FilesView(
         List<String> closed,
         List<Claim> claims,
         Medium medium,
-        int elsewhere) {
+        int switched) {
     public record OneFile(UUID id, String name) {}
 
     /**
