@@ -5,7 +5,12 @@ import { reactCompiler } from "./reactCompiler.ts";
 
 export default defineConfig({
   plugins: [reactCompiler(), react(), optimizeLocales.vite({ locales: ["en-US"] })],
-  build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 1200 },
+  build: {
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 1200,
+    // the compiler takes most of the time, which is known
+    rolldownOptions: { checks: { bundlerTimings: false } },
+  },
   server: {
     proxy: {
       "/api": { target: "http://127.0.0.1:8620", headers: { Origin: "http://127.0.0.1:8620" } },

@@ -53,3 +53,22 @@ test("one that is open is drawn wherever it stands", () => {
   expect(screen.getByText("Row 999")).toBeInTheDocument();
   expect(screen.getAllByText(/^Row/)).toHaveLength(20);
 });
+
+test("a row that is moved into another group stays as it is", () => {
+  const list = numbers(41);
+  const rows = (entries: number[]) => (
+    <Rows entries={entries} height={10} isWanted={() => true}>
+      {(at) => <input key={at} aria-label={`Row ${at}`} />}
+    </Rows>
+  );
+  const { rerender } = render(rows(list));
+  const moved = screen.getByLabelText("Row 19");
+  (moved as HTMLInputElement).value = "typed";
+  list.splice(19, 2, 20, 19);
+  rerender(rows(list));
+  expect(screen.getByLabelText("Row 19")).toBe(moved);
+  expect(screen.getByLabelText("Row 19")).toHaveValue("typed");
+  expect(screen.getAllByLabelText(/^Row/).map((each) => each.getAttribute("aria-label"))).toEqual(
+    list.map((at) => `Row ${at}`),
+  );
+});
