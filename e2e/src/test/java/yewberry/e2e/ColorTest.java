@@ -116,6 +116,6 @@ class ColorTest {
         assertThat(page.getByText("4.54 : 1").first()).isVisible();
         assertThat(page.getByText("passes from 18 pt, or bold from 14 pt")).isVisible();
         page.getByLabel("on a background").fill("blurple");
-        assertThat(page.getByText("no colour that can be read")).isVisible();
+        assertThat(page.getByText("not a colour that can be read")).isVisible();
     }
 }

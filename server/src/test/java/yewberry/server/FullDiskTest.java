@@ -141,7 +141,7 @@ class FullDiskTest {
             assertThat(ended.path("state").asString()).as(ended.toString()).isEqualTo("FAILED");
             // the second where there was no room to keep the first either
             assertThat(ended.path("message").asString())
-                    .containsAnyOf("whether the disk is full", "It came to no end");
+                    .containsAnyOf("whether the disk is full", "It did not finish");
         } else {
             assertThat(begun.status()).as(begun.text()).isEqualTo(507);
         }

@@ -40,7 +40,7 @@ class PageRangeTest {
                 "13 | There is no page 13; this publication has pages 1 to 12",
                 "3-99 | There is no page 99",
                 "cover | is neither a page nor a range",
-                "'  ' | says no page",
+                "'  ' | names no page",
                 "99999999999 | is neither a page nor a range",
                 "-3 | is neither a page nor a range",
             })

@@ -65,7 +65,7 @@ class FontFileTest {
         refused(begun(good, "OTTO"), "PostScript outlines");
         refused(begun(good, "ttcf"), "collection");
         refused(begun(good, "wOF2"), "web pages");
-        refused(begun(good, "%PDF"), "no font file");
+        refused(begun(good, "%PDF"), "not a font file");
         refused(new byte[0], "damaged");
         refused(Arrays.copyOf(good, good.length / 2), "damaged");
         refused(Arrays.copyOf(good, 40), "damaged");
