@@ -21,7 +21,8 @@ import yewberry.core.output.ScreenAndPaper.Where;
 /**
  * What of a file is seen on a screen only, and what is printed only: one group of optional content
  * (ISO 32000-1, 8.11) that readers switch by what they do (8.11.4.4), and what is there where it is
- * off (8.11.2.2), so that readers that switch nothing show what the screen shows.
+ * off (8.11.2.2), so that readers that switch nothing show what the screen shows. A file that is
+ * added to gets a group for each.
  */
 public final class SwitchedLayers {
     private static final COSName EVENT = COSName.getPDFName("Event");
@@ -62,17 +63,23 @@ public final class SwitchedLayers {
         view.setName("ViewState", onScreen ? "ON" : "OFF");
         COSDictionary print = new COSDictionary();
         print.setName("PrintState", onScreen ? "OFF" : "ON");
-        COSDictionary maker = new COSDictionary();
-        maker.setString(CREATOR, US);
-        maker.setName(COSName.SUBTYPE, "Artwork");
         COSDictionary usage = new COSDictionary();
         usage.setItem(COSName.getPDFName("View"), view);
         usage.setItem(COSName.getPDFName("Print"), print);
-        usage.setItem(MAKER, maker);
         COSDictionary group = new COSDictionary();
         group.setItem(COSName.TYPE, COSName.OCG);
         group.setString(COSName.NAME, name);
         group.setItem(USAGE, usage);
+        return group;
+    }
+
+    /** One that says who added it, so that it comes off again. */
+    private static COSDictionary added(String name, boolean onScreen) {
+        COSDictionary maker = new COSDictionary();
+        maker.setString(CREATOR, US);
+        maker.setName(COSName.SUBTYPE, "Artwork");
+        COSDictionary group = group(name, onScreen);
+        group.getCOSDictionary(USAGE).setItem(MAKER, maker);
         return group;
     }
 
@@ -110,7 +117,7 @@ public final class SwitchedLayers {
         if (screen.isPresent() && paper.isPresent()) {
             return new SwitchedLayers(screen.get(), paper.get());
         }
-        SwitchedLayers layers = new SwitchedLayers(group(SCREEN, true), group(PAPER, false));
+        SwitchedLayers layers = new SwitchedLayers(added(SCREEN, true), added(PAPER, false));
         COSDictionary config = copy(properties.getCOSDictionary(COSName.D));
         append(config, first, layers.screen);
         append(config, second, layers.paper);

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.AbstractList;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Consumer;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
@@ -18,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import yewberry.core.Progress;
 import yewberry.core.color.Contrast;
+import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.compose.Composer;
@@ -179,6 +181,22 @@ class ScreenAndPaperTest {
         assertThat(text.split("fjord", -1)).hasSize(4);
         assertThat(Programs.run("qpdf", "--check", file.toString()).status()).isZero();
         assertThat(ReadBack.check(file, output(), Progress.NONE).matches()).isTrue();
+    }
+
+    /** What was added to a file comes off it; its own groups do not. */
+    @Test
+    void its_group_is_its_own() throws IOException {
+        try (PDDocument document = Loader.loadPDF(written().toFile())) {
+            assertThat(document.getDocumentCatalog().getOCProperties().getGroupNames())
+                    .containsExactly("Screen");
+            assertThat(SwitchedLayers.areIn(document)).isFalse();
+            SwitchedLayers.addedTo(document, Medium.PAPER);
+            assertThat(SwitchedLayers.areIn(document)).isTrue();
+            assertThat(SwitchedLayers.takeOff(document, Set.of())).isTrue();
+            assertThat(document.getDocumentCatalog().getOCProperties().getGroupNames())
+                    .containsExactly("Screen");
+            assertThat(SwitchedLayers.areAsViewed(document)).isTrue();
+        }
     }
 
     private void isNoticed(Consumer<COSDictionary> harm) throws IOException {
