@@ -254,7 +254,10 @@ class ClaimsTest {
                 plain.withItems(
                         plain.items().stream()
                                 .map(item ->
-                                        item instanceof Item.AreaFill fill ? onPaper(fill) : item)
+                                        item instanceof Item.AreaFill fill
+                                                ? fill.withGoesTo(
+                                                        new Background.GoesTo(false, true))
+                                                : item)
                                 .toList());
         Path to = folder.resolve("switched.pdf");
         AddedLayers.add(
@@ -266,18 +269,6 @@ class ClaimsTest {
                 to,
                 Progress.NONE);
         assertThat(failed(Files.readAllBytes(to))).isNotEmpty();
-    }
-
-    private static Item onPaper(Item.AreaFill fill) {
-        return new Item.AreaFill(
-                fill.origin(),
-                fill.background(),
-                fill.paint(),
-                fill.rect(),
-                fill.frame(),
-                fill.opacity(),
-                fill.blend(),
-                new Background.GoesTo(false, true));
     }
 
     @Test

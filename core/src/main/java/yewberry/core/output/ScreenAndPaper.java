@@ -53,7 +53,7 @@ public record ScreenAndPaper(PageScene all, List<Where> where) {
             switch (item) {
                 case Item.AreaFill fill -> {
                     if (goes(fill.goesTo())) {
-                        items.add(everywhere(fill));
+                        items.add(fill.withGoesTo(Background.GoesTo.BOTH));
                         where.add(where(fill.goesTo()));
                     }
                 }
@@ -109,18 +109,6 @@ public record ScreenAndPaper(PageScene all, List<Where> where) {
             return Where.BOTH;
         }
         return to.screen() ? Where.SCREEN : Where.PAPER;
-    }
-
-    private static Item everywhere(Item.AreaFill fill) {
-        return new Item.AreaFill(
-                fill.origin(),
-                fill.background(),
-                fill.paint(),
-                fill.rect(),
-                fill.frame(),
-                fill.opacity(),
-                fill.blend(),
-                Background.GoesTo.BOTH);
     }
 
     private static Item everywhere(Item.FrontFill fill) {

@@ -131,6 +131,10 @@ public sealed interface Item {
                     };
         }
 
+        public AreaFill withGoesTo(Background.GoesTo to) {
+            return new AreaFill(origin, background, paint, rect, frame, opacity, blend, to);
+        }
+
         /** Whether it paints anything at a point; what is transparent in a picture counts, too. */
         public boolean isAt(double x, double y) {
             return rect.contains(x, y)
