@@ -5,7 +5,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -21,8 +20,7 @@ import yewberry.core.output.ScreenAndPaper.Where;
 /**
  * What of a file is seen on a screen only, and what is printed only: one group of optional content
  * (ISO 32000-1, 8.11) that readers switch by what they do (8.11.4.4), and what is there where it is
- * off (8.11.2.2), so that readers that switch nothing show what the screen shows. A file that is
- * added to gets a group for each.
+ * off (8.11.2.2), so that readers that switch nothing show one of the two.
  */
 public final class SwitchedLayers {
     private static final COSName EVENT = COSName.getPDFName("Event");
@@ -32,15 +30,13 @@ public final class SwitchedLayers {
     private static final COSName CREATOR = COSName.getPDFName("Creator");
     private static final String US = "Yewberry";
     private static final String SCREEN = "Screen";
-    private static final String PAPER = "Paper";
 
     private final COSBase screen;
     private final COSBase paper;
     private final COSArray groups = new COSArray();
 
-    /** With one group only. */
-    private SwitchedLayers() {
-        this.screen = group(SCREEN, true);
+    private SwitchedLayers(COSBase screen) {
+        this.screen = screen;
         groups.add(screen);
         COSDictionary members = new COSDictionary();
         members.setItem(COSName.TYPE, COSName.getPDFName("OCMD"));
@@ -50,42 +46,34 @@ public final class SwitchedLayers {
         this.paper = members;
     }
 
-    /** With a group for each. */
-    private SwitchedLayers(COSBase screen, COSBase paper) {
-        this.screen = screen;
-        this.paper = paper;
-        groups.add(screen);
-        groups.add(paper);
-    }
-
-    private static COSDictionary group(String name, boolean onScreen) {
+    private static COSDictionary group() {
         COSDictionary view = new COSDictionary();
-        view.setName("ViewState", onScreen ? "ON" : "OFF");
+        view.setName("ViewState", "ON");
         COSDictionary print = new COSDictionary();
-        print.setName("PrintState", onScreen ? "OFF" : "ON");
+        print.setName("PrintState", "OFF");
         COSDictionary usage = new COSDictionary();
         usage.setItem(COSName.getPDFName("View"), view);
         usage.setItem(COSName.getPDFName("Print"), print);
         COSDictionary group = new COSDictionary();
         group.setItem(COSName.TYPE, COSName.OCG);
-        group.setString(COSName.NAME, name);
+        group.setString(COSName.NAME, SCREEN);
         group.setItem(USAGE, usage);
         return group;
     }
 
     /** One that says who added it, so that it comes off again. */
-    private static COSDictionary added(String name, boolean onScreen) {
+    private static COSDictionary added() {
         COSDictionary maker = new COSDictionary();
         maker.setString(CREATOR, US);
         maker.setName(COSName.SUBTYPE, "Artwork");
-        COSDictionary group = group(name, onScreen);
+        COSDictionary group = group();
         group.getCOSDictionary(USAGE).setItem(MAKER, maker);
         return group;
     }
 
     /** Those of a document, which it then has. */
     static SwitchedLayers of(PDDocument document) {
-        SwitchedLayers layers = new SwitchedLayers();
+        SwitchedLayers layers = new SwitchedLayers(group());
         COSDictionary usual = new COSDictionary();
         usual.setString(COSName.NAME, "As it is viewed or printed");
         usual.setItem(COSName.getPDFName("BaseState"), COSName.ON);
@@ -102,45 +90,31 @@ public final class SwitchedLayers {
     }
 
     /**
-     * Those that the pages of a file are given, which has groups of its own or none. They are two
-     * groups, which more readers heed than what is there where one is off.
+     * Those that the pages of a file are given, which has groups of its own or none.
      *
      * @param usual whose look readers show that switch nothing
      */
     static SwitchedLayers addedTo(PDDocument document, Medium usual) {
         COSDictionary catalog = document.getDocumentCatalog().getCOSObject();
         COSDictionary properties = copy(catalog.getCOSDictionary(COSName.OCPROPERTIES));
-        COSName first = usual == Medium.SCREEN ? COSName.ON : COSName.OFF;
-        COSName second = usual == Medium.SCREEN ? COSName.OFF : COSName.ON;
-        Optional<COSBase> screen = known(properties, SCREEN, first);
-        Optional<COSBase> paper = known(properties, PAPER, second);
-        if (screen.isPresent() && paper.isPresent()) {
-            return new SwitchedLayers(screen.get(), paper.get());
-        }
-        SwitchedLayers layers = new SwitchedLayers(added(SCREEN, true), added(PAPER, false));
         COSDictionary config = copy(properties.getCOSDictionary(COSName.D));
-        append(config, first, layers.screen);
-        append(config, second, layers.paper);
-        for (COSBase each : layers.groups) {
-            append(properties, COSName.OCGS, each);
-            append(config, COSName.ORDER, each);
+        COSName state = usual == Medium.SCREEN ? COSName.ON : COSName.OFF;
+        Set<COSDictionary> those = new HashSet<>();
+        copy(config.getCOSArray(state)).forEach(each -> those.add(dictionary(each)));
+        for (COSBase each : own(properties)) {
+            if (those.contains(dictionary(each))) {
+                return new SwitchedLayers(each);
+            }
         }
+        SwitchedLayers layers = new SwitchedLayers(added());
+        append(properties, COSName.OCGS, layers.screen);
+        append(config, state, layers.screen);
+        append(config, COSName.ORDER, layers.screen);
         append(config, COSName.AS, layers.event("View"));
         append(config, COSName.AS, layers.event("Print"));
         properties.setItem(COSName.D, config);
         catalog.setItem(COSName.OCPROPERTIES, properties);
         return layers;
-    }
-
-    /** One of this name that was added by this, and is as usual what it is to be. */
-    private static Optional<COSBase> known(COSDictionary properties, String name, COSName state) {
-        COSDictionary config = copy(properties.getCOSDictionary(COSName.D));
-        Set<COSDictionary> those = new HashSet<>();
-        copy(config.getCOSArray(state)).forEach(each -> those.add(dictionary(each)));
-        return own(properties).stream()
-                .filter(each -> name.equals(dictionary(each).getString(COSName.NAME)))
-                .filter(each -> those.contains(dictionary(each)))
-                .findFirst();
     }
 
     /** The groups of a file that were added to it by this. */
@@ -163,15 +137,17 @@ public final class SwitchedLayers {
         return known != null && !own(known).isEmpty();
     }
 
-    /** The groups that a form names. */
+    /** The groups that a form goes by. */
     static Set<COSDictionary> namedBy(COSStream form) {
         COSDictionary named =
                 copy(form.getCOSDictionary(COSName.RESOURCES)).getCOSDictionary(COSName.PROPERTIES);
-        return named == null
-                ? Set.of()
-                : named.getValues().stream()
-                        .map(SwitchedLayers::dictionary)
-                        .collect(Collectors.toSet());
+        Set<COSDictionary> groups = new HashSet<>();
+        for (COSBase each : copy(named).getValues()) {
+            groups.add(dictionary(each));
+            copy(dictionary(each).getCOSArray(COSName.OCGS))
+                    .forEach(member -> groups.add(dictionary(member)));
+        }
+        return groups;
     }
 
     /**
@@ -276,7 +252,7 @@ public final class SwitchedLayers {
     static String name(Where where) {
         return switch (where) {
             case SCREEN -> SCREEN;
-            case PAPER -> PAPER;
+            case PAPER -> "Paper";
             case BOTH -> throw new IllegalArgumentException("It is in no group");
         };
     }

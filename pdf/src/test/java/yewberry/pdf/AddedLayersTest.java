@@ -356,9 +356,7 @@ class AddedLayersTest {
         Path other = folder.resolve("the-other.pdf");
         try (PDDocument document = Loader.loadPDF(file.toFile())) {
             var layers = document.getDocumentCatalog().getOCProperties();
-            for (String group : List.of("Screen", "Paper")) {
-                layers.setGroupEnabled(group, !layers.isGroupEnabled(group));
-            }
+            layers.setGroupEnabled("Screen", !layers.isGroupEnabled("Screen"));
             document.setAllSecurityToBeRemoved(true);
             document.save(other.toFile());
         }
@@ -366,7 +364,7 @@ class AddedLayersTest {
     }
 
     /**
-     * Drawn as by readers that switch nothing, and with the groups the other way round: the same as
+     * Drawn as by readers that switch nothing, and with the group the other way round: the same as
      * with only what goes there. Drawings of poppler and ghostscript.
      */
     @ParameterizedTest
@@ -383,7 +381,7 @@ class AddedLayersTest {
         Programs.Result check = Programs.run("qpdf", "--check", after.toString());
         assertThat(check.status()).as(check.output()).isZero();
         assertThat(isRight(after, scene, Medium.SCREEN)).isTrue();
-        assertThat(groups(after)).containsOnlyOnce("Screen", "Paper").containsAll(groups(before));
+        assertThat(groups(after)).containsOnlyOnce("Screen").containsAll(groups(before));
         same(poppler(after), poppler(screen));
         same(ghostscriptDraws(after), ghostscriptDraws(screen));
         same(poppler(theOther(after)), poppler(paper));
@@ -431,7 +429,7 @@ class AddedLayersTest {
                 NOW,
                 less,
                 Progress.NONE);
-        assertThat(groups(less)).as("the band goes by it").containsExactly("Paper");
+        assertThat(groups(less)).as("the band goes by it").containsExactly("Screen");
         for (COSName each : List.of(COSName.AS, COSName.ON)) {
             Path harmed = folder.resolve("harmed.pdf");
             try (PDDocument document = Loader.loadPDF(once)) {
@@ -450,7 +448,7 @@ class AddedLayersTest {
                         once,
                         scene(switched(set(once, PictureFrame.Level.OVER))),
                         Medium.SCREEN);
-        assertThat(groups(twice)).containsExactlyInAnyOrder("Screen", "Paper");
+        assertThat(groups(twice)).containsExactly("Screen");
     }
 
     /** Links, tags, form fields and attachments stay, because the file is only appended to. */
