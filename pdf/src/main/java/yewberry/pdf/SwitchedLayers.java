@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -121,13 +122,17 @@ public final class SwitchedLayers {
     private static List<COSBase> own(COSDictionary properties) {
         List<COSBase> own = new ArrayList<>();
         for (COSBase each : copy(properties.getCOSArray(COSName.OCGS))) {
-            COSDictionary usage = dictionary(each).getCOSDictionary(USAGE);
-            COSDictionary maker = usage == null ? null : usage.getCOSDictionary(MAKER);
-            if (maker != null && US.equals(maker.getString(CREATOR))) {
+            if (isAdded(dictionary(each))) {
                 own.add(each);
             }
         }
         return own;
+    }
+
+    private static boolean isAdded(COSDictionary group) {
+        COSDictionary usage = group.getCOSDictionary(USAGE);
+        COSDictionary maker = usage == null ? null : usage.getCOSDictionary(MAKER);
+        return maker != null && US.equals(maker.getString(CREATOR));
     }
 
     /** Whether a file has groups that were added to it by this. */
@@ -270,6 +275,21 @@ public final class SwitchedLayers {
      */
     public static Optional<PDOptionalContentProperties> switched(
             PDDocument document, String event) {
+        return switched(document, event, _ -> true);
+    }
+
+    /**
+     * The same where only what was added to a file is switched, and its own groups are as usual.
+     *
+     * @param event View or Print
+     */
+    public static Optional<PDOptionalContentProperties> addedSwitched(
+            PDDocument document, String event) {
+        return switched(document, event, SwitchedLayers::isAdded);
+    }
+
+    private static Optional<PDOptionalContentProperties> switched(
+            PDDocument document, String event, Predicate<COSDictionary> which) {
         COSDictionary properties =
                 document.getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.OCPROPERTIES);
         if (properties == null || properties.getCOSDictionary(COSName.D) == null) {
@@ -282,7 +302,7 @@ public final class SwitchedLayers {
         for (int i = 0; events != null && i < events.size(); i++) {
             if (events.getObject(i) instanceof COSDictionary each
                     && event.equals(each.getNameAsString(EVENT))) {
-                apply(each, event, on, off);
+                apply(each, event, which, on, off);
             }
         }
         usual.setItem(COSName.ON, on);
@@ -292,12 +312,18 @@ public final class SwitchedLayers {
         return Optional.of(new PDOptionalContentProperties(changed));
     }
 
-    private static void apply(COSDictionary event, String name, COSArray on, COSArray off) {
+    private static void apply(
+            COSDictionary event,
+            String name,
+            Predicate<COSDictionary> which,
+            COSArray on,
+            COSArray off) {
         COSArray groups = event.getCOSArray(COSName.OCGS);
         for (int i = 0; groups != null && i < groups.size(); i++) {
             COSBase reference = groups.get(i);
             if (!(groups.getObject(i) instanceof COSDictionary group)
-                    || group.getCOSDictionary(USAGE) == null) {
+                    || group.getCOSDictionary(USAGE) == null
+                    || !which.test(group)) {
                 continue;
             }
             COSDictionary usage =

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -20,6 +21,7 @@ import java.util.UUID;
 import java.util.function.BiPredicate;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -398,6 +400,36 @@ class AddedLayersTest {
         assertThat(takenOffWrongly(Files.readAllBytes(after), off)).isEmpty();
         same(poppler(off), poppler(before));
         same(ghostscriptDraws(off), ghostscriptDraws(before));
+    }
+
+    /** Such as a stamp of the maker's that is only printed: it is drawn as usual, on both sides. */
+    @Test
+    void what_the_file_itself_switches_is_no_harm() throws IOException {
+        byte[] original = FilesOfOthers.all().get("on a layer");
+        try (PDDocument document = Loader.loadPDF(original)) {
+            COSDictionary group =
+                    (COSDictionary) switches(document).getCOSArray(COSName.OCGS).getObject(0);
+            COSDictionary print = new COSDictionary();
+            print.setName("PrintState", "OFF");
+            COSDictionary usage = new COSDictionary();
+            usage.setItem(COSName.getPDFName("Print"), print);
+            group.setItem(COSName.getPDFName("Usage"), usage);
+            COSDictionary event = new COSDictionary();
+            event.setName(COSName.getPDFName("Event"), "Print");
+            event.setItem(COSName.OCGS, switches(document).getCOSArray(COSName.OCGS));
+            COSArray category = new COSArray();
+            category.add(COSName.getPDFName("Print"));
+            event.setItem(COSName.getPDFName("Category"), category);
+            COSArray events = new COSArray();
+            events.add(event);
+            switches(document).getCOSDictionary(COSName.D).setItem(COSName.AS, events);
+            var out = new ByteArrayOutputStream();
+            document.save(out);
+            original = out.toByteArray();
+        }
+        PageScene scene = scene(switched(set(original, PictureFrame.Level.OVER)));
+        assertThat(isRight(added("both.pdf", original, scene, Medium.SCREEN), scene, Medium.SCREEN))
+                .isTrue();
     }
 
     @Test

@@ -268,7 +268,9 @@ class ClaimsTest {
                 NOW,
                 to,
                 Progress.NONE);
-        assertThat(failed(Files.readAllBytes(to))).isNotEmpty();
+        assertThat(failed(Files.readAllBytes(to)))
+                .isNotEmpty()
+                .allMatch(each -> each.contains("6.9"));
     }
 
     @Test

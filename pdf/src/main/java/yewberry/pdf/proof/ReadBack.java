@@ -235,12 +235,20 @@ public final class ReadBack implements AutoCloseable {
         if (!both.switches() || !usual.matches()) {
             return PageReport.of(number, List.of(), usual, List.of(), List.of());
         }
-        PaintCheck viewed = added(page, both.seen(Where.SCREEN).on(medium), switched("View"));
+        PaintCheck viewed =
+                added(
+                        page,
+                        both.seen(Where.SCREEN).on(medium),
+                        SwitchedLayers.addedSwitched(document, "View"));
         if (!viewed.matches()) {
             List<String> problems = List.of("As it is viewed, the page has other colours.");
             return PageReport.of(number, List.of(), viewed, List.of(), problems);
         }
-        PaintCheck printed = added(page, both.seen(Where.PAPER).on(medium), switched("Print"));
+        PaintCheck printed =
+                added(
+                        page,
+                        both.seen(Where.PAPER).on(medium),
+                        SwitchedLayers.addedSwitched(document, "Print"));
         List<String> problems = printed.matches() ? List.of() : List.of(OTHER_IN_PRINT);
         return PageReport.of(number, List.of(), printed, List.of(), problems);
     }
