@@ -10,7 +10,8 @@ import {
 import { useStatus } from "../ui/Status";
 import { answered, author, client } from "./client";
 import { readPublication } from "./publication";
-import { readAhead, whenSeen } from "./seenFirst";
+import { useTrying } from "./trying";
+import { readAhead, whenSeen, type Made } from "./seenFirst";
 import type {
   Edit,
   Extent,
@@ -250,7 +251,7 @@ export function usePicture(
 }
 
 /** So long a spread is looked at before those beside it are read, in milliseconds. */
-const SETTLED = 400;
+const SETTLED = 150;
 
 /**
  * Reads the spreads before and after one, so that they are there when somebody turns to them; only
@@ -471,6 +472,8 @@ export function usePreview(
           )
       : skipToken,
     placeholderData: keepPreviousData,
+    // what cannot be done now is not done a second later either
+    retry: false,
   });
 }
 
@@ -614,6 +617,7 @@ interface Sent {
 export function useSteps(publication: Publication) {
   const queries = useQueryClient();
   const status = useStatus();
+  const { settle } = useTrying();
   const scope = { id: `steps ${publication.id}` };
   const path = { id: publication.id };
   const key = ["publication", publication.id];
@@ -622,24 +626,26 @@ export function useSteps(publication: Publication) {
     await queries.invalidateQueries({ queryKey: key });
   };
   const onError = (error: Error) => status.fail(error.message);
-  const shown = (result: Schemas["StepResult"]) => {
+  const shown = (result: Schemas["StepResult"], made?: Made) => {
     queries.setQueryData(["history", publication.id, result.revision], result);
-    readAhead(queries, publication.id, result.revision);
+    readAhead(queries, publication.id, result.revision, made);
   };
 
   const edit = useMutation({
     scope,
-    mutationFn: ({ edit }: Sent) => {
+    mutationFn: async ({ edit }: Sent) => {
       const revision = queries.getQueryData<Publication>(key)?.revision ?? publication.revision;
-      return answered(
+      const made = { edit: edit(), against: revision };
+      const result = await answered(
         client.POST("/api/publications/{id}/edits", {
           params: { path },
-          body: { edit: edit(), revision, author: author() },
+          body: { edit: made.edit, revision, author: author() },
         }),
       );
+      return { result, made };
     },
-    onSuccess: (result, { done, onKept }) => {
-      shown(result);
+    onSuccess: ({ result, made }, { done, onKept }) => {
+      shown(result, made);
       onKept?.();
       if (done) {
         status.say(done);
@@ -683,28 +689,32 @@ export function useSteps(publication: Publication) {
     onSettled: settled,
   });
 
+  const stored = async (
+    made: Edit | (() => Edit),
+    done?: string,
+    onKept?: () => void,
+  ): Promise<boolean> => {
+    try {
+      await edit.mutateAsync({
+        edit: typeof made === "function" ? made : () => made,
+        ...(done ? { done } : {}),
+        ...(onKept ? { onKept } : {}),
+      });
+    } catch {
+      return false; // its message is shown
+    }
+    await pagesRead(queries, publication.id);
+    return true;
+  };
+
   return {
     /** Makes an edit; `done` is announced when it is stored. */
     make: (made: Edit, done?: string) =>
       edit.mutate(done ? { edit: () => made, done } : { edit: () => made }),
     /** The same; the promise is kept when what is shown follows, with false where it was refused. */
-    stored: async (
-      made: Edit | (() => Edit),
-      done?: string,
-      onKept?: () => void,
-    ): Promise<boolean> => {
-      try {
-        await edit.mutateAsync({
-          edit: typeof made === "function" ? made : () => made,
-          ...(done ? { done } : {}),
-          ...(onKept ? { onKept } : {}),
-        });
-      } catch {
-        return false; // its message is shown
-      }
-      await pagesRead(queries, publication.id);
-      return true;
-    },
+    stored,
+    /** Makes an edit that comes to the same when it is made twice, and shows it meanwhile. */
+    makeSeen: (made: Edit, done?: string) => settle(stored(made, done), made),
     undo: () => undo.mutate(),
     redo: () => redo.mutate(),
     busy: edit.isPending || undo.isPending || redo.isPending,

@@ -15,13 +15,12 @@ import {
   useItems,
   useNeighbours,
   usePicture,
-  usePreview,
   useSpread,
   useSteps,
   useStrata,
   type Point,
 } from "../api/queries";
-import type { BehindTextStratum, Edit, Finding, Publication, Spread, Stratum } from "../api/types";
+import type { BehindTextStratum, Finding, Publication, Spread, Stratum } from "../api/types";
 import { PageActionsMenu } from "../pages/PageActions";
 import { useDroppedFiles } from "../pictures/useDroppedFiles";
 import { useOpened } from "../publication/PublicationScreen";
@@ -35,6 +34,8 @@ import { Parts } from "../ui/Parts";
 import { counted, ratio } from "../ui/words";
 import { mm } from "../ui/length";
 import { keep, readKept, useKept } from "../ui/kept";
+import { TryingProvider } from "../api/trying";
+import { useTrial } from "./useTrial";
 import { BenchProvider, type CaretPlace, type Joining, type Sampling } from "./BenchState";
 import { Catalogue } from "../catalogue/Catalogue";
 import { AROUND_LEAVES, Concertina } from "../strip/Concertina";
@@ -186,8 +187,6 @@ export function Bench() {
   const rightProps = useArea(right, "complementary", "What is painted", !panels.strata);
   const foot = useRef<HTMLElement>(null);
   const footProps = useArea(foot, "region", "All pages", !panels.pages);
-  const [trial, setTrial] = useState<Edit>();
-  const [settling, setSettling] = useState<{ picture: string; revision: number }>();
   const [sampling, setSampling] = useState<Sampling>();
   const [wanted, setWanted] = useState(PAGES);
   const [editing, setEditing] = useState<string>();
@@ -215,9 +214,8 @@ export function Bench() {
     setDrawn(page?.spread);
   }
   useNeighbours(publication, page?.spread ?? 0, viewing, ppi, asItCame);
-  // at each key, and at each move of the pointer, only the picture has to follow
-  const following = trial?.type === "writeText" || trial?.type === "placeFrame";
-  const preview = usePreview(publication, page?.id ?? "", trial, viewing, ppi, following);
+  const isDrawn = !picture.isPlaceholderData;
+  const trial = useTrial(publication, page?.id ?? "", viewing, ppi, isDrawn);
   const findings = useFindings(publication, viewing);
   const items = useItems(publication, page?.id);
   const strata = useStrata(publication, point, viewing);
@@ -282,13 +280,6 @@ export function Bench() {
   );
   const { drop } = files;
   const onCatalogueFiles = useCallback((dropped: File[]) => drop(dropped, undefined), [drop]);
-  const tried = trial !== undefined && preview.data !== undefined && !preview.isPlaceholderData;
-  const triedPicture = tried ? preview.data.picture : undefined;
-  // the same as long as the Bench stands, so that no other part ends what is tried out when it is drawn
-  const tryOut = useCallback((edit: Edit | undefined) => {
-    setTrial(edit);
-    setSettling(undefined);
-  }, []);
   const shared = useMemo(
     () => ({
       scope: scope ?? noScope,
@@ -299,13 +290,6 @@ export function Bench() {
       },
       editing,
       edits: setEditing,
-      tryOut,
-      settle: () => {
-        if (triedPicture !== undefined) {
-          setSettling({ picture: triedPicture, revision: publication.revision });
-        }
-        setTrial(undefined);
-      },
       writing,
       write: setWriting,
       turnTo,
@@ -327,22 +311,7 @@ export function Bench() {
       sample: setSampling,
       canSample: true,
     }),
-    [
-      tryOut,
-      look,
-      sampling,
-      setPanels,
-      scope,
-      scopes,
-      editing,
-      writing,
-      turnTo,
-      caret,
-      frame,
-      joining,
-      triedPicture,
-      publication.revision,
-    ],
+    [look, sampling, setPanels, scope, scopes, editing, writing, turnTo, caret, frame, joining],
   );
 
   const open = page?.number ?? 1;
@@ -354,14 +323,11 @@ export function Bench() {
     return null;
   }
   const chosenOrOpen = scopes[0]?.pages ?? [page];
-  const isSettling =
-    settling !== undefined &&
-    (settling.revision === publication.revision || picture.isPlaceholderData);
-  const ofAnother = picture.isPlaceholderData && drawn !== page.spread && !spread.isPlaceholderData;
-  const shownFindings =
-    tried && !following
-      ? preview.data.findings
-      : all.filter((each) => publication.pages[each.page - 1]?.spread === page.spread);
+  const ofAnother = !isDrawn && drawn !== page.spread && !spread.isPlaceholderData;
+  const toAnother = !spread.data?.pages.some((each) => each.page === page.id);
+  const shownFindings = trial.checked
+    ? trial.checked.findings
+    : all.filter((each) => publication.pages[each.page - 1]?.spread === page.spread);
 
   const toSpread = (index: number) => {
     const first = publication.spreads[index]?.[0];
@@ -454,153 +420,155 @@ export function Bench() {
   );
 
   return (
-    <BenchProvider value={shared}>
-      <Layout
-        $left={panels.catalogue ? sizes.catalogue : 0}
-        $right={panels.strata ? sizes.strata : 0}
-      >
-        <VisuallyHidden as="h1">{publication.name}, bench</VisuallyHidden>
-        <Catalogue
-          publication={publication}
-          page={page}
-          chosen={chosenOrOpen}
-          hidden={!panels.catalogue}
-          isImporting={files.isPending}
-          onFiles={onCatalogueFiles}
-        />
-        {panels.catalogue && edge("catalogue", "Width of the catalogue", "width", 1)}
-        <Middle ref={middle} {...middleProps} $folded={isFolded(panels)}>
-          <ZoomBar
-            zoom={zoom}
-            percent={percent}
-            spread={page.spread}
-            spreads={publication.spreads.length}
-            label={spreadLabel(publication, page.spread)}
-            hasSelection={point !== undefined}
-            onZoom={setZoom}
-            onSelection={toSelection}
-            onSpread={toSpread}
-            panels={panels}
-            upright={isFolded(panels)}
-            dark={dark}
-            onDark={onDark}
-            onPanel={(panel) => setPanels((last) => toggled(last, panel))}
+    <TryingProvider value={trial.trying}>
+      <BenchProvider value={shared}>
+        <Layout
+          $left={panels.catalogue ? sizes.catalogue : 0}
+          $right={panels.strata ? sizes.strata : 0}
+        >
+          <VisuallyHidden as="h1">{publication.name}, bench</VisuallyHidden>
+          <Catalogue
+            publication={publication}
+            page={page}
+            chosen={chosenOrOpen}
+            hidden={!panels.catalogue}
+            isImporting={files.isPending}
+            onFiles={onCatalogueFiles}
           />
-          {(spread.isError || picture.isError) && (
-            <Notice role="alert">
-              <Failed>The spread could not be drawn.</Failed>
-              {(spread.error ?? picture.error)?.message}
-              <Button
-                onPress={() => {
-                  void spread.refetch();
-                  void picture.refetch();
-                }}
-              >
-                Try again
-              </Button>
-            </Notice>
-          )}
-          {joining !== undefined && (
-            <Notice role="status">
-              Choose the frame that the text goes on in, on this spread or on another.
-              <Button onPress={() => setJoining(undefined)}>Leave it as it is</Button>
-            </Notice>
-          )}
-          <Beside>
-            {spread.data && picture.data ? (
-              <SpreadView
-                publication={publication}
-                spread={spread.data}
-                viewing={viewing}
-                picture={
-                  ofAnother
-                    ? undefined
-                    : asItCame
-                      ? picture.data
-                      : (triedPicture ?? (isSettling ? settling.picture : picture.data))
-                }
-                zoom={writing !== undefined && zoom.kind === "spread" ? { kind: "page" } : zoom}
-                page={page.id}
-                point={point}
-                focus={focus}
-                shading={shading}
-                findings={marks && !asItCame ? shownFindings : nothing}
-                language="en"
-                describedBy={keysId}
-                onPoint={look}
-                onKey={onKey}
-                drawing={
-                  spread.isPlaceholderData ||
-                  (picture.isPlaceholderData && !isSettling) ||
-                  (trial !== undefined && !tried && !preview.isError)
-                }
-                onPercent={setPercent}
-                onFiles={(dropped, on) =>
-                  files.drop(
-                    dropped,
-                    publication.pages.find((each) => each.id === on),
-                  )
+          {panels.catalogue && edge("catalogue", "Width of the catalogue", "width", 1)}
+          <Middle ref={middle} {...middleProps} $folded={isFolded(panels)}>
+            <ZoomBar
+              zoom={zoom}
+              percent={percent}
+              spread={page.spread}
+              spreads={publication.spreads.length}
+              label={spreadLabel(publication, page.spread)}
+              hasSelection={point !== undefined}
+              onZoom={setZoom}
+              onSelection={toSelection}
+              onSpread={toSpread}
+              panels={panels}
+              upright={isFolded(panels)}
+              dark={dark}
+              onDark={onDark}
+              onPanel={(panel) => setPanels((last) => toggled(last, panel))}
+            />
+            {(spread.isError || picture.isError) && (
+              <Notice role="alert">
+                <Failed>The spread could not be drawn.</Failed>
+                {(spread.error ?? picture.error)?.message}
+                <Button
+                  onPress={() => {
+                    void spread.refetch();
+                    void picture.refetch();
+                  }}
+                >
+                  Try again
+                </Button>
+              </Notice>
+            )}
+            {joining !== undefined && (
+              <Notice role="status">
+                Choose the frame that the text goes on in, on this spread or on another.
+                <Button onPress={() => setJoining(undefined)}>Leave it as it is</Button>
+              </Notice>
+            )}
+            <Beside>
+              {spread.data && picture.data ? (
+                <SpreadView
+                  publication={publication}
+                  spread={spread.data}
+                  viewing={viewing}
+                  picture={
+                    ofAnother
+                      ? undefined
+                      : asItCame
+                        ? picture.data
+                        : (trial.picture ?? picture.data)
+                  }
+                  zoom={writing !== undefined && zoom.kind === "spread" ? { kind: "page" } : zoom}
+                  page={page.id}
+                  point={point}
+                  focus={focus}
+                  shading={shading}
+                  findings={marks && !asItCame ? shownFindings : nothing}
+                  language="en"
+                  describedBy={keysId}
+                  onPoint={look}
+                  onKey={onKey}
+                  drawing={
+                    toAnother ||
+                    trial.isDrawing ||
+                    (!isDrawn && !(trial.isStoring && trial.picture !== undefined))
+                  }
+                  onPercent={setPercent}
+                  onFiles={(dropped, on) =>
+                    files.drop(
+                      dropped,
+                      publication.pages.find((each) => each.id === on),
+                    )
+                  }
+                />
+              ) : (
+                !spread.isError && <Notice role="status">Drawing the spread…</Notice>
+              )}
+              {writing !== undefined && (
+                <Parts>
+                  <StoryPanel publication={publication} story={writing} />
+                </Parts>
+              )}
+            </Beside>
+            {!isFolded(panels) && (
+              <Legend
+                setup={publication.setup}
+                marks={marks}
+                onMarks={setMarks}
+                before={hasFiles ? before : undefined}
+                onBefore={setBefore}
+                showing={
+                  asItCame
+                    ? "Pages of files as they came"
+                    : trial.checked
+                      ? `Trying out: ${counted(trial.checked.pages.length, "page changes", "pages change")}, ${counted(shownFindings.length, "finding", "findings")} here`
+                      : checking
+                        ? "Checking…"
+                        : `${counted(shownFindings.length, "finding", "findings")} on this spread`
                 }
               />
-            ) : (
-              !spread.isError && <Notice role="status">Drawing the spread…</Notice>
             )}
-            {writing !== undefined && (
-              <Parts>
-                <StoryPanel publication={publication} story={writing} />
-              </Parts>
-            )}
-          </Beside>
-          {!isFolded(panels) && (
-            <Legend
-              setup={publication.setup}
-              marks={marks}
-              onMarks={setMarks}
-              before={hasFiles ? before : undefined}
-              onBefore={setBefore}
-              showing={
-                asItCame
-                  ? "Pages of files as they came"
-                  : tried && !following
-                    ? `Trying out: ${counted(preview.data.pages.length, "page changes", "pages change")}, ${counted(shownFindings.length, "finding", "findings")} here`
-                    : checking
-                      ? "Checking…"
-                      : `${counted(shownFindings.length, "finding", "findings")} on this spread`
-              }
+          </Middle>
+          {panels.strata && edge("strata", "Width of the strata", "width", -1)}
+          <Right ref={right} {...rightProps}>
+            <ScopeBar />
+            <BackgroundPanel publication={publication} />
+            <StrataPanel publication={publication} point={point} viewing={viewing} />
+            <ScopePanel publication={publication} />
+            <WalkBar id={keysId} walk={walk} onWalk={setWalk} />
+          </Right>
+          {panels.pages && edge("pages", "Height of the pages", "height", -1)}
+          <Foot ref={foot} {...footProps} $height={sizes.pages}>
+            <PageActionsMenu
+              publication={publication}
+              chosen={chosenOrOpen}
+              onChoose={(pages) => choose(new Set(pages))}
             />
-          )}
-        </Middle>
-        {panels.strata && edge("strata", "Width of the strata", "width", -1)}
-        <Right ref={right} {...rightProps}>
-          <ScopeBar />
-          <BackgroundPanel publication={publication} />
-          <StrataPanel publication={publication} point={point} viewing={viewing} />
-          <ScopePanel publication={publication} />
-          <WalkBar id={keysId} walk={walk} onWalk={setWalk} />
-        </Right>
-        {panels.pages && edge("pages", "Height of the pages", "height", -1)}
-        <Foot ref={foot} {...footProps} $height={sizes.pages}>
-          <PageActionsMenu
-            publication={publication}
-            chosen={chosenOrOpen}
-            onChoose={(pages) => choose(new Set(pages))}
-          />
-          <Concertina
-            publication={publication}
-            height={sizes.pages - AROUND_LEAVES}
-            open={page.id}
-            selection={selection}
-            findings={perPage}
-            viewing={viewing}
-            onSelection={choose}
-          />
-        </Foot>
-        {files.dialog}
-      </Layout>
-      <VisuallyHidden role="status">
-        {strata.data && !strata.isPlaceholderData ? announced(strata.data, focus?.label) : ""}
-      </VisuallyHidden>
-    </BenchProvider>
+            <Concertina
+              publication={publication}
+              height={sizes.pages - AROUND_LEAVES}
+              open={page.id}
+              selection={selection}
+              findings={perPage}
+              viewing={viewing}
+              onSelection={choose}
+            />
+          </Foot>
+          {files.dialog}
+        </Layout>
+        <VisuallyHidden role="status">
+          {strata.data && !strata.isPlaceholderData ? announced(strata.data, focus?.label) : ""}
+        </VisuallyHidden>
+      </BenchProvider>
+    </TryingProvider>
   );
 }
 

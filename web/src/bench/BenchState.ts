@@ -1,6 +1,5 @@
 import { createContext, useContext } from "react";
 import type { Point } from "../api/queries";
-import type { Edit } from "../api/types";
 import type { Panel } from "./panels";
 import { noScope, type Scope } from "../scope/scope";
 import type { Taken } from "../strata/sampler";
@@ -30,10 +29,6 @@ export interface Joining {
 
 /** What the parts of the Bench share. */
 export interface BenchState {
-  /** Tries an edit out on the picture without storing it; nothing ends the trial. */
-  tryOut: (edit: Edit | undefined) => void;
-  /** What is being tried out is being stored: it stays in view until the page is drawn anew. */
-  settle: () => void;
   /** Turns to a point of a page and shows what is painted there. */
   look: (point: Point) => void;
   /** Folds a panel out, where something is about to happen in it. */
@@ -71,8 +66,6 @@ export interface BenchState {
 }
 
 const Context = createContext<BenchState>({
-  tryOut: () => undefined,
-  settle: () => undefined,
   look: () => undefined,
   reveal: () => undefined,
   scope: noScope,

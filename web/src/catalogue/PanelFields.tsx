@@ -1,6 +1,6 @@
 import styled from "styled-components";
 import type { Border, Edit, Panel, Publication } from "../api/types";
-import { useBench } from "../bench/BenchState";
+import { useTrying } from "../api/trying";
 import { GradientFields } from "../scope/GradientFields";
 import { filledAs } from "../scope/newBackground";
 import { SwatchChoice } from "../scope/SwatchChoice";
@@ -107,14 +107,14 @@ export function PanelFields({
   onChange: (panel: Panel | undefined) => unknown;
   edit: (panel: Panel) => Edit;
 }) {
-  const bench = useBench();
+  const { tryOut } = useTrying();
   const { unit } = publication.setup;
   const panel = given ?? noPanel;
   const { shading, border, padding } = panel;
   const change = (changed: Partial<Panel>) => onChange({ ...panel, ...changed });
   const color = firstColor(publication);
-  const tried = (changed: Partial<Panel> | undefined) =>
-    bench.tryOut(changed && edit({ ...panel, ...changed }));
+  const tried = (changed: Partial<Panel> | undefined, pictureOnly = false) =>
+    tryOut(changed && edit({ ...panel, ...changed }), pictureOnly);
   const bordered = (style: Border["style"]): Border => ({
     sides: ["TOP", "RIGHT", "BOTTOM", "LEFT"],
     width: "1 pt",
@@ -124,12 +124,9 @@ export function PanelFields({
     style,
   });
   const side = (key: keyof Panel["padding"]) => ({
-    onCommit: (value: string) => {
-      bench.settle();
-      return change({ padding: { ...padding, [key]: value } });
-    },
+    onCommit: (value: string) => change({ padding: { ...padding, [key]: value } }),
     onTry: (value: string | undefined) =>
-      tried(value === undefined ? undefined : { padding: { ...padding, [key]: value } }),
+      tried(value === undefined ? undefined : { padding: { ...padding, [key]: value } }, true),
   });
   const without = (key: "shading" | "border") => {
     const others = { ...panel };
@@ -198,7 +195,6 @@ export function PanelFields({
           if (id === none) {
             void without("border");
           } else {
-            bench.settle();
             void change({ border: bordered(id as Border["style"]) });
           }
         }}
@@ -260,10 +256,7 @@ export function PanelFields({
             value={panel.reach}
             options={reaches}
             onTry={(id) => tried(id === undefined ? undefined : { reach: id as Panel["reach"] })}
-            onChange={(id) => {
-              bench.settle();
-              void change({ reach: id as Panel["reach"] });
-            }}
+            onChange={(id) => change({ reach: id as Panel["reach"] })}
           />
           <PaddingField
             unit={unit}

@@ -16,6 +16,7 @@ import { useRemembered } from "../color/recent";
 import { written } from "../color/spaces";
 import { Fold, Name } from "../ui/Fold";
 import { counted } from "../ui/words";
+import { useTrying } from "../api/trying";
 import { useBench } from "../bench/BenchState";
 import { definitionOf, refusedFor } from "../strata/sampler";
 import { DefinitionFields, kindOf, kinds, startOf, type Kind } from "./DefinitionFields";
@@ -32,6 +33,7 @@ export function SwatchEditor({
   const steps = useSteps(publication);
   const status = useStatus();
   const bench = useBench();
+  const { tryOut } = useTrying();
   const [removing, setRemoving] = useState(false);
   const remembered = useRemembered(publication.id, swatch);
   const [definition, change] = useChanges(
@@ -69,8 +71,8 @@ export function SwatchEditor({
       status.fail(error instanceof Error ? error.message : String(error));
     }
   };
-  const tryOut = (tried: Definition | undefined) =>
-    bench.tryOut(tried && { type: "changeSwatch", swatch: swatch.id, definition: tried });
+  const tryDefinition = (tried: Definition | undefined) =>
+    tryOut(tried && { type: "changeSwatch", swatch: swatch.id, definition: tried });
   const naming = `swatch “${swatch.name}”`;
   const sample = () =>
     bench.sample({
@@ -114,7 +116,7 @@ export function SwatchEditor({
           publication={publication}
           swatch={swatch}
           definition={definition}
-          onTry={tryOut}
+          onTry={tryDefinition}
           onChange={(changed) => void change(changed)}
         />
         {(definition.type === "plain" || definition.type === "spotInk") && (
@@ -122,7 +124,7 @@ export function SwatchEditor({
             <LookOfColor
               publication={publication}
               swatch={swatch}
-              onTry={tryOut}
+              onTry={tryDefinition}
               onChange={change}
             />
           </Fold>

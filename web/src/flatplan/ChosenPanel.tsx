@@ -46,8 +46,6 @@ export function ChosenPanel({
         scope,
         scopes,
         changeScope: (id) => setWanted({ of: ids, id }),
-        tryOut: nowhere,
-        settle: nowhere,
         look: nowhere,
         reveal: nowhere,
         editing,

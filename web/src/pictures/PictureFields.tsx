@@ -14,6 +14,9 @@ type Picture = Extract<Fill, { type: "picture" }>;
 type PdfPage = Extract<Fill, { type: "pdfPage" }>;
 type SeeThrough = NonNullable<Picture["seeThrough"]>;
 
+/** Shows a fill while a value of it is typed, by its way; nothing ends that. */
+export type TryFill = (fill: Fill | undefined, way: string) => void;
+
 const fits: { id: Placing["fit"]; label: string }[] = [
   { id: "COVER", label: "Cover" },
   { id: "CONTAIN", label: "Contain" },
@@ -41,15 +44,23 @@ export function PictureFields({
   background,
   fill,
   onChange,
+  onTry,
 }: {
   publication: Publication;
   owner: Owner;
   background: Background;
   fill: Picture | PdfPage;
   onChange: (fill: Fill) => unknown;
+  onTry: TryFill;
 }) {
   return (
-    <PlacedFields publication={publication} owner={owner} fill={fill} onChange={onChange}>
+    <PlacedFields
+      publication={publication}
+      owner={owner}
+      fill={fill}
+      onChange={onChange}
+      onTry={onTry}
+    >
       {fill.type === "picture" && (
         <RunOutFields
           publication={publication}
@@ -69,18 +80,43 @@ export function PlacedFields({
   owner,
   fill,
   onChange,
+  onTry,
   children,
 }: {
   publication: Publication;
   owner: Owner;
   fill: Picture | PdfPage;
   onChange: (fill: Fill) => unknown;
+  onTry?: TryFill;
   /** What stands before the last field. */
   children?: ReactNode;
 }) {
   const { placing } = fill;
-  const place = (changed: Partial<Placing>) =>
-    onChange({ ...fill, placing: { ...placing, ...changed } });
+  const given = (changed: Partial<Placing>) => ({
+    ...fill,
+    placing: { ...placing, ...changed },
+  });
+  const place = (changed: Partial<Placing>) => onChange(given(changed));
+  const trying =
+    (giving: (value: number) => Partial<Placing>, way: string) => (value: number | undefined) =>
+      onTry?.(value === undefined ? undefined : given(giving(value)), way);
+  /** A number of the placing, as it is stored and as it is tried out. */
+  const placed = (key: keyof Placing & ("rotation" | "percent")) => ({
+    value: placing[key],
+    way: `fill.placing.${key}`,
+    onCommit: (value: number) => place({ [key]: value }),
+    onTry: trying((value) => ({ [key]: value }), `fill.placing.${key}`),
+  });
+  const focused = (axis: keyof Placing["focus"]) => {
+    const focus = (value: number) => ({ focus: { ...placing.focus, [axis]: value } });
+    const way = `fill.placing.focus.${axis}`;
+    return {
+      value: placing.focus[axis],
+      way,
+      onCommit: (value: number) => place(focus(value)),
+      onTry: trying(focus, way),
+    };
+  };
   const choices = publication.assets
     .map((entry) => entry.asset)
     .filter((asset) => (asset.content.type === "document") === (fill.type === "pdfPage"));
@@ -110,21 +146,11 @@ export function PlacedFields({
           options={fits}
           onChange={(fit) => place({ fit: fit as Placing["fit"] })}
         />
-        <NumberField
-          label="Rotation °"
-          value={placing.rotation}
-          way="fill.placing.rotation"
-          onCommit={(rotation) => place({ rotation })}
-        />
+        <NumberField label="Rotation °" {...placed("rotation")} />
       </Row>
       {(placing.fit === "TILE" || placing.fit === "SIZED") && (
         <Row $columns="84px minmax(0, 1fr)">
-          <NumberField
-            label="Size %"
-            value={placing.percent}
-            way="fill.placing.percent"
-            onCommit={(percent) => place({ percent })}
-          />
+          <NumberField label="Size %" {...placed("percent")} />
           <Choice
             label="Relative to"
             value={placing.base}
@@ -136,18 +162,8 @@ export function PlacedFields({
       )}
       {placing.fit === "COVER" && (
         <Row>
-          <NumberField
-            label="Focal point, across %"
-            value={placing.focus.x}
-            way="fill.placing.focus.x"
-            onCommit={(x) => place({ focus: { ...placing.focus, x } })}
-          />
-          <NumberField
-            label="Focal point, down %"
-            value={placing.focus.y}
-            way="fill.placing.focus.y"
-            onCommit={(y) => place({ focus: { ...placing.focus, y } })}
-          />
+          <NumberField label="Focal point, across %" {...focused("x")} />
+          <NumberField label="Focal point, down %" {...focused("y")} />
         </Row>
       )}
       {placing.fit !== "COVER" && placing.fit !== "STRETCH" && (

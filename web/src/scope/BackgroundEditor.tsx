@@ -1,8 +1,9 @@
 import { useMemo, useRef } from "react";
 import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
 import { useSteps } from "../api/queries";
+import { useTrying } from "../api/trying";
 import { useChanges } from "../api/useChanges";
-import type { Background, CommonBackground, Edit, Owner, Publication } from "../api/types";
+import type { Background, CommonBackground, Edit, Fill, Owner, Publication } from "../api/types";
 import { Button } from "../ui/Button";
 import { DifferingProvider } from "../ui/differing";
 import { Choice } from "../ui/Choice";
@@ -109,6 +110,7 @@ export function BackgroundEditor({
   common: CommonBackground;
 }) {
   const steps = useSteps(publication);
+  const { tryOut } = useTrying();
   const { ids } = common;
   // what was chosen for all, although the first had it already
   const settled = useRef(new Set<string>());
@@ -123,9 +125,11 @@ export function BackgroundEditor({
     publication,
     ids.join(" "),
     common.background,
-    ({ was, made }) => {
+    ({ was, made }, shownOnly) => {
       const also = [...settled.current];
-      settled.current.clear();
+      if (!shownOnly) {
+        settled.current.clear();
+      }
       return changing(publication, common, was, made, also);
     },
     "Background changed",
@@ -136,10 +140,17 @@ export function BackgroundEditor({
     changing(
       publication,
       common,
-      background,
+      common.background,
       { ...background, ...changes },
       common.differing.filter((each) => ways.includes(each)),
     );
+  /** Shows a value while it is typed; nothing ends that. */
+  const trying =
+    <V,>(giving: (value: V) => Partial<Background>, way: string) =>
+    (value: V | undefined) =>
+      tryOut(value === undefined ? undefined : changed(giving(value), [way]), true);
+  const filled = (made: Fill | undefined, way: string) =>
+    trying((fill: Fill) => ({ fill }), way)(made);
   const each = (edit: (id: string) => Edit): Edit => ({ type: "several", edits: ids.map(edit) });
   const { area, fill, goesTo } = background;
 
@@ -173,7 +184,8 @@ export function BackgroundEditor({
             <TintField
               tint={fill.color.tint}
               way="fill.color.tint"
-              onChange={(tint) => change({ fill: { ...fill, color: { ...fill.color, tint } } })}
+              onChange={(tint) => change(tinted(fill, tint))}
+              onTry={trying((tint) => tinted(fill, tint), "fill.color.tint")}
             />
           </>
         )}
@@ -183,6 +195,7 @@ export function BackgroundEditor({
             gradient={fill}
             giving={(gradient, ways) => changed({ fill: gradient }, ways)}
             onChange={(gradient) => change({ fill: gradient })}
+            onTry={filled}
           />
         )}
         {(fill.type === "picture" || fill.type === "pdfPage") && (
@@ -192,6 +205,7 @@ export function BackgroundEditor({
             background={background}
             fill={fill}
             onChange={(made) => change({ fill: made })}
+            onTry={filled}
           />
         )}
         <AreaFields
@@ -225,6 +239,7 @@ export function BackgroundEditor({
             value={background.opacity}
             way="opacity"
             onCommit={(opacity) => change({ opacity })}
+            onTry={trying((opacity) => ({ opacity }), "opacity")}
           />
           <Choice
             label="Blending"
@@ -280,6 +295,10 @@ export function BackgroundEditor({
       </Stack>
     </DifferingProvider>
   );
+}
+
+function tinted(fill: Extract<Fill, { type: "solid" }>, tint: number): Partial<Background> {
+  return { fill: { ...fill, color: { ...fill.color, tint } } };
 }
 
 /**

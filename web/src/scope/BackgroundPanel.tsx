@@ -9,6 +9,7 @@ import { Button, MainButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { useCommands } from "../ui/commands";
 import { Quiet } from "../ui/Fold";
+import { useTrying } from "../api/trying";
 import { useBench } from "../bench/BenchState";
 import { newBackground } from "./newBackground";
 import { PAGES, type Scope } from "./scope";
@@ -66,7 +67,6 @@ const Wrapping = styled.span`
 /** Puts a colour on a parent or on pages, out to the bleed, and shows it before it is done. */
 export function BackgroundPanel({ publication }: { publication: Publication }) {
   const steps = useSteps(publication);
-  const bench = useBench();
   const [open, setOpen] = useState(false);
   const [tried, setTried] = useState<string>();
   const [made, setMade] = useState<string>();
@@ -81,7 +81,8 @@ export function BackgroundPanel({ publication }: { publication: Publication }) {
     setTried(undefined);
   };
 
-  const { reveal, scope, scopes, changeScope, tryOut } = bench;
+  const { reveal, scope, scopes, changeScope } = useBench();
+  const { tryOut } = useTrying();
   useEffect(() => {
     tryOut(tried === undefined ? undefined : edit(scope, tried, false));
   }, [tryOut, scope, tried]);
@@ -134,8 +135,8 @@ export function BackgroundPanel({ publication }: { publication: Publication }) {
             autoFocus="first"
             items={publication.swatches}
             onAction={(swatch) => {
+              steps.makeSeen(edit(scope, String(swatch), true), "Coloured, out to the bleed");
               close();
-              steps.make(edit(scope, String(swatch), true), "Coloured, out to the bleed");
             }}
           >
             {(swatch) => (

@@ -25,12 +25,15 @@ export function GradientFields({
   gradient,
   giving,
   onChange,
+  onTry,
 }: {
   publication: Publication;
   gradient: Gradient;
   /** The edit that gives the background a gradient; what is at some ways was chosen for all. */
   giving: (gradient: Gradient, ways: string[]) => Edit;
   onChange: (gradient: Gradient) => unknown;
+  /** Shows it while a value of it is typed, by its way; nothing ends that. */
+  onTry?: (gradient: Gradient | undefined, way: string) => void;
 }) {
   const { stops } = gradient;
   // a stop keeps its fields when it passes another, so that what is typed next is still its own
@@ -45,6 +48,22 @@ export function GradientFields({
     setKeys(places.map((place) => keys[place] ?? place));
     return onChange({ ...gradient, stops: made });
   };
+  /** A number of a stop, as it is stored and as it is tried out. */
+  const number = (
+    index: number,
+    value: number,
+    way: string,
+    part: (to: number) => Partial<Stop>,
+  ) => ({
+    value,
+    way: `fill.stops.${index}.${way}`,
+    onCommit: (to: number) => set(index, part(to)),
+    onTry: (to: number | undefined) =>
+      onTry?.(
+        to === undefined ? undefined : changed(index, part(to)),
+        `fill.stops.${index}.${way}`,
+      ),
+  });
   const add = () => {
     const before = stops.at(-2);
     const last = stops.at(-1);
@@ -80,6 +99,9 @@ export function GradientFields({
             value={gradient.angle}
             way="fill.angle"
             onCommit={(angle) => onChange({ ...gradient, angle })}
+            onTry={(angle) =>
+              onTry?.(angle === undefined ? undefined : { ...gradient, angle }, "fill.angle")
+            }
           />
         )}
       </Row>
@@ -122,21 +144,17 @@ export function GradientFields({
           <Row $columns="repeat(3, minmax(0, 1fr))">
             <NumberField
               label="Position %"
-              value={stop.position}
-              way={`fill.stops.${index}.position`}
-              onCommit={(position) => set(index, { position })}
+              {...number(index, stop.position, "position", (position) => ({ position }))}
             />
             <NumberField
               label="Tint %"
-              value={stop.color.tint}
-              way={`fill.stops.${index}.color.tint`}
-              onCommit={(tint) => set(index, { color: { ...stop.color, tint } })}
+              {...number(index, stop.color.tint, "color.tint", (tint) => ({
+                color: { ...stop.color, tint },
+              }))}
             />
             <NumberField
               label="Opacity %"
-              value={stop.opacity}
-              way={`fill.stops.${index}.opacity`}
-              onCommit={(opacity) => set(index, { opacity })}
+              {...number(index, stop.opacity, "opacity", (opacity) => ({ opacity }))}
             />
           </Row>
         </StopBox>

@@ -108,7 +108,7 @@ export function LayerEditor({
         }
         options={swatchOptions(publication)}
         onChoose={(swatch) =>
-          steps.make(
+          steps.makeSeen(
             {
               type: "several",
               edits: owners.map((each) => ({

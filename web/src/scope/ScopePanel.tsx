@@ -102,7 +102,7 @@ function ParentFields({ publication, pages }: { publication: Publication; pages:
         placeholder="differs"
         options={parentOptions(publication)}
         onChange={(id) =>
-          steps.make(
+          steps.makeSeen(
             { type: "assignParent", pages: ids, ...(id === noParent ? {} : { parent: id }) },
             "Parent changed",
           )
@@ -114,7 +114,7 @@ function ParentFields({ publication, pages }: { publication: Publication; pages:
           checked={shown === withParent.length}
           partly={shown > 0 && shown < withParent.length}
           onChange={(show) =>
-            steps.make(
+            steps.makeSeen(
               { type: "showParent", pages: withParent.map((page) => page.id), shown: show },
               show ? "The parent’s backgrounds show" : "The parent’s backgrounds are hidden",
             )

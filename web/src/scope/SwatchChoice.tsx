@@ -8,6 +8,7 @@ import { swatchOptions } from "../ui/colors";
 import { useDiffers } from "../ui/differing";
 import { Row } from "../ui/Field";
 import { Fold, Name } from "../ui/Fold";
+import { useTrying } from "../api/trying";
 import { useBench } from "../bench/BenchState";
 import { newSwatch } from "../catalogue/newSwatch";
 import { SwatchEditor } from "../catalogue/SwatchEditor";
@@ -46,6 +47,7 @@ export function SwatchChoice({
 }) {
   const steps = useSteps(publication);
   const bench = useBench();
+  const { tryOut } = useTrying();
   const [open, setOpen] = useState(false);
   const { differs } = useDiffers(way);
   const chosen = publication.swatches.find((each) => each.id === value);
@@ -78,17 +80,16 @@ export function SwatchChoice({
           options={[...others, ...swatchOptions(publication, forText)]}
           {...(way ? { way } : {})}
           onTry={(id) =>
-            bench.tryOut(
+            tryOut(
               id === undefined || others.some((other) => other.id === id) ? undefined : giving(id),
             )
           }
           onChange={(id) => {
             if (others.some((other) => other.id === id)) {
-              bench.tryOut(undefined);
+              tryOut(undefined);
               onOther?.(id);
             } else {
-              bench.settle();
-              steps.make(
+              steps.makeSeen(
                 giving(id),
                 `${naming.charAt(0).toUpperCase()}${naming.slice(1)} coloured`,
               );

@@ -5,6 +5,7 @@ import { usePageDetail } from "../api/queries";
 import { useChanges } from "../api/useChanges";
 import { useFlow } from "../api/story";
 import type { AnyFrame, Edit, PlacedPage, Publication, Spread } from "../api/types";
+import { useTrying } from "../api/trying";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
@@ -397,7 +398,8 @@ function rotationOf(own: AnyFrame, made: number, was: number): Edit {
 
 /** It moves by its edge, is sized and rotated by its handles, and all of it by keys. */
 function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { own: AnyFrame }) {
-  const { tryOut, settle, chooseFrame } = useBench();
+  const { chooseFrame } = useBench();
+  const { tryOut } = useTrying();
   const [moved, setMoved] = useState<Box>();
   const [rotating, setRotating] = useState<number>();
   const drag = useRef<{ x: number; y: number; grip: Grip; from: Box }>(undefined);
@@ -444,23 +446,21 @@ function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { 
   });
   const show = (to: Box) => {
     setMoved(to);
-    tryOut(placing(at(to), was));
+    tryOut(placing(at(to), was), true);
   };
-  /** Until the server shows it, it is held here, however slowly that goes. */
-  const kept = async (stored: Promise<boolean>) => {
-    settle();
+  /** Until the server shows it, it is held as what it was changed to, however slowly that goes. */
+  const keep = (to: Box) => {
+    void putThere(at(to));
     setMoved(undefined);
-    setRotating(undefined);
-    if (!(await stored)) {
-      tryOut(undefined);
-    }
   };
-  const keep = (to: Box) => kept(putThere(at(to)));
   const showRotated = (to: number) => {
     setRotating(to);
     tryOut(rotationOf(own, to, turned));
   };
-  const keepRotated = (to: number) => kept(rotate(to));
+  const keepRotated = (to: number) => {
+    void rotate(to);
+    setRotating(undefined);
+  };
   const others = [...page.frames, ...page.pictures].filter((each) => each.frame !== frame.frame);
   const { facing, margins } = publication.setup;
   const left = facing && page.side === "LEFT" ? margins.outside : margins.inside;
@@ -498,7 +498,7 @@ function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { 
       const from = drag.current?.from;
       drag.current = undefined;
       if (moved && from && moved !== from) {
-        void keep(moved);
+        keep(moved);
       }
     },
     onPointerCancel: () => {
@@ -526,7 +526,7 @@ function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { 
     },
     onPointerUp: () => {
       if (rotating !== undefined) {
-        void keepRotated(rotating);
+        keepRotated(rotating);
       }
     },
     onPointerCancel: () => {
@@ -543,7 +543,7 @@ function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { 
       event.stopPropagation();
       const to = within180(degrees + by * (event.shiftKey ? 15 : 1));
       showRotated(to);
-      later(() => void keepRotated(to));
+      later(() => keepRotated(to));
     },
   };
   const onKeyDown = (event: KeyboardEvent) => {
@@ -567,7 +567,7 @@ function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { 
     const grip: Grip = event.altKey ? { across: "end", down: "end" } : whole;
     const to = draggedRotated(box, degrees, grip, step, edgesOf([]), 0);
     show(to);
-    later(() => void keep(to));
+    later(() => keep(to));
   };
   return (
     <Outline

@@ -3,7 +3,7 @@ import styled from "styled-components";
 import { useStory } from "../api/story";
 import { useChanges } from "../api/useChanges";
 import type { BehindTextStratum, Edit, Panel, PlacedPage, Publication, Spread } from "../api/types";
-import { useBench } from "../bench/BenchState";
+import { useTrying } from "../api/trying";
 import { theme } from "../theme";
 import { padded } from "./padding";
 import { useLater } from "./useLater";
@@ -101,7 +101,7 @@ function Held({
   size: string;
   edit: (made: Panel, was: Panel) => Edit;
 }) {
-  const { tryOut, settle } = useBench();
+  const { tryOut } = useTrying();
   const later = useLater(PAUSE);
   const drag = useRef<{ side: Side; x: number; y: number; from: Panel }>(undefined);
   const [tried, setTried] = useState<Panel>();
@@ -126,12 +126,8 @@ function Held({
     tryOut(edit(made, stored));
   };
   const keep = async (made: Panel) => {
-    settle();
-    const kept = await become(made);
+    await become(made);
     setTried(undefined);
-    if (!kept) {
-      tryOut(undefined);
-    }
   };
   return (
     <Around

@@ -4,7 +4,7 @@ import styled from "styled-components";
 import { readReversal, useSteps } from "../api/queries";
 import type { Edit, Panel, Publication, Reversal, Story } from "../api/types";
 import { useChanges } from "../api/useChanges";
-import { useBench } from "../bench/BenchState";
+import { useTrying } from "../api/trying";
 import { noPanel, PanelFields } from "../catalogue/PanelFields";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
@@ -66,7 +66,7 @@ export function GroundBar({
 }) {
   const steps = useSteps(publication);
   const status = useStatus();
-  const { tryOut, settle } = useBench();
+  const { tryOut, settle } = useTrying();
   const [ground, setGround] = useState(
     () =>
       swatchOptions(publication).toSorted(
@@ -113,12 +113,13 @@ export function GroundBar({
       status.fail(error instanceof Error ? error.message : String(error));
       return;
     }
-    settle();
     if (chosen.words && made.look !== chosen.characters) {
       // the look and the words that wear it are one step
       await onLook(made.look, made.edit);
     } else {
-      await steps.stored(made.edit, "Reversed");
+      const stored = steps.stored(made.edit, "Reversed");
+      settle(stored, made.edit);
+      await stored;
     }
     onClose();
   };

@@ -9,6 +9,7 @@ import { useSteps } from "../api/queries";
 import { fields } from "../api/fields";
 import { useFlow, useStory } from "../api/story";
 import type { Publication, Story } from "../api/types";
+import { useTrying } from "../api/trying";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
 import { useArea } from "../ui/useArea";
@@ -230,7 +231,8 @@ function Writing({
   /** Whether it is of an earlier revision. */
   old: boolean;
 }) {
-  const { write, tryOut, settle } = useBench();
+  const { write } = useBench();
+  const { tryOut, settle } = useTrying();
   const steps = useSteps(publication);
   const status = useStatus();
   const flow = useFlow(publication, story.id);
@@ -304,8 +306,8 @@ function Writing({
       story: begin.current.id,
       read: () => view.current,
       store: (edit) => latest.current.steps.stored(edit, "Text stored"),
-      tryOut: (edit) => latest.current.tryOut(edit),
-      settle: () => latest.current.settle(),
+      tryOut: (edit) => latest.current.tryOut(edit, true),
+      settle: (stored) => latest.current.settle(stored),
       onBusy: setBusy,
     });
     same.begin(first);

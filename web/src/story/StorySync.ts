@@ -21,8 +21,8 @@ interface Surroundings {
   store: (edit: () => Edit) => Promise<boolean>;
   /** Shows what an edit would make of the page; nothing ends that. */
   tryOut: (edit: Edit | undefined) => void;
-  /** Keeps what was tried out in view until the page is drawn anew. */
-  settle: () => void;
+  /** Keeps what was tried out in view until the page is drawn again, or it is refused. */
+  settle: (stored: Promise<boolean>) => void;
   onBusy: (busy: boolean) => void;
 }
 
@@ -116,18 +116,15 @@ export class StorySync {
     window.clearTimeout(this.follow);
     this.follow = undefined;
     this.around.onBusy(true);
-    this.around.settle();
-    this.storing = this.around
-      .store(() => edit)
-      .then((stored) => {
-        if (stored) {
-          this.known = here;
-        } else {
-          this.around.tryOut(undefined);
-        }
-        this.storing = undefined;
-        this.around.onBusy(false);
-      });
+    const stored = this.around.store(() => edit);
+    this.around.settle(stored);
+    this.storing = stored.then((kept) => {
+      if (kept) {
+        this.known = here;
+      }
+      this.storing = undefined;
+      this.around.onBusy(false);
+    });
     return this.storing;
   }
 

@@ -7,7 +7,7 @@ import { Chip } from "../ui/Chip";
 import { Quiet } from "../ui/Fold";
 import { Failed } from "../ui/Notice";
 import { numbersInWords, ratio } from "../ui/words";
-import { useBench } from "../bench/BenchState";
+import { useTrying } from "../api/trying";
 
 const List = styled.ul`
   display: flex;
@@ -115,7 +115,7 @@ export function MendList({
 }) {
   const mends = useMends(publication, run);
   const steps = useSteps(publication);
-  const bench = useBench();
+  const { tryOut } = useTrying();
 
   if (mends.isPending) {
     return <Quiet role="status">Looking for what would mend it…</Quiet>;
@@ -166,14 +166,11 @@ export function MendList({
           </div>
           <div className="wide">
             <Button
-              onHoverStart={() => bench.tryOut(mend.edit)}
-              onHoverEnd={() => bench.tryOut(undefined)}
-              onFocus={() => bench.tryOut(mend.edit)}
-              onBlur={() => bench.tryOut(undefined)}
-              onPress={() => {
-                bench.tryOut(undefined);
-                steps.make(mend.edit, `Mended: ${ratio(mend.ratio)}`);
-              }}
+              onHoverStart={() => tryOut(mend.edit)}
+              onHoverEnd={() => tryOut(undefined)}
+              onFocus={() => tryOut(mend.edit)}
+              onBlur={() => tryOut(undefined)}
+              onPress={() => steps.makeSeen(mend.edit, `Mended: ${ratio(mend.ratio)}`)}
             >
               {labelOf(mend)}
             </Button>

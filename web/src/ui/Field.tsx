@@ -58,7 +58,7 @@ interface FieldProps {
   way?: string;
   /** What an arrow key up (above zero) or down makes of what is typed; taken with the rest. */
   step?: (typed: string, by: number) => string;
-  /** Shows what such a step would make before it is taken; nothing ends that. */
+  /** Shows what is typed would make before it is taken; nothing ends that. */
   onTry?: ((typed: string | undefined) => void) | undefined;
 }
 
@@ -145,7 +145,10 @@ export function Field({
   return (
     <Group
       value={shown}
-      onChange={setDraft}
+      onChange={(typed) => {
+        setDraft(typed);
+        tryOut(typed);
+      }}
       onBlur={commit}
       isInvalid={draft !== undefined && draft === refused}
       {...(hiddenLabel ? { "aria-label": label } : {})}

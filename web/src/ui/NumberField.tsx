@@ -9,12 +9,15 @@ export function NumberField({
   onCommit,
   hiddenLabel,
   way,
+  onTry,
 }: {
   label: string;
   hiddenLabel?: boolean;
   value: number;
   way?: string;
   onCommit: (value: number) => unknown;
+  /** Shows what a number would make while it is typed; nothing ends that. */
+  onTry?: ((value: number | undefined) => void) | undefined;
 }) {
   const status = useStatus();
   return (
@@ -24,6 +27,7 @@ export function NumberField({
       {...(way ? { way } : {})}
       value={String(Number(value.toFixed(2)))}
       step={steppedNumber}
+      onTry={onTry && ((text) => onTry(text === undefined ? undefined : typedNumber(text)))}
       onCommit={(text) => {
         const typed = typedNumber(text);
         if (typed === undefined) {

@@ -5,10 +5,20 @@ export function TintField({
   tint,
   way,
   onChange,
+  onTry,
 }: {
   tint: number;
   way?: string;
   onChange: (tint: number) => unknown;
+  onTry?: (tint: number | undefined) => void;
 }) {
-  return <NumberField label="Tint %" value={tint} onCommit={onChange} {...(way ? { way } : {})} />;
+  return (
+    <NumberField
+      label="Tint %"
+      value={tint}
+      onCommit={onChange}
+      onTry={onTry}
+      {...(way ? { way } : {})}
+    />
+  );
 }

@@ -22,7 +22,8 @@ final class Interface implements Bench.Benchmark {
     private static final int TIMES = Integer.getInteger("yewberry.samples", 200);
     private static final int FEWER = Math.max(1, TIMES / 10);
 
-    private static final int GAP = Integer.getInteger("yewberry.gap", 60);
+    /** Between two keys of a value, in milliseconds. */
+    private static final int KEYS = 120;
 
     /** A quick hand's pause between two values, in milliseconds. */
     private static final int BETWEEN = Integer.getInteger("yewberry.between", 300);
@@ -30,19 +31,23 @@ final class Interface implements Bench.Benchmark {
     private static final String PICTURE = "[role=application] .picture";
 
     /**
-     * Waits for what is seen to change, from the first key or button that is pressed. Two frames
-     * later it is painted.
+     * Waits for what is seen to change, from the first key or button that is pressed, and for the
+     * spread not to be drawn any more. Two frames later it is painted.
      */
     private static final String ARM =
             """
             selector => {
               let start;
+              let changed = false;
               const begin = event => start ??= event.timeStamp;
               window.addEventListener("keydown", begin, true);
               window.addEventListener("pointerdown", begin, true);
               window.painted = new Promise(resolve => {
-                const seen = new MutationObserver(() => {
-                  if (start === undefined || !document.querySelector(selector)) {
+                const seen = new MutationObserver(records => {
+                  changed ||= start !== undefined
+                    && records.some(({ target }) =>
+                      (target.closest ? target : target.parentElement)?.closest(selector));
+                  if (!changed || document.querySelector("[role=application][aria-busy=true]")) {
                     return;
                   }
                   seen.disconnect();
@@ -52,8 +57,7 @@ final class Interface implements Bench.Benchmark {
                     resolve(performance.now() - start);
                   }));
                 });
-                seen.observe(document.querySelector(selector) ?? document.body,
-                  { childList: true, subtree: true, attributes: true, characterData: true });
+                seen.observe(document.body, { childList: true, subtree: true, attributes: true, characterData: true });
               });
             }
             """;
@@ -149,14 +153,27 @@ final class Interface implements Bench.Benchmark {
                 .click();
         Samples typed = new Samples("type a value", TIMES);
         Locator opacity = page.getByLabel("Opacity %");
-        sample(
-                page,
-                PICTURE,
-                typed,
-                turn -> {
-                    opacity.fill(String.valueOf(50 + turn % 40));
-                    opacity.press("Enter");
-                });
+        opacity.focus();
+        for (int turn = 0; turn < TIMES; turn++) {
+            page.keyboard().press("Control+a");
+            page.keyboard().press(String.valueOf(5 + turn % 4));
+            page.waitForTimeout(KEYS);
+            page.evaluate(ARM, PICTURE);
+            page.keyboard().press(String.valueOf(1 + turn % 9));
+            typed.add(painted(page));
+            page.keyboard().press("Enter");
+            page.waitForTimeout(BETWEEN);
+        }
+        Samples entered = new Samples("with Enter at once", TIMES);
+        for (int turn = 0; turn < TIMES; turn++) {
+            page.keyboard().press("Control+a");
+            page.keyboard().press(String.valueOf(5 + turn % 4));
+            page.evaluate(ARM, PICTURE);
+            page.keyboard().press(String.valueOf(1 + turn % 9));
+            page.keyboard().press("Enter");
+            entered.add(painted(page));
+            page.waitForTimeout(BETWEEN);
+        }
         opacity.fill("100");
         opacity.press("Enter");
         page.waitForTimeout(1000);
@@ -167,10 +184,8 @@ final class Interface implements Bench.Benchmark {
                 page,
                 PICTURE,
                 moved,
-                turn -> {
-                    focus.press(turn / 10 % 2 == 0 ? "ArrowUp" : "ArrowDown");
-                    focus.press("Enter");
-                });
+                turn -> focus.press(turn / 10 % 2 == 0 ? "ArrowUp" : "ArrowDown"));
+        focus.press("Enter");
 
         Samples fifty = new Samples("50 pages", FEWER);
         range.fill("1-50");
@@ -217,7 +232,8 @@ final class Interface implements Bench.Benchmark {
             others.add(Math.round((painted(other) - pressed * 1e6)));
             page.waitForTimeout(1000);
         }
-        for (Samples each : List.of(reference, turned, tried, typed, moved, fifty, found, others)) {
+        for (Samples each :
+                List.of(reference, turned, tried, typed, entered, moved, fifty, found, others)) {
             System.out.printf(
                     "%s, ratio %.1f%n", each, each.quantile(0.5) / reference.quantile(0.5));
         }
@@ -230,7 +246,7 @@ final class Interface implements Bench.Benchmark {
             page.evaluate(ARM, seen);
             action.run(turn);
             samples.add(painted(page));
-            page.waitForTimeout(GAP); // what follows of it is not part of the next
+            page.waitForTimeout(BETWEEN); // what follows of it is not part of the next
         }
     }
 

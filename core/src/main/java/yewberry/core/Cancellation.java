@@ -2,6 +2,7 @@ package yewberry.core;
 
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
+import java.util.function.IntConsumer;
 import java.util.function.Supplier;
 
 /**
@@ -38,6 +39,20 @@ public final class Cancellation {
     public static <T> Supplier<T> carried(Supplier<T> work) {
         BooleanSupplier unwanted = UNWANTED.get();
         return unwanted == null ? work : () -> unless(unwanted, work);
+    }
+
+    /** The same of work that is shared out among threads. */
+    public static IntConsumer carried(IntConsumer part) {
+        BooleanSupplier unwanted = UNWANTED.get();
+        return unwanted == null
+                ? part
+                : at ->
+                        unless(
+                                unwanted,
+                                () -> {
+                                    part.accept(at);
+                                    return null;
+                                });
     }
 
     /**

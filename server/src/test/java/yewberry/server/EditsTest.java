@@ -277,6 +277,26 @@ class EditsTest {
     }
 
     @Test
+    void what_an_edit_is_shown_by_is_what_is_drawn_when_it_is_stored() {
+        String edit = wholePage(page(1), "onPage", swatch("Dusk"), UUID.randomUUID().toString());
+        JsonNode shown =
+                client.post(
+                                "/api/publications/" + id + "/previews",
+                                """
+                                {"edit": %s, "page": "%s", "viewing": "AS_DESIGNED", "ppi": 72,
+                                 "unchecked": true}
+                                """
+                                        .formatted(edit, page(1)))
+                        .json();
+        String drawn =
+                "/api/publications/%s/spreads/%d/picture?guides=true&viewing=AS_DESIGNED&ppi=72&before=false"
+                        .formatted(id, shown.path("spread").asInt());
+        assertThat(client.get(drawn).text()).isNotEqualTo(shown.path("picture").asString());
+        made("ann", 0, edit);
+        assertThat(client.get(drawn).text()).isEqualTo(shown.path("picture").asString());
+    }
+
+    @Test
     void a_picture_carries_an_etag_that_lasts_until_the_scene_changes() {
         String path = "/api/publications/" + id + "/pages/" + page(1) + "/picture";
         String tag = client.get(path).headers().firstValue("ETag").orElseThrow();

@@ -26,6 +26,16 @@ public final class PlaneSampler {
      * @return how much of it covers, 0 to 1
      */
     public double sample(double u, double v, double[] planes) {
+        return sample(u, v, planes, 0);
+    }
+
+    /**
+     * The same among the planes of other points.
+     *
+     * @param to where the first of them goes
+     * @return how much of it covers, 0 to 1
+     */
+    public double sample(double u, double v, double[] planes, int to) {
         double x = u * image.width() - 0.5;
         double y = v * image.height() - 0.5;
         int left = (int) Math.floor(x);
@@ -44,7 +54,8 @@ public final class PlaneSampler {
                     lower + x1,
                     (int) (partX * WHOLE + 0.5),
                     (int) (partY * WHOLE + 0.5),
-                    planes);
+                    planes,
+                    to);
             return 1;
         }
         double a = (1 - partX) * (1 - partY) * (alpha[upper + x0] & 0xff) / 255;
@@ -62,7 +73,7 @@ public final class PlaneSampler {
         int k = (lower + x0) * count;
         int l = (lower + x1) * count;
         for (int plane = 0; plane < count; plane++) {
-            planes[plane] =
+            planes[to + plane] =
                     (a * (pixels[i + plane] & 0xff)
                                     + b * (pixels[j + plane] & 0xff)
                                     + c * (pixels[k + plane] & 0xff)
@@ -74,7 +85,7 @@ public final class PlaneSampler {
     }
 
     /** In whole numbers, which is what most pixels take their time with. */
-    private void mean(int a, int b, int c, int d, int right, int below, double[] planes) {
+    private void mean(int a, int b, int c, int d, int right, int below, double[] planes, int to) {
         byte[] pixels = image.samples();
         int count = image.planes();
         int left = WHOLE - right;
@@ -86,11 +97,11 @@ public final class PlaneSampler {
             int lower =
                     (pixels[c * count + plane] & 0xff) * left
                             + (pixels[d * count + plane] & 0xff) * right;
-            planes[plane] = (upper * above + lower * below) * LEVEL;
+            planes[to + plane] = (upper * above + lower * below) * LEVEL;
         }
     }
 
     private static int neighbour(int at, int count) {
-        return Math.clamp(at, 0, count - 1);
+        return Math.max(0, Math.min(at, count - 1)); // quicker than clamp, which is of long
     }
 }

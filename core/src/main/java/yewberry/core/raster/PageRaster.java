@@ -3,8 +3,11 @@ package yewberry.core.raster;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferInt;
 import java.util.BitSet;
 import java.util.List;
+import java.util.function.IntConsumer;
+import java.util.stream.IntStream;
 import yewberry.core.Cancellation;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.View;
@@ -22,6 +25,11 @@ import yewberry.core.text.Segment;
  * modes, gradients and overprint as the press or the screen will have them.
  */
 public final class PageRaster {
+    /** Fewer pixels than these are painted sooner than they are shared out. */
+    private static final int BAND = 40_000;
+
+    private static final int PROCESSORS = Runtime.getRuntime().availableProcessors();
+
     /** Stands for a shape that is a rectangle. */
     private static final byte[] WHOLE = {};
 
@@ -80,9 +88,27 @@ public final class PageRaster {
         return of(scene.on(view), region, ppi).image(view);
     }
 
-    /** Its backgrounds below all else alone. */
+    /** Its backgrounds below all else alone; somebody waits for it, so all processors take part. */
     public static BufferedImage areas(PageScene scene, View view, Rect region, double ppi) {
-        return areas(scene.on(view), region, ppi).image(view);
+        MediumScene shown = scene.on(view);
+        int width = pixels(region.width(), ppi);
+        int height = pixels(region.height(), ppi);
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        int bands = Math.clamp((long) width * height / BAND, 1, PROCESSORS);
+        IntConsumer paint =
+                Cancellation.carried((int band) -> {
+                    int top = height * band / bands;
+                    int rows = height * (band + 1) / bands - top;
+                    Rect part =
+                            new Rect(
+                                    region.x(),
+                                    region.y() + top * 72 / ppi,
+                                    region.width(),
+                                    rows * 72 / ppi);
+                    areas(shown, part, ppi).paint(view, image, top);
+                });
+        IntStream.range(0, bands).parallel().forEach(paint);
+        return image;
     }
 
     /** Where the sources of areas come from. */
@@ -218,8 +244,15 @@ public final class PageRaster {
     public BufferedImage image(View view) {
         BufferedImage image =
                 new BufferedImage(pixels.width(), pixels.height(), BufferedImage.TYPE_INT_RGB);
-        image.setRGB(0, 0, pixels.width(), pixels.height(), seen(view), 0, pixels.width());
+        paint(view, image, 0);
         return image;
+    }
+
+    /** All of its rows, from one of the image on that is as wide. */
+    private void paint(View view, BufferedImage image, int top) {
+        int[] seen = seen(view);
+        DataBufferInt into = (DataBufferInt) image.getRaster().getDataBuffer();
+        System.arraycopy(seen, 0, into.getData(), top * pixels.width(), seen.length);
     }
 
     /** What is seen of each pixel by its number, red, green and blue in the lowest three bytes. */
@@ -242,30 +275,38 @@ public final class PageRaster {
         double[] columns = coverage(rect.x() - region.x(), rect.width(), pixels.width());
         double[] rows = coverage(rect.y() - region.y(), rect.height(), pixels.height());
         boolean picture = fill.paint() instanceof AreaPaint.Picture;
+        int planes = raster.count();
+        int[] places = new int[pixels.width()];
+        double[] xs = new double[pixels.width()];
+        double[] inside = new double[pixels.width()];
+        double[] alphas = new double[pixels.width()];
+        double[] inks = new double[pixels.width() * planes];
         for (int row = 0; row < rows.length; row++) {
             if (rows[row] == 0) {
                 continue;
             }
             Cancellation.check();
-            double y = region.y() + (row + 0.5) / scale;
+            int count = 0;
             for (int at = pixels.start(row); at < pixels.start(row + 1); at++) {
                 int column = pixels.column(at, row);
-                if (columns[column] > 0) {
-                    double x = region.x() + (column + 0.5) / scale;
-                    double inside =
-                            within.length == 0
-                                    ? columns[column] * rows[row]
-                                    : (within[row * pixels.width() + column] & 0xff) / 255.0;
-                    if (inside == 0) {
-                        continue;
-                    }
-                    double covered = inside * source.alpha(x, y);
-                    raster.paint(at, source.ink(x, y), covered, fill.blend());
-                    if (picture) {
-                        pictured.set(at, covered > 0 || pictured.get(at));
-                    } else if (covered == 1 && fill.blend() == BlendMode.NORMAL) {
-                        pictured.clear(at);
-                    }
+                double part =
+                        within.length == 0
+                                ? columns[column] * rows[row]
+                                : (within[row * pixels.width() + column] & 0xff) / 255.0;
+                if (columns[column] > 0 && part > 0) {
+                    places[count] = at;
+                    xs[count] = region.x() + (column + 0.5) / scale;
+                    inside[count++] = part;
+                }
+            }
+            source.row(xs, count, region.y() + (row + 0.5) / scale, inks, alphas);
+            for (int i = 0; i < count; i++) {
+                double covered = inside[i] * alphas[i];
+                raster.paint(places[i], inks, i * planes, covered, fill.blend());
+                if (picture && covered > 0) {
+                    pictured.set(places[i]);
+                } else if (covered == 1 && fill.blend() == BlendMode.NORMAL) {
+                    pictured.clear(places[i]);
                 }
             }
         }

@@ -15,6 +15,7 @@ public final class PlaneRaster {
     private final float[] alpha;
     private final double[] pixel;
     private final double[] over;
+    private final double[] above;
 
     /**
      * Nothing is painted yet.
@@ -30,6 +31,7 @@ public final class PlaneRaster {
         this.alpha = new float[width * height];
         this.pixel = new double[count];
         this.over = new double[count];
+        this.above = new double[count];
     }
 
     /** Whether all of its pixels are those of another one. */
@@ -66,6 +68,14 @@ public final class PlaneRaster {
         return planes[plane][at] * alpha[at];
     }
 
+    /** The same of all planes. */
+    void printed(int at, float[] into) {
+        float covered = alpha[at];
+        for (int plane = 0; plane < planes.length; plane++) {
+            into[plane] = planes[plane][at] * covered;
+        }
+    }
+
     /** Takes over a pixel of another raster of as many planes as it is. */
     public void copy(PlaneRaster from, int source, int at) {
         alpha[at] = from.alpha[source];
@@ -94,16 +104,36 @@ public final class PlaneRaster {
      * @param covered how much of the pixel, 0 to 1
      */
     public void paint(int at, double[] source, double covered, BlendMode mode) {
+        paint(at, source, 0, covered, mode);
+    }
+
+    /**
+     * The same with a colour among others.
+     *
+     * @param from where its first plane stands
+     */
+    void paint(int at, double[] colors, int from, double covered, BlendMode mode) {
         if (covered <= 0) {
             return;
         }
-        if (covered >= 1 && mode == BlendMode.NORMAL) {
-            alpha[at] = 1;
-            for (int plane = 0; plane < source.length; plane++) {
-                planes[plane][at] = (float) source[plane];
+        if (mode == BlendMode.NORMAL && (covered >= 1 || alpha[at] == 0)) {
+            alpha[at] = (float) Math.min(1, covered);
+            for (int plane = 0; plane < planes.length; plane++) {
+                planes[plane][at] = (float) colors[from + plane];
             }
             return;
         }
+        if (mode == BlendMode.NORMAL && alpha[at] == 1) {
+            for (int plane = 0; plane < planes.length; plane++) {
+                planes[plane][at] =
+                        (float)
+                                ((1 - covered) * planes[plane][at]
+                                        + covered * colors[from + plane]);
+            }
+            return;
+        }
+        double[] source = above;
+        System.arraycopy(colors, from, source, 0, source.length);
         for (int plane = 0; plane < pixel.length; plane++) {
             pixel[plane] = planes[plane][at];
         }

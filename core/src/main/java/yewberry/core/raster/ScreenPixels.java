@@ -64,26 +64,24 @@ final class ScreenPixels {
         float[] last = new float[raster.count()];
         int lastRgb = -1;
         for (int at = 0; at < rgb.length; at++) {
+            raster.printed(at, now);
             if (paper && pictured.get(at)) {
-                rgb[at] = table(raster, at);
+                rgb[at] = table(now);
                 lastRgb = -1;
                 continue;
-            }
-            for (int plane = 0; plane < now.length; plane++) {
-                now[plane] = raster.printed(plane, at);
             }
             if (lastRgb >= 0 && Arrays.equals(now, last)) {
                 rgb[at] = lastRgb;
                 continue;
             }
-            rgb[at] = one(now, raster, at);
+            rgb[at] = one(now);
             lastRgb = rgb[at];
             System.arraycopy(now, 0, last, 0, now.length);
         }
         return rgb;
     }
 
-    private int one(float[] values, PlaneRaster raster, int at) {
+    private int one(float[] values) {
         if (planes.medium() == Medium.SCREEN) {
             return exactly(values); // light is quicker worked out than found
         }
@@ -92,7 +90,7 @@ final class ScreenPixels {
             return known;
         }
         if (exact.size() >= mostExact) {
-            return table(raster, at);
+            return table(values);
         }
         int seen = exactly(values);
         exact.put(new Tuple(values.clone()), seen);
@@ -107,28 +105,23 @@ final class ScreenPixels {
         return view.see(planes.color(colors)).packed();
     }
 
-    private int table(PlaneRaster raster, int at) {
+    private int table(float[] values) {
         if (table == null) {
             table = view.table();
         }
-        int rgb =
-                table.rgb(
-                        level(raster, 0, at),
-                        level(raster, 1, at),
-                        level(raster, 2, at),
-                        level(raster, 3, at));
+        int rgb = table.rgb(level(values, 0), level(values, 1), level(values, 2), level(values, 3));
         return view.shifts()
                 ? view.shifted(new Rgb(rgb >> 16, rgb >> 8 & 0xff, rgb & 0xff)).packed()
                 : rgb;
     }
 
     /** What the inks of a plate come to, spot inks by what stands for them. */
-    private int level(PlaneRaster raster, int plate, int at) {
-        float sum = raster.printed(plate, at);
+    private int level(float[] values, int plate) {
+        float sum = values[plate];
         for (int spot = 0; spot < equivalents.length; spot++) {
-            sum += (float) (raster.printed(4 + spot, at) * equivalents[spot][plate]);
+            sum += (float) (values[4 + spot] * equivalents[spot][plate]);
         }
-        return (int) (Math.min(1, sum) * 255 + 0.5f);
+        return sum >= 1 ? 255 : (int) (sum * 255 + 0.5f);
     }
 
     /** What stands for each spot ink in process ink. */

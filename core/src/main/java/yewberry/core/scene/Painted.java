@@ -89,6 +89,22 @@ public final class Painted {
 
         /** How much of it covers, 0 to 1. */
         double alpha(double x, double y);
+
+        /**
+         * The same of some points in a row.
+         *
+         * @param xs where they are across
+         * @param count of them
+         * @param inks gets the planes of each, point by point; anything where it does not cover
+         * @param alphas gets how much covers
+         */
+        default void row(double[] xs, int count, double y, double[] inks, double[] alphas) {
+            for (int i = 0; i < count; i++) {
+                alphas[i] = alpha(xs[i], y);
+                double[] ink = ink(xs[i], y);
+                System.arraycopy(ink, 0, inks, i * ink.length, ink.length);
+            }
+        }
     }
 
     /**

@@ -63,6 +63,23 @@ final class PictureSource implements Painted.Source {
         return ink;
     }
 
+    @Override
+    public void row(double[] xs, int count, double y, double[] inks, double[] alphas) {
+        boolean runsOut = picture.runOut() != RunOut.MIRROR;
+        for (int i = 0; i < count; i++) {
+            double u = acrossX * xs[i] + acrossY * y + across;
+            double v = downX * xs[i] + downY * y + down;
+            int at = i * ink.length;
+            if (runsOut && isOutside(u, v)) {
+                look(xs[i], y);
+                alphas[i] = covers;
+                System.arraycopy(ink, 0, inks, at, planes);
+            } else {
+                alphas[i] = opacity * sampler.sample(within(u), within(v), inks, at);
+            }
+        }
+    }
+
     /** Both are asked for at the same point, one after the other. */
     private void look(double x, double y) {
         if (x == atX && y == atY) {

@@ -179,6 +179,7 @@ class EditApi {
                                 .toList();
         View view = open.view(after, request.viewing());
         return new Preview(
+                spread,
                 request.part()
                         .map(part ->
                                 SvgPicture.region(

@@ -6,8 +6,9 @@ import java.util.UUID;
 /**
  * What an edit would lead to.
  *
- * @param picture the spread as SVG
+ * @param spread the index of the spread that is drawn, from 0
+ * @param picture it as SVG
  * @param findings of the pages of that spread
  * @param pages all pages that would look different
  */
-public record Preview(String picture, List<FindingView> findings, List<UUID> pages) {}
+public record Preview(int spread, String picture, List<FindingView> findings, List<UUID> pages) {}
