@@ -90,13 +90,13 @@ public final class PlaneSampler {
         int count = image.planes();
         int left = WHOLE - right;
         int above = WHOLE - below;
+        int i = a * count;
+        int j = b * count;
+        int k = c * count;
+        int l = d * count;
         for (int plane = 0; plane < count; plane++) {
-            int upper =
-                    (pixels[a * count + plane] & 0xff) * left
-                            + (pixels[b * count + plane] & 0xff) * right;
-            int lower =
-                    (pixels[c * count + plane] & 0xff) * left
-                            + (pixels[d * count + plane] & 0xff) * right;
+            int upper = (pixels[i + plane] & 0xff) * left + (pixels[j + plane] & 0xff) * right;
+            int lower = (pixels[k + plane] & 0xff) * left + (pixels[l + plane] & 0xff) * right;
             planes[to + plane] = (upper * above + lower * below) * LEVEL;
         }
     }

@@ -68,6 +68,18 @@ public final class ChosenPixels {
         return areAll() ? row * width : starts[row];
     }
 
+    /** The most in a row. */
+    int widest() {
+        if (areAll()) {
+            return width;
+        }
+        int widest = 0;
+        for (int row = 0; row < height; row++) {
+            widest = Math.max(widest, starts[row + 1] - starts[row]);
+        }
+        return widest;
+    }
+
     /** The number of a pixel of the region; below 0 where it is not chosen. */
     int number(int at) {
         return areAll() ? at : Arrays.binarySearch(places, at);

@@ -276,11 +276,12 @@ public final class PageRaster {
         double[] rows = coverage(rect.y() - region.y(), rect.height(), pixels.height());
         boolean picture = fill.paint() instanceof AreaPaint.Picture;
         int planes = raster.count();
-        int[] places = new int[pixels.width()];
-        double[] xs = new double[pixels.width()];
-        double[] inside = new double[pixels.width()];
-        double[] alphas = new double[pixels.width()];
-        double[] inks = new double[pixels.width() * planes];
+        int most = pixels.widest();
+        int[] places = new int[most];
+        double[] xs = new double[most];
+        double[] inside = new double[most];
+        double[] alphas = new double[most];
+        double[] inks = new double[most * planes];
         for (int row = 0; row < rows.length; row++) {
             if (rows[row] == 0) {
                 continue;
