@@ -1,5 +1,5 @@
 import { readable } from "./fields";
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery, useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { answered, client } from "./client";
 import type { Paragraph, Publication, Schemas, Story } from "./types";
 
@@ -19,28 +19,37 @@ export function storyWith(before: Story | undefined, read: Schemas["StoryView"])
   };
 }
 
+const lastKey = (publication: Publication, story: string) => ["story-last", publication.id, story];
+
+/** The text of a story as it is now; of one that was read before, only what differs is read. */
+export async function readStory(
+  queries: QueryClient,
+  publication: Publication,
+  story: string,
+): Promise<Story> {
+  const last = lastKey(publication, story);
+  const before = queries.getQueryData<Story>(last);
+  const read = await answered(
+    client.GET("/api/publications/{id}/stories/{story}", {
+      params: {
+        path: { id: publication.id, story },
+        query: before ? { since: before.revision } : {},
+      },
+    }),
+  );
+  const now = storyWith(before, read);
+  queries.setQueryData(last, now);
+  return now;
+}
+
 /** The text of a story; what was read before stands meanwhile, and only what differs is read. */
 export function useStory(publication: Publication, story: string) {
   const queries = useQueryClient();
-  const last = ["story-last", publication.id, story];
   return useQuery({
     queryKey: ["story", publication.id, story, publication.revision],
-    queryFn: async () => {
-      const before = queries.getQueryData<Story>(last);
-      const read = await answered(
-        client.GET("/api/publications/{id}/stories/{story}", {
-          params: {
-            path: { id: publication.id, story },
-            query: before ? { since: before.revision } : {},
-          },
-        }),
-      );
-      const now = storyWith(before, read);
-      queries.setQueryData(last, now);
-      return now;
-    },
+    queryFn: () => readStory(queries, publication, story),
     staleTime: Infinity,
-    placeholderData: () => queries.getQueryData<Story>(last),
+    placeholderData: () => queries.getQueryData<Story>(lastKey(publication, story)),
   });
 }
 

@@ -35,6 +35,8 @@ import { counted, ratio } from "../ui/words";
 import { mm } from "../ui/length";
 import { keep, readKept, useKept } from "../ui/kept";
 import { TryingProvider } from "../api/trying";
+import { PickedLook } from "../story/PickedLook";
+import { useGiving } from "../story/useGiving";
 import { useTrial } from "./useTrial";
 import { BenchProvider, type CaretPlace, type Joining, type Sampling } from "./BenchState";
 import { Catalogue } from "../catalogue/Catalogue";
@@ -99,6 +101,11 @@ const Middle = styled.section<{ $folded: boolean }>`
   @media ${theme.narrow} {
     flex-direction: column;
   }
+`;
+
+const Held = styled.div`
+  display: flex;
+  background: ${theme.color.paper};
 `;
 
 const Beside = styled.div`
@@ -195,6 +202,7 @@ export function Bench() {
   const [frame, setFrame] = useState<string>();
   const [joining, setJoining] = useState<Joining>();
   const steps = useSteps(publication);
+  const giving = useGiving(publication);
   const make = useRef(steps.make);
   useEffect(() => {
     make.current = steps.make;
@@ -307,11 +315,25 @@ export function Bench() {
       },
       look,
       reveal: (panel: Panel) => setPanels((last) => ({ ...last, [panel]: true })),
+      giving,
       sampling,
       sample: setSampling,
       canSample: true,
     }),
-    [look, sampling, setPanels, scope, scopes, editing, writing, turnTo, caret, frame, joining],
+    [
+      look,
+      sampling,
+      setPanels,
+      scope,
+      scopes,
+      editing,
+      writing,
+      turnTo,
+      caret,
+      frame,
+      joining,
+      giving,
+    ],
   );
 
   const open = page?.number ?? 1;
@@ -398,6 +420,10 @@ export function Bench() {
       t: () => setPanels((last) => toggled(last, "pages")),
       f: () => setPanels(toggledAll),
       b: () => setBefore(!before),
+      ...(giving.picked && {
+        Enter: () => point && giving.giveAt(point),
+        Escape: () => giving.setPicked(undefined),
+      }),
     };
     const act = keys[event.key];
     if (act) {
@@ -494,7 +520,12 @@ export function Bench() {
                   findings={marks && !asItCame ? shownFindings : nothing}
                   language="en"
                   describedBy={keysId}
-                  onPoint={look}
+                  onPoint={(at) => {
+                    look(at);
+                    if (giving.picked) {
+                      giving.giveAt(at);
+                    }
+                  }}
                   onKey={onKey}
                   drawing={
                     toAnother ||
@@ -540,6 +571,19 @@ export function Bench() {
           {panels.strata && edge("strata", "Width of the strata", "width", -1)}
           <Right ref={right} {...rightProps}>
             <ScopeBar />
+            {giving.picked && writing === undefined && (
+              <Held>
+                <PickedLook
+                  publication={publication}
+                  picked={giving.picked}
+                  how="Click text on the page to give it, or go there by key and press Enter. Carried over:"
+                  carried={giving.carried}
+                  onCarried={giving.setCarried}
+                  onGive={point && (() => giving.giveAt(point))}
+                  onPutDown={() => giving.setPicked(undefined)}
+                />
+              </Held>
+            )}
             <BackgroundPanel publication={publication} />
             <StrataPanel publication={publication} point={point} viewing={viewing} />
             <ScopePanel publication={publication} />

@@ -2,6 +2,7 @@ import { createContext, useContext } from "react";
 import type { Point } from "../api/queries";
 import type { Panel } from "./panels";
 import { noScope, type Scope } from "../scope/scope";
+import { noGiving, type Giving } from "../story/useGiving";
 import type { Taken } from "../strata/sampler";
 
 /** A colour that is to be taken from the page: for what, and what is done with it. */
@@ -58,6 +59,8 @@ export interface BenchState {
   beginJoin: (from: Joining | undefined) => void;
   /** The frame was chosen. */
   join: (frame: string) => void;
+  /** The look that was picked up, to be given to other text. */
+  giving: Giving;
   sampling: Sampling | undefined;
   /** Begins or, with nothing, ends taking a colour from the page. */
   sample: (sampling: Sampling | undefined) => void;
@@ -83,6 +86,7 @@ const Context = createContext<BenchState>({
   joining: undefined,
   beginJoin: () => undefined,
   join: () => undefined,
+  giving: noGiving,
   sampling: undefined,
   sample: () => undefined,
   canSample: false,

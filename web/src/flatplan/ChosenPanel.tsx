@@ -1,3 +1,4 @@
+import { noGiving } from "../story/useGiving";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import styled from "styled-components";
@@ -63,6 +64,7 @@ export function ChosenPanel({
           void navigate(`/publications/${publication.id}?page=${scope.pages[0]?.number ?? 1}`, {
             state: { write: story },
           }),
+        giving: noGiving,
         sampling: undefined,
         sample: nowhere,
         canSample: false,

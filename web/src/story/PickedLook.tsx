@@ -1,4 +1,3 @@
-import { useState } from "react";
 import styled from "styled-components";
 import type { Publication } from "../api/types";
 import { theme } from "../theme";
@@ -18,12 +17,18 @@ const Bar = styled.div`
     flex: 1 0 100%;
     margin: 0;
   }
+  & > div {
+    display: flex;
+    gap: ${theme.space.one};
+    padding: ${theme.space.half} 0;
+  }
 `;
 
 /** What was picked up from text, what of it is carried over, and the way to other text. */
 export function PickedLook({
   publication,
   picked,
+  how,
   carried,
   onCarried,
   onGive,
@@ -31,9 +36,12 @@ export function PickedLook({
 }: {
   publication: Publication;
   picked: Picked;
+  /** How it is given, in words. */
+  how: string;
   carried: Carried;
   onCarried: (carried: Carried) => void;
-  onGive: () => void;
+  /** None where there is no text to give it to. */
+  onGive: (() => void) | undefined;
   onPutDown: () => void;
 }) {
   const look = publication.looks.find((each) => each.look.id === picked.look)?.look.name;
@@ -42,7 +50,7 @@ export function PickedLook({
   const swatch = publication.swatches.find(({ id }) => id === picked.color?.swatch)?.name;
   return (
     <Bar role="group" aria-label="Picked up look">
-      <p>Choose other text, then give it:</p>
+      <p>{how}</p>
       <Tick
         label={`Look ${look ?? "that is gone"}`}
         checked={carried.look}
@@ -58,15 +66,12 @@ export function PickedLook({
         checked={carried.color}
         onChange={(on) => onCarried({ ...carried, color: on })}
       />
-      <MainButton onPress={onGive}>Give it</MainButton>
-      <Button onPress={onPutDown}>Put it down</Button>
+      <div>
+        <MainButton isDisabled={!onGive} onPress={() => onGive?.()}>
+          Give it
+        </MainButton>
+        <Button onPress={onPutDown}>Put it down</Button>
+      </div>
     </Bar>
   );
-}
-
-/** Everything is carried at first. */
-export function usePicked() {
-  const [picked, setPicked] = useState<Picked>();
-  const [carried, setCarried] = useState<Carried>({ look: true, characters: true, color: true });
-  return { picked, setPicked, carried, setCarried };
 }

@@ -46,7 +46,7 @@ import {
 import { give, pickedFrom } from "./picked";
 import { GroundBar } from "./GroundBar";
 import { groundedIn, type Grounded } from "./grounded";
-import { PickedLook, usePicked } from "./PickedLook";
+import { PickedLook } from "./PickedLook";
 import { StorySync } from "./StorySync";
 import { allWritten, asWritten, docOf, schema } from "./text";
 import { useCaret } from "./useCaret";
@@ -255,7 +255,7 @@ function Writing({
       requestAnimationFrame(() => requestAnimationFrame(() => made.focus()));
     }
   }, []);
-  const { picked, setPicked, carried, setCarried } = usePicked();
+  const { picked, setPicked, carried, setCarried } = useBench().giving;
   const pick = () => setPicked(view.current ? pickedFrom(view.current.state) : undefined);
   const giveIt = () => {
     if (picked) {
@@ -597,6 +597,7 @@ function Writing({
           <PickedLook
             publication={publication}
             picked={picked}
+            how="Choose other text, or click it on the page, then give it:"
             carried={carried}
             onCarried={setCarried}
             onGive={giveIt}

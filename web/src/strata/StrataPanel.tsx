@@ -1,3 +1,4 @@
+import { Copy } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import styled from "styled-components";
@@ -351,6 +352,7 @@ function Text({
   viewing: Viewing;
 }) {
   const layer = useLayer(publication, page, stratum);
+  const { pickUp } = useBench().giving;
   const frame = layer?.frames.find((each) => each.id === stratum.frame);
   const story = useStory(publication, stratum.story);
   const run = story.data?.paragraphs
@@ -389,6 +391,12 @@ function Text({
           <Fold head={<Name>Mend it…</Name>}>
             <MendList publication={publication} run={stratum.run} />
           </Fold>
+        )}
+        {run && (
+          <Button onPress={() => pickUp(stratum)}>
+            <Copy size={15} aria-hidden />
+            Pick up its look
+          </Button>
         )}
         {run && (
           <Fold head={<Name>Colour these words…</Name>}>

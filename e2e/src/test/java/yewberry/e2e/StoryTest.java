@@ -189,6 +189,42 @@ class StoryTest {
     }
 
     @Test
+    void a_look_is_picked_up_on_the_page_and_given_by_key_and_by_pointer(Browser.Window window) {
+        Page page = window.openDemo("?page=5");
+        Locator strata =
+                page.getByRole(
+                        AriaRole.COMPLEMENTARY,
+                        new Page.GetByRoleOptions().setName("What is painted"));
+        read(page).focus();
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("ArrowRight");
+        assertThat(strata).containsText("Look Heading.");
+        button(page, "Pick up its look").click();
+        Locator picked =
+                page.getByRole(
+                        AriaRole.GROUP, new Page.GetByRoleOptions().setName("Picked up look"));
+        assertThat(picked).containsText("Look Heading");
+
+        read(page).focus();
+        page.keyboard().press("ArrowRight");
+        assertThat(strata).containsText("Look Body.");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("“In the dome stands").last()).containsText("has it now");
+        assertThat(strata).containsText("Look Heading.");
+
+        page.keyboard().press("ArrowRight");
+        assertThat(strata).containsText("Look Body.");
+        BoundingBox cross = read(page).locator("svg[viewBox='-16.5 -16.5 33 33']").boundingBox();
+        page.mouse().click(cross.x + cross.width / 2, cross.y + cross.height / 2);
+        assertThat(strata).containsText("Look Heading.");
+
+        read(page).focus();
+        page.keyboard().press("Escape");
+        assertThat(picked).not().isVisible();
+        Browser.undoAll(page);
+    }
+
+    @Test
     void a_look_is_picked_up_and_given_to_other_text_any_number_of_times(Browser.Window window) {
         Page page = open(window);
         atTheEndOf(page, 0);
