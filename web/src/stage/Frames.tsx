@@ -12,6 +12,7 @@ import { Button } from "../ui/Button";
 import { inMillimetres } from "../ui/length";
 import { around, draggedRotated, pointedTo, seen, within180 } from "./rotating";
 import { edgesOf, type Box, type Grip } from "./snapping";
+import { isMirrored, mirrored } from "./mirrored";
 import { useLater } from "./useLater";
 
 type Frame = PlacedPage["frames"][number];
@@ -123,15 +124,24 @@ interface Shown {
   spread: Spread;
   /** Pixels to a millimetre. */
   scale: number;
+  /** The open page. */
+  open: string;
 }
 
 /** The frames that are looked at: where they lie, how their text runs, and where one writes. */
-export function Frames({ publication, spread, scale }: Shown) {
-  const { frame: chosen, writing, joining, join } = useBench();
+export function Frames({ publication, spread, scale, open }: Shown) {
+  const { frame: chosen, writing, joining, join, scope } = useBench();
   const all = spread.pages.flatMap((page) => page.frames.map((frame) => ({ page, frame })));
-  const one = spread.pages
+  // a frame of a parent is seen on both pages; the one that was pointed at is held
+  const one = [...spread.pages]
+    .sort((a, b) => Number(b.page === open) - Number(a.page === open))
     .flatMap((page) => [...page.frames, ...page.pictures].map((frame) => ({ page, frame })))
-    .find(({ page, frame }) => frame.frame === chosen && isOwn(page, frame));
+    .find(
+      ({ page, frame }) =>
+        frame.frame === chosen &&
+        (isOwn(page, frame) ||
+          (frame.owner.type === "onParent" && frame.owner.id === scope.parent?.id)),
+    );
   const story = writing ?? all.find(({ frame }) => frame.frame === one?.frame.frame)?.frame.story;
   const place = (page: PlacedPage, { x, y, width, height }: Box) => ({
     left: (page.x + x - spread.view.x) * scale,
@@ -152,7 +162,7 @@ export function Frames({ publication, spread, scale }: Shown) {
       )}
       {one && joining === undefined && (
         <Held
-          key={one.frame.frame}
+          key={`${one.frame.frame} ${one.page.page}`}
           publication={publication}
           page={one.page}
           frame={one.frame}
@@ -349,12 +359,25 @@ interface HeldFrame {
 
 /** A frame that is chosen, as soon as it is known how it is meant. */
 function Held(held: HeldFrame) {
-  const detail = usePageDetail(held.publication, held.page.page);
-  const own = detail.data?.layer.frames.find((each) => each.id === held.frame.frame);
-  if (!own) {
+  const { publication, page, frame } = held;
+  const detail = usePageDetail(publication, page.page);
+  const { owner } = frame;
+  const parent = publication.parents.find(({ id }) => id === owner.id);
+  const layer = owner.type === "onParent" ? parent?.layer : detail.data?.layer;
+  const own = layer?.frames.find((each) => each.id === frame.frame);
+  if (!own || (owner.type === "onParent" && !liesAsOnParent(own, page, publication))) {
     return null;
   }
   return own.locked ? <Locked {...held} /> : <Holding {...held} own={own} />;
+}
+
+/** Whether it is not a band, and does not keep to something on a page of another size. */
+function liesAsOnParent(own: AnyFrame, page: PlacedPage, { setup }: Publication): boolean {
+  const isBand = own.type === "textFrame" && own.band !== undefined;
+  const isUsual =
+    Math.abs(page.trim.width - inMillimetres(setup.trim.width)) < 0.01 &&
+    Math.abs(page.trim.height - inMillimetres(setup.trim.height)) < 0.01;
+  return !isBand && isUsual;
 }
 
 /** It stays as it is, and says so. */
@@ -427,23 +450,26 @@ function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { 
     (change) => rotationOf(own, change.made, change.was),
     "Frame rotated",
   );
-  const lies: Box = {
+  const onOtherHand = isMirrored(placed, frame.owner, page);
+  const onPage = (box: Box) => (onOtherHand ? mirrored(box, page.trim.width) : box);
+  const lies = onPage({
     x: inMillimetres(placed.box.x),
     y: inMillimetres(placed.box.y),
     width: inMillimetres(placed.box.width),
     height: inMillimetres(placed.box.height),
-  };
-  const box = moved ?? lies;
-  const degrees = rotating ?? rotated;
-  const at = (to: Box) => ({
-    sides: placed.sides,
-    box: {
-      x: `${to.x} mm`,
-      y: `${to.y} mm`,
-      width: `${to.width} mm`,
-      height: `${to.height} mm`,
-    },
   });
+  const box = moved ?? lies;
+  // a running item leans the same way on both hands
+  const isRunning = own.type === "pictureFrame" && own.level !== "CONTENT";
+  const leaning = (degrees: number) => (onOtherHand && !isRunning ? -degrees : degrees);
+  const degrees = leaning(rotating ?? rotated);
+  const at = (to: Box) => {
+    const { x, y, width, height } = onPage(to);
+    return {
+      sides: placed.sides,
+      box: { x: `${x} mm`, y: `${y} mm`, width: `${width} mm`, height: `${height} mm` },
+    };
+  };
   const show = (to: Box) => {
     setMoved(to);
     tryOut(placing(at(to), was), true);
@@ -453,12 +479,13 @@ function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { 
     void putThere(at(to));
     setMoved(undefined);
   };
-  const showRotated = (to: number) => {
+  const showRotated = (shown: number) => {
+    const to = leaning(shown);
     setRotating(to);
     tryOut(rotationOf(own, to, turned));
   };
   const keepRotated = (to: number) => {
-    void rotate(to);
+    void rotate(leaning(to));
     setRotating(undefined);
   };
   const others = [...page.frames, ...page.pictures].filter((each) => each.frame !== frame.frame);
@@ -526,7 +553,7 @@ function Holding({ publication, page, frame, scale, place, own }: HeldFrame & { 
     },
     onPointerUp: () => {
       if (rotating !== undefined) {
-        keepRotated(rotating);
+        keepRotated(leaning(rotating));
       }
     },
     onPointerCancel: () => {

@@ -282,7 +282,7 @@ export function SpreadView({
             scale={scale}
           />
         )}
-        <Frames publication={publication} spread={spread} scale={scale} />
+        <Frames publication={publication} spread={spread} scale={scale} open={page} />
         {drawing && <Drawing>Drawing…</Drawing>}
         {focused && <Outline aria-hidden style={place(focused, focus.where)} />}
         {pointed && (

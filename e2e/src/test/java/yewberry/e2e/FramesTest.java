@@ -2,6 +2,7 @@ package yewberry.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
@@ -73,6 +74,49 @@ class FramesTest {
         drag(page, last.x + last.width / 2, last.y + last.height * 0.8, 50, 50);
         assertThat(field(page, "From the top")).hasValue(top);
         Browser.undoAll(page);
+    }
+
+    @Test
+    void a_frame_of_the_parent_that_is_being_changed_is_moved_on_either_hand(
+            Browser.Window window) {
+        Page page = window.openDemo("?page=4");
+        Browser.changing(page, "Parent Daylight");
+        BoundingBox spread = page.getByRole(AriaRole.APPLICATION).locator(".picture").boundingBox();
+        double pixels = spread.width / (2 * 148 + 6);
+        // the caption at the foot, 20 mm from the left edge where it stands mirrored
+        page.mouse().click(spread.x + (3 + 76) * pixels, spread.y + (3 + 199) * pixels);
+        BoundingBox before = chosen(page).boundingBox();
+        assertThat(before.x).isCloseTo(spread.x + (3 + 20) * pixels, within(2.0));
+        chosen(page).focus();
+        page.keyboard().press("Shift+ArrowLeft");
+        assertThat(page.getByText("Frame placed")).isVisible();
+        assertThat(captionX(page)).isEqualTo("26 mm"); // farther from the spine
+        assertThat(chosen(page).boundingBox().x).isCloseTo(before.x - 10 * pixels, within(2.0));
+
+        // on the other hand it goes the other way
+        page.mouse().click(spread.x + (3 + 148 + 80) * pixels, spread.y + (3 + 199) * pixels);
+        BoundingBox right = chosen(page).boundingBox();
+        assertThat(right.x).isCloseTo(spread.x + (3 + 148 + 26) * pixels, within(2.0));
+        drag(page, right.x + right.width / 4, right.y, -7.5 * pixels, 0);
+        page.waitForCondition(() -> captionX(page).equals("18 mm")); // drawn to the margin
+        Browser.undoAll(page);
+
+        // while the page is being changed the parent's frames are not held
+        page.mouse().click(spread.x + (3 + 76) * pixels, spread.y + (3 + 199) * pixels);
+        assertThat(chosen(page)).not().isVisible();
+    }
+
+    private static String captionX(Page page) {
+        return (String)
+                page.evaluate(
+                        """
+                        async address => {
+                          const { parents } = await (await fetch(address)).json();
+                          const { layer } = parents.find(({ name }) => name === "Daylight");
+                          return layer.frames[1].box.x;
+                        }
+                        """,
+                        "/api/publications/" + Browser.DEMO);
     }
 
     @Test

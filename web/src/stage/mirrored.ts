@@ -1,0 +1,20 @@
+import type { AnyFrame, Owner, PlacedPage } from "../api/types";
+import type { Box } from "./snapping";
+
+/** What is on both sides of a parent stands mirrored about the spine on the left. */
+export function isMirrored(
+  own: Pick<AnyFrame, "sides">,
+  owner: Owner,
+  page: Pick<PlacedPage, "side">,
+): boolean {
+  return owner.type === "onParent" && own.sides === "BOTH" && page.side === "LEFT";
+}
+
+/**
+ * Where something lies on the other hand; mirrored once more, it is back.
+ *
+ * @param width of the page
+ */
+export function mirrored(box: Box, width: number): Box {
+  return { ...box, x: width - box.x - box.width };
+}
