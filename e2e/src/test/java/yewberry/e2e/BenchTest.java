@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.LoadState;
@@ -198,6 +199,50 @@ class BenchTest {
         assertThat(stage(page)).hasAttribute("aria-busy", "false");
         assertThat(page.getByText("Drawing…")).hasCount(0);
     }
+
+    @Test
+    void a_value_is_seen_while_it_is_typed_and_while_it_is_stored_and_not_when_it_is_refused(
+            Browser.Window window) {
+        Page page = window.openDemo("?page=4");
+        Browser.changing(page, "Parent Daylight");
+        panel(page, "Sand, whole page").click();
+        Locator opacity = page.getByLabel("Opacity %");
+        String before = sheet(page).innerHTML();
+        opacity.press("Control+a");
+        page.keyboard().type("40");
+        page.waitForCondition(() -> !sheet(page).innerHTML().equals(before));
+        page.keyboard().press("Escape");
+        page.waitForCondition(() -> sheet(page).innerHTML().equals(before));
+
+        List<Route> held = new CopyOnWriteArrayList<>();
+        page.route("**/edits", held::add);
+        opacity.press("Control+a");
+        page.keyboard().type("60");
+        page.keyboard().press("Enter");
+        page.waitForCondition(() -> !held.isEmpty() && !sheet(page).innerHTML().equals(before));
+        assertThat(stage(page)).hasAttribute("aria-busy", "false");
+        String tried = sheet(page).innerHTML();
+        held.forEach(Route::resume);
+        page.unroute("**/edits");
+        assertThat(page.getByText("Background changed")).isVisible();
+        assertThat(sheet(page).innerHTML()).isEqualTo(tried);
+
+        page.route("**/edits", route -> route.fulfill(REFUSED));
+        opacity.press("Control+a");
+        page.keyboard().type("70");
+        page.waitForCondition(() -> !sheet(page).innerHTML().equals(tried));
+        page.keyboard().press("Enter");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("The disk is full");
+        page.waitForCondition(() -> sheet(page).innerHTML().equals(tried));
+        page.unroute("**/edits");
+        Browser.undoAll(page);
+    }
+
+    private static final Route.FulfillOptions REFUSED =
+            new Route.FulfillOptions()
+                    .setStatus(507)
+                    .setContentType("application/problem+json")
+                    .setBody("{\"detail\": \"The disk is full; make room and try again.\"}");
 
     @Test
     void the_spreads_beside_the_open_one_are_there_before_they_are_turned_to(
