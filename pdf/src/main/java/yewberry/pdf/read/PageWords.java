@@ -8,16 +8,12 @@ import java.awt.geom.GeneralPath;
 import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Path2D;
 import java.awt.geom.PathIterator;
-import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.apache.pdfbox.cos.COSBase;
@@ -26,7 +22,6 @@ import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDFontDescriptor;
 import org.apache.pdfbox.pdmodel.font.PDType3Font;
 import org.apache.pdfbox.pdmodel.font.PDVectorFont;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
@@ -58,21 +53,11 @@ public final class PageWords extends PathEngine {
     /** Beyond it a page is a drawing made of letters, and too much to be judged. */
     private static final int MOST_GLYPHS = 100_000;
 
-    /** How thin lines are that belong to text, in em: common practice, no source. */
-    private static final double LINE = 0.15;
-
     /** Shapes that are small enough to be letters, in points: common practice, no source. */
     private static final double LETTER = 40;
 
     /** So many of them may be words: common practice, no source. */
     private static final int WORD = 12;
-
-    /** Around a glyph what lies behind it counts, as for all text: in em, at least in points. */
-    private static final double AROUND = 0.05;
-
-    private static final double LEAST_AROUND = 0.1 * 72 / 25.4;
-
-    private static final int SPACE = -1;
 
     private static final Shape EVERYWHERE = new Rectangle2D.Double(-1e5, -1e5, 2e5, 2e5);
 
@@ -81,9 +66,9 @@ public final class PageWords extends PathEngine {
     private final DeviceColors colors;
     private final Layers layers;
     private final GlyphPaths glyphPaths = new GlyphPaths();
-    private final Map<FaceKey, OpenFace> faces = new LinkedHashMap<>();
+    private final FileFaces faces = new FileFaces();
     private final List<Pen> pens = new ArrayList<>();
-    private final List<Other> others = new ArrayList<>();
+    private final List<OtherPaint> others = new ArrayList<>();
     private final Map<PageText.Why, PageText.Unread> unread = new EnumMap<>(PageText.Why.class);
     private final Map<UsedKey, Integer> used = new LinkedHashMap<>();
     private int order;
@@ -137,98 +122,6 @@ public final class PageWords extends PathEngine {
             words.annotation(annotation);
         }
         return words.read();
-    }
-
-    /**
-     * @param linear what a glyph is turned into beyond its size and rotation, to a ten-thousandth
-     */
-    private record FaceKey(COSDictionary font, List<Long> linear) {}
-
-    private static final class OpenFace {
-        private final int number;
-        private final PageText.FileFace named;
-        private final Map<Integer, Path2D> outlines = new HashMap<>();
-
-        OpenFace(int number, PageText.FileFace named) {
-            this.number = number;
-            this.named = named;
-            outlines.put(SPACE, new Path2D.Double());
-        }
-
-        PageText.FileFace closed() {
-            return new PageText.FileFace(
-                    named.family(),
-                    named.weight(),
-                    named.italic(),
-                    named.ascent(),
-                    named.descent(),
-                    outlines);
-        }
-    }
-
-    /**
-     * A glyph.
-     *
-     * @param order among all that the page paints
-     * @param x of its origin, as the page is seen
-     * @param y likewise
-     * @param advance to the next
-     * @param ink around what it paints
-     */
-    private record Pen(
-            int order,
-            OpenFace face,
-            int glyph,
-            String text,
-            double size,
-            double degrees,
-            double x,
-            double y,
-            double advance,
-            Rectangle2D ink,
-            Color color,
-            Rgb seen,
-            boolean overprints) {
-        Rectangle2D around() {
-            double more = Math.max(LEAST_AROUND, AROUND * size);
-            return new Rectangle2D.Double(
-                    ink.getX() - more,
-                    ink.getY() - more,
-                    ink.getWidth() + 2 * more,
-                    ink.getHeight() + 2 * more);
-        }
-    }
-
-    /**
-     * Something else that is painted.
-     *
-     * @param path around what it was drawn from, in the space of the page
-     * @param bounds as far as the clip lets it, as the page is seen
-     * @param shape likewise; nothing where that is its bounds
-     * @param color of all of it, if it has one
-     * @param hides whether nothing below it shows
-     */
-    private record Other(
-            int order,
-            Rectangle2D path,
-            Rectangle2D bounds,
-            Optional<Shape> shape,
-            Optional<Color> color,
-            boolean hides,
-            boolean picture) {
-        boolean touches(Rectangle2D box) {
-            return bounds.intersects(box) && shape.map(each -> each.intersects(box)).orElse(true);
-        }
-
-        boolean holds(Rectangle2D box) {
-            return bounds.contains(box) && shape.map(each -> each.contains(box)).orElse(true);
-        }
-
-        /** Whether it is a line that belongs to a glyph. */
-        boolean isLineOf(Pen pen) {
-            return Math.min(bounds.getWidth(), bounds.getHeight()) <= LINE * pen.size()
-                    && color.equals(Optional.of(pen.color()));
-        }
     }
 
     // what the page paints
@@ -331,7 +224,7 @@ public final class PageWords extends PathEngine {
         }
         boolean hides = flat.isPresent() && alpha == 1 && isPlain() && clip.isRectangular();
         others.add(
-                new Other(
+                new OtherPaint(
                         order++,
                         path.getBounds2D(),
                         bounds,
@@ -598,13 +491,13 @@ public final class PageWords extends PathEngine {
                         place.getScaleY(),
                         0,
                         0));
-        OpenFace face = face(font, linear);
-        Path2D units = face.outlines.get(code);
+        FileFaces.Open face = faces.of(font, linear);
+        Path2D units = face.outline(code).orElse(null);
         if (units == null) {
             AffineTransform toUnits = AffineTransform.getScaleInstance(1000, 1000);
             toUnits.concatenate(linear);
             units = new Path2D.Double(toUnits.createTransformedShape(outline.shape()));
-            face.outlines.put(code, units);
+            face.draw(code, units);
         }
         AffineTransform back =
                 AffineTransform.getTranslateInstance(place.getTranslateX(), place.getTranslateY());
@@ -623,7 +516,7 @@ public final class PageWords extends PathEngine {
     }
 
     private void painted(
-            OpenFace face,
+            FileFaces.Open face,
             int code,
             String text,
             double size,
@@ -679,54 +572,6 @@ public final class PageWords extends PathEngine {
         return text == null || text.isEmpty() ? "\ufffd" : text;
     }
 
-    private OpenFace face(PDFont font, AffineTransform linear) {
-        double[] four = new double[4];
-        linear.getMatrix(four);
-        List<Long> rounded = new ArrayList<>();
-        for (double each : four) {
-            rounded.add(Math.round(each * 10_000));
-        }
-        FaceKey key = new FaceKey(font.getCOSObject(), rounded);
-        OpenFace known = faces.get(key);
-        if (known == null) {
-            known = new OpenFace(faces.size(), named(font));
-            faces.put(key, known);
-        }
-        return known;
-    }
-
-    /** ISO 32000-1, 9.8; a descriptor may say less than the name does. */
-    private static PageText.FileFace named(PDFont font) {
-        String full = font.getName() == null ? "Unnamed" : font.getName();
-        String name = full.replaceFirst("^[A-Z]{6}\\+", "");
-        PDFontDescriptor descriptor = font.getFontDescriptor();
-        double ascent = descriptor == null ? 0 : descriptor.getAscent();
-        double descent = descriptor == null ? 0 : Math.abs(descriptor.getDescent());
-        boolean usable = ascent > 0 && ascent < 2000 && descent < 2000;
-        String lower = name.toLowerCase(Locale.ROOT);
-        return new PageText.FileFace(
-                name.replaceFirst("[-,](Regular|Bold|Italic|Oblique|BoldItalic|BoldOblique)$", ""),
-                weight(lower, descriptor),
-                lower.contains("italic") || lower.contains("oblique"),
-                usable ? ascent : 800,
-                usable ? descent : 200,
-                Map.of());
-    }
-
-    private static int weight(String name, PDFontDescriptor descriptor) {
-        if (name.contains("semibold") || name.contains("demi")) {
-            return 600;
-        }
-        if (name.contains("bold") || name.contains("heavy") || name.contains("black")) {
-            return 700;
-        }
-        double said = descriptor == null ? 0 : descriptor.getFontWeight();
-        boolean forced = descriptor != null && descriptor.isForceBold();
-        return forced
-                ? 700
-                : said >= 100 && said <= 900 ? (int) (Math.rint(said / 100) * 100) : 400;
-    }
-
     // what comes of it
 
     private Read read() {
@@ -734,8 +579,8 @@ public final class PageWords extends PathEngine {
         if (outlines != null && outlines.count() < WORD) {
             unread.remove(PageText.Why.OUTLINES);
         }
-        Grid grid = new Grid(seen, others);
-        Lines lines = new Lines();
+        PaintGrid grid = new PaintGrid(seen, others);
+        PenLines lines = new PenLines();
         List<Rectangle2D> ownLines = new ArrayList<>();
         for (int i = 0; i < pens.size(); i++) {
             Cancellation.check();
@@ -744,8 +589,8 @@ public final class PageWords extends PathEngine {
                 lines.add(i, pen, Optional.empty());
                 continue;
             }
-            List<Other> touching = new ArrayList<>();
-            for (Other other : grid.at(pen.around())) {
+            List<OtherPaint> touching = new ArrayList<>();
+            for (OtherPaint other : grid.at(pen.around())) {
                 if (other.isLineOf(pen)) {
                     ownLines.add(other.path());
                 } else {
@@ -764,7 +609,7 @@ public final class PageWords extends PathEngine {
         }
         return new Read(
                 new PageText(
-                        faces.values().stream().map(OpenFace::closed).toList(),
+                        faces.closed(),
                         lines.stretches(),
                         List.copyOf(unread.values()),
                         used.entrySet().stream()
@@ -778,11 +623,11 @@ public final class PageWords extends PathEngine {
     }
 
     /** What is below it, from the topmost down. */
-    private static PageText.Ground ground(Pen pen, List<Other> touching) {
+    private static PageText.Ground ground(Pen pen, List<OtherPaint> touching) {
         Rectangle2D box = pen.around();
         boolean pictured = false;
         boolean any = false;
-        for (Other other : touching.reversed()) {
+        for (OtherPaint other : touching.reversed()) {
             if (other.order() > pen.order() || !other.touches(box)) {
                 continue;
             }
@@ -795,180 +640,5 @@ public final class PageWords extends PathEngine {
             pictured |= other.picture();
         }
         return any ? new PageText.Ground.Mixed(pictured) : new PageText.Ground.Bare();
-    }
-
-    /** Finds what is near a place without looking at all. */
-    private static final class Grid {
-        private static final int CELLS = 24;
-
-        private final Rectangle2D seen;
-        private final List<List<Other>> cells;
-
-        Grid(Rectangle2D seen, List<Other> others) {
-            this.seen = seen;
-            this.cells = new ArrayList<>(Collections.nCopies(CELLS * CELLS, List.of()));
-            for (int i = 0; i < cells.size(); i++) {
-                cells.set(i, new ArrayList<>());
-            }
-            for (Other other : others) {
-                Rectangle2D at = other.bounds();
-                for (int row = row(at.getMinY()); row <= row(at.getMaxY()); row++) {
-                    for (int column = column(at.getMinX());
-                            column <= column(at.getMaxX());
-                            column++) {
-                        cells.get(row * CELLS + column).add(other);
-                    }
-                }
-            }
-        }
-
-        private int column(double x) {
-            return Math.clamp((long) (x / seen.getWidth() * CELLS), 0, CELLS - 1);
-        }
-
-        private int row(double y) {
-            return Math.clamp((long) (y / seen.getHeight() * CELLS), 0, CELLS - 1);
-        }
-
-        /** In the order in which they are painted, each once. */
-        List<Other> at(Rectangle2D box) {
-            List<Other> found = new ArrayList<>();
-            for (int row = row(box.getMinY()); row <= row(box.getMaxY()); row++) {
-                for (int column = column(box.getMinX());
-                        column <= column(box.getMaxX());
-                        column++) {
-                    for (Other other : cells.get(row * CELLS + column)) {
-                        if (other.bounds().intersects(box)) {
-                            found.add(other);
-                        }
-                    }
-                }
-            }
-            return found.stream()
-                    .distinct()
-                    .sorted((one, next) -> Integer.compare(one.order(), next.order()))
-                    .toList();
-        }
-    }
-
-    /** Puts glyphs together to lines and those to stretches, in the order of the file. */
-    private static final class Lines {
-        /** A gap so wide is a space, in em: common practice, no source. */
-        private static final double WORD_GAP = 0.2;
-
-        /** One so wide is something else, such as the next column: common practice, no source. */
-        private static final double WIDEST_GAP = 2;
-
-        private static final double LEAST_LEADING = 0.7;
-        private static final double MOST_LEADING = 2.2;
-
-        private final List<PageText.Stretch> done = new ArrayList<>();
-        private final List<PageText.Line> lines = new ArrayList<>();
-        private final List<PageText.Glyph> glyphs = new ArrayList<>();
-        private Pen first;
-        private int number;
-        private PageText.Ground ground;
-        private double x;
-        private double baseline;
-        private double end;
-
-        /**
-         * @param ground nothing for a space, which stands on whatever is there
-         */
-        void add(int at, Pen pen, Optional<PageText.Ground> under) {
-            if (under.isEmpty() && glyphs.isEmpty()) {
-                return;
-            }
-            double[] there = first == null ? new double[2] : unturned(pen);
-            boolean alike = first != null && isAlike(pen, under);
-            if (alike && Math.abs(there[1] - baseline) < 0.05 * pen.size()) {
-                double gap = there[0] - end;
-                if (gap > -0.5 * pen.size() && gap < WIDEST_GAP * pen.size()) {
-                    if (gap > WORD_GAP * pen.size() && !glyphs.getLast().text().isBlank()) {
-                        glyphs.add(new PageText.Glyph(SPACE, " ", end - x));
-                    }
-                    put(pen, there[0]);
-                    return;
-                }
-            }
-            if (under.isEmpty()) {
-                return;
-            }
-            double down = first == null ? 0 : (there[1] - baseline) / pen.size();
-            boolean below = down > LEAST_LEADING && down < MOST_LEADING;
-            if (alike && below && Math.abs(there[0] - left()) < 3 * pen.size()) {
-                line();
-            } else {
-                stretch();
-                first = pen;
-                number = at;
-                ground = under.get();
-                there = new double[] {pen.x(), pen.y()};
-            }
-            x = there[0];
-            baseline = there[1];
-            put(pen, there[0]);
-        }
-
-        private double left() {
-            return lines.isEmpty() ? x : lines.getFirst().x();
-        }
-
-        private void put(Pen pen, double at) {
-            glyphs.add(new PageText.Glyph(pen.glyph(), pen.text(), at - x));
-            end = at + pen.advance();
-        }
-
-        private boolean isAlike(Pen pen, Optional<PageText.Ground> under) {
-            return pen.face() == first.face()
-                    && pen.size() == first.size()
-                    && pen.degrees() == first.degrees()
-                    && pen.overprints() == first.overprints()
-                    && (under.isEmpty()
-                            || pen.color().equals(first.color())
-                                    && pen.seen().equals(first.seen())
-                                    && under.get().equals(ground));
-        }
-
-        /** Where it stood before it was rotated about the first. */
-        private double[] unturned(Pen pen) {
-            Point2D.Double at = new Point2D.Double(pen.x(), pen.y());
-            AffineTransform.getRotateInstance(
-                            -Math.toRadians(first.degrees()), first.x(), first.y())
-                    .transform(at, at);
-            return new double[] {at.x, at.y};
-        }
-
-        private void line() {
-            if (!glyphs.isEmpty()) {
-                lines.add(new PageText.Line(x, baseline, end - x, glyphs));
-                glyphs.clear();
-            }
-        }
-
-        private void stretch() {
-            line();
-            if (!lines.isEmpty()) {
-                done.add(
-                        new PageText.Stretch(
-                                number,
-                                first.face().number,
-                                first.size(),
-                                first.degrees(),
-                                first.x(),
-                                first.y(),
-                                first.color(),
-                                first.seen(),
-                                first.overprints(),
-                                ground,
-                                lines));
-                lines.clear();
-            }
-        }
-
-        List<PageText.Stretch> stretches() {
-            stretch();
-            return List.copyOf(done);
-        }
     }
 }
