@@ -613,12 +613,15 @@ interface Sent {
   onKept?: () => void;
 }
 
+/** What steps of a publication go by while they are on their way. */
+export const stepsOf = (publication: string) => `steps ${publication}`;
+
 /** Steps are sent one after the other, each against the revision the one before it made. */
 export function useSteps(publication: Publication) {
   const queries = useQueryClient();
   const status = useStatus();
   const { settle } = useTrying();
-  const scope = { id: `steps ${publication.id}` };
+  const scope = { id: stepsOf(publication.id) };
   const path = { id: publication.id };
   const key = ["publication", publication.id];
 

@@ -17,9 +17,15 @@ test("the end of trying takes nothing away that is being stored", () => {
 test("what is stored is shown until it is drawn, what is refused no longer", () => {
   const kept = answeredTrial(storing, stored, true);
   expect(kept?.edit).toBe(edit);
-  expect(afterDrawing(storing)).toBe(storing);
-  expect(afterDrawing(kept)).toBeUndefined();
+  expect(afterDrawing(storing, 4, true)).toBe(storing);
+  expect(afterDrawing(kept, 5, false)).toBeUndefined();
   expect(answeredTrial(storing, stored, false)).toBeUndefined();
+});
+
+test("drawn as it was before a later edit, it stays; taken back meanwhile, it goes", () => {
+  expect(afterDrawing(storing, 5, true)).toBe(storing);
+  expect(afterDrawing(storing, 6, false)).toBeUndefined();
+  expect(afterDrawing(tried, 6, false)).toBe(tried);
 });
 
 test("an answer to an edit before says nothing of the next one", () => {

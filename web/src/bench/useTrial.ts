@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from "react";
-import { useIsFetching } from "@tanstack/react-query";
-import { usePreview } from "../api/queries";
+import { useIsFetching, useIsMutating } from "@tanstack/react-query";
+import { stepsOf, usePreview } from "../api/queries";
 import type { Trying } from "../api/trying";
 import type { Edit, Publication, Viewing } from "../api/types";
 
@@ -20,9 +20,20 @@ export function withoutTried(trial: Trial | undefined): Trial | undefined {
   return trial?.storing && trial;
 }
 
-/** What is shown once the picture of the spread is there. */
-export function afterDrawing(trial: Trial | undefined): Trial | undefined {
-  return trial?.storing?.done ? undefined : trial;
+/**
+ * What is shown once the picture of the spread is there.
+ *
+ * @param revision that it is of
+ * @param isStoring whether any edit is on its way, this one or a later one
+ */
+export function afterDrawing(
+  trial: Trial | undefined,
+  revision: number,
+  isStoring: boolean,
+): Trial | undefined {
+  const { storing } = trial ?? {};
+  const isStored = storing && (storing.done || (!isStoring && revision !== storing.revision));
+  return isStored ? undefined : trial;
 }
 
 /** What is shown when the answer to one that is being stored has come. */
@@ -70,7 +81,10 @@ export function useTrial(
     }),
     [],
   );
-  if (isDrawn && trial !== afterDrawing(trial)) {
+  const onTheirWay = useIsMutating({
+    predicate: ({ options }) => options.scope?.id === stepsOf(publication.id),
+  });
+  if (isDrawn && trial !== afterDrawing(trial, publication.revision, onTheirWay > 0)) {
     setTrial(undefined);
   }
 
