@@ -447,6 +447,11 @@ function FileText({
       </div>
       {file && asset && (
         <Below>
+          {isDesigned(viewing) && !stratum.passes && (
+            <Fold head={<Name>Mend it…</Name>}>
+              <MendList publication={publication} run={stratum.run} />
+            </Fold>
+          )}
           <Button onPress={() => setIsOpen(true)}>Colours of the file…</Button>
           {isOpen && (
             <RecolorDialog

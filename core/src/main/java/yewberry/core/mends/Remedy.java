@@ -109,10 +109,9 @@ public record Remedy(
         return kind.name();
     }
 
-    /**
-     * What changes a background, and nothing of the text; a file's own text is not changed here.
-     */
-    private static final Set<Kind> BEHIND = EnumSet.of(Kind.GROUND, Kind.TINT, Kind.OPACITY);
+    /** What comes behind text, and changes nothing of it; a file's own is not changed here. */
+    private static final Set<Kind> BEHIND =
+            EnumSet.of(Kind.VEIL, Kind.GROUND, Kind.TINT, Kind.OPACITY, Kind.SHADING);
 
     private static final double LARGE = 18;
     private static final double LARGE_BOLD = 14;
@@ -121,8 +120,14 @@ public record Remedy(
     /** Around the words that a veil lies behind, in em: common practice, no source. */
     private static final double VEILED = 0.4;
 
+    /** How far a shading goes beyond its lines, in em: common practice, no source. */
+    private static final double ABOVE = 0.25;
+
+    private static final double ASIDE = 0.4;
+
     private static final Padding PADDING =
-            new Padding(Distance.em(0.25), Distance.em(0.4), Distance.em(0.25), Distance.em(0.4));
+            new Padding(
+                    Distance.em(ABOVE), Distance.em(ASIDE), Distance.em(ABOVE), Distance.em(ASIDE));
 
     /**
      * The remedies that make a run pass wherever it stands; those that cost least first. Empty
@@ -271,19 +276,7 @@ public record Remedy(
             }
             Named color = farthest();
             double around = VEILED * run().size();
-            Rect words = run().bounds().inset(-around, -around, -around, -around);
-            Background veil =
-                    new Background(
-                            ids.get(),
-                            Sides.BOTH,
-                            new Area.Rectangle(
-                                    new Anchor(Anchor.Across.LEFT, Anchor.Down.TOP),
-                                    millimetres(words.x()),
-                                    millimetres(words.y()),
-                                    millimetres(words.width()),
-                                    millimetres(words.height()),
-                                    Set.of()),
-                            new Fill.Solid(Tinted.full(color.id())));
+            Background veil = aroundWords(around, around, color);
             Owner page = new Owner.OnPage(scene.page());
             return nearest(
                     1,
@@ -298,6 +291,22 @@ public record Remedy(
                                     new BackgroundEdit.AddBackground(
                                             page, veil.withOpacity(opacity))),
                     opacity -> new BackgroundEdit.AddBackground(page, veil.withOpacity(opacity)));
+        }
+
+        /** A background just where the text is, and so far beyond it, in points. */
+        private Background aroundWords(double across, double down, Named color) {
+            Rect words = run().bounds().inset(-across, -down, -across, -down);
+            return new Background(
+                    ids.get(),
+                    Sides.BOTH,
+                    new Area.Rectangle(
+                            new Anchor(Anchor.Across.LEFT, Anchor.Down.TOP),
+                            millimetres(words.x()),
+                            millimetres(words.y()),
+                            millimetres(words.width()),
+                            millimetres(words.height()),
+                            Set.of()),
+                    new Fill.Solid(Tinted.full(color.id())));
         }
 
         private static Length millimetres(double points) {
@@ -472,7 +481,31 @@ public record Remedy(
                             behind));
         }
 
+        /**
+         * Behind lines of a file, which belong together where they have one face and size and
+         * follow closely (see {@link yewberry.core.asset.PageText.Stretch}). It lies behind the
+         * page of the file, and shows where that is bare.
+         */
+        private Optional<Remedy> shadingInFile() {
+            Optional<Named> color = nearest(contrast.worst().color());
+            if (color.isEmpty() || contrast.veiled()) {
+                return Optional.empty();
+            }
+            double em = run().size();
+            return tried(
+                    Kind.SHADING,
+                    "A shading of “%s” behind these lines".formatted(color.get().name()),
+                    "Behind the page of the file, which is bare here",
+                    color.get().seen(),
+                    new BackgroundEdit.AddBackground(
+                            new Owner.OnPage(scene.page()),
+                            aroundWords(ASIDE * em, ABOVE * em, color.get())));
+        }
+
         private Optional<Remedy> shading() {
+            if (run().isInFile()) {
+                return shadingInFile();
+            }
             Optional<Story> story =
                     publication.stories().stream()
                             .filter(each ->

@@ -200,9 +200,24 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
             return all;
         }
 
-        /** Text that is written in a file changes with all of that colour there. */
+        /**
+         * Text that is written in a file changes with all of that colour there; where no colour
+         * helps, something is put behind its lines.
+         */
         private List<Change> inFile(RunContrast contrast, UUID page, Set<UUID> failing) {
             Cancellation.check();
+            List<Change> colors = colorsInFile(contrast, page, failing);
+            return colors.isEmpty()
+                    ? remedies(
+                            contrast.run().run(),
+                            Set.of(Remedy.Kind.SHADING),
+                            shortened(contrast.run().text()),
+                            contrast.worst().foreground(),
+                            failing)
+                    : colors;
+        }
+
+        private List<Change> colorsInFile(RunContrast contrast, UUID page, Set<UUID> failing) {
             return publication.page(page).imported().stream()
                     .flatMap(file -> FileMend.of(contrast, file, publication, condition).stream())
                     .flatMap(mend ->

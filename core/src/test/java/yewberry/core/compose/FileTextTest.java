@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -46,6 +47,7 @@ import yewberry.core.findings.Offer;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.mends.ColorMend;
+import yewberry.core.mends.Remedy;
 import yewberry.core.mends.WholeMend;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
@@ -63,6 +65,7 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.Tinted;
 import yewberry.core.publication.Uses;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
 import yewberry.core.strata.Strata;
 import yewberry.core.strata.Stratum;
 
@@ -266,6 +269,52 @@ class FileTextTest {
                 .map(Finding.TooLittleContrast.class::cast)
                 .findFirst()
                 .orElseThrow();
+    }
+
+    private static List<Remedy> remedies(Composer composer, Publication in, Remedy.Kind kind) {
+        UUID run = AA.judge(composer.compose(in, 4)).getFirst().run().run();
+        return Remedy.of(
+                run, EnumSet.of(kind), in, composer, AA, COATED, () -> Sample.id("shading"));
+    }
+
+    @Test
+    void a_shading_behind_its_lines_shows_where_the_page_is_bare_and_comes_to_what_was_predicted() {
+        Publication dark = after(set(), new BackgroundEdit.AddBackground(OWN, night(false)));
+        Composer bare = composer(new PageText.Ground.Bare(), BLACK);
+        Remedy shading = remedies(bare, dark, Remedy.Kind.SHADING).getFirst();
+        Publication mended = after(dark, shading.edit());
+        RunContrast then = AA.judge(bare.compose(mended, 4)).getFirst();
+        assertThat(then.passes()).isTrue();
+        assertThat(then.worst().ratio()).isEqualTo(shading.ratio());
+
+        Background made = mended.page(PAGE).layer().backgrounds().getLast();
+        Rect words = then.run().bounds();
+        assertThat(made.area())
+                .isInstanceOfSatisfying(
+                        Area.Rectangle.class,
+                        area -> {
+                            // 0.4 em aside and 0.25 em above and below, of 10 pt
+                            assertThat(area.width().points())
+                                    .isCloseTo(words.width() + 8, within(0.03));
+                            assertThat(area.height().points())
+                                    .isCloseTo(words.height() + 5, within(0.03));
+                        });
+
+        // what lies behind an opaque page does not show
+        Composer opaque = composer(new PageText.Ground.Flat(new Cmyk(0, 0, 0, 90)), BLACK);
+        assertThat(remedies(opaque, dark, Remedy.Kind.SHADING)).isEmpty();
+    }
+
+    @Test
+    void under_a_veil_it_gets_a_veil_that_lets_more_through() {
+        Publication veiled =
+                after(set(), new BackgroundEdit.AddBackground(OWN, night(true).withOpacity(70)));
+        Composer composer = composer(new PageText.Ground.Bare(), BLACK);
+        Remedy weaker = remedies(composer, veiled, Remedy.Kind.OPACITY).getFirst();
+        Publication mended = after(veiled, weaker.edit());
+        assertThat(mended.page(PAGE).layer().backgrounds().getLast().opacity())
+                .isBetween(1.0, 69.0);
+        assertThat(AA.judge(composer.compose(mended, 4)).getFirst().passes()).isTrue();
     }
 
     @Test

@@ -66,8 +66,10 @@ public sealed interface StratumView {
      * @param file the page of the file
      * @param mixed the exact colour
      * @param below what is seen below it here, {@code #rrggbb}
+     * @param run what its mends go by
      */
     record FileTextStratum(
+            UUID run,
             String text,
             String values,
             String screen,
@@ -379,6 +381,7 @@ public sealed interface StratumView {
         SizeClass sizeClass = SizeClass.of(run.type());
         double required = Demand.of(publication.setup()).required(sizeClass.large());
         return new FileTextStratum(
+                run.run(),
                 run.text(),
                 run.paint().color().toString(),
                 text.screen().hex(),
