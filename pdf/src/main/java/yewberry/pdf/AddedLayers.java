@@ -47,6 +47,7 @@ import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 import yewberry.pdf.read.DeviceColors;
+import yewberry.pdf.read.SeenPage;
 
 /**
  * Adds to the pages of a PDF that exists, and takes off again what was added. The file is not

@@ -23,6 +23,7 @@ import yewberry.pdf.read.DeviceColors;
 import yewberry.pdf.read.ImageCache;
 import yewberry.pdf.read.PagePlates;
 import yewberry.pdf.read.PageWords;
+import yewberry.pdf.read.SeenPage;
 
 /** Reads and draws PDF files with PDFBox. */
 public final class PdfDocuments implements Documents {
@@ -142,9 +143,8 @@ public final class PdfDocuments implements Documents {
     private static PageWords.Read words(PDDocument document, PDPage page, DeviceColors colors)
             throws IOException {
         SeenPage seen = SeenPage.of(page);
-        AffineTransform toSeen = AffineTransform.getScaleInstance(seen.width(), seen.height());
-        toSeen.concatenate(PagePlates.unit(page));
-        return PageWords.of(page, layers(document), colors, toSeen, seen.width(), seen.height());
+        return PageWords.of(
+                page, layers(document), colors, SeenPage.toSeen(page), seen.width(), seen.height());
     }
 
     private static Optional<PDOptionalContentProperties> layers(PDDocument document) {

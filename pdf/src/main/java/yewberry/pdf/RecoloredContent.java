@@ -1,5 +1,7 @@
 package yewberry.pdf;
 
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Point2D;
 import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -35,6 +37,7 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Recolor;
 import yewberry.pdf.read.DeviceColors;
+import yewberry.pdf.read.SeenPage;
 
 /**
  * The content of a page with some of its colours changed: before what is painted in one of them
@@ -60,8 +63,11 @@ final class RecoloredContent {
         this.colors = colors;
     }
 
-    /** What the same form comes to depends on the colours that it begins with. */
-    private record FormUse(COSStream form, List<Object> colors) {}
+    /**
+     * What the same form comes to depends on the colours that it begins with, and where colours
+     * change in some areas only, on where it is drawn.
+     */
+    private record FormUse(COSStream form, List<Object> colors, List<AffineTransform> place) {}
 
     /**
      * @param content that takes the place of the page's
@@ -76,7 +82,8 @@ final class RecoloredContent {
     Optional<Changed> of(PDPage page) throws IOException {
         PDResources resources =
                 page.getResources() == null ? new PDResources() : page.getResources();
-        Rewriting rewriting = new Rewriting(resources, new State(), 0);
+        ContentPlaces places = new ContentPlaces(resources, SeenPage.toSeen(page));
+        Rewriting rewriting = new Rewriting(resources, new State(), places, 0);
         WrittenContent written = rewriting.of(new PDFStreamParser(page));
         if (!rewriting.changed) {
             return Optional.empty();
@@ -128,6 +135,7 @@ final class RecoloredContent {
     private final class Rewriting {
         private final PDResources resources;
         private final int depth;
+        private final ContentPlaces places;
         private final Deque<State> saved = new ArrayDeque<>();
         private final WrittenContent out = new WrittenContent();
 
@@ -135,11 +143,16 @@ final class RecoloredContent {
         private final List<Object> path = new ArrayList<>();
 
         private final Map<COSName, COSStream> replaced = new LinkedHashMap<>();
+
+        /** What forms are called here, by the name that they had and what is drawn of them. */
+        private final Map<List<Object>, COSName> names = new LinkedHashMap<>();
+
         private State state;
         private boolean changed;
 
-        Rewriting(PDResources resources, State state, int depth) {
+        Rewriting(PDResources resources, State state, ContentPlaces places, int depth) {
             this.resources = resources;
+            this.places = places;
             this.state = state;
             this.depth = depth;
         }
@@ -150,7 +163,14 @@ final class RecoloredContent {
                     token != null;
                     token = parser.parseNextToken()) {
                 if (token instanceof Operator operator) {
-                    operator(operator, operands);
+                    if (colors.hasAreas()) {
+                        List<Object> own = List.copyOf(operands);
+                        places.before(operator.getName(), own);
+                        operator(operator, operands);
+                        places.after(operator.getName(), own);
+                    } else {
+                        operator(operator, operands);
+                    }
                     operands = new ArrayList<>();
                 } else {
                     operands.add(token);
@@ -295,13 +315,13 @@ final class RecoloredContent {
                     : Optional.empty();
         }
 
-        private Optional<Recoloring> change(ColorSet of, Optional<Recolor.What> what)
+        private Optional<Recoloring> change(ColorSet of, Optional<Recolor.What> what, Point2D at)
                 throws IOException {
             if (of.color().isEmpty() || what.isEmpty()) {
                 return Optional.empty();
             }
             PDColor color = of.color().get();
-            return colors.change(color.getColorSpace(), color.getComponents(), what.get());
+            return colors.change(color.getColorSpace(), color.getComponents(), what.get(), at);
         }
 
         // what is painted in it
@@ -314,7 +334,8 @@ final class RecoloredContent {
             painted(
                     tokens(operator, operands),
                     fills ? Optional.of(Recolor.What.TEXT) : Optional.empty(),
-                    strokes ? Optional.of(Recolor.What.TEXT) : Optional.empty());
+                    strokes ? Optional.of(Recolor.What.TEXT) : Optional.empty(),
+                    places.text());
         }
 
         private void paint(Operator operator, List<Object> operands, boolean fills, boolean strokes)
@@ -326,16 +347,20 @@ final class RecoloredContent {
             painted(
                     all,
                     fills ? Optional.of(Recolor.What.FILLS) : Optional.empty(),
-                    strokes ? Optional.of(Recolor.What.LINES) : Optional.empty());
+                    strokes ? Optional.of(Recolor.What.LINES) : Optional.empty(),
+                    places.middle());
         }
 
         private void painted(
-                List<Object> tokens, Optional<Recolor.What> fills, Optional<Recolor.What> strokes)
+                List<Object> tokens,
+                Optional<Recolor.What> fills,
+                Optional<Recolor.What> strokes,
+                Point2D at)
                 throws IOException {
             out.add(path);
             path.clear();
-            Optional<Recoloring> fill = change(state.fill, fills);
-            Optional<Recoloring> stroke = change(state.stroke, strokes);
+            Optional<Recoloring> fill = change(state.fill, fills, at);
+            Optional<Recoloring> stroke = change(state.stroke, strokes, at);
             Optional<Color> fillColor = fill.flatMap(Recoloring::to);
             Optional<Color> strokeColor = stroke.flatMap(Recoloring::to);
             if (fillColor.isPresent()) {
@@ -413,28 +438,30 @@ final class RecoloredContent {
             FormUse use =
                     new FormUse(
                             form,
-                            List.of(state.fill.again(), state.stroke.again(), state.rendering));
+                            List.of(state.fill.again(), state.stroke.again(), state.rendering),
+                            colors.hasAreas() ? List.of(places.place()) : List.of());
             Optional<COSStream> known = forms.get(use);
             if (known == null) {
                 forms.put(use, Optional.empty()); // it may draw itself
                 known = form(form);
                 forms.put(use, known);
             }
-            if (known.isEmpty()) {
-                return;
+            changed |= known.isPresent();
+            COSStream drawn = known.orElse(form);
+            COSName called =
+                    names.computeIfAbsent(
+                            List.of(name, drawn),
+                            _ ->
+                                    names.keySet().stream().anyMatch(each -> each.contains(name))
+                                            ? free(name)
+                                            : name);
+            if (drawn != form || !called.equals(name)) {
+                replaced.put(called, drawn);
             }
-            COSStream own = replaced.get(name);
-            changed = true;
-            if (own == null || own == known.get()) {
-                replaced.put(name, known.get());
-            } else {
-                COSName other = free(name);
-                replaced.put(other, known.get());
-                operands.set(0, other);
-            }
+            operands.set(0, called);
         }
 
-        /** The same form may be drawn with other colours to begin with. */
+        /** The same form may be drawn with other colours to begin with, or elsewhere. */
         private COSName free(COSName name) {
             COSDictionary objects = resources.getCOSObject().getCOSDictionary(COSName.XOBJECT);
             int number = 1;
@@ -449,7 +476,8 @@ final class RecoloredContent {
             PDFormXObject read = new PDFormXObject(form);
             PDResources own = read.getResources() == null ? resources : read.getResources();
             State begin = state.copy();
-            Rewriting inner = new Rewriting(own, begin, depth + 1);
+            ContentPlaces within = places.within(own, read.getMatrix().createAffineTransform());
+            Rewriting inner = new Rewriting(own, begin, within, depth + 1);
             WrittenContent written = inner.of(new PDFStreamParser(read));
             if (!inner.changed) {
                 return Optional.empty();

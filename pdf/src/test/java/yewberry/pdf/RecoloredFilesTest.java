@@ -2,6 +2,7 @@ package yewberry.pdf;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.geom.Point2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -9,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,6 +44,7 @@ import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Bleed;
+import yewberry.core.publication.Box;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Imported;
@@ -55,6 +58,7 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
 import yewberry.pdf.proof.ReadBack;
 
 /**
@@ -419,6 +423,184 @@ class RecoloredFilesTest {
                 .as("second, %s", rgb(drawn.getRGB(60, 150)))
                 .isLessThanOrEqualTo(1);
         assertThat(matches(after, scene)).isTrue();
+    }
+
+    private static Recolor in(Rect area, Rgb from, Recolor.What... what) {
+        Box box =
+                new Box(
+                        Length.pt(area.x()),
+                        Length.pt(area.y()),
+                        Length.pt(area.width()),
+                        Length.pt(area.height()));
+        return new Recolor(
+                from,
+                0,
+                Set.of(what),
+                List.of(1),
+                Optional.of(Tinted.full(LEAF.id())),
+                Optional.of(box));
+    }
+
+    /** The middle of all pixels that are in the other colour, in parts of the picture. */
+    private static Point2D middle(BufferedImage drawn) {
+        double x = 0;
+        double y = 0;
+        int count = 0;
+        for (int row = 0; row < drawn.getHeight(); row++) {
+            for (int column = 0; column < drawn.getWidth(); column++) {
+                if (apart(drawn.getRGB(column, row), GREEN) <= 1) {
+                    x += column + 0.5;
+                    y += row + 0.5;
+                    count++;
+                }
+            }
+        }
+        assertThat(count).isGreaterThan(40);
+        return new Point2D.Double(x / count / drawn.getWidth(), y / count / drawn.getHeight());
+    }
+
+    @ParameterizedTest
+    @MethodSource("names")
+    void in_the_half_of_the_page_where_it_is_seen_a_fill_changes_and_in_the_other_nothing(
+            String name) throws IOException {
+        byte[] original = FilesOfOthers.all().get(name);
+        PageScene all = scene(original, false, recolor(RED, 0, Recolor.What.FILLS));
+        List<BufferedImage> wanted = drawn(added(original, all), name);
+        Point2D seen = middle(wanted.getFirst());
+        Rect trim = all.boxes().trim();
+        boolean left = seen.getX() < 0.5;
+        Rect with = new Rect(left ? 0 : trim.width() / 2, 0, trim.width() / 2, trim.height());
+        Rect without = new Rect(left ? trim.width() / 2 : 0, 0, trim.width() / 2, trim.height());
+
+        PageScene half = scene(original, false, in(with, RED, Recolor.What.FILLS));
+        Path changed = added(original, half);
+        List<BufferedImage> got = drawn(changed, name);
+        for (int i = 0; i < wanted.size(); i++) {
+            assertThat(pixels(got.get(i))).as(name).isEqualTo(pixels(wanted.get(i)));
+        }
+        assertThat(matches(changed, half)).isTrue();
+        PageScene other = scene(original, false, in(without, RED, Recolor.What.FILLS));
+        assertThat(Files.readAllBytes(added(original, other))).as(name).isEqualTo(original);
+    }
+
+    @ParameterizedTest
+    @MethodSource("names")
+    void text_changes_in_the_area_that_it_begins_in_as_it_is_read_back(String name)
+            throws IOException {
+        byte[] original = FilesOfOthers.all().get(name);
+        Rect trim = scene(original, false).boxes().trim();
+        int changed = 0;
+        for (int part = 0; part < 4; part++) {
+            Rect quarter =
+                    new Rect(
+                            part % 2 * trim.width() / 2,
+                            part / 2 * trim.height() / 2,
+                            trim.width() / 2,
+                            trim.height() / 2);
+            PageScene scene = scene(original, false, in(quarter, INK, Recolor.What.TEXT));
+            Path after = added(original, scene);
+            assertThat(matches(after, scene)).as("%s, %d", name, part).isTrue();
+            changed += Arrays.equals(Files.readAllBytes(after), original) ? 0 : 1;
+        }
+        // one piece, or pieces that begin in several of them
+        assertThat(changed).as(name).isBetween(1, 4);
+    }
+
+    /** The first 40 points from the left: what of two squares, or two pieces of text, changes. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "0.8 0.1 0.1 rg 0 0 40 40 re f 40 0 40 40 re f | #008040 | #cc1a1a",
+                "0.8 0.1 0.1 rg q 1 0 0 1 40 0 cm 0 0 40 40 re f Q 0 0 40 40 re f | #008040 | #cc1a1a",
+                "0.8 0.1 0.1 RG 20 w 10 20 m 30 20 l S 50 20 m 70 20 l S | #008040 | #cc1a1a",
+                "0.8 0.1 0.1 rg 0 0 m 0 40 40 40 v 40 0 l h f 40 0 m 40 40 80 40 y 80 0 l h f | #008040 | #cc1a1a",
+                // a path is where its middle is, though it reaches farther
+                "0.8 0.1 0.1 rg 0 0 76 40 re f | #008040 | #008040",
+                "0.8 0.1 0.1 rg 0 0 84 40 re f | #cc1a1a | #cc1a1a",
+                // text goes on behind what is shown, by spaces of all kinds
+                "0.8 0.1 0.1 rg BT /F1 60 Tf 12 2 Td (I) Tj 14.6 0 Td (III) Tj ET | #008040 | #008040",
+                "0.8 0.1 0.1 rg BT /F1 60 Tf 12 2 Td (I) Tj ( II) Tj ET | #008040 | #008040",
+                "0.8 0.1 0.1 rg BT /F1 60 Tf 30 Tc 12 2 Td (I) Tj (I) Tj ET | #008040 | #cc1a1a",
+                "0.8 0.1 0.1 rg BT /F1 60 Tf 15 Tw 12 2 Td (I ) Tj (I) Tj ET | #008040 | #cc1a1a",
+                "0.8 0.1 0.1 rg BT /F1 60 Tf 300 Tz 0 2 Td (I) Tj (I) Tj ET | #008040 | #cc1a1a",
+                "0.8 0.1 0.1 rg BT /F1 60 Tf 12 2 Td [(I) -500] TJ (I) Tj ET | #008040 | #cc1a1a",
+                "0.8 0.1 0.1 rg BT /F1 60 Tf 1 0 0 1 12 62 Tm 60 TL (I) ' 48 0 Td (I) Tj ET | #008040 | #cc1a1a",
+            })
+    void only_what_is_in_the_area_changes(String content, String first, String second)
+            throws IOException {
+        byte[] file = page(content);
+        Recolor.What[] all = Recolor.What.values();
+        PageScene scene = scene(file, false, in(new Rect(0, 0, 40, 180), RED, all));
+        Path after = added(file, scene);
+        BufferedImage drawn = FilesOfOthers.ghostscriptDraws(after, folder);
+        assertThat(apart(drawn.getRGB(20, 160), Rgb.hex(first)))
+                .as("first, %s", rgb(drawn.getRGB(20, 160)))
+                .isLessThanOrEqualTo(1);
+        assertThat(apart(drawn.getRGB(68, 160), Rgb.hex(second)))
+                .as("second, %s", rgb(drawn.getRGB(68, 160)))
+                .isLessThanOrEqualTo(1);
+        assertThat(matches(after, scene)).isTrue();
+    }
+
+    private static byte[] drawnAgain(String form, String content) throws IOException {
+        return FilesOfOthers.drawn((document, page) -> {
+            PDFormXObject square = new PDFormXObject(document);
+            square.setBBox(new PDRectangle(40, 40));
+            square.setResources(new PDResources());
+            try (var out = square.getContentStream().createOutputStream()) {
+                out.write(form.getBytes(StandardCharsets.US_ASCII));
+            }
+            page.getResources().put(COSName.getPDFName("Again"), square);
+            contents(document, page, content);
+        });
+    }
+
+    /** A square of 40 by 40 as a form, on the left and from 80 on. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "0.8 0.1 0.1 rg 0 0 40 40 re f | /Again Do q 1 0 0 1 80 0 cm /Again Do Q",
+                "0.8 0.1 0.1 rg 0 0 40 40 re f | q 1 0 0 1 80 0 cm /Again Do Q /Again Do",
+                "0.8 0.1 0.1 rg 0 0 40 40 re f | q 1 0 0 1 80 0 cm /Again Do Q /Again Do q 1 0 0 1 80 0 cm /Again Do Q",
+            })
+    void the_same_form_changes_where_it_is_drawn_in_the_area_only(String form, String content)
+            throws IOException {
+        byte[] file = drawnAgain(form, content);
+        PageScene scene = scene(file, false, in(new Rect(0, 0, 60, 180), RED, Recolor.What.FILLS));
+        squares(file, scene, GREEN, RED);
+    }
+
+    /** The colour that a form begins with is that around it (ISO 32000-1, 8.10.1). */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "0.8 0.1 0.1 rg /Again Do 0 0 1 rg q 1 0 0 1 80 0 cm /Again Do Q | #008040 | #0000ff",
+                "0 0 1 rg /Again Do 0.8 0.1 0.1 rg q 1 0 0 1 80 0 cm /Again Do Q | #0000ff | #008040",
+            })
+    void the_same_form_changes_where_it_begins_in_the_colour_only(
+            String content, String first, String second) throws IOException {
+        byte[] file = drawnAgain("0 0 40 40 re f", content);
+        PageScene scene = scene(file, false, recolor(RED, 0, Recolor.What.FILLS));
+        squares(file, scene, Rgb.hex(first), Rgb.hex(second));
+    }
+
+    private void squares(byte[] file, PageScene scene, Rgb first, Rgb second) throws IOException {
+        Path after = added(file, scene);
+        BufferedImage drawn = FilesOfOthers.ghostscriptDraws(after, folder);
+        assertThat(apart(drawn.getRGB(20, 160), first)).isLessThanOrEqualTo(1);
+        assertThat(apart(drawn.getRGB(100, 160), second)).isLessThanOrEqualTo(1);
+        assertThat(matches(after, scene)).isTrue();
+        Path back = folder.resolve("back.pdf");
+        KnownFile with = KnownFile.of(Files.readAllBytes(after));
+        AddedLayers.takeOff(with, each -> true, Set.of(), NOW, back, Progress.NONE);
+        assertThat(pixels(FilesOfOthers.ghostscriptDraws(back, folder)))
+                .isEqualTo(
+                        pixels(
+                                FilesOfOthers.ghostscriptDraws(
+                                        written("before.pdf", file), folder)));
     }
 
     @Test

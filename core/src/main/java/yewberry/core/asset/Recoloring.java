@@ -1,5 +1,6 @@
 package yewberry.core.asset;
 
+import java.awt.geom.Point2D;
 import java.util.Optional;
 import java.util.Set;
 import yewberry.core.color.Color;
@@ -8,6 +9,7 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Recolor;
+import yewberry.core.scene.Rect;
 
 /**
  * A colour of a file that is painted in another one.
@@ -16,8 +18,11 @@ import yewberry.core.publication.Recolor;
  * @param within how far from it others may be that are painted in it as well, as CIEDE2000
  * @param what is painted
  * @param to what it comes to on a medium: ink, or light; nothing where it is not painted at all
+ * @param area of the page as it is seen, in points from its top left, that it is for; nothing means
+ *     all of it
  */
-public record Recoloring(Rgb from, double within, Set<Recolor.What> what, Optional<Color> to) {
+public record Recoloring(
+        Rgb from, double within, Set<Recolor.What> what, Optional<Color> to, Optional<Rect> area) {
     /** A colour that is written in another space comes back a step off. */
     private static final int STEP = 1;
 
@@ -33,12 +38,24 @@ public record Recoloring(Rgb from, double within, Set<Recolor.What> what, Option
                 to.map(color ->
                         medium == Medium.PAPER
                                 ? condition.toInk(color)
-                                : condition.toScreen(color)));
+                                : condition.toScreen(color)),
+                recolor.area()
+                        .map(box ->
+                                new Rect(
+                                        box.x().points(),
+                                        box.y().points(),
+                                        box.width().points(),
+                                        box.height().points())));
     }
 
-    /** Whether something of a file is painted in another colour. */
-    public boolean changes(Rgb seen, Recolor.What painted, PressCondition condition) {
+    /**
+     * Whether something of a file is painted in another colour.
+     *
+     * @param at where it is on the page as it is seen: where text begins, or the middle of a path
+     */
+    public boolean changes(Rgb seen, Recolor.What painted, Point2D at, PressCondition condition) {
         return what.contains(painted)
+                && area.map(each -> each.contains(at.getX(), at.getY())).orElse(true)
                 && (isSame(seen)
                         || within > 0
                                 && Difference.ciede2000(condition.lab(seen), condition.lab(from))

@@ -19,11 +19,18 @@ import yewberry.core.color.Rgb;
  * @param what is painted in it; at least one
  * @param pages numbers of the pages of the file; none means all
  * @param to what takes its place; nothing makes it see-through
- * @throws Refused if nothing is chosen, text is to be see-through, or the distance is not within 0
- *     to 50
+ * @param area of each of those pages as it is seen, from its top left; what has its middle there,
+ *     and text that begins there, is recoloured. Nothing means all of the page
+ * @throws Refused if nothing is chosen, text is to be see-through, the distance is not within 0 to
+ *     50, or an area is of no page
  */
 public record Recolor(
-        Rgb from, double within, Set<What> what, List<Integer> pages, Optional<Tinted> to) {
+        Rgb from,
+        double within,
+        Set<What> what,
+        List<Integer> pages,
+        Optional<Tinted> to,
+        Optional<Box> area) {
     private static final double FARTHEST = 50;
 
     /** What is painted. */
@@ -43,7 +50,16 @@ public record Recolor(
         }
     }
 
+    /** Wherever it is on those pages. */
+    public Recolor(
+            Rgb from, double within, Set<What> what, List<Integer> pages, Optional<Tinted> to) {
+        this(from, within, what, pages, to, Optional.empty());
+    }
+
     public Recolor {
+        if (area.isPresent() && pages.isEmpty()) {
+            throw new Refused("Choose the pages that the area is on.");
+        }
         if (what.isEmpty()) {
             throw new Refused("Choose what is recoloured: text, lines or fills.");
         }
@@ -65,7 +81,8 @@ public record Recolor(
         return from.equals(other.from)
                 && within == other.within
                 && what.equals(other.what)
-                && pages.equals(other.pages);
+                && pages.equals(other.pages)
+                && area.equals(other.area);
     }
 
     /** Whether it is for a page of the file. */
@@ -75,6 +92,11 @@ public record Recolor(
 
     Recolor withReference(UUID old, UUID replacement) {
         return new Recolor(
-                from, within, what, pages, to.map(each -> each.withReference(old, replacement)));
+                from,
+                within,
+                what,
+                pages,
+                to.map(each -> each.withReference(old, replacement)),
+                area);
     }
 }

@@ -1,5 +1,6 @@
 package yewberry.pdf.read;
 
+import java.awt.geom.Point2D;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
@@ -67,14 +68,25 @@ public final class DeviceColors {
         return recolored.isEmpty() ? this : recolored(List.of());
     }
 
-    /** The change of a colour of something that is painted, if there is one. */
-    public Optional<Recoloring> change(PDColorSpace space, float[] values, Recolor.What what)
-            throws IOException {
+    /** Whether it matters where something is painted. */
+    public boolean hasAreas() {
+        return recolored.stream().anyMatch(each -> each.area().isPresent());
+    }
+
+    /**
+     * The change of a colour of something that is painted, if there is one.
+     *
+     * @param at where it is on the page as it is seen, in points from its top left
+     */
+    public Optional<Recoloring> change(
+            PDColorSpace space, float[] values, Recolor.What what, Point2D at) throws IOException {
         if (recolored.isEmpty()) {
             return Optional.empty();
         }
         Rgb seen = seen(space, values);
-        return recolored.stream().filter(each -> each.changes(seen, what, condition)).findFirst();
+        return recolored.stream()
+                .filter(each -> each.changes(seen, what, at, condition))
+                .findFirst();
     }
 
     /** As a screen shows a colour of the file, before it is another one. */
@@ -90,12 +102,13 @@ public final class DeviceColors {
     /**
      * The colour of something that is painted, or what takes its place.
      *
+     * @param at where it is on the page as it is seen, in points from its top left
      * @return nothing where it is not painted at all
      * @throws IOException if the colour space is broken
      */
-    public Optional<Inked> of(PDColorSpace space, float[] values, Recolor.What what)
+    public Optional<Inked> of(PDColorSpace space, float[] values, Recolor.What what, Point2D at)
             throws IOException {
-        Optional<Recoloring> change = change(space, values, what);
+        Optional<Recoloring> change = change(space, values, what, at);
         return change.isEmpty()
                 ? Optional.of(of(space, values))
                 : change.get().to().map(this::inked);

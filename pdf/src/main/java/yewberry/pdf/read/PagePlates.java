@@ -190,7 +190,10 @@ public final class PagePlates extends PathEngine {
      */
     private record Colored(Shape shape, Ink ink, boolean[] printed) {}
 
-    private void paint(Shape shape, PDColor color, boolean stroking, Recolor.What what)
+    /**
+     * @param at where that is, if it is no text
+     */
+    private void paint(Shape shape, PDColor color, boolean stroking, Recolor.What what, Point2D at)
             throws IOException {
         Cancellation.check();
         if (layers.isOff()) {
@@ -200,7 +203,12 @@ public final class PagePlates extends PathEngine {
         boolean over = stroking ? state.isOverprint() : state.isNonStrokingOverprint();
         double alpha = stroking ? state.getAlphaConstant() : state.getNonStrokeAlphaConstant();
         Optional<Colored> colored =
-                colored(shape, color, over, Optional.of(inGlyph ? Recolor.What.TEXT : what));
+                colored(
+                        shape,
+                        color,
+                        over,
+                        Optional.of(inGlyph ? Recolor.What.TEXT : what),
+                        inGlyph ? begun() : at);
         if (colored.isPresent()) {
             cover(colored.get(), alpha);
         }
@@ -212,7 +220,7 @@ public final class PagePlates extends PathEngine {
      * @param what it is, where its colour may be another one
      */
     private Optional<Colored> colored(
-            Shape shape, PDColor color, boolean over, Optional<Recolor.What> what)
+            Shape shape, PDColor color, boolean over, Optional<Recolor.What> what, Point2D at)
             throws IOException {
         if (color.getColorSpace() instanceof PDPattern) {
             return pattern(shape, color);
@@ -220,7 +228,7 @@ public final class PagePlates extends PathEngine {
         DeviceColors colors = surfaces.peek().colors();
         Optional<DeviceColors.Inked> shown =
                 what.isPresent()
-                        ? colors.of(color.getColorSpace(), color.getComponents(), what.get())
+                        ? colors.of(color.getColorSpace(), color.getComponents(), what.get(), at)
                         : Optional.of(colors.of(color.getColorSpace(), color.getComponents()));
         if (shown.isEmpty()) {
             return Optional.empty();
@@ -438,14 +446,24 @@ public final class PagePlates extends PathEngine {
     @Override
     protected void fill(GeneralPath path) throws IOException {
         if (!isLeftOut(path)) {
-            paint(path, getGraphicsState().getNonStrokingColor(), false, Recolor.What.FILLS);
+            paint(
+                    path,
+                    getGraphicsState().getNonStrokingColor(),
+                    false,
+                    Recolor.What.FILLS,
+                    middle(path));
         }
     }
 
     @Override
     protected void stroke(GeneralPath path) throws IOException {
         if (!isLeftOut(path)) {
-            paint(stroked(path), getGraphicsState().getStrokingColor(), true, Recolor.What.LINES);
+            paint(
+                    stroked(path),
+                    getGraphicsState().getStrokingColor(),
+                    true,
+                    Recolor.What.LINES,
+                    middle(path));
         }
     }
 
@@ -501,10 +519,20 @@ public final class PagePlates extends PathEngine {
         Shape glyph = place.createTransformedShape(glyphPaths.of(outlines, code));
         RenderingMode mode = getGraphicsState().getTextState().getRenderingMode();
         if (mode.isFill() && leftOut.isEmpty()) {
-            paint(glyph, getGraphicsState().getNonStrokingColor(), false, Recolor.What.TEXT);
+            paint(
+                    glyph,
+                    getGraphicsState().getNonStrokingColor(),
+                    false,
+                    Recolor.What.TEXT,
+                    begun());
         }
         if (mode.isStroke() && leftOut.isEmpty()) {
-            paint(stroked(glyph), getGraphicsState().getStrokingColor(), true, Recolor.What.TEXT);
+            paint(
+                    stroked(glyph),
+                    getGraphicsState().getStrokingColor(),
+                    true,
+                    Recolor.What.TEXT,
+                    begun());
         }
         if (mode.isClip()) {
             textClip = textClip == null ? new Area() : textClip;
@@ -605,7 +633,8 @@ public final class PagePlates extends PathEngine {
                         square,
                         state.getNonStrokingColor(),
                         state.isNonStrokingOverprint(),
-                        Optional.empty());
+                        Optional.empty(),
+                        middle(square));
         if (colored.isEmpty()) {
             return;
         }

@@ -8,6 +8,7 @@ import java.awt.geom.GeneralPath;
 import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Path2D;
 import java.awt.geom.PathIterator;
+import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -176,7 +177,7 @@ public final class PageWords extends PathEngine {
      *
      * @return what it comes to; nothing for a pattern
      */
-    private Optional<Color> used(PDColor color, Recolor.What what) throws IOException {
+    private Optional<Color> used(PDColor color, Recolor.What what, Point2D at) throws IOException {
         if (layers.isOff()) {
             return Optional.empty();
         }
@@ -185,7 +186,7 @@ public final class PageWords extends PathEngine {
             return Optional.empty();
         }
         used(PageText.Painted.of(what), Optional.of(seen(color)));
-        return flat(color, what);
+        return flat(color, what, at);
     }
 
     private void used(PageText.Painted what, Optional<Rgb> color) {
@@ -202,9 +203,9 @@ public final class PageWords extends PathEngine {
     }
 
     /** Whether something is not painted at all. */
-    private boolean isLeftOut(PDColor color, Recolor.What what) throws IOException {
+    private boolean isLeftOut(PDColor color, Recolor.What what, Point2D at) throws IOException {
         return !(color.getColorSpace() instanceof PDPattern)
-                && colors.change(color.getColorSpace(), color.getComponents(), what)
+                && colors.change(color.getColorSpace(), color.getComponents(), what, at)
                         .filter(each -> each.to().isEmpty())
                         .isPresent();
     }
@@ -278,11 +279,11 @@ public final class PageWords extends PathEngine {
     }
 
     /** Nothing for a pattern. */
-    private Optional<Color> flat(PDColor color, Recolor.What what) throws IOException {
+    private Optional<Color> flat(PDColor color, Recolor.What what, Point2D at) throws IOException {
         if (color.getColorSpace() instanceof PDPattern) {
             return Optional.empty();
         }
-        return colors.of(color.getColorSpace(), color.getComponents(), what)
+        return colors.of(color.getColorSpace(), color.getComponents(), what, at)
                 .map(DeviceColors.Inked::planes)
                 .map(this::color);
     }
@@ -313,8 +314,8 @@ public final class PageWords extends PathEngine {
             return;
         }
         PDGraphicsState state = getGraphicsState();
-        Optional<Color> color = used(state.getNonStrokingColor(), Recolor.What.FILLS);
-        if (isLeftOut(state.getNonStrokingColor(), Recolor.What.FILLS)) {
+        Optional<Color> color = used(state.getNonStrokingColor(), Recolor.What.FILLS, middle(path));
+        if (isLeftOut(state.getNonStrokingColor(), Recolor.What.FILLS, middle(path))) {
             return;
         }
         other(path, path, color, state.getNonStrokeAlphaConstant(), false);
@@ -350,8 +351,8 @@ public final class PageWords extends PathEngine {
             drawn.get().append(line, false);
             return;
         }
-        Optional<Color> color = used(state.getStrokingColor(), Recolor.What.LINES);
-        if (!isLeftOut(state.getStrokingColor(), Recolor.What.LINES)) {
+        Optional<Color> color = used(state.getStrokingColor(), Recolor.What.LINES, middle(path));
+        if (!isLeftOut(state.getStrokingColor(), Recolor.What.LINES, middle(path))) {
             other(path, line, color, state.getAlphaConstant(), false);
         }
     }
@@ -539,7 +540,9 @@ public final class PageWords extends PathEngine {
         PDColor pdColor = mode.isFill() ? state.getNonStrokingColor() : state.getStrokingColor();
         double alpha = mode.isFill() ? state.getNonStrokeAlphaConstant() : state.getAlphaConstant();
         Optional<Color> color =
-                blank ? flat(pdColor, Recolor.What.TEXT) : used(pdColor, Recolor.What.TEXT);
+                blank
+                        ? flat(pdColor, Recolor.What.TEXT, begun())
+                        : used(pdColor, Recolor.What.TEXT, begun());
         if (!blank && color.isEmpty()) {
             count(PageText.Why.PATTERN, ink);
             return;

@@ -1,10 +1,15 @@
 package yewberry.pdf.read;
 
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
 import java.awt.geom.GeneralPath;
 import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
+import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.util.Matrix;
 
 /**
  * Follows the operators of a page and puts its paths together (ISO 32000-1, 8.5); what is done with
@@ -12,10 +17,56 @@ import org.apache.pdfbox.pdmodel.PDPage;
  */
 public abstract class PathEngine extends PDFGraphicsStreamEngine {
     private final GeneralPath path = new GeneralPath();
+    private final AffineTransform toSeen;
     private int clipRule = -1;
+
+    /** Where the text that is shown began, on the page as it is seen. */
+    private Point2D begun = new Point2D.Double();
 
     protected PathEngine(PDPage page) {
         super(page);
+        this.toSeen = SeenPage.toSeen(page);
+    }
+
+    /** Where the text that is shown began, in points from the top left of the page as seen. */
+    protected final Point2D begun() {
+        return begun;
+    }
+
+    /**
+     * The middle of a path, likewise.
+     *
+     * @param path in the page's space
+     */
+    protected final Point2D middle(Shape path) {
+        Rectangle2D bounds = path.getBounds2D();
+        return toSeen.transform(new Point2D.Double(bounds.getCenterX(), bounds.getCenterY()), null);
+    }
+
+    @Override
+    public final void showTextString(byte[] string) throws IOException {
+        Point2D outer = begin();
+        super.showTextString(string);
+        begun = outer;
+    }
+
+    @Override
+    public final void showTextStrings(COSArray strings) throws IOException {
+        Point2D outer = begin();
+        super.showTextStrings(strings);
+        begun = outer;
+    }
+
+    private Point2D begin() {
+        Point2D outer = begun;
+        if (getTextMatrix() != null) {
+            Matrix at =
+                    getTextMatrix().multiply(getGraphicsState().getCurrentTransformationMatrix());
+            begun =
+                    toSeen.transform(
+                            new Point2D.Double(at.getTranslateX(), at.getTranslateY()), null);
+        }
+        return outer;
     }
 
     /** Takes a path that is filled, in the page's space, with its winding rule set. */

@@ -21,6 +21,7 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Recolor;
+import yewberry.core.scene.Rect;
 
 /** A page that is wanted, and what is written on it, on their way between processes. */
 final class PageStream {
@@ -52,6 +53,14 @@ final class PageStream {
                     to.writeBoolean(each.to().isPresent());
                     if (each.to().isPresent()) {
                         color(to, each.to().get());
+                    }
+                    to.writeBoolean(each.area().isPresent());
+                    if (each.area().isPresent()) {
+                        Rect area = each.area().get();
+                        to.writeDouble(area.x());
+                        to.writeDouble(area.y());
+                        to.writeDouble(area.width());
+                        to.writeDouble(area.height());
                     }
                 });
         PressCondition condition = page.condition();
@@ -85,8 +94,17 @@ final class PageStream {
                 what.add(each);
             }
         }
-        return new Recoloring(
-                from, within, what, in.readBoolean() ? Optional.of(color(in)) : Optional.empty());
+        Optional<Color> to = in.readBoolean() ? Optional.of(color(in)) : Optional.empty();
+        Optional<Rect> area =
+                in.readBoolean()
+                        ? Optional.of(
+                                new Rect(
+                                        in.readDouble(),
+                                        in.readDouble(),
+                                        in.readDouble(),
+                                        in.readDouble()))
+                        : Optional.empty();
+        return new Recoloring(from, within, what, to, area);
     }
 
     private interface Writes<T> {

@@ -607,12 +607,14 @@ final class EditMaker {
     }
 
     private Recolor recolor() {
+        boolean all = coin();
         return new Recolor(
                 new Rgb(upTo(256), upTo(256), upTo(256)),
                 upTo(51),
                 Set.of(any(List.of(Recolor.What.values()))),
-                coin() ? List.of() : List.of(1),
-                Optional.of(Tinted.full(swatch())));
+                all ? List.of() : List.of(1),
+                Optional.of(Tinted.full(swatch())),
+                all || coin() ? Optional.empty() : Optional.of(box()));
     }
 
     /** One that is there, or none. */

@@ -1,4 +1,4 @@
-package yewberry.pdf;
+package yewberry.pdf.read;
 
 import java.awt.geom.AffineTransform;
 import org.apache.pdfbox.cos.COSName;
@@ -12,9 +12,9 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
  * @param height points
  * @param toUser from points as it is seen, from the bottom left up, to the page's own space
  */
-record SeenPage(double width, double height, AffineTransform toUser) {
+public record SeenPage(double width, double height, AffineTransform toUser) {
     /** ISO 32000-1, table 30: Rotate turns clockwise, UserUnit is in 1/72 inch. */
-    static SeenPage of(PDPage page) {
+    public static SeenPage of(PDPage page) {
         PDRectangle crop = page.getCropBox();
         double unit = unit(page);
         int rotation = Math.floorMod(page.getRotation(), 360);
@@ -39,6 +39,14 @@ record SeenPage(double width, double height, AffineTransform toUser) {
                 (turned ? crop.getHeight() : crop.getWidth()) * unit,
                 (turned ? crop.getWidth() : crop.getHeight()) * unit,
                 toUser);
+    }
+
+    /** From a page's own space to points from the top left of it as it is seen. */
+    public static AffineTransform toSeen(PDPage page) {
+        SeenPage seen = of(page);
+        AffineTransform toSeen = AffineTransform.getScaleInstance(seen.width(), seen.height());
+        toSeen.concatenate(PagePlates.unit(page));
+        return toSeen;
     }
 
     /** How many 1/72 inch one unit of the page is. */
