@@ -14,12 +14,16 @@ import { swatchOptions } from "../ui/colors";
 import { Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
 import { Failed } from "../ui/Notice";
+import { LengthField } from "../ui/LengthField";
+import { shownLength } from "../ui/length";
 import { NumberField } from "../ui/NumberField";
 import { Tick } from "../ui/Tick";
 import { counted, numbersInWords } from "../ui/words";
 
 type Recolor = Schemas["Recolor"];
 type What = Recolor["what"][number];
+type Box = NonNullable<Recolor["area"]>;
+type Where = "file" | "page" | "area";
 type OfFile = Schemas["OfFile"];
 
 /** In the place of a swatch. */
@@ -83,6 +87,12 @@ const Fields = styled.div`
   gap: ${theme.space.one};
 `;
 
+const Sides = styled.div`
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: ${theme.space.one};
+`;
+
 const Taken = styled.li`
   display: flex;
   align-items: center;
@@ -114,6 +124,11 @@ function rgb(color: string): Recolor["from"] {
   return { type: "rgb", red: value >> 16, green: (value >> 8) & 255, blue: value & 255 };
 }
 
+function inWords({ x, y, width, height }: Box, unit: Publication["setup"]["unit"]): string {
+  const [left, top, wide, high] = [x, y, width, height].map((each) => shownLength(each, unit));
+  return `${wide} × ${high} from ${left} across and ${top} down`;
+}
+
 /** The colours of a file, and which of them are others here. */
 export function RecolorDialog({
   publication,
@@ -132,7 +147,19 @@ export function RecolorDialog({
   const [from, setFrom] = useState<string>();
   const [what, setWhat] = useState<What[]>(["TEXT", "LINES", "FILLS"]);
   const [within, setWithin] = useState(0);
-  const [here, setHere] = useState("file");
+  const [here, setHere] = useState<Where>("file");
+  const { setup } = publication;
+  const seen = publication.pages.find(
+    ({ imported }) => imported?.asset === asset.id && imported.number === page,
+  );
+  const { width, height } = seen?.size ?? setup.trim;
+  const [area, setArea] = useState<Box>({ x: "0 mm", y: "0 mm", width, height });
+  const side = (key: keyof Box, of: string) => ({
+    unit: setup.unit,
+    value: area[key],
+    of,
+    onCommit: (length: string) => setArea((last) => ({ ...last, [key]: length })),
+  });
   const [to, setTo] = useState<string>();
   const read = useQuery({
     queryKey: ["file colours", publication.id, asset.id, asset.sha256, page, from],
@@ -172,6 +199,7 @@ export function RecolorDialog({
             what,
             pages: here === "file" ? [] : chosen,
             ...(to === nothing ? {} : { to: { swatch: to, tint: 100 } }),
+            ...(here === "area" ? { area } : {}),
           },
         },
         to === nothing
@@ -272,9 +300,21 @@ export function RecolorDialog({
                   options={[
                     { id: "file", label: "On all pages of the file" },
                     { id: "page", label: `On its ${numbersInWords(chosen)} only` },
+                    { id: "area", label: `In an area of its ${numbersInWords(chosen)}` },
                   ]}
-                  onChange={setHere}
+                  onChange={(id) => setHere(id as Where)}
                 />
+                {here === "area" && (
+                  <Aria.Group aria-label="The area">
+                    <Sides>
+                      <LengthField label="From the left" {...side("x", width)} />
+                      <LengthField label="From the top" {...side("y", height)} />
+                      <LengthField label="Width" {...side("width", width)} />
+                      <LengthField label="Height" {...side("height", height)} />
+                    </Sides>
+                    <Quiet>What has its middle there changes, and text that begins there.</Quiet>
+                  </Aria.Group>
+                )}
                 <p role="status">
                   {matched.length === 0
                     ? "Nothing is painted so."
@@ -288,7 +328,7 @@ export function RecolorDialog({
                               (one, next) => one - next,
                             )
                           : chosen,
-                      )} of the file.`}
+                      )} of the file${here === "area" ? ", in that area only" : ""}.`}
                 </p>
                 <Actions>
                   <MainButton isDisabled={to === undefined || matched.length === 0} onPress={apply}>
@@ -313,7 +353,9 @@ export function RecolorDialog({
                           .map((kind) => whats[kind][0].toLowerCase())
                           .join(
                             ", ",
-                          )}${one.pages.length > 0 ? `, ${numbersInWords(one.pages)}` : ""}`}
+                          )}${one.pages.length > 0 ? `, ${numbersInWords(one.pages)}` : ""}${
+                          one.area ? `, ${inWords(one.area, setup.unit)}` : ""
+                        }`}
                       </span>
                       <Button
                         aria-label={`Take back ${hex(one.from)}`}

@@ -39,6 +39,7 @@ import yewberry.core.asset.Pictures;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.color.View;
 import yewberry.core.compose.Composer;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
@@ -57,6 +58,7 @@ import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 import yewberry.pdf.proof.ReadBack;
@@ -541,6 +543,22 @@ class RecoloredFilesTest {
                 .as("second, %s", rgb(drawn.getRGB(68, 160)))
                 .isLessThanOrEqualTo(1);
         assertThat(matches(after, scene)).isTrue();
+    }
+
+    @Test
+    void the_box_of_its_lines_holds_where_a_text_begins() throws IOException {
+        byte[] file = page("0.8 0.1 0.1 rg BT /F1 40 Tf 12 120 Td (II) Tj 0 -110 Td (II) Tj ET");
+        List<Rect> words =
+                scene(file, false).on(View.designed(Medium.SCREEN, COATED)).judged().stream()
+                        .map(Item.GlyphRun::bounds)
+                        .toList();
+        assertThat(words).hasSize(2);
+        for (int i = 0; i < 2; i++) {
+            PageScene scene = scene(file, false, in(words.get(i), RED, Recolor.What.TEXT));
+            BufferedImage drawn = FilesOfOthers.ghostscriptDraws(added(file, scene), folder);
+            assertThat(apart(drawn.getRGB(17, 50), i == 0 ? GREEN : RED)).isLessThanOrEqualTo(1);
+            assertThat(apart(drawn.getRGB(17, 160), i == 0 ? RED : GREEN)).isLessThanOrEqualTo(1);
+        }
     }
 
     private static byte[] drawnAgain(String form, String content) throws IOException {

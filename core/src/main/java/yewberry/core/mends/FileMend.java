@@ -15,21 +15,28 @@ import yewberry.core.edit.AssetEdit;
 import yewberry.core.edit.Edit;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Box;
 import yewberry.core.publication.Imported;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recolor;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.Rect;
 
 /**
- * Another colour for text that is written in a file, there and in all of the file.
+ * Another colour for text that is written in a file: for these words only, or in all of the file.
  *
  * @param words what it does
  * @param ratio that the text comes to
  * @param difference from what it is, CIEDE2000
  */
 public record FileMend(String words, Edit edit, double ratio, double difference) {
+    /** What rounding may cost, in points. */
+    private static final double HAIR = 0.1;
+
     private record Candidate(Swatch swatch, double ratio, double difference) {}
 
     /** The swatch that passes and is nearest to what it is, and the one that reads best. */
@@ -67,11 +74,46 @@ public record FileMend(String words, Edit edit, double ratio, double difference)
         Optional<Candidate> best =
                 passing.stream().max(Comparator.comparingDouble(Candidate::ratio));
         Asset asset = publication.asset(file.asset());
-        return Stream.of(nearest, best)
-                .flatMap(Optional::stream)
-                .distinct()
-                .map(each -> mend(each, own, asset))
+        List<Candidate> offered =
+                Stream.of(nearest, best).flatMap(Optional::stream).distinct().toList();
+        boolean knowsWhere =
+                isNearly(publication.trim(contrast.run().origin().owner()), file.sizeIn(asset));
+        return Stream.concat(
+                        offered.stream().map(each -> mend(each, own, asset)),
+                        offered.stream()
+                                .filter(_ -> knowsWhere)
+                                .map(each -> here(each, own, asset, file, contrast)))
                 .toList();
+    }
+
+    /** Where the page is as large as the page of its file, what lies on it lies there, too. */
+    private static boolean isNearly(PageSize page, PageSize file) {
+        return Math.abs(page.width().points() - file.width().points()) < HAIR
+                && Math.abs(page.height().points() - file.height().points()) < HAIR;
+    }
+
+    /** These words alone, and what else begins between them in the same colour. */
+    private static FileMend here(
+            Candidate candidate, Rgb own, Asset asset, Imported file, RunContrast contrast) {
+        Rect words = contrast.run().bounds().inset(-HAIR, -HAIR, -HAIR, -HAIR);
+        Recolor recolor =
+                new Recolor(
+                        own,
+                        0,
+                        Set.of(Recolor.What.TEXT),
+                        List.of(file.number()),
+                        Optional.of(Tinted.full(candidate.swatch().id())),
+                        Optional.of(
+                                new Box(
+                                        Length.pt(words.x()),
+                                        Length.pt(words.y()),
+                                        Length.pt(words.width()),
+                                        Length.pt(words.height()))));
+        return new FileMend(
+                "Paint these words only in “%s”".formatted(candidate.swatch().name()),
+                new AssetEdit.RecolorAsset(asset.id(), recolor),
+                candidate.ratio(),
+                candidate.difference());
     }
 
     private static FileMend mend(Candidate candidate, Rgb own, Asset asset) {

@@ -52,6 +52,7 @@ import yewberry.core.mends.WholeMend;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Box;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Fill;
@@ -344,11 +345,36 @@ class FileTextTest {
     }
 
     @Test
+    void a_legible_colour_is_offered_for_these_words_only_too() {
+        Composer composer = composer(new PageText.Ground.Bare(), PALE);
+        Publication set = set();
+        Finding.TooLittleContrast finding = contrast(composer, set, 4);
+        Offer only = Offer.of(finding, set, COATED).getLast();
+        assertThat(only.label()).startsWith("Paint these words only in “");
+        Recolor recolor = after(set, only.edit()).asset(FILE).recolored().getFirst();
+        assertThat(recolor.pages()).containsExactly(1);
+        Rect words = finding.contrast().run().bounds();
+        Box area = recolor.area().orElseThrow();
+        assertThat(area.x().points()).isCloseTo(words.x(), within(0.11));
+        assertThat(area.height().points()).isCloseTo(words.height(), within(0.21));
+        assertThatThrownBy(() ->
+                        new Recolor(
+                                Rgb.BLACK,
+                                0,
+                                Set.of(Recolor.What.TEXT),
+                                List.of(),
+                                recolor.to(),
+                                recolor.area()))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("Choose the pages");
+    }
+
+    @Test
     void a_colour_of_the_file_that_is_legible_is_offered_for_all_of_its_text() {
         Composer composer = composer(new PageText.Ground.Bare(), PALE);
         Publication set = set();
         List<Offer> offers = Offer.of(contrast(composer, set, 4), set, COATED);
-        assertThat(offers).hasSizeBetween(1, 2);
+        assertThat(offers).hasSizeBetween(2, 4);
         Publication after = after(set, offers.getFirst().edit());
         Recolor recolor = after.asset(FILE).recolored().getFirst();
         assertThat(recolor.from()).isEqualTo(COATED.toScreen(PALE));
