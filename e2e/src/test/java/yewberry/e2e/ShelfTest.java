@@ -245,6 +245,18 @@ class ShelfTest {
                         new Locator.GetByRoleOptions().setName("Take back #c7c7c7"))
                 .click();
         assertThat(dialog.getByText("#c7c7c7 in “Night”, text")).hasCount(0);
+
+        dialog.getByLabel("Where").click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("In an area")).click();
+        dialog.getByLabel("From the top").fill("30 mm");
+        dialog.getByLabel("Height").fill("1/4 in");
+        dialog.getByLabel("Height").press("Enter");
+        assertThat(dialog.getByLabel("Height")).hasValue("6.35 mm");
+        AccessibilityTest.passesAxe(page);
+        dialog.getByLabel(Pattern.compile("^Paint #.* in$")).click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Night")).click();
+        button(page, "Paint it").click();
+        assertThat(dialog.getByText("× 6.35 mm from 0 mm across and 30 mm down")).isVisible();
         assertThat(window.complaints()).isEmpty();
     }
 
