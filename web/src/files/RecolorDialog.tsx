@@ -312,7 +312,9 @@ export function RecolorDialog({
                       <LengthField label="Width" {...side("width", width)} />
                       <LengthField label="Height" {...side("height", height)} />
                     </Sides>
-                    <Quiet>Shapes change whose middle lies there, and text that begins there.</Quiet>
+                    <Quiet>
+                      Shapes change whose middle lies there, and text that begins there.
+                    </Quiet>
                   </Aria.Group>
                 )}
                 <p role="status">
