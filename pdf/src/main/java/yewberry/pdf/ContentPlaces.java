@@ -122,7 +122,7 @@ final class ContentPlaces {
     }
 
     /** What an operator comes to for those behind it. */
-    void after(String operator, List<Object> operands) throws IOException {
+    void after(String operator, List<Object> operands) {
         switch (operator) {
             case OperatorName.SAVE -> saved.push(state.copy());
             case OperatorName.RESTORE -> {
@@ -151,9 +151,7 @@ final class ContentPlaces {
             case OperatorName.SET_TEXT_HORIZONTAL_SCALING ->
                     state.across = number(operands, 0) / 100;
             case OperatorName.SET_FONT_AND_SIZE -> {
-                if (!operands.isEmpty() && operands.getFirst() instanceof COSName name) {
-                    state.font = resources.getFont(name);
-                }
+                state.font = font(operands);
                 state.size = number(operands, 1);
             }
             case OperatorName.SHOW_TEXT,
@@ -165,6 +163,17 @@ final class ContentPlaces {
                 }
             }
             default -> segment(operator, operands);
+        }
+    }
+
+    /** Nothing where it is missing or broken: then what is shown takes no room. */
+    private PDFont font(List<Object> operands) {
+        try {
+            return !operands.isEmpty() && operands.getFirst() instanceof COSName name
+                    ? resources.getFont(name)
+                    : null;
+        } catch (IOException broken) {
+            return null;
         }
     }
 
@@ -237,7 +246,7 @@ final class ContentPlaces {
     }
 
     /** 9.4.4: the text goes on behind what is shown. */
-    private void shown(Object operand) throws IOException {
+    private void shown(Object operand) {
         switch (operand) {
             case COSString string -> shown(string);
             case COSArray pieces -> {
@@ -257,11 +266,17 @@ final class ContentPlaces {
         }
     }
 
-    private void shown(COSString string) throws IOException {
-        PDFont font = state.font;
-        if (font == null) {
-            return;
+    private void shown(COSString string) {
+        if (state.font != null) {
+            try {
+                shown(string, state.font);
+            } catch (IOException broken) {
+                // the rest of it takes no room
+            }
         }
+    }
+
+    private void shown(COSString string, PDFont font) throws IOException {
         InputStream codes = new ByteArrayInputStream(string.getBytes());
         while (codes.available() > 0) {
             int before = codes.available();

@@ -517,6 +517,8 @@ class RecoloredFilesTest {
                 "0.8 0.1 0.1 rg q 1 0 0 1 40 0 cm 0 0 40 40 re f Q 0 0 40 40 re f | #008040 | #cc1a1a",
                 "0.8 0.1 0.1 RG 20 w 10 20 m 30 20 l S 50 20 m 70 20 l S | #008040 | #cc1a1a",
                 "0.8 0.1 0.1 rg 0 0 m 0 40 40 40 v 40 0 l h f 40 0 m 40 40 80 40 y 80 0 l h f | #008040 | #cc1a1a",
+                // a face that is missing takes no room
+                "0.8 0.1 0.1 rg BT /None 60 Tf 400 0 Td (I) Tj (I) Tj ET 0 0 40 40 re f 40 0 40 40 re f | #008040 | #cc1a1a",
                 // a path is where its middle is, though it reaches farther
                 "0.8 0.1 0.1 rg 0 0 76 40 re f | #008040 | #008040",
                 "0.8 0.1 0.1 rg 0 0 84 40 re f | #cc1a1a | #cc1a1a",

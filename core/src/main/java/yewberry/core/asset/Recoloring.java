@@ -1,6 +1,7 @@
 package yewberry.core.asset;
 
 import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
 import java.util.Optional;
 import java.util.Set;
 import yewberry.core.color.Color;
@@ -9,7 +10,6 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Recolor;
-import yewberry.core.scene.Rect;
 
 /**
  * A colour of a file that is painted in another one.
@@ -22,7 +22,11 @@ import yewberry.core.scene.Rect;
  *     all of it
  */
 public record Recoloring(
-        Rgb from, double within, Set<Recolor.What> what, Optional<Color> to, Optional<Rect> area) {
+        Rgb from,
+        double within,
+        Set<Recolor.What> what,
+        Optional<Color> to,
+        Optional<Rectangle2D> area) {
     /** A colour that is written in another space comes back a step off. */
     private static final int STEP = 1;
 
@@ -41,7 +45,7 @@ public record Recoloring(
                                 : condition.toScreen(color)),
                 recolor.area()
                         .map(box ->
-                                new Rect(
+                                new Rectangle2D.Double(
                                         box.x().points(),
                                         box.y().points(),
                                         box.width().points(),

@@ -2,6 +2,7 @@ package yewberry.server.files;
 
 import java.awt.geom.Path2D;
 import java.awt.geom.PathIterator;
+import java.awt.geom.Rectangle2D;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
@@ -21,7 +22,6 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Recolor;
-import yewberry.core.scene.Rect;
 
 /** A page that is wanted, and what is written on it, on their way between processes. */
 final class PageStream {
@@ -56,11 +56,11 @@ final class PageStream {
                     }
                     to.writeBoolean(each.area().isPresent());
                     if (each.area().isPresent()) {
-                        Rect area = each.area().get();
-                        to.writeDouble(area.x());
-                        to.writeDouble(area.y());
-                        to.writeDouble(area.width());
-                        to.writeDouble(area.height());
+                        Rectangle2D area = each.area().get();
+                        to.writeDouble(area.getX());
+                        to.writeDouble(area.getY());
+                        to.writeDouble(area.getWidth());
+                        to.writeDouble(area.getHeight());
                     }
                 });
         PressCondition condition = page.condition();
@@ -95,10 +95,10 @@ final class PageStream {
             }
         }
         Optional<Color> to = in.readBoolean() ? Optional.of(color(in)) : Optional.empty();
-        Optional<Rect> area =
+        Optional<Rectangle2D> area =
                 in.readBoolean()
                         ? Optional.of(
-                                new Rect(
+                                new Rectangle2D.Double(
                                         in.readDouble(),
                                         in.readDouble(),
                                         in.readDouble(),
