@@ -1,5 +1,5 @@
 import { useHeld, type Change } from "../ui/useHeld";
-import { useSteps } from "./queries";
+import { useSteps } from "./steps";
 import { useTrying } from "./trying";
 import type { Edit, Publication } from "./types";
 

@@ -16,10 +16,10 @@ import {
   useNeighbours,
   usePicture,
   useSpread,
-  useSteps,
   useStrata,
   type Point,
 } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { BehindTextStratum, Finding, Publication, Spread, Stratum } from "../api/types";
 import { PageActionsMenu } from "../pages/PageActions";
 import { useDroppedFiles } from "../pictures/useDroppedFiles";

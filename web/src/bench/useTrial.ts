@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useIsFetching, useIsMutating } from "@tanstack/react-query";
-import { stepsOf, usePreview } from "../api/queries";
+import { usePreview } from "../api/queries";
+import { stepsOf } from "../api/steps";
 import type { Trying } from "../api/trying";
 import type { Edit, Publication, Viewing } from "../api/types";
 

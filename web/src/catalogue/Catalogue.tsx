@@ -1,7 +1,8 @@
 import { Plus, Search } from "lucide-react";
 import { memo, useMemo, useRef, useState } from "react";
 import styled from "styled-components";
-import { useSteps, useUses } from "../api/queries";
+import { useUses } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { PageEntry, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Rows } from "../ui/Rows";

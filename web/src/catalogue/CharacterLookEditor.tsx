@@ -1,6 +1,7 @@
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
-import { useOptions, useSteps } from "../api/queries";
+import { useOptions } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { CharacterLook, CharacterLookEntry, Publication } from "../api/types";
 import { useChanges } from "../api/useChanges";
 import { Edits } from "../scope/Edits";

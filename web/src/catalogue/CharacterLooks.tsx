@@ -1,5 +1,5 @@
 import { Plus } from "lucide-react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { CharacterLookEntry, Publication } from "../api/types";
 import { QuietButton } from "../ui/Button";
 import { Section } from "../ui/Section";

@@ -1,7 +1,7 @@
 import { Edits } from "../scope/Edits";
 import { Layers, Trash2 } from "lucide-react";
 import { useState } from "react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { ParentEntry, Publication } from "../api/types";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";

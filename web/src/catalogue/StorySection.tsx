@@ -1,7 +1,7 @@
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import { useStories } from "../api/story";
 import type { PageEntry, Publication } from "../api/types";
 import { useBench } from "../bench/BenchState";

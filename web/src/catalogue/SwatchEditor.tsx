@@ -1,7 +1,8 @@
 import { Edits } from "../scope/Edits";
 import { ArrowDown, ArrowUp, Crosshair, Trash2 } from "lucide-react";
 import { useState } from "react";
-import { readColor, useSteps } from "../api/queries";
+import { readColor } from "../api/queries";
+import { useSteps } from "../api/steps";
 import { useChanges } from "../api/useChanges";
 import type { Definition, Publication, SwatchEntry } from "../api/types";
 import { Button } from "../ui/Button";

@@ -1,6 +1,7 @@
 import { Plus } from "lucide-react";
 import styled from "styled-components";
-import { useNamedColor, useSteps } from "../api/queries";
+import { useNamedColor } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";

@@ -1,7 +1,8 @@
 import { useMutation } from "@tanstack/react-query";
 import { Download, FileUp } from "lucide-react";
 import styled from "styled-components";
-import { readPalette, useSteps, type PaletteFormat } from "../api/queries";
+import { readPalette, type PaletteFormat } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { PaletteImport, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";

@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import { answered, client } from "../api/client";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { PageEntry, Publication, Schemas } from "../api/types";
 import { Scroll, Table } from "../output/ReportTable";
 import { newBackground } from "../scope/newBackground";

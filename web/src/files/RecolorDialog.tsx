@@ -3,7 +3,7 @@ import { useState } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { answered, client } from "../api/client";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Asset, Publication, Schemas } from "../api/types";
 import { hex } from "../color/spaces";
 import { theme } from "../theme";

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useQuery } from "@tanstack/react-query";
 import { answered, client } from "../api/client";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Finding, Publication, Schemas } from "../api/types";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import styled from "styled-components";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Finding, Publication, Schemas } from "../api/types";
 import { onBench } from "./FindingRow";
 import { whys } from "./Except";

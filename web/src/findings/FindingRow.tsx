@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import styled from "styled-components";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Extent, Finding, Publication } from "../api/types";
 import { MendList } from "../strata/MendList";
 import { MakeRoom } from "../story/MakeRoom";

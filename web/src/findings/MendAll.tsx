@@ -1,6 +1,7 @@
 import { useState } from "react";
 import styled from "styled-components";
-import { useLooked, usePreview, useSteps, useWholeMend } from "../api/queries";
+import { useLooked, usePreview, useWholeMend } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Edit, Publication, Schemas } from "../api/types";
 import { SMALL_PPI } from "../stage/zoom";
 import { theme } from "../theme";

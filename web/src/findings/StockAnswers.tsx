@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { newBackground } from "../scope/newBackground";
-import { useFindings, useSteps } from "../api/queries";
+import { useFindings } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Owner, Publication } from "../api/types";
 import { Button } from "../ui/Button";
 import { Fold, Name } from "../ui/Fold";

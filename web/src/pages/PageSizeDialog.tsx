@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { PageEntry, Publication } from "../api/types";
 import { Button, MainButton } from "../ui/Button";
 import { Quiet } from "../ui/Fold";

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from "react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { PageEntry, Publication } from "../api/types";
 import { HidingDialog } from "../files/HidingDialog";
 import { newBackground } from "../scope/newBackground";

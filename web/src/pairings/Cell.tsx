@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import styled from "styled-components";
-import { usePairMends, useSteps } from "../api/queries";
+import { usePairMends } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { PairCell, PairMatrix, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";

@@ -2,7 +2,7 @@ import { useMutation } from "@tanstack/react-query";
 import { FileUp, ImagePlus, Trash2 } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Asset, AssetEntry, Edit, Owner, PageEntry, Publication } from "../api/types";
 import { backgroundOf } from "../scope/newBackground";
 import { pictureInFront } from "../scope/front";

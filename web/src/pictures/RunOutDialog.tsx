@@ -1,5 +1,6 @@
 import styled from "styled-components";
-import { usePreview, useRunOuts, useSteps } from "../api/queries";
+import { usePreview, useRunOuts } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Background, Edit, Owner, Publication, RunOutEntry } from "../api/types";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";

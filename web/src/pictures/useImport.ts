@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Asset, Edit, Publication } from "../api/types";
 import { useStatus } from "../ui/Status";
 import { counted, freeName } from "../ui/words";

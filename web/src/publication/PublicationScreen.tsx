@@ -9,7 +9,8 @@ import {
   useParams,
 } from "react-router";
 import styled from "styled-components";
-import { useFindings, useHistory, usePublication, useSteps } from "../api/queries";
+import { useFindings, useHistory, usePublication } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Publication, Viewing } from "../api/types";
 import { checkedInWords } from "../findings/counted";
 import { theme } from "../theme";

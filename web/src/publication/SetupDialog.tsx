@@ -1,7 +1,8 @@
 import type { Publication, Setup } from "../api/types";
 import { ownName, setOwnName } from "../api/news";
 import { useChanges } from "../api/useChanges";
-import { useOptions, useSteps } from "../api/queries";
+import { useOptions } from "../api/queries";
+import { useSteps } from "../api/steps";
 import { Button, MainButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Field, Row } from "../ui/Field";

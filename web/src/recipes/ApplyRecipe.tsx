@@ -1,7 +1,8 @@
 import { ChevronLeft, ChevronRight } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
-import { pagesIn, usePreview, useSteps } from "../api/queries";
+import { pagesIn, usePreview } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Edit, Owner, PageEntry, Publication, RecipeEntry } from "../api/types";
 import { scopesOf } from "../scope/scope";
 import { theme } from "../theme";

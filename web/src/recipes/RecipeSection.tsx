@@ -2,7 +2,7 @@ import { Edits } from "../scope/Edits";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { Download, FileUp, Plus, Stamp, Trash2 } from "lucide-react";
 import { useState } from "react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Edit, PageEntry, Publication, RecipeEntry } from "../api/types";
 import { alone, BackgroundEditor, inWords } from "../scope/BackgroundEditor";
 import { scopesOf } from "../scope/scope";

@@ -1,5 +1,5 @@
 import { PanelTop } from "lucide-react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Owner, Publication } from "../api/types";
 import { useBench } from "../bench/BenchState";
 import { Button } from "../ui/Button";

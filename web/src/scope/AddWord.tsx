@@ -1,5 +1,5 @@
 import { Stamp } from "lucide-react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Owner, Publication } from "../api/types";
 import { trimOf } from "../publication/sizes";
 import { Button } from "../ui/Button";

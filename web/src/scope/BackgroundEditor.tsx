@@ -1,6 +1,6 @@
 import { useMemo, useRef } from "react";
 import { ArrowDown, ArrowUp, Trash2 } from "lucide-react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import { useTrying } from "../api/trying";
 import { useChanges } from "../api/useChanges";
 import type { Background, CommonBackground, Edit, Fill, Owner, Publication } from "../api/types";

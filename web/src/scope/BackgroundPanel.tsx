@@ -2,7 +2,7 @@ import { PaintBucket, Plus } from "lucide-react";
 import { useCallback, useEffect, useState } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Edit, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";

@@ -1,5 +1,5 @@
 import { ArrowRight, Scissors } from "lucide-react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import { useFlow } from "../api/story";
 import type { Owner, Publication, TextFrame } from "../api/types";
 import { useBench } from "../bench/BenchState";

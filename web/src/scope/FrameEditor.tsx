@@ -1,5 +1,5 @@
 import { PenLine, Trash2 } from "lucide-react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import { useChanges } from "../api/useChanges";
 import type { Owner, Publication, TextFrame } from "../api/types";
 import { Button } from "../ui/Button";

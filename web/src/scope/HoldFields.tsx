@@ -1,4 +1,4 @@
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { AnyFrame, Owner, Publication, Schemas } from "../api/types";
 import { Choice } from "../ui/Choice";
 import { Row, Stack } from "../ui/Field";

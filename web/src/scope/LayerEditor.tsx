@@ -1,6 +1,6 @@
 import { ArrowDown, ArrowUp, PaintBucket, Type } from "lucide-react";
 import styled from "styled-components";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import { textOf, useStory } from "../api/story";
 import type { AnyFrame, CommonBackground, Owner, Publication, TextFrame } from "../api/types";
 import { theme } from "../theme";

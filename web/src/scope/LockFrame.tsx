@@ -1,5 +1,5 @@
 import { Lock, LockOpen } from "lucide-react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { AnyFrame, Publication } from "../api/types";
 import { Button } from "../ui/Button";
 

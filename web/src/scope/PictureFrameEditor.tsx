@@ -1,5 +1,6 @@
 import { Crosshair, Plus, Trash2 } from "lucide-react";
-import { useOptions, useSteps } from "../api/queries";
+import { useOptions } from "../api/queries";
+import { useSteps } from "../api/steps";
 import { useChanges } from "../api/useChanges";
 import type { Fill, Owner, PictureFrame, Publication } from "../api/types";
 import { useBench } from "../bench/BenchState";

@@ -1,6 +1,7 @@
 import { Palette } from "lucide-react";
 import { useState } from "react";
-import { useCommonLayer, useSteps } from "../api/queries";
+import { useCommonLayer } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { PageEntry, Publication } from "../api/types";
 import { RecolorDialog } from "../files/RecolorDialog";
 import { noParent, parentOptions } from "../pages/PageDialogs";

@@ -1,6 +1,6 @@
 import { Crosshair, Plus } from "lucide-react";
 import { useState } from "react";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Edit, Publication } from "../api/types";
 import { QuietButton } from "../ui/Button";
 import { Choice, type Option } from "../ui/Choice";

@@ -17,4 +17,6 @@ test("as far from the spine on one hand as on the other", () => {
   const box = { x: 12, y: 20, width: 60, height: 30 };
   expect(mirrored(box, 148)).toEqual({ x: 76, y: 20, width: 60, height: 30 });
   expect(mirrored(mirrored(box, 148), 148)).toEqual(box);
+  // 148 - 10.1 - 112 is 25.900000000000006 in binary
+  expect(mirrored({ ...box, x: 10.1, width: 112 }, 148).x).toBe(25.9);
 });

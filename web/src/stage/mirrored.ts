@@ -10,11 +10,14 @@ export function isMirrored(
   return owner.type === "onParent" && own.sides === "BOTH" && page.side === "LEFT";
 }
 
+/** Finer than anything is placed; what binary fractions add to a number is not shown. */
+const FINEST = 1e4;
+
 /**
  * Where something lies on the other hand; mirrored once more, it is back.
  *
- * @param width of the page
+ * @param width of the page, in millimetres
  */
 export function mirrored(box: Box, width: number): Box {
-  return { ...box, x: width - box.x - box.width };
+  return { ...box, x: Math.round((width - box.x - box.width) * FINEST) / FINEST };
 }

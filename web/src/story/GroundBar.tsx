@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useRef, useState } from "react";
 import styled from "styled-components";
-import { readReversal, useSteps } from "../api/queries";
+import { readReversal } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Edit, Panel, Publication, Reversal, Story } from "../api/types";
 import { useChanges } from "../api/useChanges";
 import { useTrying } from "../api/trying";

@@ -1,4 +1,4 @@
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import { roomFor } from "../api/story";
 import type { Publication } from "../api/types";
 import { Button } from "../ui/Button";

@@ -5,7 +5,7 @@ import { EditorView } from "prosemirror-view";
 import "prosemirror-view/style/prosemirror.css";
 import { useCallback, useEffect, useRef, useState } from "react";
 import styled from "styled-components";
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import { fields } from "../api/fields";
 import { useFlow, useStory } from "../api/story";
 import type { Publication, Story } from "../api/types";

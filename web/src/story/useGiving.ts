@@ -1,7 +1,8 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { answered, client } from "../api/client";
-import { useSteps, type Point } from "../api/queries";
+import { type Point } from "../api/queries";
+import { useSteps } from "../api/steps";
 import { readStory } from "../api/story";
 import type { Publication, TextStratum } from "../api/types";
 import { useStatus } from "../ui/Status";

@@ -1,4 +1,4 @@
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Publication } from "../api/types";
 import { ofLook, type Chosen } from "./chosen";
 

@@ -1,5 +1,6 @@
 import styled from "styled-components";
-import { useMends, usePart, useSteps } from "../api/queries";
+import { useMends, usePart } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Extent, Mend, Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";

@@ -1,4 +1,4 @@
-import { useSteps } from "../api/queries";
+import { useSteps } from "../api/steps";
 import type { Publication, TextStratum, Tinted } from "../api/types";
 import { Stack } from "../ui/Field";
 import { TintField } from "../ui/TintField";

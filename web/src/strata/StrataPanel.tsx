@@ -393,12 +393,6 @@ function Text({
           </Fold>
         )}
         {run && (
-          <Button onPress={() => pickUp(stratum)}>
-            <Copy size={15} aria-hidden />
-            Pick up its look
-          </Button>
-        )}
-        {run && (
           <Fold head={<Name>Colour these words…</Name>}>
             <RunColor publication={publication} stratum={stratum} color={run.color} />
           </Fold>
@@ -407,6 +401,12 @@ function Text({
           <Fold head={<Name>Change the text and its frame…</Name>}>
             <FrameEditor publication={publication} owner={stratum.owner} frame={frame} />
           </Fold>
+        )}
+        {run && (
+          <Button onPress={() => pickUp(stratum)}>
+            <Copy size={15} aria-hidden />
+            Pick up its look
+          </Button>
         )}
       </Below>
     </>

@@ -1,315 +1,158 @@
 package yewberry.pdf;
 
-import java.awt.geom.AffineTransform;
 import java.awt.geom.GeneralPath;
 import java.awt.geom.Point2D;
-import java.awt.geom.Rectangle2D;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.io.InputStream;
-import java.util.ArrayDeque;
-import java.util.Deque;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
 import java.util.List;
-import org.apache.pdfbox.contentstream.operator.OperatorName;
-import org.apache.pdfbox.cos.COSArray;
+import java.util.Map;
+import org.apache.pdfbox.contentstream.operator.Operator;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSName;
-import org.apache.pdfbox.cos.COSNumber;
-import org.apache.pdfbox.cos.COSString;
-import org.apache.pdfbox.pdmodel.PDResources;
-import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.font.PDType3Font;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.pdmodel.graphics.form.PDTransparencyGroup;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
+import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
+import yewberry.core.Cancellation;
+import yewberry.pdf.read.PathEngine;
 
-/**
- * Where the operators of a content stream paint (ISO 32000-1, 8.3.4, 8.5.2 and 9.4): where text
- * begins that is shown, and the middle of a path, on the page as it is seen.
- */
-final class ContentPlaces {
-    private final PDResources resources;
-    private final AffineTransform toSeen;
-    private final Deque<State> saved = new ArrayDeque<>();
-    private State state;
-    private AffineTransform text = new AffineTransform();
-    private AffineTransform line = new AffineTransform();
-    private GeneralPath path = new GeneralPath();
+/** Goes through a page, as it is drawn, to tell where each operator of its content paints. */
+final class ContentPlaces extends PathEngine {
+    /** A page draws so many forms at most; a hostile one has forms within forms without end. */
+    private static final int MOST_FORMS = 20_000;
 
-    /**
-     * Of the content of a page.
-     *
-     * @param toSeen from the space of the page to points from the top left of it as it is seen
-     */
-    ContentPlaces(PDResources resources, AffineTransform toSeen) {
-        this(resources, toSeen, new State(new AffineTransform()));
-    }
+    private Places places;
 
-    private ContentPlaces(PDResources resources, AffineTransform toSeen, State state) {
-        this.resources = resources;
-        this.toSeen = toSeen;
-        this.state = state;
+    /** Whether an operator is being followed, which may stand for others. */
+    private boolean within;
+
+    private int number;
+    private int forms;
+
+    private ContentPlaces(PDPage page) {
+        super(page);
     }
 
     /**
-     * Of a form that is drawn now.
+     * Where the operators of one stream paint: where text begins, or the middle of a path, in
+     * points from the top left of the page as it is seen.
      *
-     * @param matrix of the form
+     * @param points by the number of the operator in its stream, from 1
+     * @param forms what is drawn by an operator, likewise
      */
-    ContentPlaces within(PDResources own, AffineTransform matrix) {
-        State begins = state.copy();
-        begins.place.concatenate(matrix);
-        return new ContentPlaces(own, toSeen, begins);
-    }
+    record Places(Map<Integer, Point2D> points, Map<Integer, Places> forms) {
+        /** Where it does not matter. */
+        static final Places ANYWHERE = new Places(Map.of(), Map.of());
 
-    /** Those parameters of 8.4 that count here. */
-    private static final class State {
-        private AffineTransform place;
-        private PDFont font;
-        private double size;
-        private double leading;
-        private double character;
-        private double word;
-        private double across = 1;
+        private static final Point2D ORIGIN = new Point2D.Double();
 
-        State(AffineTransform place) {
-            this.place = place;
+        Point2D at(int operator) {
+            return points.getOrDefault(operator, ORIGIN);
         }
 
-        State copy() {
-            State copy = new State(new AffineTransform(place));
-            copy.font = font;
-            copy.size = size;
-            copy.leading = leading;
-            copy.character = character;
-            copy.word = word;
-            copy.across = across;
-            return copy;
+        Places form(int operator) {
+            return forms.getOrDefault(operator, ANYWHERE);
         }
     }
 
-    /** From the space that is drawn in now to the page as it is seen. */
-    AffineTransform place() {
-        AffineTransform place = new AffineTransform(toSeen);
-        place.concatenate(state.place);
-        return place;
-    }
-
-    /** Where text that is shown next begins, in points from the top left of the page as seen. */
-    Point2D text() {
-        AffineTransform all = new AffineTransform(toSeen);
-        all.concatenate(state.place);
-        all.concatenate(text);
-        return new Point2D.Double(all.getTranslateX(), all.getTranslateY());
-    }
-
-    /** The middle of the path so far, likewise. */
-    Point2D middle() {
-        Rectangle2D bounds = path.getBounds2D();
-        return toSeen.transform(new Point2D.Double(bounds.getCenterX(), bounds.getCenterY()), null);
-    }
-
-    /** What has to be known before an operator paints. */
-    void before(String operator, List<Object> operands) {
-        switch (operator) {
-            case OperatorName.SHOW_TEXT_LINE -> nextLine(0, -state.leading);
-            case OperatorName.SHOW_TEXT_LINE_AND_SPACE -> {
-                state.word = number(operands, 0);
-                state.character = number(operands, 1);
-                nextLine(0, -state.leading);
-            }
-            default -> {
-                // it paints where it stands
-            }
-        }
-    }
-
-    /** What an operator comes to for those behind it. */
-    void after(String operator, List<Object> operands) {
-        switch (operator) {
-            case OperatorName.SAVE -> saved.push(state.copy());
-            case OperatorName.RESTORE -> {
-                if (!saved.isEmpty()) {
-                    state = saved.pop();
-                }
-            }
-            case OperatorName.CONCAT -> state.place.concatenate(matrix(operands));
-            case OperatorName.BEGIN_TEXT -> {
-                text = new AffineTransform();
-                line = new AffineTransform();
-            }
-            case OperatorName.SET_MATRIX -> {
-                line = matrix(operands);
-                text = new AffineTransform(line);
-            }
-            case OperatorName.MOVE_TEXT -> nextLine(number(operands, 0), number(operands, 1));
-            case OperatorName.MOVE_TEXT_SET_LEADING -> {
-                state.leading = -number(operands, 1);
-                nextLine(number(operands, 0), number(operands, 1));
-            }
-            case OperatorName.NEXT_LINE -> nextLine(0, -state.leading);
-            case OperatorName.SET_TEXT_LEADING -> state.leading = number(operands, 0);
-            case OperatorName.SET_CHAR_SPACING -> state.character = number(operands, 0);
-            case OperatorName.SET_WORD_SPACING -> state.word = number(operands, 0);
-            case OperatorName.SET_TEXT_HORIZONTAL_SCALING ->
-                    state.across = number(operands, 0) / 100;
-            case OperatorName.SET_FONT_AND_SIZE -> {
-                state.font = font(operands);
-                state.size = number(operands, 1);
-            }
-            case OperatorName.SHOW_TEXT,
-                    OperatorName.SHOW_TEXT_LINE,
-                    OperatorName.SHOW_TEXT_LINE_AND_SPACE,
-                    OperatorName.SHOW_TEXT_ADJUSTED -> {
-                if (!operands.isEmpty()) {
-                    shown(operands.getLast());
-                }
-            }
-            default -> segment(operator, operands);
-        }
-    }
-
-    /** Nothing where it is missing or broken: then what is shown takes no room. */
-    private PDFont font(List<Object> operands) {
+    /**
+     * @throws IOException if the page cannot be drawn, or has forms without end
+     */
+    static Places of(PDPage page) throws IOException {
+        ContentPlaces engine = new ContentPlaces(page);
+        Places all = new Places(new HashMap<>(), new HashMap<>());
+        engine.places = all;
         try {
-            return !operands.isEmpty() && operands.getFirst() instanceof COSName name
-                    ? resources.getFont(name)
-                    : null;
-        } catch (IOException broken) {
-            return null;
+            engine.processPage(page);
+        } catch (UncheckedIOException endless) {
+            throw endless.getCause();
+        }
+        return all;
+    }
+
+    @Override
+    protected void processOperator(Operator operator, List<COSBase> operands) throws IOException {
+        if (within) {
+            super.processOperator(operator, operands); // a part of another one, such as of '
+            return;
+        }
+        number++;
+        within = true;
+        try {
+            super.processOperator(operator, operands);
+        } finally {
+            within = false;
         }
     }
 
-    private void segment(String operator, List<Object> operands) {
-        switch (operator) {
-            case OperatorName.MOVE_TO -> {
-                Point2D to = point(operands, 0);
-                path.moveTo(to.getX(), to.getY());
-            }
-            case OperatorName.LINE_TO -> {
-                Point2D to = point(operands, 0);
-                begun(to);
-                path.lineTo(to.getX(), to.getY());
-            }
-            case OperatorName.CURVE_TO ->
-                    curve(point(operands, 0), point(operands, 2), point(operands, 4));
-            case OperatorName.CURVE_TO_REPLICATE_INITIAL_POINT -> {
-                begun(point(operands, 0));
-                curve(path.getCurrentPoint(), point(operands, 0), point(operands, 2));
-            }
-            case OperatorName.CURVE_TO_REPLICATE_FINAL_POINT ->
-                    curve(point(operands, 0), point(operands, 2), point(operands, 2));
-            case OperatorName.APPEND_RECT -> rectangle(operands);
-            case OperatorName.FILL_NON_ZERO,
-                    OperatorName.LEGACY_FILL_NON_ZERO,
-                    OperatorName.FILL_EVEN_ODD,
-                    OperatorName.STROKE_PATH,
-                    OperatorName.CLOSE_AND_STROKE,
-                    OperatorName.FILL_NON_ZERO_AND_STROKE,
-                    OperatorName.FILL_EVEN_ODD_AND_STROKE,
-                    OperatorName.CLOSE_FILL_NON_ZERO_AND_STROKE,
-                    OperatorName.CLOSE_FILL_EVEN_ODD_AND_STROKE,
-                    OperatorName.ENDPATH ->
-                    path = new GeneralPath();
-            default -> {
-                // it moves nothing
-            }
+    private interface Drawn {
+        void go() throws IOException;
+    }
+
+    /** Follows the content of a form by itself. */
+    private void form(Drawn drawn) throws IOException {
+        Cancellation.check();
+        if (++forms > MOST_FORMS) {
+            // PDFBox goes on behind any other failure of a form
+            throw new UncheckedIOException(new IOException("Forms within forms without end"));
+        }
+        Places outer = places;
+        int at = number;
+        places = new Places(new HashMap<>(), new HashMap<>());
+        outer.forms().put(at, places);
+        number = 0;
+        within = false;
+        try {
+            drawn.go();
+        } finally {
+            places = outer;
+            number = at;
+            within = true;
         }
     }
 
-    /** A path that begins without a point is broken, and begins where it goes. */
-    private void begun(Point2D at) {
-        if (path.getCurrentPoint() == null) {
-            path.moveTo(at.getX(), at.getY());
-        }
+    @Override
+    public void showForm(PDFormXObject form) throws IOException {
+        form(() -> super.showForm(form));
     }
 
-    private void curve(Point2D one, Point2D two, Point2D to) {
-        begun(one);
-        path.curveTo(one.getX(), one.getY(), two.getX(), two.getY(), to.getX(), to.getY());
+    @Override
+    public void showTransparencyGroup(PDTransparencyGroup form) throws IOException {
+        form(() -> super.showTransparencyGroup(form));
     }
 
-    private void rectangle(List<Object> operands) {
-        double x = number(operands, 0);
-        double y = number(operands, 1);
-        double right = x + number(operands, 2);
-        double top = y + number(operands, 3);
-        double[] corners = {x, y, right, y, right, top, x, top};
-        state.place.transform(corners, 0, corners, 0, 4);
-        path.moveTo(corners[0], corners[1]);
-        for (int i = 2; i < corners.length; i += 2) {
-            path.lineTo(corners[i], corners[i + 1]);
-        }
-        path.closePath();
+    @Override
+    protected void fill(GeneralPath path) {
+        places.points().put(number, middle(path));
     }
 
-    private void nextLine(double x, double y) {
-        line.translate(x, y);
-        text = new AffineTransform(line);
+    @Override
+    protected void stroke(GeneralPath path) {
+        places.points().put(number, middle(path));
     }
 
-    /** 9.4.4: the text goes on behind what is shown. */
-    private void shown(Object operand) {
-        switch (operand) {
-            case COSString string -> shown(string);
-            case COSArray pieces -> {
-                for (COSBase each : pieces) {
-                    if (each instanceof COSNumber by) {
-                        double back = -by.floatValue() / 1000 * state.size;
-                        boolean down = state.font != null && state.font.isVertical();
-                        text.translate(down ? 0 : back * state.across, down ? back : 0);
-                    } else if (each instanceof COSString string) {
-                        shown(string);
-                    }
-                }
-            }
-            default -> {
-                // nothing is shown
-            }
-        }
+    @Override
+    protected void showText(byte[] string) throws IOException {
+        places.points().put(number, begun());
+        super.showText(string);
     }
 
-    private void shown(COSString string) {
-        if (state.font != null) {
-            try {
-                shown(string, state.font);
-            } catch (IOException broken) {
-                // the rest of it takes no room
-            }
-        }
+    @Override
+    protected void showType3Glyph(Matrix matrix, PDType3Font font, int code, Vector displacement) {
+        // its text is where it begins, whatever it paints
     }
 
-    private void shown(COSString string, PDFont font) throws IOException {
-        InputStream codes = new ByteArrayInputStream(string.getBytes());
-        while (codes.available() > 0) {
-            int before = codes.available();
-            int code = font.readCode(codes);
-            boolean space = before - codes.available() == 1 && code == ' ';
-            double more = state.character + (space ? state.word : 0);
-            Vector to = font.getDisplacement(code);
-            if (font.isVertical()) {
-                text.translate(0, to.getY() * state.size + more);
-            } else {
-                text.translate((to.getX() * state.size + more) * state.across, 0);
-            }
-        }
+    @Override
+    public void drawImage(PDImage image) {
+        // it has no colour that is another one
     }
 
-    private Point2D point(List<Object> operands, int from) {
-        return state.place.transform(
-                new Point2D.Double(number(operands, from), number(operands, from + 1)), null);
-    }
-
-    private static AffineTransform matrix(List<Object> operands) {
-        return new AffineTransform(
-                number(operands, 0),
-                number(operands, 1),
-                number(operands, 2),
-                number(operands, 3),
-                number(operands, 4),
-                number(operands, 5));
-    }
-
-    private static double number(List<Object> operands, int at) {
-        return at < operands.size() && operands.get(at) instanceof COSNumber number
-                ? number.floatValue()
-                : 0;
+    @Override
+    public void shadingFill(COSName name) {
+        // likewise
     }
 }

@@ -1,7 +1,5 @@
 package yewberry.pdf;
 
-import java.awt.geom.AffineTransform;
-import java.awt.geom.Point2D;
 import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -37,7 +35,6 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Recolor;
 import yewberry.pdf.read.DeviceColors;
-import yewberry.pdf.read.SeenPage;
 
 /**
  * The content of a page with some of its colours changed: before what is painted in one of them
@@ -65,9 +62,9 @@ final class RecoloredContent {
 
     /**
      * What the same form comes to depends on the colours that it begins with, and where colours
-     * change in some areas only, on where it is drawn.
+     * change in some areas only, on where it paints.
      */
-    private record FormUse(COSStream form, List<Object> colors, List<AffineTransform> place) {}
+    private record FormUse(COSStream form, List<Object> colors, ContentPlaces.Places places) {}
 
     /**
      * @param content that takes the place of the page's
@@ -82,7 +79,8 @@ final class RecoloredContent {
     Optional<Changed> of(PDPage page) throws IOException {
         PDResources resources =
                 page.getResources() == null ? new PDResources() : page.getResources();
-        ContentPlaces places = new ContentPlaces(resources, SeenPage.toSeen(page));
+        ContentPlaces.Places places =
+                colors.hasAreas() ? ContentPlaces.of(page) : ContentPlaces.Places.ANYWHERE;
         Rewriting rewriting = new Rewriting(resources, new State(), places, 0);
         WrittenContent written = rewriting.of(new PDFStreamParser(page));
         if (!rewriting.changed) {
@@ -135,7 +133,7 @@ final class RecoloredContent {
     private final class Rewriting {
         private final PDResources resources;
         private final int depth;
-        private final ContentPlaces places;
+        private final ContentPlaces.Places places;
         private final Deque<State> saved = new ArrayDeque<>();
         private final WrittenContent out = new WrittenContent();
 
@@ -148,9 +146,13 @@ final class RecoloredContent {
         private final Map<List<Object>, COSName> names = new LinkedHashMap<>();
 
         private State state;
+
+        /** Of the operator in this stream, from 1. */
+        private int number;
+
         private boolean changed;
 
-        Rewriting(PDResources resources, State state, ContentPlaces places, int depth) {
+        Rewriting(PDResources resources, State state, ContentPlaces.Places places, int depth) {
             this.resources = resources;
             this.places = places;
             this.state = state;
@@ -163,14 +165,8 @@ final class RecoloredContent {
                     token != null;
                     token = parser.parseNextToken()) {
                 if (token instanceof Operator operator) {
-                    if (colors.hasAreas()) {
-                        List<Object> own = List.copyOf(operands);
-                        places.before(operator.getName(), own);
-                        operator(operator, operands);
-                        places.after(operator.getName(), own);
-                    } else {
-                        operator(operator, operands);
-                    }
+                    number++;
+                    operator(operator, operands);
                     operands = new ArrayList<>();
                 } else {
                     operands.add(token);
@@ -315,13 +311,14 @@ final class RecoloredContent {
                     : Optional.empty();
         }
 
-        private Optional<Recoloring> change(ColorSet of, Optional<Recolor.What> what, Point2D at)
+        private Optional<Recoloring> change(ColorSet of, Optional<Recolor.What> what)
                 throws IOException {
             if (of.color().isEmpty() || what.isEmpty()) {
                 return Optional.empty();
             }
             PDColor color = of.color().get();
-            return colors.change(color.getColorSpace(), color.getComponents(), what.get(), at);
+            return colors.change(
+                    color.getColorSpace(), color.getComponents(), what.get(), places.at(number));
         }
 
         // what is painted in it
@@ -334,8 +331,7 @@ final class RecoloredContent {
             painted(
                     tokens(operator, operands),
                     fills ? Optional.of(Recolor.What.TEXT) : Optional.empty(),
-                    strokes ? Optional.of(Recolor.What.TEXT) : Optional.empty(),
-                    places.text());
+                    strokes ? Optional.of(Recolor.What.TEXT) : Optional.empty());
         }
 
         private void paint(Operator operator, List<Object> operands, boolean fills, boolean strokes)
@@ -347,20 +343,16 @@ final class RecoloredContent {
             painted(
                     all,
                     fills ? Optional.of(Recolor.What.FILLS) : Optional.empty(),
-                    strokes ? Optional.of(Recolor.What.LINES) : Optional.empty(),
-                    places.middle());
+                    strokes ? Optional.of(Recolor.What.LINES) : Optional.empty());
         }
 
         private void painted(
-                List<Object> tokens,
-                Optional<Recolor.What> fills,
-                Optional<Recolor.What> strokes,
-                Point2D at)
+                List<Object> tokens, Optional<Recolor.What> fills, Optional<Recolor.What> strokes)
                 throws IOException {
             out.add(path);
             path.clear();
-            Optional<Recoloring> fill = change(state.fill, fills, at);
-            Optional<Recoloring> stroke = change(state.stroke, strokes, at);
+            Optional<Recoloring> fill = change(state.fill, fills);
+            Optional<Recoloring> stroke = change(state.stroke, strokes);
             Optional<Color> fillColor = fill.flatMap(Recoloring::to);
             Optional<Color> strokeColor = stroke.flatMap(Recoloring::to);
             if (fillColor.isPresent()) {
@@ -439,7 +431,7 @@ final class RecoloredContent {
                     new FormUse(
                             form,
                             List.of(state.fill.again(), state.stroke.again(), state.rendering),
-                            colors.hasAreas() ? List.of(places.place()) : List.of());
+                            places.form(number));
             Optional<COSStream> known = forms.get(use);
             if (known == null) {
                 forms.put(use, Optional.empty()); // it may draw itself
@@ -476,8 +468,7 @@ final class RecoloredContent {
             PDFormXObject read = new PDFormXObject(form);
             PDResources own = read.getResources() == null ? resources : read.getResources();
             State begin = state.copy();
-            ContentPlaces within = places.within(own, read.getMatrix().createAffineTransform());
-            Rewriting inner = new Rewriting(own, begin, within, depth + 1);
+            Rewriting inner = new Rewriting(own, begin, places.form(number), depth + 1);
             WrittenContent written = inner.of(new PDFStreamParser(read));
             if (!inner.changed) {
                 return Optional.empty();

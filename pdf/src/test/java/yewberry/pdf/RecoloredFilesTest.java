@@ -1,6 +1,7 @@
 package yewberry.pdf;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.awt.geom.Point2D;
 import java.awt.image.BufferedImage;
@@ -20,6 +21,9 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSInteger;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -27,6 +31,7 @@ import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -183,6 +188,12 @@ class RecoloredFilesTest {
                         Math.abs((one & 255) - other.blue())));
     }
 
+    private static void holds(BufferedImage drawn, int x, int y, Rgb wanted) {
+        assertThat(apart(drawn.getRGB(x, y), wanted))
+                .as("at %d, %d: %s", x, y, rgb(drawn.getRGB(x, y)))
+                .isLessThanOrEqualTo(1);
+    }
+
     private static Rgb rgb(int packed) {
         return new Rgb(packed >> 16 & 255, packed >> 8 & 255, packed & 255);
     }
@@ -286,7 +297,16 @@ class RecoloredFilesTest {
     }
 
     private static byte[] page(String content) throws IOException {
-        return FilesOfOthers.drawn((document, page) -> contents(document, page, content));
+        return FilesOfOthers.drawn((document, page) -> {
+            PDResources resources = page.getResources();
+            COSArray face = new COSArray();
+            face.add(resources.getFont(COSName.getPDFName("F1")).getCOSObject());
+            face.add(COSInteger.get(60));
+            COSDictionary set = new COSDictionary();
+            set.setItem(COSName.FONT, face);
+            resources.put(COSName.getPDFName("Set"), new PDExtendedGraphicsState(set));
+            contents(document, page, content);
+        });
     }
 
     private static void contents(PDDocument document, PDPage page, String content)
@@ -327,12 +347,8 @@ class RecoloredFilesTest {
         PageScene scene = scene(file, false, recolor(RED, within, chosen));
         Path after = added(file, scene);
         BufferedImage drawn = FilesOfOthers.ghostscriptDraws(after, folder);
-        assertThat(apart(drawn.getRGB(20, 160), Rgb.hex(first)))
-                .as("first, %s", rgb(drawn.getRGB(20, 160)))
-                .isLessThanOrEqualTo(1);
-        assertThat(apart(drawn.getRGB(60, 160), Rgb.hex(second)))
-                .as("second, %s", rgb(drawn.getRGB(60, 160)))
-                .isLessThanOrEqualTo(1);
+        holds(drawn, 20, 160, Rgb.hex(first));
+        holds(drawn, 60, 160, Rgb.hex(second));
         assertThat(matches(after, scene)).isTrue();
     }
 
@@ -418,12 +434,8 @@ class RecoloredFilesTest {
         PageScene scene = scene(file, true, gone);
         Path after = added(file, scene);
         BufferedImage drawn = FilesOfOthers.ghostscriptDraws(after, folder);
-        assertThat(apart(drawn.getRGB(20, 150), Rgb.hex(first)))
-                .as("first, %s", rgb(drawn.getRGB(20, 150)))
-                .isLessThanOrEqualTo(1);
-        assertThat(apart(drawn.getRGB(60, 150), Rgb.hex(second)))
-                .as("second, %s", rgb(drawn.getRGB(60, 150)))
-                .isLessThanOrEqualTo(1);
+        holds(drawn, 20, 150, Rgb.hex(first));
+        holds(drawn, 60, 150, Rgb.hex(second));
         assertThat(matches(after, scene)).isTrue();
     }
 
@@ -517,6 +529,10 @@ class RecoloredFilesTest {
                 "0.8 0.1 0.1 rg q 1 0 0 1 40 0 cm 0 0 40 40 re f Q 0 0 40 40 re f | #008040 | #cc1a1a",
                 "0.8 0.1 0.1 RG 20 w 10 20 m 30 20 l S 50 20 m 70 20 l S | #008040 | #cc1a1a",
                 "0.8 0.1 0.1 rg 0 0 m 0 40 40 40 v 40 0 l h f 40 0 m 40 40 80 40 y 80 0 l h f | #008040 | #cc1a1a",
+                // operators without what they need, and more restored than saved
+                "0.8 0.1 0.1 rg Q Q 1 0 cm 0 0 40 40 re f 40 0 40 40 re f | #008040 | #cc1a1a",
+                "0.8 0.1 0.1 rg BT /F1 60 Tf 12 2 Td 7 Td (I) Tj 48 0 Td (I) Tj ET | #008040 | #cc1a1a",
+                "0.8 0.1 0.1 rg BT 12 2 Td /Set gs (I  ) Tj (I) Tj ET | #008040 | #cc1a1a",
                 // a face that is missing takes no room
                 "0.8 0.1 0.1 rg BT /None 60 Tf 400 0 Td (I) Tj (I) Tj ET 0 0 40 40 re f 40 0 40 40 re f | #008040 | #cc1a1a",
                 // a path is where its middle is, though it reaches farther
@@ -538,12 +554,8 @@ class RecoloredFilesTest {
         PageScene scene = scene(file, false, in(new Rect(0, 0, 40, 180), RED, all));
         Path after = added(file, scene);
         BufferedImage drawn = FilesOfOthers.ghostscriptDraws(after, folder);
-        assertThat(apart(drawn.getRGB(20, 160), Rgb.hex(first)))
-                .as("first, %s", rgb(drawn.getRGB(20, 160)))
-                .isLessThanOrEqualTo(1);
-        assertThat(apart(drawn.getRGB(68, 160), Rgb.hex(second)))
-                .as("second, %s", rgb(drawn.getRGB(68, 160)))
-                .isLessThanOrEqualTo(1);
+        holds(drawn, 20, 160, Rgb.hex(first));
+        holds(drawn, 68, 160, Rgb.hex(second));
         assertThat(matches(after, scene)).isTrue();
     }
 
@@ -558,8 +570,8 @@ class RecoloredFilesTest {
         for (int i = 0; i < 2; i++) {
             PageScene scene = scene(file, false, in(words.get(i), RED, Recolor.What.TEXT));
             BufferedImage drawn = FilesOfOthers.ghostscriptDraws(added(file, scene), folder);
-            assertThat(apart(drawn.getRGB(17, 50), i == 0 ? GREEN : RED)).isLessThanOrEqualTo(1);
-            assertThat(apart(drawn.getRGB(17, 160), i == 0 ? RED : GREEN)).isLessThanOrEqualTo(1);
+            holds(drawn, 17, 50, i == 0 ? GREEN : RED);
+            holds(drawn, 17, 160, i == 0 ? RED : GREEN);
         }
     }
 
@@ -592,6 +604,31 @@ class RecoloredFilesTest {
         squares(file, scene, GREEN, RED);
     }
 
+    @Test
+    void forms_that_draw_one_another_without_end_are_refused_and_not_followed() throws IOException {
+        byte[] file =
+                FilesOfOthers.drawn((document, page) -> {
+                    PDResources resources = page.getResources();
+                    String content = "0.8 0.1 0.1 rg 0 0 1 1 re f";
+                    for (int level = 0; level < 16; level++) { // 2^16 squares
+                        PDFormXObject form = new PDFormXObject(document);
+                        form.setBBox(new PDRectangle(40, 40));
+                        form.setResources(resources);
+                        try (var out = form.getContentStream().createOutputStream()) {
+                            out.write(content.getBytes(StandardCharsets.US_ASCII));
+                        }
+                        COSName name = COSName.getPDFName("Level" + level);
+                        resources.put(name, form);
+                        content = "/%s Do /%s Do".formatted(name.getName(), name.getName());
+                    }
+                    contents(document, page, content);
+                });
+        PageScene scene = scene(file, false, in(new Rect(0, 0, 60, 180), RED, Recolor.What.FILLS));
+        assertThatThrownBy(() -> added(file, scene))
+                .isInstanceOf(IOException.class)
+                .hasMessageContaining("without end");
+    }
+
     /** The colour that a form begins with is that around it (ISO 32000-1, 8.10.1). */
     @ParameterizedTest
     @CsvSource(
@@ -610,8 +647,8 @@ class RecoloredFilesTest {
     private void squares(byte[] file, PageScene scene, Rgb first, Rgb second) throws IOException {
         Path after = added(file, scene);
         BufferedImage drawn = FilesOfOthers.ghostscriptDraws(after, folder);
-        assertThat(apart(drawn.getRGB(20, 160), first)).isLessThanOrEqualTo(1);
-        assertThat(apart(drawn.getRGB(100, 160), second)).isLessThanOrEqualTo(1);
+        holds(drawn, 20, 160, first);
+        holds(drawn, 100, 160, second);
         assertThat(matches(after, scene)).isTrue();
         Path back = folder.resolve("back.pdf");
         KnownFile with = KnownFile.of(Files.readAllBytes(after));

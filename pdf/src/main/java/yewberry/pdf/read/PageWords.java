@@ -314,8 +314,9 @@ public final class PageWords extends PathEngine {
             return;
         }
         PDGraphicsState state = getGraphicsState();
-        Optional<Color> color = used(state.getNonStrokingColor(), Recolor.What.FILLS, middle(path));
-        if (isLeftOut(state.getNonStrokingColor(), Recolor.What.FILLS, middle(path))) {
+        Point2D at = middle(path);
+        Optional<Color> color = used(state.getNonStrokingColor(), Recolor.What.FILLS, at);
+        if (isLeftOut(state.getNonStrokingColor(), Recolor.What.FILLS, at)) {
             return;
         }
         other(path, path, color, state.getNonStrokeAlphaConstant(), false);
@@ -351,8 +352,9 @@ public final class PageWords extends PathEngine {
             drawn.get().append(line, false);
             return;
         }
-        Optional<Color> color = used(state.getStrokingColor(), Recolor.What.LINES, middle(path));
-        if (!isLeftOut(state.getStrokingColor(), Recolor.What.LINES, middle(path))) {
+        Point2D at = middle(path);
+        Optional<Color> color = used(state.getStrokingColor(), Recolor.What.LINES, at);
+        if (!isLeftOut(state.getStrokingColor(), Recolor.What.LINES, at)) {
             other(path, line, color, state.getAlphaConstant(), false);
         }
     }

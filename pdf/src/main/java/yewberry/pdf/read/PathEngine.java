@@ -46,15 +46,21 @@ public abstract class PathEngine extends PDFGraphicsStreamEngine {
     @Override
     public final void showTextString(byte[] string) throws IOException {
         Point2D outer = begin();
-        super.showTextString(string);
-        begun = outer;
+        try {
+            super.showTextString(string);
+        } finally {
+            begun = outer;
+        }
     }
 
     @Override
     public final void showTextStrings(COSArray strings) throws IOException {
         Point2D outer = begin();
-        super.showTextStrings(strings);
-        begun = outer;
+        try {
+            super.showTextStrings(strings);
+        } finally {
+            begun = outer;
+        }
     }
 
     private Point2D begin() {
