@@ -47,6 +47,7 @@ import { give, pickedFrom } from "./picked";
 import { GroundBar } from "./GroundBar";
 import { groundedIn, type Grounded } from "./grounded";
 import { PickedLook } from "./PickedLook";
+import { caretAsSeen } from "./caretAsSeen";
 import { StorySync } from "./StorySync";
 import { allWritten, asWritten, docOf, schema } from "./text";
 import { useCaret } from "./useCaret";
@@ -388,6 +389,10 @@ function Writing({
         return false;
       },
       handleDOMEvents: {
+        keydown: (view) => {
+          caretAsSeen(view);
+          return false;
+        },
         beforeinput: (_, event) => {
           const back = event.inputType === "historyUndo";
           if (back || event.inputType === "historyRedo") {
@@ -423,6 +428,9 @@ function Writing({
 
   useEffect(() => {
     if (!old) {
+      if (view.current) {
+        caretAsSeen(view.current);
+      }
       sync.current?.receive(story.paragraphs.map(asWritten), story.revision);
     }
   }, [story, old, busy]);
@@ -435,9 +443,10 @@ function Writing({
       restParagraph !== undefined && restCharacter !== undefined
         ? { paragraph: restParagraph, character: restCharacter }
         : undefined;
-    const state = view.current?.state;
-    if (view.current && state && !view.current.composing && (at ?? endIn(state))) {
-      view.current.dispatch(tellEnd(view.current.state, at));
+    const made = view.current;
+    if (made && !made.composing && (at ?? endIn(made.state))) {
+      caretAsSeen(made);
+      made.dispatch(tellEnd(made.state, at));
     }
   }, [restParagraph, restCharacter, rest?.words]);
 
@@ -445,6 +454,7 @@ function Writing({
   useEffect(() => {
     const made = view.current;
     if (made && !made.composing) {
+      caretAsSeen(made);
       made.dispatch(made.state.tr.setMeta("server", true));
     }
   }, [marksKnown]);

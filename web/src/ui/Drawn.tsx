@@ -1,14 +1,10 @@
+import { useEffect, useRef } from "react";
 import styled from "styled-components";
 import { theme } from "../theme";
 
-const Desk = styled.div<{ $height: number }>`
+const Desk = styled.div`
   padding: 12px;
   background: ${theme.color.desk};
-  & svg {
-    display: block;
-    width: 100%;
-    height: ${({ $height }) => $height}px;
-  }
 `;
 
 /** A picture of pages on the desk, as tall as asked for. */
@@ -22,13 +18,20 @@ export function Drawn({
   picture: string | undefined;
   height: number;
 }) {
-  return (
-    <Desk
-      $height={height}
-      role="img"
-      aria-label={label}
-      // The picture is drawn by our own server from numbers and glyph outlines.
-      dangerouslySetInnerHTML={{ __html: picture ?? "" }}
-    />
-  );
+  const desk = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const element = desk.current;
+    if (!element) {
+      return;
+    }
+    // All pictures name their parts alike: in a tree of its own each finds those that are its own.
+    const tree = element.shadowRoot ?? element.attachShadow({ mode: "open" });
+    // The picture is drawn by our own server from numbers and glyph outlines.
+    tree.innerHTML = picture ?? "";
+    const svg = tree.querySelector("svg");
+    svg?.setAttribute("width", "100%");
+    svg?.setAttribute("height", `${height}`);
+    svg?.style.setProperty("display", "block");
+  }, [picture, height]);
+  return <Desk ref={desk} role="img" aria-label={label} style={{ minHeight: height }} />;
 }

@@ -22,6 +22,17 @@ import yewberry.core.color.Rgb;
 @ExtendWith(Browser.class)
 class AccessibilityTest {
     static void passesAxe(Page page) {
+        // one picture's parts would be drawn with those of another, which axe does not tell
+        assertThat(
+                        page.evaluate(
+                                """
+                                () => {
+                                  const ids = [...document.querySelectorAll("[id]")].map(({ id }) => id);
+                                  return ids.filter((id, at) => ids.indexOf(id) < at);
+                                }
+                                """))
+                .as("ids that stand twice")
+                .isEqualTo(List.of());
         // what passes would be told as well, node by node
         var violationsOnly = new AxeRunOptions();
         violationsOnly.setResultTypes(List.of("violations"));

@@ -311,8 +311,6 @@ class JourneyTest {
         Locator paragraphs = Browser.story(page).locator("p");
         assertThat(Browser.story(page)).isFocused();
         page.keyboard().press("End");
-        // a hand needs longer from one key to another
-        page.waitForTimeout(60);
         page.keyboard().press("Enter");
         page.keyboard().type("Bring a torch");
         assertThat(paragraphs.nth(1)).hasText("Bring a torch");

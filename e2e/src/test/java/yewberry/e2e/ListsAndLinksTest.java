@@ -14,8 +14,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** Lists, tabs and links of a story, and stories that wait to be placed. */
 @ExtendWith(Browser.class)
 class ListsAndLinksTest {
-    private static final double SETTLED = 60;
-
     private static Page open(Browser.Window window) {
         Page page = window.openDemo("?page=5");
         button(page, "Text: The telescopes").click();
@@ -39,9 +37,7 @@ class ListsAndLinksTest {
 
     private static void into(Page page, int paragraph) {
         paragraphs(page).nth(paragraph).click();
-        page.waitForTimeout(SETTLED);
         page.keyboard().press("Home");
-        page.waitForTimeout(SETTLED);
     }
 
     private static void choose(Page page, String label, String option) {
@@ -62,7 +58,6 @@ class ListsAndLinksTest {
         Page page = open(window);
         into(page, 0);
         page.keyboard().press("Shift+End");
-        page.waitForTimeout(SETTLED);
         button(page, "Link, language…").click();
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         Locator address =
@@ -89,7 +84,6 @@ class ListsAndLinksTest {
         // another one in its place
         into(page, 0);
         page.keyboard().press("Shift+End");
-        page.waitForTimeout(SETTLED);
         button(page, "Link, language…").click();
         assertThat(address).hasValue("https://observatory.example/glass");
         choose(page, "They lead to", "A heading");
@@ -119,7 +113,6 @@ class ListsAndLinksTest {
         assertThat(marks.nth(1)).containsText("8.");
         // what is divided off has the next number, and the first keeps its own
         page.keyboard().press("End");
-        page.waitForTimeout(SETTLED);
         page.keyboard().press("Enter");
         page.keyboard().type("One more");
         assertThat(marks.nth(0)).containsText("7.");
@@ -134,7 +127,6 @@ class ListsAndLinksTest {
         Page page = open(window);
         into(page, 0);
         page.keyboard().press("End");
-        page.waitForTimeout(SETTLED);
         page.keyboard().press("Shift+Alt+T");
         page.keyboard().type("9 inches");
         assertThat(read(page)).containsText(Pattern.compile("The telescopes\\s9 inches"));
