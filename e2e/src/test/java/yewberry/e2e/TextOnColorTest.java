@@ -95,9 +95,7 @@ class TextOnColorTest {
         String midnight = "#122540";
         int before = rectangles(page, midnight);
         page.keyboard().press("Control+Home");
-        page.waitForTimeout(60);
         page.keyboard().press("Control+Shift+ArrowRight");
-        page.waitForTimeout(60);
         assertThat(page.locator(".ProseMirror .chosen").first()).isVisible();
         button(page, "Ground…").click();
         Locator bar =
