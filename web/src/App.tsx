@@ -1,5 +1,6 @@
 import { useEffect } from "react";
 import { BrowserRouter, Route, Routes } from "react-router";
+import { useLeaving } from "./api/useLeaving";
 import { PublicationScreen } from "./publication/PublicationScreen";
 import { useFollowing } from "./publication/useOthers";
 import { Shelf } from "./shelf/Shelf";
@@ -15,6 +16,7 @@ const Output = lazily(async () => (await import("./output/Output")).Output);
 
 export function App() {
   useFollowing();
+  useLeaving();
   useEffect(readAll, []);
   return (
     <BrowserRouter>

@@ -416,9 +416,17 @@ function Writing({
     made.focus();
     setChosen(chosenIn(made.state));
     const leaving = () => void same.commit();
+    const closing = (event: BeforeUnloadEvent) => {
+      leaving();
+      if (same.waits()) {
+        event.preventDefault();
+      }
+    };
     window.addEventListener("pagehide", leaving);
+    window.addEventListener("beforeunload", closing);
     return () => {
       window.removeEventListener("pagehide", leaving);
+      window.removeEventListener("beforeunload", closing);
       same.end();
       sync.current = null;
       view.current = null;

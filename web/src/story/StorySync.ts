@@ -34,6 +34,9 @@ export class StorySync {
   /** As the server has it, so far as is known. */
   private known: Written[] = [];
   private knownRevision = 0;
+
+  /** As it is being stored. */
+  private sent: Written[] = [];
   private storing: Promise<void> | undefined;
   private pause: number | undefined;
   private follow: number | undefined;
@@ -85,10 +88,9 @@ export class StorySync {
 
   /** The edit that makes what is known read otherwise; nothing where it reads so. */
   writing(here: Written[]): Edit | undefined {
-    const part = stretch(this.known, here);
-    return part.was.length > 0 || part.paragraphs.length > 0
-      ? { type: "writeText", story: this.around.story, ...part }
-      : undefined;
+    return isSame(this.known, here)
+      ? undefined
+      : { type: "writeText", story: this.around.story, ...stretch(this.known, here) };
   }
 
   /**
@@ -116,6 +118,7 @@ export class StorySync {
     window.clearTimeout(this.follow);
     this.follow = undefined;
     this.around.onBusy(true);
+    this.sent = here;
     const stored = this.around.store(() => edit);
     this.around.settle(stored);
     this.storing = stored.then((kept) => {
@@ -126,6 +129,12 @@ export class StorySync {
       this.around.onBusy(false);
     });
     return this.storing;
+  }
+
+  /** Whether something was typed that waits until what is on its way is stored. */
+  waits(): boolean {
+    const here = this.here();
+    return this.storing !== undefined && here !== undefined && !isSame(this.sent, here);
   }
 
   /** Takes in what the server has at a revision, and keeps what was typed here meanwhile. */
@@ -144,10 +153,10 @@ export class StorySync {
     const here = allWritten(view.state.doc);
     const both = together(this.known, here, there);
     this.known = there;
-    const part = stretch(here, both);
-    if (part.was.length === 0 && part.paragraphs.length === 0) {
+    if (isSame(here, both)) {
       return;
     }
+    const part = stretch(here, both);
     let from = 0;
     const first = here.findIndex((each) => sameWritten(each, part.was[0]));
     const at = part.was.length > 0 ? first : here.findIndex((e) => e.paragraph === part.behind) + 1;
@@ -170,6 +179,11 @@ export class StorySync {
     }
     view.dispatch(change.setMeta("server", true));
   }
+}
+
+function isSame(one: Written[], other: Written[]): boolean {
+  const { was, paragraphs } = stretch(one, other);
+  return was.length === 0 && paragraphs.length === 0;
 }
 
 interface ParagraphPlace {

@@ -19,6 +19,7 @@ import yewberry.core.asset.PlaneImage;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Limits;
 import yewberry.core.raster.PlaneRaster;
+import yewberry.pdf.read.Annotations;
 import yewberry.pdf.read.DeviceColors;
 import yewberry.pdf.read.ImageCache;
 import yewberry.pdf.read.PagePlates;
@@ -118,6 +119,27 @@ public final class PdfDocuments implements Documents {
                                     width,
                                     height,
                                     words(document, page, colors).lines());
+                    case ANNOTATED ->
+                            PagePlates.paintAnnotated(
+                                    page,
+                                    layers(document),
+                                    colors,
+                                    images,
+                                    toPixels,
+                                    width,
+                                    height,
+                                    renewed(document));
+                    case ANNOTATIONS ->
+                            PagePlates.paintAnnotations(
+                                    page,
+                                    layers(document),
+                                    colors,
+                                    images,
+                                    toPixels,
+                                    width,
+                                    height,
+                                    renewed(document),
+                                    words(document, page, colors).lines());
                 });
     }
 
@@ -144,7 +166,17 @@ public final class PdfDocuments implements Documents {
             throws IOException {
         SeenPage seen = SeenPage.of(page);
         return PageWords.of(
-                page, layers(document), colors, SeenPage.toSeen(page), seen.width(), seen.height());
+                page,
+                layers(document),
+                renewed(document),
+                colors,
+                SeenPage.toSeen(page),
+                seen.width(),
+                seen.height());
+    }
+
+    private static boolean renewed(PDDocument document) {
+        return Annotations.renewed(document.getDocumentCatalog().getCOSObject());
     }
 
     private static Optional<PDOptionalContentProperties> layers(PDDocument document) {

@@ -31,11 +31,15 @@ public record FilePage(
     public enum Part {
         ALL,
         /** All but its text, and the lines that belong to that. */
-        WITHOUT_TEXT
+        WITHOUT_TEXT,
+        /** All, and its annotations and form fields over it. */
+        ANNOTATED,
+        /** Its annotations and form fields only, without their text. */
+        ANNOTATIONS
     }
 
-    /** The same without its text. */
-    FilePage withoutText() {
-        return new FilePage(number, Part.WITHOUT_TEXT, medium, recolored, condition);
+    /** Another part of the same page. */
+    FilePage only(Part other) {
+        return new FilePage(number, other, medium, recolored, condition);
     }
 }

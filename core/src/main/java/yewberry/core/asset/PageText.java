@@ -14,18 +14,25 @@ import yewberry.core.publication.Recolor;
  * seen.
  *
  * @param faces that it is written in
- * @param stretches in the order of the file
+ * @param stretches in the order of the file, those of the page itself before those of annotations
  * @param colors that anything is painted in, each once for each kind of thing
+ * @param annotations where annotations and form fields show something, over all of the page
  */
 public record PageText(
-        List<FileFace> faces, List<Stretch> stretches, List<Unread> unread, List<Used> colors) {
-    public static final PageText NONE = new PageText(List.of(), List.of(), List.of(), List.of());
+        List<FileFace> faces,
+        List<Stretch> stretches,
+        List<Unread> unread,
+        List<Used> colors,
+        List<Place> annotations) {
+    public static final PageText NONE =
+            new PageText(List.of(), List.of(), List.of(), List.of(), List.of());
 
     public PageText {
         faces = List.copyOf(faces);
         stretches = List.copyOf(stretches);
         unread = List.copyOf(unread);
         colors = List.copyOf(colors);
+        annotations = List.copyOf(annotations);
     }
 
     /**
@@ -101,7 +108,9 @@ public record PageText(
      * @param color what it comes to on the medium
      * @param seen what its own colour is on a screen, even where it is painted in another one
      * @param overprints whether it prints over what is below
-     * @param ground what else the page paints where it stands
+     * @param ground what else the page paints where it stands, without its annotations
+     * @param annotation what the annotation or form field that it is in paints below it; nothing
+     *     for what is written on the page itself
      */
     public record Stretch(
             int number,
@@ -114,6 +123,7 @@ public record PageText(
             Rgb seen,
             boolean overprints,
             Ground ground,
+            Optional<Ground> annotation,
             List<Line> lines) {
         public Stretch {
             lines = List.copyOf(lines);
@@ -181,7 +191,7 @@ public record PageText(
         SEE_THROUGH("Text that is see-through or blended with what is below."),
         PATTERN("Text that is filled with a pattern."),
         COVERED("Text that something else is painted over."),
-        ANNOTATION("Annotations and form fields, and words in them, are not read."),
+        ANNOTATION("Annotations and form fields that leave it to each program how they look."),
         UNREADABLE("The page could not be read.");
 
         private final String words;

@@ -162,6 +162,16 @@ public final class Pictures {
          */
         Placeable withoutText(boolean withPictures);
 
+        /**
+         * What the annotations and form fields of a page of a PDF paint, without their text.
+         *
+         * @param withPictures whether pictures are part of it
+         */
+        Placeable annotations(boolean withPictures);
+
+        /** A page of a PDF with its annotations and form fields over it. */
+        Placeable annotated();
+
         /** Whether it shows a picture, or may. */
         boolean isPicture();
     }
@@ -304,7 +314,21 @@ public final class Pictures {
 
         @Override
         public Placeable withoutText(boolean withPictures) {
-            return new Placed(asset, view.withoutText(), colors, withPictures, seeThrough);
+            return only(FilePage.Part.WITHOUT_TEXT, withPictures);
+        }
+
+        @Override
+        public Placeable annotations(boolean withPictures) {
+            return only(FilePage.Part.ANNOTATIONS, withPictures);
+        }
+
+        @Override
+        public Placeable annotated() {
+            return only(FilePage.Part.ANNOTATED, true);
+        }
+
+        private Placeable only(FilePage.Part part, boolean withPictures) {
+            return new Placed(asset, view.only(part), colors, withPictures, seeThrough);
         }
 
         @Override
@@ -323,6 +347,7 @@ public final class Pictures {
                     List.of(),
                     List.of(),
                     List.of(new PageText.Unread(PageText.Why.UNREADABLE, 1, Optional.empty())),
+                    List.of(),
                     List.of());
         }
     }

@@ -24,6 +24,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recolor;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.Origin;
 import yewberry.core.scene.Rect;
 
 /**
@@ -47,6 +48,9 @@ public record FileMend(String words, Edit edit, double ratio, double difference)
             PressCondition condition) {
         if (contrast.veiled() || !(contrast.run().paint().defined() instanceof Rgb own)) {
             return List.of(); // what a colour comes to through what lies over it is not known here
+        }
+        if (contrast.run().origin() instanceof Origin.FromAnnotation) {
+            return List.of(); // annotations are not painted anew
         }
         Palette palette = new Palette(publication::swatch, condition);
         Rgb now = contrast.worst().foreground();

@@ -66,6 +66,9 @@ public final class SceneStamp {
                 case Item.FrontFill fill -> {
                     add(fill.frame(), fill.opacity(), fill.blend(), fill.goesTo());
                     add(fill.form().path());
+                    if (fill.isImported()) {
+                        add("with its annotations");
+                    }
                     add(fill.paint());
                 }
                 case Item.TextFill fill -> {

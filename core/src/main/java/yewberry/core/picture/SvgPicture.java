@@ -43,6 +43,9 @@ public final class SvgPicture {
 
     private static final int FINE_PPI = 288;
 
+    /** Of more places one around them all is painted. */
+    private static final int MOST_PLACES = 40;
+
     /** What of a file cannot be drawn as shapes is at most so many pixels a page. */
     private static final double MOST_PIXELS = 16e6;
 
@@ -182,6 +185,7 @@ public final class SvgPicture {
                 case Item.Lettering text -> letters(shown, text);
             }
         }
+        annotations(shown);
         body.append("</g>");
         if (guides) {
             guide("bleed", visible, "1 3");
@@ -295,6 +299,21 @@ public final class SvgPicture {
                     PaintedAreas.picture(
                             PageRaster.of(scene, scene.upTo(fill), region, ppi).image(view)),
                     region);
+        }
+    }
+
+    /** Those of the page of a file, with what they come to on what they lie on. */
+    private void annotations(MediumScene scene) {
+        List<Rect> places = scene.annotations();
+        Optional<Rect> around = places.stream().reduce(Rect::union);
+        for (Rect place : places.size() > MOST_PLACES ? around.stream().toList() : places) {
+            Rect region = place.intersection(scene.boxes().bleed());
+            if (!region.isEmpty()) {
+                image(
+                        PaintedAreas.picture(
+                                PageRaster.of(scene, scene.annotated(), region, ppi).image(view)),
+                        region);
+            }
         }
     }
 

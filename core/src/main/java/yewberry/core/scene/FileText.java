@@ -5,8 +5,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import yewberry.core.asset.PageText;
+import yewberry.core.asset.Pictures;
 import yewberry.core.color.Color;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
@@ -17,11 +19,15 @@ import yewberry.core.text.Type;
 
 /**
  * The text of a page of a file. The file paints it, so it is no item of a scene; but it is judged
- * like all text, on what the file has behind it and on what lies behind the file.
+ * like all text, on what the file has behind it and on what lies behind the file. Annotations and
+ * form fields lie over all else, whatever is put over the page.
  *
- * @param ground what of the file lies behind it, if anything
+ * @param ground what of the page of the file lies behind it, if anything
+ * @param onTop what the annotation that it is in has behind it, from the lowest up; nothing for
+ *     text of the page itself
  */
-record FileText(Item.GlyphRun run, Optional<Item.FrontFill> ground) {
+record FileText(
+        Item.GlyphRun run, Optional<Item.FrontFill> ground, Optional<List<Item.FrontFill>> onTop) {
     private static final UUID NO_SWATCH = new UUID(0, 0);
 
     /** Sizes that a look can have, in points. */
@@ -55,7 +61,12 @@ record FileText(Item.GlyphRun run, Optional<Item.FrontFill> ground) {
             all.add(
                     new FileText(
                             run(each, faces.get(each.face()), page, picture),
-                            ground(each.ground(), page, picture)));
+                            ground(each.ground(), page, picture.pixels()::withoutText),
+                            each.annotation()
+                                    .map(own ->
+                                            ground(own, page, picture.pixels()::annotations)
+                                                    .stream()
+                                                    .toList())));
         }
         return all;
     }
@@ -65,7 +76,9 @@ record FileText(Item.GlyphRun run, Optional<Item.FrontFill> ground) {
         String of = "%s %d ".formatted(picture.asset().sha256(), picture.page());
         Rect trim = page.frame();
         return new Item.GlyphRun(
-                page.origin(),
+                stretch.annotation().isPresent() && page.origin() instanceof Origin.FromFile file
+                        ? new Origin.FromAnnotation(file.page(), file.name())
+                        : page.origin(),
                 page.element(),
                 id(of + "paragraph " + stretch.number()),
                 id(of + stretch.number()),
@@ -119,25 +132,35 @@ record FileText(Item.GlyphRun run, Optional<Item.FrontFill> ground) {
                 Look.Overprint.BLACK);
     }
 
+    /**
+     * @param drawn what is painted there, with pictures or without
+     */
     private static Optional<Item.FrontFill> ground(
-            PageText.Ground ground, Item.FrontFill page, AreaPaint.Picture picture) {
+            PageText.Ground ground,
+            Item.FrontFill page,
+            Function<Boolean, Pictures.Placeable> drawn) {
         return switch (ground) {
             case PageText.Ground.Bare bare -> Optional.empty();
             case PageText.Ground.Flat(Color color) ->
                     Optional.of(with(page, new AreaPaint.Solid(paint(color, color, false))));
             case PageText.Ground.Mixed(boolean pictured) ->
-                    Optional.of(
-                            with(
-                                    page,
-                                    new AreaPaint.Picture(
-                                            picture.asset(),
-                                            picture.page(),
-                                            picture.pixels().withoutText(pictured),
-                                            picture.place(),
-                                            picture.tiled(),
-                                            picture.runOut(),
-                                            picture.seeThrough())));
+                    Optional.of(drawnAs(page, drawn.apply(pictured)));
         };
+    }
+
+    /** The page with other pixels of the same file. */
+    static Item.FrontFill drawnAs(Item.FrontFill page, Pictures.Placeable pixels) {
+        AreaPaint.Picture picture = (AreaPaint.Picture) page.paint();
+        return with(
+                page,
+                new AreaPaint.Picture(
+                        picture.asset(),
+                        picture.page(),
+                        pixels,
+                        picture.place(),
+                        picture.tiled(),
+                        picture.runOut(),
+                        picture.seeThrough()));
     }
 
     private static Item.FrontFill with(Item.FrontFill page, AreaPaint paint) {

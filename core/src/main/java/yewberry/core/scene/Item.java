@@ -625,7 +625,7 @@ public sealed interface Item {
 
         /** Whether it is written in the file that the page is from, which paints it. */
         public boolean isInFile() {
-            return origin instanceof Origin.FromFile;
+            return origin.isInFile();
         }
 
         /** Of the type, in points. */

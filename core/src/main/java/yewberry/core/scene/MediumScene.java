@@ -1,6 +1,7 @@
 package yewberry.core.scene;
 
 import java.lang.ref.SoftReference;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -100,8 +101,14 @@ public final class MediumScene {
         if (text.isEmpty()) {
             return items.subList(0, indexOf(item));
         }
-        List<Item> below = items.subList(0, indexOf(file().orElseThrow()));
-        return Stream.concat(below.stream(), text.get().ground().stream()).toList();
+        int page = indexOf(file().orElseThrow());
+        List<Item> below = new ArrayList<>(items.subList(0, page));
+        text.get().ground().ifPresent(below::add);
+        if (text.get().onTop().isPresent()) {
+            below.addAll(items.subList(page + 1, items.size()));
+            below.addAll(text.get().onTop().get());
+        }
+        return List.copyOf(below);
     }
 
     /** An item and what lies below it, from the lowest up. */
@@ -111,6 +118,9 @@ public final class MediumScene {
 
     /** What lies above an item and lets it through, from the lowest up. */
     public List<Item.Filled> veils(Item item) {
+        if (written(item).filter(text -> text.onTop().isPresent()).isPresent()) {
+            return List.of();
+        }
         Rect bounds = item instanceof Item.Lettering letters ? letters.inkBounds() : item.bounds();
         int at = indexOf(written(item).isPresent() ? file().orElseThrow() : item);
         return items.subList(at + 1, items.size()).stream()
@@ -140,6 +150,36 @@ public final class MediumScene {
                 .filter(AreaPaint.Picture.class::isInstance)
                 .map(AreaPaint.Picture.class::cast)
                 .flatMap(picture -> picture.pixels().text().unread().stream())
+                .toList();
+    }
+
+    /**
+     * Where annotations and form fields of the page of a file show something. Readers draw them
+     * over all else; they are no items, since no output takes them along but the file itself.
+     */
+    public List<Rect> annotations() {
+        return file().stream()
+                .flatMap(page ->
+                        ((AreaPaint.Picture) page.paint())
+                                .pixels().text().annotations().stream()
+                                        .map(place ->
+                                                new Rect(
+                                                        page.frame().x() + place.x(),
+                                                        page.frame().y() + place.y(),
+                                                        place.width(),
+                                                        place.height())))
+                .toList();
+    }
+
+    /** All items, with the page of a file as it is with its annotations. */
+    public List<Item> annotated() {
+        return items.stream()
+                .map(item ->
+                        item instanceof Item.FrontFill fill && fill.isImported()
+                                ? FileText.drawnAs(
+                                        fill,
+                                        ((AreaPaint.Picture) fill.paint()).pixels().annotated())
+                                : item)
                 .toList();
     }
 

@@ -47,8 +47,10 @@ import yewberry.core.findings.Offer;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.mends.ColorMend;
+import yewberry.core.mends.FileMend;
 import yewberry.core.mends.Remedy;
 import yewberry.core.mends.WholeMend;
+import yewberry.core.picture.SvgPicture;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
@@ -85,7 +87,13 @@ class FileTextTest {
     private static final Cmyk WHITE = new Cmyk(0, 0, 0, 0);
 
     /** Three words of the size of 10 pt, one below the other, whose letters are boxes. */
-    private record Written(PageText.Ground ground, Color color) implements Documents {
+    private record Written(
+            PageText.Ground ground, Optional<PageText.Ground> annotation, Color color)
+            implements Documents {
+        Written(PageText.Ground ground, Color color) {
+            this(ground, Optional.empty(), color);
+        }
+
         @Override
         public Asset.Document read(KnownFile file) {
             Asset.Leaf leaf = new Asset.Leaf(200, 100, false, List.of());
@@ -130,8 +138,16 @@ class FileTextTest {
                             COATED.toScreen(color),
                             false,
                             ground,
+                            annotation,
                             List.of(new PageText.Line(30, 50, 18, glyphs)));
-            return new PageText(List.of(face), List.of(stretch), List.of(), COLORS);
+            return new PageText(
+                    List.of(face),
+                    List.of(stretch),
+                    List.of(),
+                    COLORS,
+                    annotation.isPresent()
+                            ? List.of(new PageText.Place(25, 40, 40, 15))
+                            : List.of());
         }
     }
 
@@ -168,6 +184,13 @@ class FileTextTest {
     }
 
     private static final Legibility AA = new Legibility(COATED, Level.AA, Destination.PAPER);
+
+    /** The words are those of an annotation. */
+    private static Composer annotated(
+            PageText.Ground page, PageText.Ground annotation, Color color) {
+        Written written = new Written(page, Optional.of(annotation), color);
+        return new Composer(COATED, new Pictures(sha256 -> new byte[0], written));
+    }
 
     private static RunContrast judged(Publication set, PageText.Ground ground, Color color) {
         PageScene scene = composer(ground, color).compose(set, 4);
@@ -249,6 +272,42 @@ class FileTextTest {
         RunContrast judged = judged(veiled, new PageText.Ground.Bare(), BLACK);
         assertThat(judged.veiled()).isTrue();
         assertThat(judged.worst().ratio()).isLessThan(ratio(BLACK, WHITE) / 2);
+    }
+
+    @Test
+    void words_of_an_annotation_stand_over_all_that_is_put_on_the_page() {
+        Publication covered = after(set(), new BackgroundEdit.AddBackground(OWN, night(true)));
+        PageText.Ground bare = new PageText.Ground.Bare();
+        PageScene scene = annotated(bare, bare, PALE).compose(covered, 4);
+        RunContrast onNight = AA.judge(scene).getFirst();
+        assertThat(onNight.run().origin().inWords())
+                .isEqualTo("an annotation or a form field of “Log”");
+        assertThat(onNight.veiled()).isFalse();
+        assertThat(onNight.worst().ratio())
+                .isCloseTo(ratio(PALE, new Cmyk(100, 86, 42, 52)), within(0.02));
+        PageText.Ground paper = new PageText.Ground.Flat(WHITE);
+        RunContrast onPaper = AA.judge(annotated(bare, paper, PALE).compose(covered, 4)).getFirst();
+        assertThat(onPaper.worst().ratio()).isCloseTo(ratio(PALE, WHITE), within(0.02));
+        assertThat(SvgPicture.spread(List.of(scene), View.designed(Medium.PAPER, COATED), false))
+                .as("painted where it is, over the background")
+                .contains("<image x=\"25\" y=\"40\"");
+    }
+
+    @Test
+    void words_of_an_annotation_get_no_other_colour_but_what_lies_behind_them() {
+        PageText.Ground bare = new PageText.Ground.Bare();
+        Composer composer = annotated(bare, bare, PALE);
+        Publication set = set();
+        RunContrast pale = contrast(composer, set, 4).contrast();
+        assertThat(pale.passes()).isFalse();
+        assertThat(FileMend.of(pale, new Imported(FILE, 1), set, COATED)).isEmpty();
+        assertThat(
+                        FileMend.of(
+                                contrast(composer(bare, PALE), set, 4).contrast(),
+                                new Imported(FILE, 1),
+                                set,
+                                COATED))
+                .isNotEmpty();
     }
 
     @Test

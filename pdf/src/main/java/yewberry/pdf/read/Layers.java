@@ -33,11 +33,16 @@ final class Layers {
     }
 
     boolean isOff(PDXObject object) {
-        return object.getCOSObject().getDictionaryObject(COSName.OC) instanceof COSDictionary of
-                && isOff(of);
+        return isOff(object.getCOSObject());
     }
 
-    private boolean isOff(COSDictionary of) {
+    /** Whether a form, a picture or an annotation belongs to a layer that is off. */
+    boolean isOff(COSDictionary object) {
+        return object.getDictionaryObject(COSName.OC) instanceof COSDictionary of
+                && isSwitchedOff(of);
+    }
+
+    private boolean isSwitchedOff(COSDictionary of) {
         if (properties.isEmpty()) {
             return false;
         }
@@ -66,9 +71,15 @@ final class Layers {
     }
 
     void begin(COSName tag, COSDictionary of) {
-        boolean switched = COSName.OC.equals(tag) && of != null && isOff(of);
+        boolean switched = COSName.OC.equals(tag) && of != null && isSwitchedOff(of);
         sequences.push(switched);
         off += switched ? 1 : 0;
+    }
+
+    /** What begins now is part of none that a stream before it left open. */
+    void endAll() {
+        sequences.clear();
+        off = 0;
     }
 
     void end() {

@@ -39,6 +39,7 @@ import org.apache.pdfbox.pdmodel.graphics.shading.PDShading;
 import org.apache.pdfbox.pdmodel.graphics.state.PDGraphicsState;
 import org.apache.pdfbox.pdmodel.graphics.state.PDSoftMask;
 import org.apache.pdfbox.pdmodel.graphics.state.RenderingMode;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
 import yewberry.core.Cancellation;
@@ -152,6 +153,66 @@ public final class PagePlates extends PathEngine {
         plates.leftOut = Optional.of(Set.copyOf(lines));
         plates.processPage(page);
         return plates.surfaces.peek().raster();
+    }
+
+    /**
+     * The same with its annotations and form fields over it, in the colours of their own.
+     *
+     * @param renewed whether readers draw the form fields anew
+     */
+    public static PlaneRaster paintAnnotated(
+            PDPage page,
+            Optional<PDOptionalContentProperties> layers,
+            DeviceColors colors,
+            ImageCache images,
+            AffineTransform toPixels,
+            int width,
+            int height,
+            boolean renewed)
+            throws IOException {
+        PagePlates plates = new PagePlates(page, layers, colors, images, toPixels, width, height);
+        plates.processPage(page);
+        plates.annotations(page, renewed);
+        return plates.surfaces.peek().raster();
+    }
+
+    /**
+     * Its annotations and form fields only, without their text.
+     *
+     * @param renewed whether readers draw the form fields anew
+     * @param lines that belong to text: around their paths, in the space of the page
+     */
+    public static PlaneRaster paintAnnotations(
+            PDPage page,
+            Optional<PDOptionalContentProperties> layers,
+            DeviceColors colors,
+            ImageCache images,
+            AffineTransform toPixels,
+            int width,
+            int height,
+            boolean renewed,
+            Collection<Rectangle2D> lines)
+            throws IOException {
+        PagePlates plates = new PagePlates(page, layers, colors, images, toPixels, width, height);
+        plates.leftOut = Optional.of(Set.copyOf(lines));
+        COSDictionary bare = new COSDictionary(page.getCOSObject());
+        bare.removeItem(COSName.CONTENTS);
+        plates.processPage(new PDPage(bare));
+        plates.annotations(page, renewed);
+        return plates.surfaces.peek().raster();
+    }
+
+    /** Those that can be read. */
+    private void annotations(PDPage page, boolean renewed) throws IOException {
+        surfaces.push(surfaces.pop().asItIs());
+        for (PDAnnotation each : Annotations.of(page, layers, renewed).drawn()) {
+            layers.endAll();
+            try {
+                showAnnotation(each);
+            } catch (IOException broken) {
+                continue; // what of it was painted stays; it is told as not judged
+            }
+        }
     }
 
     /**

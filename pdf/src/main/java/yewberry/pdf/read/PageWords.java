@@ -17,11 +17,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType3Font;
 import org.apache.pdfbox.pdmodel.font.PDVectorFont;
@@ -64,16 +64,22 @@ public final class PageWords extends PathEngine {
 
     private final AffineTransform toSeen;
     private final Rectangle2D seen;
-    private final DeviceColors colors;
+    private DeviceColors colors;
     private final Layers layers;
     private final GlyphPaths glyphPaths = new GlyphPaths();
     private final FileFaces faces = new FileFaces();
     private final List<Pen> pens = new ArrayList<>();
-    private final List<OtherPaint> others = new ArrayList<>();
+    private final List<OtherPaint> onPage = new ArrayList<>();
+    private final List<OtherPaint> onTop = new ArrayList<>();
+    private final List<PageText.Place> annotations = new ArrayList<>();
     private final Map<PageText.Why, PageText.Unread> unread = new EnumMap<>(PageText.Why.class);
     private final Map<UsedKey, Integer> used = new LinkedHashMap<>();
     private int order;
     private int mixing;
+
+    /** Whether what is painted now is that of an annotation, over all of the page. */
+    private boolean annotates;
+
     private Area clipOf;
     private Rectangle2D clipBounds;
 
@@ -102,6 +108,7 @@ public final class PageWords extends PathEngine {
 
     /**
      * @param layers what of the file is switched off, if it has layers
+     * @param renewed whether readers draw the form fields anew
      * @param toSeen from the page's space to points from the top left of it as it is seen
      * @param width of the page as it is seen, in points
      * @param height likewise
@@ -110,6 +117,7 @@ public final class PageWords extends PathEngine {
     public static Read of(
             PDPage page,
             Optional<PDOptionalContentProperties> layers,
+            boolean renewed,
             DeviceColors colors,
             AffineTransform toSeen,
             double width,
@@ -119,46 +127,41 @@ public final class PageWords extends PathEngine {
                 new PageWords(
                         page, layers, colors, toSeen, new Rectangle2D.Double(0, 0, width, height));
         words.processPage(page);
-        for (PDAnnotation annotation : page.getAnnotations()) {
-            words.annotation(annotation);
-        }
+        words.annotations(Annotations.of(page, words.layers, renewed));
         return words.read();
     }
 
     // what the page paints
 
-    /** Those that show something; what it is, is not read. */
-    private void annotation(PDAnnotation annotation) {
-        boolean shows =
-                annotation.getNormalAppearanceStream() != null
-                        && !annotation.isHidden()
-                        && !annotation.isNoView();
-        PDRectangle box = annotation.getRectangle();
-        if (shows && box != null) {
-            Rectangle2D where =
-                    toSeen.createTransformedShape(
-                                    new Rectangle2D.Double(
-                                            box.getLowerLeftX(),
-                                            box.getLowerLeftY(),
-                                            box.getWidth(),
-                                            box.getHeight()))
-                            .getBounds2D();
-            used(PageText.Painted.ANNOTATIONS, Optional.empty());
-            count(PageText.Why.ANNOTATION, where);
+    private void annotations(Annotations all) {
+        colors = colors.asTheyAre();
+        annotates = true;
+        for (PDAnnotation each : all.drawn()) {
+            Rectangle2D where = Annotations.place(each, toSeen);
+            used.merge(
+                    new UsedKey(PageText.Painted.ANNOTATIONS, Optional.empty()), 1, Integer::sum);
+            if (!where.intersects(seen)) {
+                continue;
+            }
+            annotations.add(place(where.createIntersection(seen)));
+            layers.endAll();
+            try {
+                showAnnotation(each);
+            } catch (IOException broken) {
+                count(PageText.Why.ANNOTATION, where);
+            }
+        }
+        for (PDAnnotation each : all.undrawn()) {
+            count(PageText.Why.ANNOTATION, Annotations.place(each, toSeen));
         }
     }
 
+    private static PageText.Place place(Rectangle2D where) {
+        return new PageText.Place(where.getX(), where.getY(), where.getWidth(), where.getHeight());
+    }
+
     private void count(PageText.Why why, Rectangle2D where) {
-        PageText.Unread one =
-                new PageText.Unread(
-                        why,
-                        1,
-                        Optional.of(
-                                new PageText.Place(
-                                        where.getX(),
-                                        where.getY(),
-                                        where.getWidth(),
-                                        where.getHeight())));
+        PageText.Unread one = new PageText.Unread(why, 1, Optional.of(place(where)));
         unread.merge(
                 why,
                 one,
@@ -190,7 +193,7 @@ public final class PageWords extends PathEngine {
     }
 
     private void used(PageText.Painted what, Optional<Rgb> color) {
-        if (!layers.isOff()) {
+        if (!layers.isOff() && !annotates) {
             used.merge(new UsedKey(what, color), 1, Integer::sum);
         }
     }
@@ -224,15 +227,19 @@ public final class PageWords extends PathEngine {
             return;
         }
         boolean hides = flat.isPresent() && alpha == 1 && isPlain() && clip.isRectangular();
-        others.add(
-                new OtherPaint(
-                        order++,
-                        path.getBounds2D(),
-                        bounds,
-                        isRectangle(there) ? Optional.empty() : Optional.of(there),
-                        flat,
-                        hides,
-                        picture));
+        others().add(
+                        new OtherPaint(
+                                order++,
+                                path.getBounds2D(),
+                                bounds,
+                                isRectangle(there) ? Optional.empty() : Optional.of(there),
+                                flat,
+                                hides,
+                                picture));
+    }
+
+    private List<OtherPaint> others() {
+        return annotates ? onTop : onPage;
     }
 
     /** Around the clip, as the page is seen. */
@@ -374,15 +381,15 @@ public final class PageWords extends PathEngine {
             return;
         }
         used(PageText.Painted.PICTURES, Optional.empty());
-        int before = others.size();
+        int before = others().size();
         other(
                 square,
                 square,
                 Optional.empty(),
                 getGraphicsState().getNonStrokeAlphaConstant(),
                 !image.isStencil());
-        if (others.size() > before) {
-            count(PageText.Why.PICTURE, others.getLast().bounds());
+        if (others().size() > before) {
+            count(PageText.Why.PICTURE, others().getLast().bounds());
         }
     }
 
@@ -558,6 +565,7 @@ public final class PageWords extends PathEngine {
         pens.add(
                 new Pen(
                         order++,
+                        annotates,
                         face,
                         code,
                         text,
@@ -584,7 +592,8 @@ public final class PageWords extends PathEngine {
         if (outlines != null && outlines.count() < WORD) {
             unread.remove(PageText.Why.OUTLINES);
         }
-        PaintGrid grid = new PaintGrid(seen, others);
+        PaintGrid page = new PaintGrid(seen, onPage);
+        PaintGrid top = new PaintGrid(seen, onTop);
         PenLines lines = new PenLines();
         List<Rectangle2D> ownLines = new ArrayList<>();
         for (int i = 0; i < pens.size(); i++) {
@@ -594,22 +603,22 @@ public final class PageWords extends PathEngine {
                 lines.add(i, pen, Optional.empty());
                 continue;
             }
-            List<OtherPaint> touching = new ArrayList<>();
-            for (OtherPaint other : grid.at(pen.around())) {
-                if (other.isLineOf(pen)) {
-                    ownLines.add(other.path());
-                } else {
-                    touching.add(other);
-                }
-            }
+            List<OtherPaint> below = touching(pen, page, ownLines);
+            List<OtherPaint> above = touching(pen, top, ownLines);
             boolean covered =
-                    touching.stream()
+                    Stream.concat(below.stream(), above.stream())
                             .anyMatch(other ->
                                     other.order() > pen.order() && other.touches(pen.ink()));
             if (covered) {
                 count(PageText.Why.COVERED, pen.ink());
             } else {
-                lines.add(i, pen, Optional.of(ground(pen, touching)));
+                Pen.Grounds grounds =
+                        new Pen.Grounds(
+                                ground(pen, below),
+                                pen.annotates()
+                                        ? Optional.of(ground(pen, above))
+                                        : Optional.empty());
+                lines.add(i, pen, Optional.of(grounds));
             }
         }
         return new Read(
@@ -623,8 +632,26 @@ public final class PageWords extends PathEngine {
                                                 each.getKey().what(),
                                                 each.getKey().seen(),
                                                 each.getValue()))
-                                .toList()),
+                                .toList(),
+                        annotations),
                 ownLines.stream().distinct().toList());
+    }
+
+    /**
+     * What else is painted around a glyph, but for lines that belong to it.
+     *
+     * @param own gets those
+     */
+    private static List<OtherPaint> touching(Pen pen, PaintGrid grid, List<Rectangle2D> own) {
+        List<OtherPaint> touching = new ArrayList<>();
+        for (OtherPaint other : grid.at(pen.around())) {
+            if (other.isLineOf(pen)) {
+                own.add(other.path());
+            } else {
+                touching.add(other);
+            }
+        }
+        return touching;
     }
 
     /** What is below it, from the topmost down. */

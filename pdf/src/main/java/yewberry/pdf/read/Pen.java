@@ -1,6 +1,8 @@
 package yewberry.pdf.read;
 
 import java.awt.geom.Rectangle2D;
+import java.util.Optional;
+import yewberry.core.asset.PageText;
 import yewberry.core.color.Color;
 import yewberry.core.color.Rgb;
 
@@ -8,6 +10,7 @@ import yewberry.core.color.Rgb;
  * A glyph.
  *
  * @param order among all that the page paints
+ * @param annotates whether it is part of an annotation, over all of the page
  * @param x of its origin, as the page is seen
  * @param y likewise
  * @param advance to the next
@@ -15,6 +18,7 @@ import yewberry.core.color.Rgb;
  */
 record Pen(
         int order,
+        boolean annotates,
         FileFaces.Open face,
         int glyph,
         String text,
@@ -27,6 +31,14 @@ record Pen(
         Color color,
         Rgb seen,
         boolean overprints) {
+    /**
+     * What it stands on.
+     *
+     * @param page what the page paints there
+     * @param annotation what its annotation does, if it is in one
+     */
+    record Grounds(PageText.Ground page, Optional<PageText.Ground> annotation) {}
+
     /** Around a glyph what lies behind it counts, as for all text: in em, at least in points. */
     private static final double AROUND = 0.05;
 

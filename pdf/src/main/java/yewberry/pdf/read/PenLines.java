@@ -23,15 +23,15 @@ final class PenLines {
     private final List<PageText.Glyph> glyphs = new ArrayList<>();
     private Pen first;
     private int number;
-    private PageText.Ground ground;
+    private Pen.Grounds grounds;
     private double x;
     private double baseline;
     private double end;
 
     /**
-     * @param ground nothing for a space, which stands on whatever is there
+     * @param under nothing for a space, which stands on whatever is there
      */
-    void add(int at, Pen pen, Optional<PageText.Ground> under) {
+    void add(int at, Pen pen, Optional<Pen.Grounds> under) {
         if (under.isEmpty() && glyphs.isEmpty()) {
             return;
         }
@@ -58,7 +58,7 @@ final class PenLines {
             stretch();
             first = pen;
             number = at;
-            ground = under.get();
+            grounds = under.get();
             there = new double[] {pen.x(), pen.y()};
         }
         x = there[0];
@@ -75,15 +75,16 @@ final class PenLines {
         end = at + pen.advance();
     }
 
-    private boolean isAlike(Pen pen, Optional<PageText.Ground> under) {
-        return pen.face() == first.face()
+    private boolean isAlike(Pen pen, Optional<Pen.Grounds> under) {
+        return pen.annotates() == first.annotates()
+                && pen.face() == first.face()
                 && pen.size() == first.size()
                 && pen.degrees() == first.degrees()
                 && pen.overprints() == first.overprints()
                 && (under.isEmpty()
                         || pen.color().equals(first.color())
                                 && pen.seen().equals(first.seen())
-                                && under.get().equals(ground));
+                                && under.get().equals(grounds));
     }
 
     /** Where it stood before it was rotated about the first. */
@@ -115,7 +116,8 @@ final class PenLines {
                             first.color(),
                             first.seen(),
                             first.overprints(),
-                            ground,
+                            grounds.page(),
+                            grounds.annotation(),
                             lines));
             lines.clear();
         }

@@ -63,6 +63,11 @@ final class Surface {
         return new Surface(start, colors, alone ? null : below.copy(), knocksOut, needsShapes());
     }
 
+    /** The same page, for what is not painted in other colours. */
+    Surface asItIs() {
+        return new Surface(raster, colors.asTheyAre(), null, false, false);
+    }
+
     PlaneRaster raster() {
         return raster;
     }

@@ -137,6 +137,7 @@ final class PageStream {
         list(out, text.stretches(), PageStream::stretch);
         list(out, text.unread(), PageStream::unread);
         list(out, text.colors(), PageStream::used);
+        list(out, text.annotations(), PageStream::place);
     }
 
     static PageText text(DataInputStream in) throws IOException {
@@ -144,7 +145,8 @@ final class PageStream {
                 list(in, PageStream::face),
                 list(in, PageStream::stretch),
                 list(in, PageStream::unread),
-                list(in, PageStream::used));
+                list(in, PageStream::used),
+                list(in, PageStream::place));
     }
 
     private static void used(DataOutputStream out, PageText.Used used) throws IOException {
@@ -242,7 +244,16 @@ final class PageStream {
         color(out, stretch.color());
         color(out, stretch.seen());
         out.writeBoolean(stretch.overprints());
-        switch (stretch.ground()) {
+        ground(out, stretch.ground());
+        out.writeBoolean(stretch.annotation().isPresent());
+        if (stretch.annotation().isPresent()) {
+            ground(out, stretch.annotation().get());
+        }
+        list(out, stretch.lines(), PageStream::line);
+    }
+
+    private static void ground(DataOutputStream out, PageText.Ground ground) throws IOException {
+        switch (ground) {
             case PageText.Ground.Bare bare -> out.writeByte(BARE);
             case PageText.Ground.Flat(Color color) -> {
                 out.writeByte(FLAT);
@@ -251,7 +262,6 @@ final class PageStream {
             case PageText.Ground.Mixed(boolean pictured) ->
                     out.writeByte(pictured ? PICTURED : MIXED);
         }
-        list(out, stretch.lines(), PageStream::line);
     }
 
     private static PageText.Stretch stretch(DataInputStream in) throws IOException {
@@ -266,6 +276,7 @@ final class PageStream {
                 (Rgb) color(in),
                 in.readBoolean(),
                 ground(in),
+                in.readBoolean() ? Optional.of(ground(in)) : Optional.empty(),
                 list(in, PageStream::line));
     }
 
@@ -333,25 +344,26 @@ final class PageStream {
         out.writeInt(unread.count());
         out.writeBoolean(unread.where().isPresent());
         if (unread.where().isPresent()) {
-            PageText.Place place = unread.where().get();
-            out.writeDouble(place.x());
-            out.writeDouble(place.y());
-            out.writeDouble(place.width());
-            out.writeDouble(place.height());
+            place(out, unread.where().get());
         }
+    }
+
+    private static void place(DataOutputStream out, PageText.Place place) throws IOException {
+        out.writeDouble(place.x());
+        out.writeDouble(place.y());
+        out.writeDouble(place.width());
+        out.writeDouble(place.height());
+    }
+
+    private static PageText.Place place(DataInputStream in) throws IOException {
+        return new PageText.Place(
+                in.readDouble(), in.readDouble(), in.readDouble(), in.readDouble());
     }
 
     private static PageText.Unread unread(DataInputStream in) throws IOException {
         return new PageText.Unread(
                 PageText.Why.valueOf(in.readUTF()),
                 in.readInt(),
-                in.readBoolean()
-                        ? Optional.of(
-                                new PageText.Place(
-                                        in.readDouble(),
-                                        in.readDouble(),
-                                        in.readDouble(),
-                                        in.readDouble()))
-                        : Optional.empty());
+                in.readBoolean() ? Optional.of(place(in)) : Optional.empty());
     }
 }

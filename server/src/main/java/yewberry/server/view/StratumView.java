@@ -414,7 +414,7 @@ public sealed interface StratumView {
 
     private static int pages(Origin origin, Publication publication) {
         return switch (origin) {
-            case Origin.FromPage _, Origin.FromFile _ -> 1;
+            case Origin.FromPage _, Origin.FromFile _, Origin.FromAnnotation _ -> 1;
             case Origin.FromParent parent -> publication.pagesWith(parent.parent());
         };
     }
