@@ -138,6 +138,7 @@ export function FindingRow({
             <MendList
               publication={publication}
               run={finding.run}
+              inFile={finding.file !== undefined}
               place={{ page: finding.pageId, part: part(finding) }}
             />
           </Fold>

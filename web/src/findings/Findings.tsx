@@ -83,6 +83,7 @@ export function Findings() {
     pages,
     level,
   } = findings.data;
+  const pictures = notJudged.filter(({ why }) => why.length === 0).length;
   const kinds = [...new Set(all.map((finding) => finding.kind))];
   const isViewing = arranged === "viewing";
   const shown = matching(
@@ -140,8 +141,10 @@ export function Findings() {
                 {excepted.length > 0 &&
                   ` ${counted(excepted.length, "place is", "places are")} excepted.`}
                 {all.length > 1 && " The arrow keys go from one to the next."}
-                {notJudged.length > 0 &&
-                  ` Text inside ${counted(notJudged.length, "picture", "pictures")} cannot be judged.`}
+                {pictures > 0 &&
+                  ` Text inside ${counted(pictures, "picture", "pictures")} cannot be judged.`}
+                {pictures < notJudged.length &&
+                  ` Some of ${counted(notJudged.length - pictures, "file", "files")} cannot be judged.`}
               </p>
               <Line>
                 {all.some((each) => each.kind === "contrast") && (

@@ -107,10 +107,13 @@ function isColor(mend: Mend): boolean {
 export function MendList({
   publication,
   run,
+  inFile,
   place,
 }: {
   publication: Publication;
   run: string;
+  /** Whether it is written in a file, which Yewberry does not write anew. */
+  inFile?: boolean;
   /** Shown as it is and as each would make it, where the page itself does not show that. */
   place?: Place;
 }) {
@@ -128,7 +131,10 @@ export function MendList({
     return (
       <p>
         Nothing was found that makes this text legible everywhere it stands: no colour, background,
-        veil, shading, outline or size. Move it, or change what is behind it.
+        veil, shading, outline or size.{" "}
+        {inFile
+          ? "Change it in the program that made the file, or change what is behind it."
+          : "Move it, or change what is behind it."}
       </p>
     );
   }

@@ -449,7 +449,7 @@ function FileText({
         <Below>
           {isDesigned(viewing) && !stratum.passes && (
             <Fold head={<Name>Mend it…</Name>}>
-              <MendList publication={publication} run={stratum.run} />
+              <MendList publication={publication} run={stratum.run} inFile />
             </Fold>
           )}
           <Button onPress={() => setIsOpen(true)}>Colours of the file…</Button>

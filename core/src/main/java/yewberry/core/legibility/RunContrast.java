@@ -83,7 +83,11 @@ public record RunContrast(
                 case Item.FrontFill front ->
                         new Behind(
                                 front.element(),
-                                front.kind().toLowerCase(Locale.ROOT) + from,
+                                switch (front.origin()) {
+                                    case Origin.FromFile _ -> "page" + from;
+                                    case Origin.FromAnnotation there -> there.inWords();
+                                    default -> front.kind().toLowerCase(Locale.ROOT) + from;
+                                },
                                 front.origin(),
                                 isPicture);
                 case Item.TextFill text ->

@@ -4,7 +4,9 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import yewberry.core.color.View;
 import yewberry.core.raster.PageRaster;
+import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.Rect;
 import yewberry.core.scene.SceneKey;
 
 /** Pages as small PNG files, remembered at most for as long as they are made from the same. */
@@ -27,7 +29,7 @@ public final class SmallPicture {
 
     /** A page as it is once it is cut; not remembered. */
     public static byte[] trimmed(PageScene scene, View view, int ppi) {
-        return Png.quick(PageRaster.page(scene, view, scene.boxes().trim(), ppi));
+        return drawn(scene, view, scene.boxes().trim(), ppi);
     }
 
     /** A page out to its bleed. */
@@ -36,8 +38,16 @@ public final class SmallPicture {
         if (known != null && known.ppi() == ppi && known.view().equals(view)) {
             return known.file();
         }
-        byte[] file = Png.quick(PageRaster.page(scene, view, scene.boxes().bleed(), ppi));
+        byte[] file = drawn(scene, view, scene.boxes().bleed(), ppi);
         MEMO.put(scene.key(), new CachedPicture(view, ppi, file));
         return file;
+    }
+
+    private static byte[] drawn(PageScene scene, View view, Rect region, int ppi) {
+        MediumScene shown = scene.on(view);
+        return Png.quick(
+                shown.annotations().isEmpty()
+                        ? PageRaster.page(scene, view, region, ppi)
+                        : PageRaster.of(shown, shown.annotated(), region, ppi).image(view));
     }
 }

@@ -51,6 +51,7 @@ public final class SvgPicture {
 
     private final View view;
     private final boolean guides;
+    private final boolean annotated;
     private final PictureLinks links;
     private final int ppi;
     private final Map<String, Face.Outline> glyphs = new LinkedHashMap<>();
@@ -60,16 +61,20 @@ public final class SvgPicture {
     private int gradients;
     private int pictures;
 
-    private SvgPicture(View view, boolean guides, PictureLinks links, int ppi) {
+    /**
+     * @param annotated whether the annotations of the pages of files are seen
+     */
+    private SvgPicture(View view, boolean guides, boolean annotated, PictureLinks links, int ppi) {
         this.view = view;
         this.guides = guides;
+        this.annotated = annotated;
         this.links = links;
         this.ppi = ppi;
     }
 
     /** A page alone, out to its bleed on every side. */
     public static String page(PageScene scene, View view, boolean guides) {
-        SvgPicture picture = new SvgPicture(view, guides, PictureLinks.NONE, USUAL_PPI);
+        SvgPicture picture = new SvgPicture(view, guides, true, PictureLinks.NONE, USUAL_PPI);
         picture.draw(scene, 0, scene.boxes().bleed());
         return picture.document(scene.boxes().bleed());
     }
@@ -92,7 +97,7 @@ public final class SvgPicture {
      * @param marks that lie over it
      */
     public static String region(PageScene scene, Rect region, View view, Optional<Marks> marks) {
-        SvgPicture picture = new SvgPicture(view, false, PictureLinks.NONE, USUAL_PPI);
+        SvgPicture picture = new SvgPicture(view, false, true, PictureLinks.NONE, USUAL_PPI);
         picture.draw(scene, 0, scene.boxes().bleed().intersection(region));
         marks.ifPresent(picture::marks);
         return picture.document(region);
@@ -126,12 +131,12 @@ public final class SvgPicture {
                     "A picture of a spread has %d to %d pixels per inch."
                             .formatted(LEAST_PPI, FINE_PPI));
         }
-        return new SvgPicture(view, guides, links, ppi).arranged(arrange(scenes));
+        return new SvgPicture(view, guides, true, links, ppi).arranged(arrange(scenes));
     }
 
     /** Pages beside each other as a file of its own, without guides, and fine enough for print. */
     public static String file(List<PlacedScene> pages, View view) {
-        return new SvgPicture(view, false, PictureLinks.NONE, ppi(pages)).arranged(pages);
+        return new SvgPicture(view, false, false, PictureLinks.NONE, ppi(pages)).arranged(pages);
     }
 
     /** How fine what cannot be drawn as shapes is in such a file, in pixels per inch. */
@@ -185,7 +190,9 @@ public final class SvgPicture {
                 case Item.Lettering text -> letters(shown, text);
             }
         }
-        annotations(shown);
+        if (annotated) {
+            annotations(shown);
+        }
         body.append("</g>");
         if (guides) {
             guide("bleed", visible, "1 3");

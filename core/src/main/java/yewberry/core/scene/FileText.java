@@ -61,10 +61,18 @@ record FileText(
             all.add(
                     new FileText(
                             run(each, faces.get(each.face()), page, picture),
-                            ground(each.ground(), page, picture.pixels()::withoutText),
+                            ground(
+                                    each.ground(),
+                                    page,
+                                    page.origin(),
+                                    picture.pixels()::withoutText),
                             each.annotation()
                                     .map(own ->
-                                            ground(own, page, picture.pixels()::annotations)
+                                            ground(
+                                                            own,
+                                                            page,
+                                                            annotation(page),
+                                                            picture.pixels()::annotations)
                                                     .stream()
                                                     .toList())));
         }
@@ -76,9 +84,7 @@ record FileText(
         String of = "%s %d ".formatted(picture.asset().sha256(), picture.page());
         Rect trim = page.frame();
         return new Item.GlyphRun(
-                stretch.annotation().isPresent() && page.origin() instanceof Origin.FromFile file
-                        ? new Origin.FromAnnotation(file.page(), file.name())
-                        : page.origin(),
+                stretch.annotation().isPresent() ? annotation(page) : page.origin(),
                 page.element(),
                 id(of + "paragraph " + stretch.number()),
                 id(of + stretch.number()),
@@ -92,6 +98,12 @@ record FileText(
                         : new Turn(
                                 stretch.degrees(), trim.x() + stretch.x(), trim.y() + stretch.y()),
                 stretch.lines().stream().map(line -> line(line, trim)).toList());
+    }
+
+    private static Origin annotation(Item.FrontFill page) {
+        return page.origin() instanceof Origin.FromFile(UUID id, String name)
+                ? new Origin.FromAnnotation(id, name)
+                : page.origin();
     }
 
     private static UUID id(String name) {
@@ -138,21 +150,30 @@ record FileText(
     private static Optional<Item.FrontFill> ground(
             PageText.Ground ground,
             Item.FrontFill page,
+            Origin from,
             Function<Boolean, Pictures.Placeable> drawn) {
         return switch (ground) {
             case PageText.Ground.Bare bare -> Optional.empty();
             case PageText.Ground.Flat(Color color) ->
-                    Optional.of(with(page, new AreaPaint.Solid(paint(color, color, false))));
+                    Optional.of(with(page, from, new AreaPaint.Solid(paint(color, color, false))));
             case PageText.Ground.Mixed(boolean pictured) ->
-                    Optional.of(drawnAs(page, drawn.apply(pictured)));
+                    Optional.of(drawnAs(page, from, drawn.apply(pictured)));
         };
     }
 
+    /** A page with its annotations. */
+    static Item.FrontFill annotated(Item.FrontFill page) {
+        AreaPaint.Picture picture = (AreaPaint.Picture) page.paint();
+        return drawnAs(page, page.origin(), picture.pixels().annotated());
+    }
+
     /** The page with other pixels of the same file. */
-    static Item.FrontFill drawnAs(Item.FrontFill page, Pictures.Placeable pixels) {
+    private static Item.FrontFill drawnAs(
+            Item.FrontFill page, Origin from, Pictures.Placeable pixels) {
         AreaPaint.Picture picture = (AreaPaint.Picture) page.paint();
         return with(
                 page,
+                from,
                 new AreaPaint.Picture(
                         picture.asset(),
                         picture.page(),
@@ -163,8 +184,8 @@ record FileText(
                         picture.seeThrough()));
     }
 
-    private static Item.FrontFill with(Item.FrontFill page, AreaPaint paint) {
+    private static Item.FrontFill with(Item.FrontFill page, Origin from, AreaPaint paint) {
         return new Item.FrontFill(
-                page.origin(), page.source(), paint, page.form(), page.reaches(), page.frame());
+                from, page.source(), paint, page.form(), page.reaches(), page.frame());
     }
 }

@@ -176,9 +176,7 @@ public final class MediumScene {
         return items.stream()
                 .map(item ->
                         item instanceof Item.FrontFill fill && fill.isImported()
-                                ? FileText.drawnAs(
-                                        fill,
-                                        ((AreaPaint.Picture) fill.paint()).pixels().annotated())
+                                ? FileText.annotated(fill)
                                 : item)
                 .toList();
     }

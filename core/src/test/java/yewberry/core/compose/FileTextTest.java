@@ -236,7 +236,7 @@ class FileTextTest {
         assertThat(judged.against()).hasSize(1);
         assertThat(judged.worst().ratio()).isCloseTo(ratio(BLACK, WHITE), within(0.02));
         assertThat(judged.worst().behind().orElseThrow().words())
-                .isEqualTo("page of a file of the file “Log”");
+                .isEqualTo("page of the file “Log”");
     }
 
     @Test
@@ -288,9 +288,18 @@ class FileTextTest {
         PageText.Ground paper = new PageText.Ground.Flat(WHITE);
         RunContrast onPaper = AA.judge(annotated(bare, paper, PALE).compose(covered, 4)).getFirst();
         assertThat(onPaper.worst().ratio()).isCloseTo(ratio(PALE, WHITE), within(0.02));
+        assertThat(onPaper.worst().behind().orElseThrow().words())
+                .isEqualTo("an annotation or a form field of “Log”");
         assertThat(SvgPicture.spread(List.of(scene), View.designed(Medium.PAPER, COATED), false))
                 .as("painted where it is, over the background")
                 .contains("<image x=\"25\" y=\"40\"");
+        Rect trim = scene.boxes().trim();
+        assertThat(
+                        SvgPicture.file(
+                                List.of(new SvgPicture.PlacedScene(scene, 0, trim)),
+                                View.designed(Medium.PAPER, COATED)))
+                .as("no other file takes it along")
+                .doesNotContain("<image x=\"25\" y=\"40\"");
     }
 
     @Test
