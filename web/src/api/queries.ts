@@ -354,6 +354,20 @@ export function useFindings(publication: Publication, viewing: Viewing = "AS_DES
   });
 }
 
+/** What would mend the findings of a page, by their keys. */
+export function useOffers(publication: Publication, page: string) {
+  return useQuery({
+    queryKey: ["offers", publication.id, publication.revision, page],
+    queryFn: () =>
+      answered(
+        client.GET("/api/publications/{id}/pages/{page}/offers", {
+          params: { path: { id: publication.id, page }, query: {} },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+}
+
 /** Text that fails under some viewing, with its ratio under every one. */
 export function useLegibility(publication: Publication) {
   return useQuery({

@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import styled from "styled-components";
+import { useOffers } from "../api/queries";
 import { useSteps } from "../api/steps";
 import type { Extent, Finding, Publication } from "../api/types";
 import { MendList } from "../strata/MendList";
@@ -93,6 +94,7 @@ export function FindingRow({
   finding: Finding;
 }) {
   const steps = useSteps(publication);
+  const offers = useOffers(publication, finding.pageId);
   return (
     <Row>
       <Sample
@@ -117,7 +119,7 @@ export function FindingRow({
       <Act>
         <Link to={onBench(publication, finding)}>Show on the Bench</Link>
         {finding.kind === "stock-not-printed" && <StockAnswers publication={publication} />}
-        {finding.offers.map((offer) => (
+        {offers.data?.[finding.key]?.map((offer) => (
           <Button
             key={offer.label}
             onPress={() => steps.make(offer.edit, `Mended: ${offer.label}`)}

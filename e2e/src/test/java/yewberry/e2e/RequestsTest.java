@@ -108,7 +108,7 @@ class RequestsTest {
                 300);
         stage.focus();
         held(page, "take that back", () -> page.keyboard().press("Control+z"), 20, 300);
-        held(page, "open the Findings", () -> screen(page, "^Findings"), 10, 600);
+        held(page, "open the Findings", () -> screen(page, "^Findings"), 16, 600);
         held(page, "open the Flatplan", () -> screen(page, "^Flatplan"), 20, 600);
         Browser.undoAll(page);
     }

@@ -368,7 +368,13 @@ class SetTest {
         assertThat(colors).hasSize(1);
         assertThat(colors.get(0).path("color").asString()).isEqualTo("#cccccc");
         assertThat(colors.get(0).path("count").asInt()).as("letters").isEqualTo(9);
-        edit(id, finding.path("offers").get(0).path("edit").toString());
+        assertThat(finding.path("offers")).as("asked for where they are wanted").isEmpty();
+        String page = finding.path("pageId").asString();
+        JsonNode offers =
+                client.get("/api/publications/%s/pages/%s/offers".formatted(id, page))
+                        .json()
+                        .path(finding.path("key").asString());
+        edit(id, offers.get(0).path("edit").toString());
         assertThat(client.get("/api/publications/" + id + "/findings").json().path("open").asInt())
                 .isZero();
         JsonNode done = exported(id, "FILES");

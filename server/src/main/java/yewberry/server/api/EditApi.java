@@ -169,11 +169,10 @@ class EditApi {
                                                 .findings(scene, after, judged(request.viewing()))
                                                 .stream()
                                                 .map(finding ->
-                                                        FindingView.of(
+                                                        FindingView.listed(
                                                                 finding,
                                                                 after.indexOf(scene.page()) + 1,
                                                                 after,
-                                                                open.press(after),
                                                                 exemptions)))
                                 .filter(FindingView::isOpen)
                                 .toList();

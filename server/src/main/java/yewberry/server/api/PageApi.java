@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -21,10 +22,13 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Refused;
+import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
 import yewberry.core.findings.Checked;
 import yewberry.core.findings.Hiding;
+import yewberry.core.findings.Identity;
+import yewberry.core.findings.Offer;
 import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.FailingMarks;
 import yewberry.core.picture.SceneStamp;
@@ -47,6 +51,7 @@ import yewberry.server.view.ChosenPages;
 import yewberry.server.view.CommonLayer;
 import yewberry.server.view.Extent;
 import yewberry.server.view.FindingList;
+import yewberry.server.view.FindingView;
 import yewberry.server.view.HidingList;
 import yewberry.server.view.ItemView;
 import yewberry.server.view.PageDetail;
@@ -327,11 +332,30 @@ class PageApi {
                         first,
                         CHECKING.toNanos());
         FindingList list =
-                FindingList.of(state.revision(), publication, open.press(publication), found, MOST);
+                FindingList.of(state.revision(), publication, found, FindingView::listed, MOST);
         return list.isWhole() && viewing.isEmpty()
                 ? list.withMended(
                         ledger.note(publication, state.revision(), list.known()), publication)
                 : list;
+    }
+
+    /** What would mend the findings of a page, by their keys; a contrast has mends of its own. */
+    @GetMapping("/pages/{page}/offers")
+    Map<UUID, List<Offer>> offers(
+            @PathVariable UUID id,
+            @PathVariable UUID page,
+            @RequestParam Optional<Viewing> viewing) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        PageScene scene =
+                open.composer(publication).compose(publication, indexOf(publication, page));
+        PressCondition press = open.press(publication);
+        return open.findings(scene, publication, viewing).stream()
+                .collect(
+                        Collectors.toMap(
+                                finding -> Identity.of(finding).key(),
+                                finding -> Offer.of(finding, publication, press),
+                                (one, _) -> one));
     }
 
     /**

@@ -2,6 +2,7 @@ package yewberry.server.api;
 
 import java.sql.SQLException;
 import java.util.concurrent.CancellationException;
+import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -97,6 +98,11 @@ class Problems extends ResponseEntityExceptionHandler {
                 HttpStatus.SERVICE_UNAVAILABLE,
                 "Given up",
                 "This took longer than 30 seconds and was given up; nothing was changed. Try it with less at once.");
+    }
+
+    @ExceptionHandler
+    void left(ClientAbortException gone) {
+        log.debug("Whoever asked has left", gone);
     }
 
     @ExceptionHandler

@@ -76,7 +76,14 @@ public record LegibilityReport(
             Map<Integer, Checked> found,
             Map<Integer, ByViewing.Found> viewed,
             Instant written) {
-        FindingList list = FindingList.of(revision, publication, press, found, Integer.MAX_VALUE);
+        FindingList list =
+                FindingList.of(
+                        revision,
+                        publication,
+                        found,
+                        (finding, page, of, exemptions) ->
+                                FindingView.of(finding, page, of, press, exemptions),
+                        Integer.MAX_VALUE);
         return new LegibilityReport(
                 publication.id(),
                 publication.name(),

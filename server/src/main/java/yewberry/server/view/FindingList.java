@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
-import yewberry.core.color.PressCondition;
 import yewberry.core.findings.Checked;
 import yewberry.core.findings.Exemptions;
 import yewberry.core.findings.Finding;
@@ -37,15 +36,25 @@ public record FindingList(
         List<NotJudgedView> notJudged,
         int checked,
         int pages) {
+    /** How a finding is told. */
+    @FunctionalInterface
+    public interface Shown {
+        /**
+         * @param page the number of its page, from 1
+         */
+        FindingView of(Finding finding, int page, Publication publication, Exemptions exemptions);
+    }
+
     /**
      * @param found on each page that was checked, by its position
+     * @param view how each is told
      * @param most so many open findings are listed, page by page
      */
     public static FindingList of(
             long revision,
             Publication publication,
-            PressCondition press,
             Map<Integer, Checked> found,
+            Shown view,
             int most) {
         Exemptions exemptions = Exemptions.of(publication);
         List<FindingView> open = new ArrayList<>();
@@ -57,13 +66,7 @@ public record FindingList(
                 all += isOpen ? 1 : 0;
                 if (!isOpen || open.size() < most) {
                     (isOpen ? open : excepted)
-                            .add(
-                                    FindingView.of(
-                                            finding,
-                                            page.getKey() + 1,
-                                            publication,
-                                            press,
-                                            exemptions));
+                            .add(view.of(finding, page.getKey() + 1, publication, exemptions));
                 }
             }
         }

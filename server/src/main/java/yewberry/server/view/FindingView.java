@@ -28,7 +28,8 @@ import yewberry.core.scene.Item;
  *
  * @param page the page's number, from 1
  * @param rule behind it, and where the rule comes from
- * @param offers what would mend it; contrasts have mends of their own
+ * @param offers what would mend it; contrasts have mends of their own. Where many findings are
+ *     listed they are left out, and asked for page by page
  * @param origin what it comes from, in words
  * @param story of text that finds no room
  * @param ratio of a contrast, cut to two decimals
@@ -82,6 +83,12 @@ public record FindingView(
         return exemption.filter(each -> each.ended().isEmpty()).isEmpty();
     }
 
+    /** The same without what would mend it. */
+    public static FindingView listed(
+            Finding finding, int page, Publication publication, Exemptions exemptions) {
+        return of(finding, page, publication, List.of(), exemptions);
+    }
+
     /**
      * @param page the number of its page, from 1
      * @param exemptions of the publication
@@ -91,6 +98,15 @@ public record FindingView(
             int page,
             Publication publication,
             PressCondition press,
+            Exemptions exemptions) {
+        return of(finding, page, publication, Offer.of(finding, publication, press), exemptions);
+    }
+
+    private static FindingView of(
+            Finding finding,
+            int page,
+            Publication publication,
+            List<Offer> offers,
             Exemptions exemptions) {
         Identity identity = Identity.of(finding);
         Optional<RunContrast> contrast =
@@ -119,7 +135,7 @@ public record FindingView(
                 contrast.map(it -> it.worst().color().hex()),
                 finding.rule(),
                 finding.severity(),
-                Offer.of(finding, publication, press),
+                offers,
                 contrast.map(it -> Math.rint(it.failing() * 1000) / 10),
                 contrast.flatMap(RunContrast::spot)
                         .map(spot -> new WorstWord(spot.word(), Extent.of(spot.where()))),
