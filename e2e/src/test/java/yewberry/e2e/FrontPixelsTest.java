@@ -1,21 +1,14 @@
 package yewberry.e2e;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
-import com.microsoft.playwright.Page;
 import java.awt.Color;
 import java.awt.GradientPaint;
 import java.awt.Graphics2D;
 import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.IntStream;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -24,12 +17,9 @@ import yewberry.core.asset.Intake;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Cmyk;
-import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
-import yewberry.core.color.View;
 import yewberry.core.compose.Composer;
 import yewberry.core.picture.Png;
-import yewberry.core.picture.SvgPicture;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
@@ -47,7 +37,6 @@ import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 import yewberry.core.raster.Coverage;
-import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
@@ -56,7 +45,6 @@ import yewberry.core.scene.Rect;
 @ExtendWith(Browser.class)
 class FrontPixelsTest {
     private static final PressCondition COATED = PressCondition.coated();
-    private static final View DESIGNED = View.designed(Medium.PAPER, COATED);
     private static final Swatch NIGHT = new Swatch(id(1), "Night", new Cmyk(100, 86, 42, 52));
     private static final Swatch SIGNAL = new Swatch(id(2), "Signal", new Cmyk(0, 75, 90, 5));
 
@@ -136,32 +124,19 @@ class FrontPixelsTest {
                         .withBlend(blend)
                         .withRotation(degrees);
         PageScene scene = scene(front);
-        Rect bleed = scene.boxes().bleed();
-        Page page = window.page();
-        page.setViewportSize(700, 600);
-        page.setContent(
-                "<body style='margin:0'>"
-                        + SvgPicture.page(scene, DESIGNED, false)
-                                .replaceFirst(
-                                        "<svg ",
-                                        "<svg style='display:block;width:%spx;height:%spx' "
-                                                .formatted(bleed.width() * 2, bleed.height() * 2)));
-        BufferedImage seen = ImageIO.read(new ByteArrayInputStream(page.screenshot()));
-        BufferedImage ours = PageRaster.page(scene, DESIGNED, bleed, 144);
-        byte[] covered = covered(scene, bleed, ours.getWidth(), ours.getHeight());
-        int[] off = differences(seen, ours, covered);
-        assertThat(off.length).isGreaterThan(2_000);
-        assertThat(Arrays.stream(off).average().orElseThrow()).isLessThan(2);
-        assertThat(off[off.length * 99 / 100]).isLessThanOrEqualTo(12);
+        BufferedImage ours = SeenPixels.ours(scene);
+        SeenPixels.agree(
+                window.page(), scene, covered(scene, ours.getWidth(), ours.getHeight()), 2_000);
     }
 
-    private static byte[] covered(PageScene scene, Rect bleed, int width, int height) {
+    private static byte[] covered(PageScene scene, int width, int height) {
         Item.FrontFill fill =
                 scene.items().stream()
                         .filter(Item.FrontFill.class::isInstance)
                         .map(Item.FrontFill.class::cast)
                         .findFirst()
                         .orElseThrow();
+        Rect bleed = scene.boxes().bleed();
         AffineTransform place = AffineTransform.getScaleInstance(2, 2);
         place.translate(-bleed.x(), -bleed.y());
         return Coverage.of(
@@ -169,31 +144,5 @@ class FrontPixelsTest {
                         width,
                         height)
                 .whole(width * height);
-    }
-
-    private static int[] differences(BufferedImage seen, BufferedImage ours, byte[] covered) {
-        int width = ours.getWidth();
-        return IntStream.range(0, covered.length)
-                .filter(at -> {
-                    int x = at % width;
-                    int y = at / width;
-                    return x > 0
-                            && y > 0
-                            && x < width - 1
-                            && y < ours.getHeight() - 1
-                            && IntStream.of(at, at - 1, at + 1, at - width, at + width)
-                                    .allMatch(each -> covered[each] == -1);
-                })
-                .flatMap(at ->
-                        IntStream.of(0, 8, 16)
-                                .map(shift ->
-                                        Math.abs(
-                                                (seen.getRGB(at % width, at / width) >> shift
-                                                                & 0xff)
-                                                        - (ours.getRGB(at % width, at / width)
-                                                                        >> shift
-                                                                & 0xff))))
-                .sorted()
-                .toArray();
     }
 }
