@@ -9,8 +9,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -212,7 +214,12 @@ public final class AddedLayers {
     /** Nothing where the content cannot be read: why is told when the page is drawn. */
     private static Set<AddedItem.Kind> byOthers(PDPage page) {
         try {
-            return MarkedByOthers.on(page).keySet();
+            Set<AddedItem.Kind> found = EnumSet.noneOf(AddedItem.Kind.class);
+            found.addAll(MarkedByOthers.on(page).keySet());
+            if (!MarkedByOthers.watermarks(page).isEmpty()) {
+                found.add(AddedItem.Kind.WATERMARK);
+            }
+            return found;
         } catch (IOException | RuntimeException unreadable) {
             Cancellation.check();
             return Set.of();
@@ -277,13 +284,21 @@ public final class AddedLayers {
                 List.of(),
                 bare -> {
                     Optional<WrittenContent> without = MarkedByOthers.without(bare, kinds);
-                    if (without.isEmpty()) {
+                    Collection<COSDictionary> annotations =
+                            kinds.contains(AddedItem.Kind.WATERMARK)
+                                    ? MarkedByOthers.watermarks(page)
+                                    : List.of();
+                    if (without.isEmpty() && annotations.isEmpty()) {
                         return Optional.empty();
                     }
-                    COSStream content = document.getDocument().createCOSStream();
-                    without.get().to(content);
+                    Optional<COSStream> content = Optional.empty();
+                    if (without.isPresent()) {
+                        content = Optional.of(document.getDocument().createCOSStream());
+                        without.get().to(content.get());
+                    }
                     return Optional.of(
-                            new PageMarks.Contents(content, AddedItem.leftOut(kinds), List.of()));
+                            new PageMarks.Contents(
+                                    content, AddedItem.leftOut(kinds), List.of(), annotations));
                 },
                 Optional.ofNullable(were),
                 now);
@@ -447,13 +462,14 @@ public final class AddedLayers {
             content.ifPresent(each -> each.forms().forEach(forms::setItem));
             return content.map(each ->
                     new PageMarks.Contents(
-                            each.content(),
+                            Optional.of(each.content()),
                             AddedItem.colors(
                                     file.get().asset().id(),
                                     recolored.stream()
                                             .map(Adding::told)
                                             .collect(Collectors.joining(", "))),
-                            each.forms().keySet()));
+                            each.forms().keySet(),
+                            List.of()));
         }
 
         private static String told(Recoloring each) {

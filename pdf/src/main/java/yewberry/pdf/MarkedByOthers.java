@@ -16,13 +16,15 @@ import org.apache.pdfbox.pdfparser.PDFStreamParser;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.documentinterchange.markedcontent.PDPropertyList;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import yewberry.core.Cancellation;
 
 /**
  * Watermarks, backgrounds, headers and footers that other programs put on a page and marked as
- * artifacts (ISO 32000-1, 14.8.2.2), and the page's content without them. Only what they paint is
- * left out: what they set stays set. A section that shows text which began before it, or that clips
- * to text, is passed over, because what follows would stand elsewhere.
+ * artifacts (ISO 32000-1, 14.8.2.2) or put there as annotations, and the page without them. Of
+ * content only what they paint is left out: what they set stays set. A section that shows text
+ * which began before it, or that clips to text, is passed over, because what follows would stand
+ * elsewhere.
  */
 final class MarkedByOthers {
     private static final COSName ARTIFACT = COSName.getPDFName("Artifact");
@@ -85,6 +87,15 @@ final class MarkedByOthers {
         return marks.found.keySet().stream().anyMatch(kinds::contains)
                 ? Optional.of(marks.written)
                 : Optional.empty();
+    }
+
+    /** Annotations that are watermarks (12.5.6.22) and show something. */
+    static List<COSDictionary> watermarks(PDPage page) throws IOException {
+        return page.getAnnotations().stream()
+                .filter(each -> "Watermark".equals(each.getSubtype()))
+                .filter(each -> !each.isHidden() && each.getNormalAppearanceStream() != null)
+                .map(PDAnnotation::getCOSObject)
+                .toList();
     }
 
     private void read() throws IOException {

@@ -38,6 +38,7 @@ final class PageMarks {
     private static final COSName CONTENTS_WERE = COSName.getPDFName("ContentsWere");
     private static final COSName CHANGED = COSName.getPDFName("ChangedContents");
     private static final COSName FORMS = COSName.getPDFName("ChangedForms");
+    private static final COSName ANNOTATIONS_WERE = COSName.getPDFName("AnnotsWere");
     private static final COSName MODIFIED_WAS = COSName.getPDFName("LastModifiedWas");
 
     private final PDPage page;
@@ -101,10 +102,16 @@ final class PageMarks {
     /**
      * What takes the place of the page's own content.
      *
+     * @param content nothing where it stays
      * @param told how it is told
      * @param forms names of forms that took the places of others for it, or are new
+     * @param leftOut annotations that the page has no longer
      */
-    record Contents(COSStream content, AddedItem told, Collection<COSName> forms) {}
+    record Contents(
+            Optional<COSStream> content,
+            AddedItem told,
+            Collection<COSName> forms,
+            Collection<COSDictionary> leftOut) {}
 
     /** Changes the page's own content. */
     interface Change {
@@ -120,20 +127,27 @@ final class PageMarks {
      * @param contents null where they were not changed, only added to
      * @param changed what took their place
      * @param forms names of forms that took the places of others for that
+     * @param annotations null where all of them are still there
      */
     private record Before(
             COSBase resources,
             COSBase modified,
             COSBase contents,
             COSBase changed,
-            COSArray forms) {
+            COSArray forms,
+            COSBase annotations) {
+        static Before of(COSBase resources, COSBase modified) {
+            return new Before(resources, modified, null, null, null, null);
+        }
+
         static Before of(COSDictionary own) {
             return new Before(
                     own.getItem(RESOURCES_WERE),
                     own.getItem(MODIFIED_WAS),
                     own.getItem(CONTENTS_WERE),
                     own.getItem(CHANGED),
-                    own.getCOSArray(FORMS));
+                    own.getCOSArray(FORMS),
+                    own.getItem(ANNOTATIONS_WERE));
         }
 
         /** Where content that was changed already changes again, the first is what comes back. */
@@ -141,7 +155,23 @@ final class PageMarks {
             COSArray names = new COSArray(forms == null ? List.of() : forms.toList());
             now.forms().forEach(names::add);
             return new Before(
-                    resources, modified, contents == null ? were : contents, now.content(), names);
+                    resources,
+                    modified,
+                    now.content().isEmpty() || contents != null ? contents : were,
+                    now.content().map(COSBase.class::cast).orElse(changed),
+                    names,
+                    annotations);
+        }
+
+        /** The same of annotations. */
+        Before withAnnotations(COSBase were) {
+            return new Before(
+                    resources,
+                    modified,
+                    contents,
+                    changed,
+                    forms,
+                    annotations == null ? were : annotations);
         }
     }
 
@@ -159,9 +189,7 @@ final class PageMarks {
         Optional<COSDictionary> known = data();
         Before before;
         if (known.isEmpty()) {
-            before =
-                    new Before(
-                            resourcesWere.orElse(null), of().getItem(MODIFIED), null, null, null);
+            before = Before.of(resourcesWere.orElse(null), of().getItem(MODIFIED));
         } else {
             before = Before.of(known.get());
             unwrap(known.get());
@@ -169,7 +197,13 @@ final class PageMarks {
         Optional<Contents> changed = change.of(page);
         if (changed.isPresent()) {
             before = before.withContents(of().getItem(COSName.CONTENTS), changed.get());
-            of().setItem(COSName.CONTENTS, changed.get().content());
+            changed.get().content().ifPresent(content -> of().setItem(COSName.CONTENTS, content));
+            if (!changed.get().leftOut().isEmpty()) {
+                before = before.withAnnotations(of().getItem(COSName.ANNOTS));
+                of().setItem(
+                                COSName.ANNOTS,
+                                without(of().getCOSArray(COSName.ANNOTS), changed.get().leftOut()));
+            }
             items.add(changed.get().told());
         }
         wrap(items, before, now);
@@ -197,6 +231,7 @@ final class PageMarks {
         set(own, CONTENTS_WERE, was.contents());
         set(own, CHANGED, was.changed());
         set(own, FORMS, was.forms());
+        set(own, ANNOTATIONS_WERE, was.annotations());
         COSDictionary ours = new COSDictionary();
         ours.setItem(PRIVATE, own);
         date(ours, now);
@@ -271,6 +306,7 @@ final class PageMarks {
         unwrap(known.get());
         if (!colorsStay) {
             contentsComeBack(was);
+            annotationsComeBack(was);
         }
         if (stay.isEmpty()) {
             restore(COSName.RESOURCES, was.resources());
@@ -284,7 +320,7 @@ final class PageMarks {
             formsComeBack(forms, was);
         }
         resources.setItem(COSName.XOBJECT, forms);
-        Before left = new Before(was.resources(), was.modified(), null, null, null);
+        Before left = Before.of(was.resources(), was.modified());
         wrap(stay, colorsStay ? was : left, now);
         return true;
     }
@@ -306,6 +342,31 @@ final class PageMarks {
         restore(
                 COSName.CONTENTS,
                 back.equals(streams(was.contents())) ? was.contents() : asOne(back));
+    }
+
+    private static COSArray without(COSArray all, Collection<COSDictionary> leftOut) {
+        COSArray others = new COSArray();
+        for (int i = 0; i < all.size(); i++) {
+            if (!(all.getObject(i) instanceof COSDictionary each && leftOut.contains(each))) {
+                others.add(all.get(i));
+            }
+        }
+        return others;
+    }
+
+    /** The annotations that the page had, with what other programs put there since over them. */
+    private void annotationsComeBack(Before was) {
+        if (!(resolved(was.annotations()) instanceof COSArray before)) {
+            return;
+        }
+        COSArray now = of().getCOSArray(COSName.ANNOTS);
+        COSArray back = new COSArray(before.toList());
+        for (int i = 0; now != null && i < now.size(); i++) {
+            if (!before.toList().contains(now.get(i))) {
+                back.add(now.get(i));
+            }
+        }
+        restore(COSName.ANNOTS, back.size() == before.size() ? was.annotations() : back);
     }
 
     private void formsComeBack(COSDictionary forms, Before was) {

@@ -3,21 +3,31 @@ package yewberry.pdf;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.documentinterchange.markedcontent.PDPropertyList;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationSquare;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAppearanceDictionary;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAppearanceStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -106,9 +116,7 @@ class MarkedByOthersTest {
         assertThat(AddedLayers.marks(KnownFile.of(none)).others())
                 .as("what is empty is none")
                 .isEmpty();
-        Path back = folder.resolve("back.pdf");
-        AddedLayers.takeOff(KnownFile.of(none), _ -> true, Set.of(), NOW, back, Progress.NONE);
-        byte[] again = Files.readAllBytes(back);
+        byte[] again = back(none);
         same(again, all);
         assertThat(AddedLayers.marks(KnownFile.of(again)).added()).isEmpty();
         assertThat(AddedLayers.marks(KnownFile.of(again)).others()).hasSize(3);
@@ -154,5 +162,83 @@ class MarkedByOthersTest {
         assertThat(AddedLayers.marks(KnownFile.of(less)).others())
                 .isEqualTo(Map.of(AddedItem.Kind.WATERMARK, 1));
         assertThat(AddedLayers.marks(KnownFile.of(less)).added()).hasSize(1);
+    }
+
+    /** A page with a note, and with watermarks as annotations (12.5.6.22). */
+    private static byte[] annotated(int watermarks, String content) throws IOException {
+        try (PDDocument document = Loader.loadPDF(page("", content))) {
+            PDPage page = document.getPage(0);
+            List<PDAnnotation> all = new ArrayList<>();
+            all.add(annotation(document, "Square", new PDRectangle(150, 100, 60, 30)));
+            for (int i = 0; i < watermarks; i++) {
+                PDRectangle place = new PDRectangle(20 + 10 * i, 20, 100, 60);
+                all.add(i, annotation(document, "Watermark", place));
+            }
+            page.setAnnotations(all);
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            return out.toByteArray();
+        }
+    }
+
+    private static PDAnnotation annotation(PDDocument document, String subtype, PDRectangle place)
+            throws IOException {
+        PDAppearanceStream look = new PDAppearanceStream(document);
+        look.setBBox(new PDRectangle(place.getWidth(), place.getHeight()));
+        look.setResources(new PDResources());
+        try (var out = look.getStream().createOutputStream()) {
+            out.write("0.5 0 0.5 rg 0 0 50 20 re f".getBytes(StandardCharsets.US_ASCII));
+        }
+        PDAppearanceDictionary looks = new PDAppearanceDictionary();
+        looks.setNormalAppearance(look);
+        PDAnnotationSquare annotation = new PDAnnotationSquare();
+        annotation.getCOSObject().setName(COSName.SUBTYPE, subtype);
+        annotation.setRectangle(place);
+        annotation.setPrinted(true);
+        annotation.setAppearance(looks);
+        return annotation;
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", WATERMARK, WATERMARK + HEADER})
+    void watermarks_that_are_annotations_are_left_out_and_come_back(String content)
+            throws IOException {
+        byte[] all = annotated(2, content);
+        assertThat(AddedLayers.marks(KnownFile.of(all)).others())
+                .containsEntry(AddedItem.Kind.WATERMARK, 1);
+        byte[] less = without(all, EnumSet.of(AddedItem.Kind.WATERMARK));
+        same(less, annotated(0, content.replace(WATERMARK, "")));
+        assertThat(AddedLayers.marks(KnownFile.of(less)).others())
+                .doesNotContainKey(AddedItem.Kind.WATERMARK);
+        assertThat(AddedLayers.added(KnownFile.of(less)).get(1))
+                .extracting(AddedItem::name)
+                .containsExactly("watermark of others");
+        byte[] again = back(less);
+        same(again, all);
+        assertThat(AddedLayers.marks(KnownFile.of(again)))
+                .isEqualTo(AddedLayers.marks(KnownFile.of(all)));
+    }
+
+    private byte[] back(byte[] file) throws IOException {
+        Path back = folder.resolve("back.pdf");
+        AddedLayers.takeOff(KnownFile.of(file), _ -> true, Set.of(), NOW, back, Progress.NONE);
+        return Files.readAllBytes(back);
+    }
+
+    @Test
+    void what_others_annotate_later_stays_when_watermarks_come_back() throws IOException {
+        byte[] less = without(annotated(1, ""), EnumSet.of(AddedItem.Kind.WATERMARK));
+        ByteArrayOutputStream later = new ByteArrayOutputStream();
+        try (PDDocument document = Loader.loadPDF(less)) {
+            PDPage page = document.getPage(0);
+            page.getAnnotations()
+                    .add(annotation(document, "Circle", new PDRectangle(5, 150, 60, 20)));
+            document.save(later);
+        }
+        try (PDDocument document = Loader.loadPDF(back(later.toByteArray()))) {
+            assertThat(document.getPage(0).getAnnotations())
+                    .extracting(PDAnnotation::getSubtype)
+                    .containsExactly("Watermark", "Square", "Circle");
+        }
     }
 }
