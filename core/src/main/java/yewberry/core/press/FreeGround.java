@@ -1,13 +1,15 @@
 package yewberry.core.press;
 
 import java.util.Optional;
+import yewberry.core.asset.Pictures;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Rect;
 
 /**
  * Where a page of a file has nothing but flat ground: bare, plain, or of a gradient too gentle to
- * see an edge in. A scan of white paper is free where nothing is written.
+ * see an edge in. A scan of white paper is free where nothing is written. Where an annotation or a
+ * form field paints anything, nothing is: it lies over all else.
  */
 public final class FreeGround {
     /**
@@ -31,21 +33,25 @@ public final class FreeGround {
     private final int width;
     private final int height;
 
-    /** How many pixels with an edge are above and left of each corner. */
+    /** How many pixels that are taken, or have an edge, are above and left of each corner. */
     private final int[][] sums;
 
-    private FreeGround(PlaneImage image, Rect page) {
+    /**
+     * @param annotated the same with annotations over it; the same image where there are none
+     */
+    private FreeGround(PlaneImage image, PlaneImage annotated, Rect page) {
         this.page = page;
         this.width = image.width();
         this.height = image.height();
         this.sums = new int[height + 1][width + 1];
         for (int y = 0; y < height; y++) {
             for (int x = 0; x < width; x++) {
-                boolean edge =
-                        x + 1 < width && differ(image, y * width + x, y * width + x + 1)
-                                || y + 1 < height
-                                        && differ(image, y * width + x, (y + 1) * width + x);
-                sums[y + 1][x + 1] = (edge ? 1 : 0) + sums[y][x + 1] + sums[y + 1][x] - sums[y][x];
+                int at = y * width + x;
+                boolean taken =
+                        x + 1 < width && differ(image, at, image, at + 1)
+                                || y + 1 < height && differ(image, at, image, at + width)
+                                || annotated != image && differ(image, at, annotated, at);
+                sums[y + 1][x + 1] = (taken ? 1 : 0) + sums[y][x + 1] + sums[y + 1][x] - sums[y][x];
             }
         }
     }
@@ -55,18 +61,22 @@ public final class FreeGround {
      */
     public static FreeGround of(AreaPaint.Picture picture, Rect page) {
         int wanted = (int) Math.clamp(Math.ceil(page.width() * PER_POINT), FEWEST, MOST);
-        return new FreeGround(picture.pixels().about(wanted), page);
+        Pictures.Placeable pixels = picture.pixels();
+        PlaneImage image = pixels.about(wanted);
+        PlaneImage annotated =
+                pixels.text().annotations().isEmpty() ? image : pixels.annotated().about(wanted);
+        return new FreeGround(image, annotated, page);
     }
 
-    private static boolean differ(PlaneImage image, int one, int other) {
+    private static boolean differ(PlaneImage image, int one, PlaneImage next, int other) {
         int covers = alpha(image, one);
-        int alsoCovers = alpha(image, other);
+        int alsoCovers = alpha(next, other);
         if (Math.abs(covers - alsoCovers) > EDGE) {
             return true;
         }
         for (int plane = 0; plane < image.planes(); plane++) {
             int a = image.samples()[one * image.planes() + plane] & 0xff;
-            int b = image.samples()[other * image.planes() + plane] & 0xff;
+            int b = next.samples()[other * image.planes() + plane] & 0xff;
             if (Math.abs(a * covers - b * alsoCovers) > EDGE * 255) {
                 return true;
             }

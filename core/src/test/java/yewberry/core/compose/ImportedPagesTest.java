@@ -396,6 +396,41 @@ class ImportedPagesTest {
                 .isEmpty();
     }
 
+    /** A bare page, the left half of which an annotation covers with one colour. */
+    private static final class Annotated implements Documents {
+        @Override
+        public Asset.Document read(KnownFile file) {
+            return pages(200, 100);
+        }
+
+        @Override
+        public PlaneImage draw(KnownFile file, FilePage page, int width, int height) {
+            byte[] alpha = new byte[width * height];
+            for (int at = 0; at < alpha.length; at++) {
+                boolean covered = page.part() == FilePage.Part.ANNOTATED && at % width < width / 2;
+                alpha[at] = (byte) (covered ? 255 : 0);
+            }
+            return new PlaneImage(width, height, 4, new byte[4 * alpha.length], Optional.of(alpha));
+        }
+
+        @Override
+        public PageText text(KnownFile file, FilePage page) {
+            PageText.Place left = new PageText.Place(0, 0, 100, 100);
+            return new PageText(List.of(), List.of(), List.of(), List.of(), List.of(left));
+        }
+    }
+
+    @Test
+    void a_number_below_an_annotation_is_told_and_moves_away_from_it() {
+        Publication set = numbered(60, 44);
+        Optional<OnPageContent> found =
+                OnPageContent.in(scene(set, new Annotated())).stream()
+                        .map(OnPageContent.class::cast)
+                        .findFirst();
+        assertThat(found.orElseThrow().free().orElseThrow().across()).isBetween(40.0, 50.0);
+        assertThat(OnPageContent.in(scene(numbered(110, 44), new Annotated()))).isEmpty();
+    }
+
     /** Flat ground is free, whatever its colour: only what can be made out counts. */
     @ParameterizedTest
     @CsvSource({"20, 10, 0.5, true", "150, 10, 0.5, true", "96, 10, 0.5, false", "20, 10, 1, true"})
