@@ -118,7 +118,7 @@ public final class PdfDocuments implements Documents {
                                     toPixels,
                                     width,
                                     height,
-                                    words(document, page, colors).lines());
+                                    PageWords.of(document, page, colors).lines());
                     case ANNOTATED ->
                             PagePlates.paintAnnotated(
                                     page,
@@ -139,7 +139,7 @@ public final class PdfDocuments implements Documents {
                                     width,
                                     height,
                                     renewed(document),
-                                    words(document, page, colors).lines());
+                                    PageWords.of(document, page, colors).lines());
                 });
     }
 
@@ -149,7 +149,8 @@ public final class PdfDocuments implements Documents {
             return last.read(
                     file,
                     (document, pages) ->
-                            words(document, pages.page(wanted.number()), colors(wanted)).text());
+                            PageWords.of(document, pages.page(wanted.number()), colors(wanted))
+                                    .text());
         } catch (IOException broken) {
             throw new Refused(
                     "Page %d of this PDF cannot be read; export it again."
@@ -160,19 +161,6 @@ public final class PdfDocuments implements Documents {
     private static DeviceColors colors(FilePage wanted) {
         return new DeviceColors(wanted.medium(), wanted.condition(), List.of())
                 .recolored(wanted.recolored());
-    }
-
-    private static PageWords.Read words(PDDocument document, PDPage page, DeviceColors colors)
-            throws IOException {
-        SeenPage seen = SeenPage.of(page);
-        return PageWords.of(
-                page,
-                layers(document),
-                renewed(document),
-                colors,
-                SeenPage.toSeen(page),
-                seen.width(),
-                seen.height());
     }
 
     private static boolean renewed(PDDocument document) {

@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -31,8 +32,12 @@ import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDNumberTreeNode;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDParentTreeValue;
+import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureElement;
+import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureTreeRoot;
 import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.apache.pdfbox.pdmodel.graphics.blend.BlendMode;
@@ -494,6 +499,78 @@ class PageWordsTest {
                 }
             }
             assertThat(255 * off / (3.0 * ours.width() * ours.height())).isLessThan(0.5);
+        }
+    }
+
+    /** Two paragraphs, the second of two lines far from each other, in marked content 0 to 2. */
+    private static byte[] tagged(String type, String mapped) throws IOException {
+        byte[] plain =
+                page(
+                        "/P <</MCID 0>> BDC BT /F 10 Tf 20 80 Td (one) Tj ET EMC"
+                                + " /P <</MCID 1>> BDC BT /F 10 Tf 20 68 Td (two) Tj ET EMC"
+                                + " /P <</MCID 2>> BDC BT /F 10 Tf 60 40 Td (three) Tj ET EMC");
+        try (PDDocument document = Loader.loadPDF(plain)) {
+            PDPage page = document.getPage(0);
+            PDStructureTreeRoot root = new PDStructureTreeRoot();
+            document.getDocumentCatalog().setStructureTreeRoot(root);
+            root.setRoleMap(Map.of(type, mapped));
+            List<PDStructureElement> paragraphs =
+                    List.of(new PDStructureElement(type, root), new PDStructureElement(type, root));
+            COSArray elements = new COSArray();
+            for (int content = 0; content < 3; content++) {
+                PDStructureElement span =
+                        new PDStructureElement("Span", paragraphs.get(Math.min(content, 1)));
+                span.setPage(page);
+                span.appendKid(content);
+                elements.add(span.getCOSObject());
+            }
+            PDNumberTreeNode tree = new PDNumberTreeNode(PDParentTreeValue.class);
+            tree.setNumbers(Map.of(0, new PDParentTreeValue(elements)));
+            root.setParentTree(tree);
+            page.setStructParents(0);
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            return out.toByteArray();
+        }
+    }
+
+    @Test
+    void paragraphs_are_those_that_the_file_tags_and_else_lines_that_follow_closely()
+            throws IOException {
+        assertThat(texts(read(tagged("P", "P"), Medium.SCREEN)))
+                .containsExactly("one", "two/three");
+        assertThat(texts(read(tagged("Absatz", "P"), Medium.SCREEN)))
+                .containsExactly("one", "two/three");
+        assertThat(texts(read(tagged("Sect", "Sect"), Medium.SCREEN)))
+                .as("no paragraph")
+                .containsExactly("one/two", "three");
+    }
+
+    /** What the structure says may be anything. */
+    @ParameterizedTest
+    @ValueSource(strings = {"round", "number", "short"})
+    void a_broken_structure_tells_no_paragraphs(String how) throws IOException {
+        try (PDDocument document = Loader.loadPDF(tagged("P", "P"))) {
+            COSDictionary root =
+                    document.getDocumentCatalog().getStructureTreeRoot().getCOSObject();
+            COSArray numbers =
+                    root.getCOSDictionary(COSName.getPDFName("ParentTree"))
+                            .getCOSArray(COSName.NUMS);
+            COSArray elements = (COSArray) numbers.getObject(1);
+            switch (how) {
+                case "round" -> {
+                    for (int i = 0; i < 3; i++) {
+                        COSDictionary span = (COSDictionary) elements.getObject(i);
+                        span.setItem(COSName.P, span);
+                    }
+                }
+                case "number" -> numbers.set(1, COSInteger.get(7));
+                default -> elements.clear();
+            }
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            assertThat(texts(read(out.toByteArray(), Medium.SCREEN)))
+                    .containsExactly("one/two", "three");
         }
     }
 

@@ -11,7 +11,9 @@ import java.awt.geom.PathIterator;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,6 +23,8 @@ import java.util.stream.Stream;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDDocumentCatalog;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType3Font;
@@ -66,6 +70,14 @@ public final class PageWords extends PathEngine {
     private final Rectangle2D seen;
     private DeviceColors colors;
     private final Layers layers;
+    private final TaggedParagraphs paragraphs;
+
+    /** The paragraphs that what is painted now is marked as part of, the innermost last. */
+    private final Deque<Optional<Integer>> marked = new ArrayDeque<>();
+
+    /** How many forms are open: what is marked within one is numbered by its own. */
+    private int forms;
+
     private final GlyphPaths glyphPaths = new GlyphPaths();
     private final FileFaces faces = new FileFaces();
     private final List<Pen> pens = new ArrayList<>();
@@ -89,13 +101,14 @@ public final class PageWords extends PathEngine {
     private PageWords(
             PDPage page,
             Optional<PDOptionalContentProperties> layers,
+            TaggedParagraphs paragraphs,
             DeviceColors colors,
-            AffineTransform toSeen,
             Rectangle2D seen) {
         super(page);
         this.layers = new Layers(layers);
+        this.paragraphs = paragraphs;
         this.colors = colors;
-        this.toSeen = toSeen;
+        this.toSeen = SeenPage.toSeen(page);
         this.seen = seen;
     }
 
@@ -107,27 +120,22 @@ public final class PageWords extends PathEngine {
     public record Read(PageText text, List<Rectangle2D> lines) {}
 
     /**
-     * @param layers what of the file is switched off, if it has layers
-     * @param renewed whether readers draw the form fields anew
-     * @param toSeen from the page's space to points from the top left of it as it is seen
-     * @param width of the page as it is seen, in points
-     * @param height likewise
      * @throws IOException if the page cannot be read
      */
-    public static Read of(
-            PDPage page,
-            Optional<PDOptionalContentProperties> layers,
-            boolean renewed,
-            DeviceColors colors,
-            AffineTransform toSeen,
-            double width,
-            double height)
+    public static Read of(PDDocument document, PDPage page, DeviceColors colors)
             throws IOException {
+        PDDocumentCatalog catalog = document.getDocumentCatalog();
+        SeenPage seen = SeenPage.of(page);
         PageWords words =
                 new PageWords(
-                        page, layers, colors, toSeen, new Rectangle2D.Double(0, 0, width, height));
+                        page,
+                        Optional.ofNullable(catalog.getOCProperties()),
+                        TaggedParagraphs.of(catalog, page),
+                        colors,
+                        new Rectangle2D.Double(0, 0, seen.width(), seen.height()));
         words.processPage(page);
-        words.annotations(Annotations.of(page, words.layers, renewed));
+        words.annotations(
+                Annotations.of(page, words.layers, Annotations.renewed(catalog.getCOSObject())));
         return words.read();
     }
 
@@ -411,25 +419,36 @@ public final class PageWords extends PathEngine {
         }
         boolean mixes = !isPlain() || getGraphicsState().getNonStrokeAlphaConstant() < 1;
         mixing += mixes ? 1 : 0;
+        forms++;
         super.showTransparencyGroup(form);
+        forms--;
         mixing -= mixes ? 1 : 0;
     }
 
     @Override
     public void showForm(PDFormXObject form) throws IOException {
         if (!layers.isOff(form)) {
+            forms++;
             super.showForm(form);
+            forms--;
         }
     }
 
     @Override
     public void beginMarkedContentSequence(COSName tag, COSDictionary properties) {
         layers.begin(tag, properties);
+        Optional<Integer> outer = marked.isEmpty() ? Optional.empty() : marked.peek();
+        boolean tells = forms == 0 && !annotates && properties != null;
+        marked.push(
+                tells && properties.containsKey(COSName.MCID)
+                        ? paragraphs.of(properties.getInt(COSName.MCID))
+                        : outer);
     }
 
     @Override
     public void endMarkedContentSequence() {
         layers.end();
+        marked.poll();
     }
 
     // text
@@ -566,6 +585,7 @@ public final class PageWords extends PathEngine {
                 new Pen(
                         order++,
                         annotates,
+                        annotates || marked.isEmpty() ? Optional.empty() : marked.peek(),
                         face,
                         code,
                         text,

@@ -11,6 +11,7 @@ import yewberry.core.color.Rgb;
  *
  * @param order among all that the page paints
  * @param annotates whether it is part of an annotation, over all of the page
+ * @param paragraph that the file says it is part of
  * @param x of its origin, as the page is seen
  * @param y likewise
  * @param advance to the next
@@ -19,6 +20,7 @@ import yewberry.core.color.Rgb;
 record Pen(
         int order,
         boolean annotates,
+        Optional<Integer> paragraph,
         FileFaces.Open face,
         int glyph,
         String text,

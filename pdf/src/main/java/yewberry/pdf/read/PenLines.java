@@ -18,6 +18,9 @@ final class PenLines {
     private static final double LEAST_LEADING = 0.7;
     private static final double MOST_LEADING = 2.2;
 
+    /** Within a paragraph that the file tags. */
+    private static final double MOST_TAGGED = 4;
+
     private final List<PageText.Stretch> done = new ArrayList<>();
     private final List<PageText.Line> lines = new ArrayList<>();
     private final List<PageText.Glyph> glyphs = new ArrayList<>();
@@ -51,8 +54,16 @@ final class PenLines {
             return;
         }
         double down = first == null ? 0 : (there[1] - baseline) / pen.size();
-        boolean below = down > LEAST_LEADING && down < MOST_LEADING;
-        if (alike && below && Math.abs(there[0] - left()) < 3 * pen.size()) {
+        boolean tagged = first != null && pen.paragraph().isPresent();
+        boolean below =
+                tagged
+                        ? down > 0
+                                && down < MOST_TAGGED
+                                && pen.paragraph().equals(first.paragraph())
+                        : down > LEAST_LEADING
+                                && down < MOST_LEADING
+                                && Math.abs(there[0] - left()) < 3 * pen.size();
+        if (alike && below) {
             line();
         } else {
             stretch();
@@ -77,6 +88,7 @@ final class PenLines {
 
     private boolean isAlike(Pen pen, Optional<Pen.Grounds> under) {
         return pen.annotates() == first.annotates()
+                && (under.isEmpty() || pen.paragraph().equals(first.paragraph()))
                 && pen.face() == first.face()
                 && pen.size() == first.size()
                 && pen.degrees() == first.degrees()
