@@ -1,8 +1,8 @@
 package yewberry.pdf.read;
 
 import java.io.IOException;
-import java.util.ArrayList;
-import java.util.List;
+import java.util.IdentityHashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.apache.pdfbox.cos.COSArray;
@@ -47,8 +47,8 @@ final class TaggedParagraphs {
     private final COSArray elements;
     private final COSDictionary roles;
 
-    /** Those that were asked for, which tells them by their places. */
-    private final List<COSDictionary> known = new ArrayList<>();
+    /** Those that were asked for, in this order. */
+    private final Map<COSDictionary, Integer> known = new IdentityHashMap<>();
 
     private TaggedParagraphs(COSArray elements, COSDictionary roles) {
         this.elements = elements;
@@ -93,20 +93,10 @@ final class TaggedParagraphs {
         for (int depth = 0; depth < DEEPEST && at != null; depth++) {
             String type = at.getNameAsString(COSName.S, "");
             if (BLOCKS.contains(type) || BLOCKS.contains(roles.getNameAsString(type, ""))) {
-                return Optional.of(number(at));
+                return Optional.of(known.computeIfAbsent(at, _ -> known.size()));
             }
             at = at.getCOSDictionary(COSName.P);
         }
         return Optional.empty();
-    }
-
-    private int number(COSDictionary paragraph) {
-        for (int i = 0; i < known.size(); i++) {
-            if (known.get(i) == paragraph) {
-                return i;
-            }
-        }
-        known.add(paragraph);
-        return known.size() - 1;
     }
 }
