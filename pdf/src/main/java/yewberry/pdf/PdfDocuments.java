@@ -97,47 +97,17 @@ public final class PdfDocuments implements Documents {
         AffineTransform toPixels = AffineTransform.getScaleInstance(width, height);
         toPixels.concatenate(PagePlates.unit(page));
         DeviceColors colors = colors(wanted);
-        ImageCache images = new ImageCache();
+        PagePlates plates =
+                PagePlates.of(
+                        page, layers(document), colors, new ImageCache(), toPixels, width, height);
         return image(
                 switch (wanted.part()) {
-                    case ALL ->
-                            PagePlates.paint(
-                                    page,
-                                    layers(document),
-                                    colors,
-                                    images,
-                                    toPixels,
-                                    width,
-                                    height);
+                    case ALL -> plates.paint();
                     case WITHOUT_TEXT ->
-                            PagePlates.paintWithoutText(
-                                    page,
-                                    layers(document),
-                                    colors,
-                                    images,
-                                    toPixels,
-                                    width,
-                                    height,
-                                    PageWords.of(document, page, colors).lines());
-                    case ANNOTATED ->
-                            PagePlates.paintAnnotated(
-                                    page,
-                                    layers(document),
-                                    colors,
-                                    images,
-                                    toPixels,
-                                    width,
-                                    height,
-                                    renewed(document));
+                            plates.paintWithoutText(PageWords.of(document, page, colors).lines());
+                    case ANNOTATED -> plates.paintAnnotated(renewed(document));
                     case ANNOTATIONS ->
-                            PagePlates.paintAnnotations(
-                                    page,
-                                    layers(document),
-                                    colors,
-                                    images,
-                                    toPixels,
-                                    width,
-                                    height,
+                            plates.paintAnnotations(
                                     renewed(document),
                                     PageWords.of(document, page, colors).lines());
                 });

@@ -148,14 +148,16 @@ class GroupsTest {
         PlaneRaster ours;
         try (PDDocument read = Loader.loadPDF(pdf.toFile())) {
             ours =
-                    PagePlates.paint(
-                            read.getPage(0),
-                            Optional.empty(),
-                            new DeviceColors(Medium.PAPER, PressCondition.coated(), List.of()),
-                            new ImageCache(),
-                            new AffineTransform(1, 0, 0, -1, 0, HEIGHT),
-                            WIDTH,
-                            HEIGHT);
+                    PagePlates.of(
+                                    read.getPage(0),
+                                    Optional.empty(),
+                                    new DeviceColors(
+                                            Medium.PAPER, PressCondition.coated(), List.of()),
+                                    new ImageCache(),
+                                    new AffineTransform(1, 0, 0, -1, 0, HEIGHT),
+                                    WIDTH,
+                                    HEIGHT)
+                            .paint();
         }
         int off = 0;
         double most = 0;

@@ -303,14 +303,15 @@ public final class FileComparison implements PageReaders.Reader {
                         -scale,
                         -(trim.getLowerLeftX() + shown.x()) * scale,
                         (trim.getUpperRightY() - shown.y()) * scale);
-        return PagePlates.paint(
-                page,
-                SwitchedLayers.switched(document, "View"),
-                colors,
-                images,
-                toPixels,
-                (int) Math.ceil(shown.width() * scale),
-                (int) Math.ceil(shown.height() * scale));
+        return PagePlates.of(
+                        page,
+                        SwitchedLayers.switched(document, "View"),
+                        colors,
+                        images,
+                        toPixels,
+                        (int) Math.ceil(shown.width() * scale),
+                        (int) Math.ceil(shown.height() * scale))
+                .paint();
     }
 
     /**

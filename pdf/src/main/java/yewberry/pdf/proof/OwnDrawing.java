@@ -106,16 +106,18 @@ final class OwnDrawing implements Closeable {
             toPixels.concatenate(PagePlates.unit(page));
             List<String> spots = scene.planes().spots().stream().map(Inks.Spot::name).toList();
             raster =
-                    PagePlates.paint(
-                            page,
-                            Optional.ofNullable(document.getDocumentCatalog().getOCProperties()),
-                            new DeviceColors(scene.medium(), scene.condition(), spots)
-                                    .recolored(picture.pixels().recolored()),
-                            caches.computeIfAbsent(
-                                    picture.asset().sha256(), key -> new ImageCache()),
-                            toPixels,
-                            width,
-                            height);
+                    PagePlates.of(
+                                    page,
+                                    Optional.ofNullable(
+                                            document.getDocumentCatalog().getOCProperties()),
+                                    new DeviceColors(scene.medium(), scene.condition(), spots)
+                                            .recolored(picture.pixels().recolored()),
+                                    caches.computeIfAbsent(
+                                            picture.asset().sha256(), key -> new ImageCache()),
+                                    toPixels,
+                                    width,
+                                    height)
+                            .paint();
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         }

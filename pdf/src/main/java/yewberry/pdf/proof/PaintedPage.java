@@ -33,6 +33,7 @@ import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
 import yewberry.pdf.read.GlyphPaths;
 import yewberry.pdf.read.PathEngine;
+import yewberry.pdf.read.SeenPage;
 
 /**
  * What a page of a file paints, by number: where each glyph, each area and each placed file stands
@@ -390,12 +391,7 @@ final class PaintedPage extends PathEngine {
         Rectangle2D own =
                 form.getMatrix()
                         .createAffineTransform()
-                        .createTransformedShape(
-                                new Rectangle2D.Double(
-                                        box.getLowerLeftX(),
-                                        box.getLowerLeftY(),
-                                        box.getWidth(),
-                                        box.getHeight()))
+                        .createTransformedShape(SeenPage.rectangle(box))
                         .getBounds2D();
         Matrix place = getGraphicsState().getCurrentTransformationMatrix().clone();
         place.concatenate(

@@ -469,14 +469,15 @@ public final class ReadBack implements AutoCloseable {
             throws IOException {
         List<String> spots = scene.planes().spots().stream().map(Inks.Spot::name).toList();
         PlaneRaster found =
-                PagePlates.paint(
-                        page,
-                        layers,
-                        new DeviceColors(medium, condition, spots),
-                        images,
-                        toPixels,
-                        wanted.width(),
-                        wanted.height());
+                PagePlates.of(
+                                page,
+                                layers,
+                                new DeviceColors(medium, condition, spots),
+                                images,
+                                toPixels,
+                                wanted.width(),
+                                wanted.height())
+                        .paint();
         PlateComparison comparison = PlateComparison.of(wanted, found);
         boolean pictured = !comparison.matches() && pictures.getAndIncrement() < MOST_PICTURES;
         return comparison.told(

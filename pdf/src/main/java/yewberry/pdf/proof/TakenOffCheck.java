@@ -82,13 +82,14 @@ public final class TakenOffCheck {
         int height = (int) Math.clamp(Math.ceil(crop.getHeight()), 1, MOST);
         AffineTransform toPixels = AffineTransform.getScaleInstance(width, height);
         toPixels.concatenate(PagePlates.unit(page));
-        return PagePlates.paint(
-                page,
-                Optional.ofNullable(document.getDocumentCatalog().getOCProperties()),
-                new DeviceColors(Medium.SCREEN, condition, List.of()),
-                new ImageCache(),
-                toPixels,
-                width,
-                height);
+        return PagePlates.of(
+                        page,
+                        Optional.ofNullable(document.getDocumentCatalog().getOCProperties()),
+                        new DeviceColors(Medium.SCREEN, condition, List.of()),
+                        new ImageCache(),
+                        toPixels,
+                        width,
+                        height)
+                .paint();
     }
 }

@@ -9,7 +9,6 @@ import org.apache.pdfbox.cos.COSBoolean;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationWidget;
 
@@ -81,13 +80,7 @@ public record Annotations(List<PDAnnotation> drawn, List<PDAnnotation> undrawn) 
 
     /** Where it is on the page. */
     static Rectangle2D place(PDAnnotation annotation, AffineTransform toSeen) {
-        PDRectangle box = annotation.getRectangle();
-        return toSeen.createTransformedShape(
-                        new Rectangle2D.Double(
-                                box.getLowerLeftX(),
-                                box.getLowerLeftY(),
-                                box.getWidth(),
-                                box.getHeight()))
+        return toSeen.createTransformedShape(SeenPage.rectangle(annotation.getRectangle()))
                 .getBounds2D();
     }
 }

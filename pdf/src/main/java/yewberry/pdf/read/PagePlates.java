@@ -70,6 +70,7 @@ public final class PagePlates extends PathEngine {
     /** What a square has beyond its sides: it is not there, rather than see-through. */
     private static final double OUTSIDE = -1;
 
+    private final PDPage page;
     private final AffineTransform toPixels;
     private final int width;
     private final int height;
@@ -103,6 +104,7 @@ public final class PagePlates extends PathEngine {
             int width,
             int height) {
         super(page);
+        this.page = page;
         this.layers = new Layers(layers);
         this.images = images;
         this.toPixels = toPixels;
@@ -112,68 +114,56 @@ public final class PagePlates extends PathEngine {
     }
 
     /**
-     * What a page paints, without its annotations.
+     * Something to paint a page on, once.
      *
      * @param layers what of the file is switched off, if it has layers
      * @param toPixels from the page's space to pixels from the top left of the raster
      * @param width of the raster in pixels
      * @param height likewise
-     * @throws IOException if the page cannot be read
      */
-    public static PlaneRaster paint(
+    public static PagePlates of(
             PDPage page,
             Optional<PDOptionalContentProperties> layers,
             DeviceColors colors,
             ImageCache images,
             AffineTransform toPixels,
             int width,
-            int height)
-            throws IOException {
-        PagePlates plates = new PagePlates(page, layers, colors, images, toPixels, width, height);
-        plates.processPage(page);
-        return plates.surfaces.peek().raster();
+            int height) {
+        return new PagePlates(page, layers, colors, images, toPixels, width, height);
+    }
+
+    /**
+     * What the page paints, without its annotations.
+     *
+     * @throws IOException if it cannot be read
+     */
+    public PlaneRaster paint() throws IOException {
+        processPage(page);
+        return surfaces.peek().raster();
     }
 
     /**
      * The same without its text.
      *
      * @param lines that belong to that: around their paths, in the space of the page
+     * @throws IOException if the page cannot be read
      */
-    public static PlaneRaster paintWithoutText(
-            PDPage page,
-            Optional<PDOptionalContentProperties> layers,
-            DeviceColors colors,
-            ImageCache images,
-            AffineTransform toPixels,
-            int width,
-            int height,
-            Collection<Rectangle2D> lines)
-            throws IOException {
-        PagePlates plates = new PagePlates(page, layers, colors, images, toPixels, width, height);
-        plates.leftOut = Optional.of(Set.copyOf(lines));
-        plates.processPage(page);
-        return plates.surfaces.peek().raster();
+    public PlaneRaster paintWithoutText(Collection<Rectangle2D> lines) throws IOException {
+        leftOut = Optional.of(Set.copyOf(lines));
+        return paint();
     }
 
     /**
-     * The same with its annotations and form fields over it, in the colours of their own.
+     * The same as all of it, with its annotations and form fields over it, in the colours of their
+     * own.
      *
      * @param renewed whether readers draw the form fields anew
+     * @throws IOException if the page cannot be read
      */
-    public static PlaneRaster paintAnnotated(
-            PDPage page,
-            Optional<PDOptionalContentProperties> layers,
-            DeviceColors colors,
-            ImageCache images,
-            AffineTransform toPixels,
-            int width,
-            int height,
-            boolean renewed)
-            throws IOException {
-        PagePlates plates = new PagePlates(page, layers, colors, images, toPixels, width, height);
-        plates.processPage(page);
-        plates.annotations(page, renewed);
-        return plates.surfaces.peek().raster();
+    public PlaneRaster paintAnnotated(boolean renewed) throws IOException {
+        processPage(page);
+        annotations(renewed);
+        return surfaces.peek().raster();
     }
 
     /**
@@ -181,29 +171,20 @@ public final class PagePlates extends PathEngine {
      *
      * @param renewed whether readers draw the form fields anew
      * @param lines that belong to text: around their paths, in the space of the page
+     * @throws IOException if they cannot be read
      */
-    public static PlaneRaster paintAnnotations(
-            PDPage page,
-            Optional<PDOptionalContentProperties> layers,
-            DeviceColors colors,
-            ImageCache images,
-            AffineTransform toPixels,
-            int width,
-            int height,
-            boolean renewed,
-            Collection<Rectangle2D> lines)
+    public PlaneRaster paintAnnotations(boolean renewed, Collection<Rectangle2D> lines)
             throws IOException {
-        PagePlates plates = new PagePlates(page, layers, colors, images, toPixels, width, height);
-        plates.leftOut = Optional.of(Set.copyOf(lines));
+        leftOut = Optional.of(Set.copyOf(lines));
         COSDictionary bare = new COSDictionary(page.getCOSObject());
         bare.removeItem(COSName.CONTENTS);
-        plates.processPage(new PDPage(bare));
-        plates.annotations(page, renewed);
-        return plates.surfaces.peek().raster();
+        processPage(new PDPage(bare));
+        annotations(renewed);
+        return surfaces.peek().raster();
     }
 
     /** Those that can be read. */
-    private void annotations(PDPage page, boolean renewed) throws IOException {
+    private void annotations(boolean renewed) throws IOException {
         surfaces.push(surfaces.pop().asItIs());
         for (PDAnnotation each : Annotations.of(page, layers, renewed).drawn()) {
             layers.endAll();

@@ -1,6 +1,7 @@
 package yewberry.pdf.read;
 
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Rectangle2D;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -13,6 +14,12 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
  * @param toUser from points as it is seen, from the bottom left up, to the page's own space
  */
 public record SeenPage(double width, double height, AffineTransform toUser) {
+    /** In the space that it is in. */
+    public static Rectangle2D rectangle(PDRectangle box) {
+        return new Rectangle2D.Double(
+                box.getLowerLeftX(), box.getLowerLeftY(), box.getWidth(), box.getHeight());
+    }
+
     /** ISO 32000-1, table 30: Rotate turns clockwise, UserUnit is in 1/72 inch. */
     public static SeenPage of(PDPage page) {
         PDRectangle crop = page.getCropBox();
