@@ -1,21 +1,10 @@
 import createClient from "openapi-fetch";
 import type { paths } from "./schema";
 
-/** After so long the window is still there, in milliseconds. */
-const STAYED = 1000;
-
 /** What is sent while the window closes is still stored: the browser keeps the request alive. */
 let leaving = false;
 window.addEventListener("pagehide", () => (leaving = true), { capture: true });
 window.addEventListener("pageshow", () => (leaving = false));
-window.addEventListener(
-  "beforeunload",
-  () => {
-    leaving = true;
-    window.setTimeout(() => (leaving = false), STAYED); // one may have decided to stay
-  },
-  { capture: true },
-);
 
 export const client = createClient<paths>({
   baseUrl: window.location.origin,

@@ -361,7 +361,7 @@ export function useOffers(publication: Publication, page: string) {
     queryFn: () =>
       answered(
         client.GET("/api/publications/{id}/pages/{page}/offers", {
-          params: { path: { id: publication.id, page }, query: {} },
+          params: { path: { id: publication.id, page } },
         }),
       ),
     placeholderData: keepPreviousData,

@@ -417,7 +417,6 @@ function Writing({
     setChosen(chosenIn(made.state));
     const leaving = () => void same.commit();
     const closing = (event: BeforeUnloadEvent) => {
-      leaving();
       if (same.waits()) {
         event.preventDefault();
       }

@@ -365,6 +365,7 @@ class TypingTest {
         page.close(new Page.CloseOptions().setRunBeforeUnload(true));
         page.waitForCondition(() -> !asked.isEmpty());
         assertThat(asked).containsExactly("beforeunload");
+        assertThat(name).isFocused(); // one stays where one was
         page.evaluate("window.slow = false");
         page.waitForCondition(() -> isThere(page, "Pebble"));
         Browser.undoAll(page);

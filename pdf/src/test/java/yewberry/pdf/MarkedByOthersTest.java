@@ -1,6 +1,7 @@
 package yewberry.pdf;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
@@ -208,6 +209,9 @@ class MarkedByOthersTest {
                 .containsEntry(AddedItem.Kind.WATERMARK, 1);
         byte[] less = without(all, EnumSet.of(AddedItem.Kind.WATERMARK));
         same(less, annotated(0, content.replace(WATERMARK, "")));
+        assertThatThrownBy(() -> same(less, all))
+                .as("they are seen")
+                .isInstanceOf(AssertionError.class);
         assertThat(AddedLayers.marks(KnownFile.of(less)).others())
                 .doesNotContainKey(AddedItem.Kind.WATERMARK);
         assertThat(AddedLayers.added(KnownFile.of(less)).get(1))

@@ -191,7 +191,7 @@ public final class PagePlates extends PathEngine {
             try {
                 showAnnotation(each);
             } catch (IOException broken) {
-                continue; // what of it was painted stays; it is told as not judged
+                // what of it was painted stays; it is told as not judged
             }
         }
     }

@@ -339,18 +339,15 @@ class PageApi {
                 : list;
     }
 
-    /** What would mend the findings of a page, by their keys; a contrast has mends of its own. */
+    /** What would mend the findings of a page, by their keys; text has mends of its own besides. */
     @GetMapping("/pages/{page}/offers")
-    Map<UUID, List<Offer>> offers(
-            @PathVariable UUID id,
-            @PathVariable UUID page,
-            @RequestParam Optional<Viewing> viewing) {
+    Map<UUID, List<Offer>> offers(@PathVariable UUID id, @PathVariable UUID page) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
         PageScene scene =
                 open.composer(publication).compose(publication, indexOf(publication, page));
         PressCondition press = open.press(publication);
-        return open.findings(scene, publication, viewing).stream()
+        return open.findings(scene, publication, Optional.empty()).stream()
                 .collect(
                         Collectors.toMap(
                                 finding -> Identity.of(finding).key(),
