@@ -10,9 +10,8 @@ import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Field, Row, Stack, Wide } from "../ui/Field";
 import { Fold, Name } from "../ui/Fold";
-import { steppedNumber, typedNumber } from "../ui/number";
+import { OptionalNumber } from "../ui/OptionalNumber";
 import { RemoveDialog } from "../ui/RemoveDialog";
-import { useStatus } from "../ui/Status";
 import { TintField } from "../ui/TintField";
 import { counted } from "../ui/words";
 import { BasisFields } from "./BasisFields";
@@ -276,36 +275,5 @@ export function CharacterLookEditor({
         )}
       </Stack>
     </Edits>
-  );
-}
-
-/** A number that may be left to the paragraph: then the field is empty. */
-function OptionalNumber({
-  label,
-  value,
-  onCommit,
-}: {
-  label: string;
-  value: number | undefined;
-  onCommit: (value: number | undefined) => unknown;
-}) {
-  const status = useStatus();
-  return (
-    <Field
-      label={label}
-      value={value === undefined ? "" : String(Number(value.toFixed(2)))}
-      step={steppedNumber}
-      onCommit={(text) => {
-        if (text.trim() === "") {
-          return onCommit(undefined);
-        }
-        const typed = typedNumber(text);
-        if (typed === undefined) {
-          status.fail(`“${text}” is not a number.`);
-          return false;
-        }
-        return onCommit(typed);
-      }}
-    />
   );
 }

@@ -18,18 +18,9 @@ import { BasisFields } from "./BasisFields";
 import { ListFields } from "./ListFields";
 import { OutlineFields } from "./OutlineFields";
 import { PanelFields } from "./PanelFields";
-import { SettingFields } from "./SettingFields";
+import { alignments, SettingFields } from "./SettingFields";
 import { TabFields } from "./TabFields";
 import { UsedIn } from "./UsedIn";
-
-const alignments = [
-  { id: "LEFT", label: "Left" },
-  { id: "CENTER", label: "Centred" },
-  { id: "RIGHT", label: "Right" },
-  { id: "JUSTIFIED", label: "Justified" },
-  { id: "TOWARD_SPINE", label: "Toward the spine" },
-  { id: "AWAY_FROM_SPINE", label: "Away from the spine" },
-];
 
 const overprints = [
   { id: "BLACK", label: "Plain black only" },

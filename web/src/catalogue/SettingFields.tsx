@@ -16,6 +16,15 @@ const begins = [
   { id: "FRAME", label: "In the next frame" },
 ];
 
+export const alignments = [
+  { id: "LEFT", label: "Left" },
+  { id: "CENTER", label: "Centred" },
+  { id: "RIGHT", label: "Right" },
+  { id: "JUSTIFIED", label: "Justified" },
+  { id: "TOWARD_SPINE", label: "Toward the spine" },
+  { id: "AWAY_FROM_SPINE", label: "Away from the spine" },
+];
+
 export const capitals = [
   { id: "AS_TYPED", label: "As typed" },
   { id: "ALL", label: "All capitals" },

@@ -17,21 +17,8 @@ import { Failed } from "../ui/Notice";
 import { useStatus } from "../ui/Status";
 import { Tick } from "../ui/Tick";
 import { counted } from "../ui/words";
+import { Bar } from "./Bar";
 import type { Grounded } from "./grounded";
-
-const Bar = styled.div`
-  flex: 1 0 100%;
-  display: flex;
-  flex-direction: column;
-  gap: ${theme.space.one};
-  max-height: 60vh;
-  overflow: auto;
-  padding: ${theme.space.one};
-  border: 2px solid ${theme.color.active};
-  & p {
-    margin: 0;
-  }
-`;
 
 const Line = styled.div`
   display: flex;

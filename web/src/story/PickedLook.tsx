@@ -3,6 +3,7 @@ import type { Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Tick } from "../ui/Tick";
+import { inWords } from "./local";
 import type { Carried, Picked } from "./picked";
 
 const Bar = styled.div`
@@ -66,6 +67,13 @@ export function PickedLook({
         checked={carried.color}
         onChange={(on) => onCarried({ ...carried, color: on })}
       />
+      {(picked.setting ?? picked.local) && (
+        <Tick
+          label={`Local differences: ${inWords({ ...picked.setting, ...picked.local })}`}
+          checked={carried.local}
+          onChange={(on) => onCarried({ ...carried, local: on })}
+        />
+      )}
       <div>
         <MainButton isDisabled={!onGive} onPress={() => onGive?.()}>
           Give it

@@ -1,6 +1,6 @@
-import { Copy, CornerLeftUp, Hash, Link, X, PaintBucket } from "lucide-react";
+import { Copy, CornerLeftUp, Hash, Link, PaintBucket, SlidersHorizontal, X } from "lucide-react";
 import type { Node } from "prosemirror-model";
-import { EditorState } from "prosemirror-state";
+import { EditorState, type Command } from "prosemirror-state";
 import { EditorView } from "prosemirror-view";
 import "prosemirror-view/style/prosemirror.css";
 import { useCallback, useEffect, useRef, useState } from "react";
@@ -33,6 +33,7 @@ import {
   endOfRoom,
   keys,
   listMarks,
+  localDifferences,
   lookNames,
   paint,
   placeAt,
@@ -45,6 +46,8 @@ import {
 } from "./plugins";
 import { give, pickedFrom } from "./picked";
 import { GroundBar } from "./GroundBar";
+import { clear, localIn, type Local } from "./local";
+import { LocalBar } from "./LocalBar";
 import { groundedIn, type Grounded } from "./grounded";
 import { PickedLook } from "./PickedLook";
 import { caretAsSeen } from "./caretAsSeen";
@@ -129,6 +132,14 @@ const Text = styled.div`
     font-weight: 400;
     line-height: 1.3;
     color: ${theme.color.quiet};
+  }
+  & .ProseMirror p.differs {
+    margin-left: -8px;
+    padding-left: 6px;
+    border-left: 2px dashed ${theme.color.edge};
+  }
+  & .ProseMirror span.differs {
+    border-bottom: 1px dashed;
   }
   & .ProseMirror ::selection {
     background: transparent;
@@ -248,14 +259,20 @@ function Writing({
   const [busy, setBusy] = useState(false);
   const [words, setWords] = useState<Words>();
   const [grounded, setGrounded] = useState<Grounded>();
-  const act = useCallback((command: ReturnType<typeof wear>) => {
-    const made = view.current;
-    if (made) {
-      command(made.state, made.dispatch);
-      // the list that it was chosen from gives the focus back first
-      requestAnimationFrame(() => requestAnimationFrame(() => made.focus()));
+  const [differing, setDiffering] = useState<Local>();
+  const apply = useCallback((command: Command) => {
+    if (view.current) {
+      command(view.current.state, view.current.dispatch);
     }
   }, []);
+  const act = useCallback(
+    (command: Command) => {
+      apply(command);
+      // the list that it was chosen from gives the focus back first
+      requestAnimationFrame(() => requestAnimationFrame(() => view.current?.focus()));
+    },
+    [apply],
+  );
   const { picked, setPicked, carried, setCarried } = useBench().giving;
   const pick = () => setPicked(view.current ? pickedFrom(view.current.state) : undefined);
   const giveIt = () => {
@@ -348,6 +365,7 @@ function Writing({
           characterStyles(characters),
           aroundChosen(),
           listMarks(() => latest.current.marks),
+          localDifferences(),
           colors(
             (swatch) => latest.current.publication.swatches.find(({ id }) => id === swatch)?.screen,
           ),
@@ -367,6 +385,7 @@ function Writing({
         }
         if (change.docChanged || change.selectionSet || change.storedMarksSet) {
           setChosen(chosenIn(made.state));
+          setDiffering((open) => open && localIn(made.state));
           setAt(placeAt(made.state));
         }
       },
@@ -492,6 +511,11 @@ function Writing({
       run: () => act(wear(id)),
     })),
     {
+      label: "Set the chosen text otherwise than its look",
+      run: () => setDiffering(view.current ? localIn(view.current.state) : undefined),
+    },
+    { label: "Clear local differences of the chosen text", run: () => act(clear) },
+    {
       label: "Put a ground behind the text",
       run: () => setGrounded(view.current ? groundedIn(view.current.state) : undefined),
     },
@@ -585,6 +609,34 @@ function Writing({
           <PaintBucket size={15} aria-hidden />
           Ground…
         </Button>
+        <Button
+          aria-label="Local differences…"
+          onPress={() => setDiffering(view.current ? localIn(view.current.state) : undefined)}
+        >
+          <SlidersHorizontal size={15} aria-hidden />
+          Local…
+        </Button>
+        {!picked && (
+          <Button onPress={pick}>
+            <Copy size={15} aria-hidden />
+            Pick up the look
+          </Button>
+        )}
+        {differing && (
+          <LocalBar
+            publication={publication}
+            local={differing}
+            act={apply}
+            take={(into, command) => {
+              apply(command);
+              void sync.current?.commit(into);
+            }}
+            onClose={() => {
+              setDiffering(undefined);
+              requestAnimationFrame(() => view.current?.focus());
+            }}
+          />
+        )}
         {grounded && (
           <GroundBar
             publication={publication}
@@ -610,7 +662,7 @@ function Writing({
             }}
           />
         )}
-        {picked ? (
+        {picked && (
           <PickedLook
             publication={publication}
             picked={picked}
@@ -620,11 +672,6 @@ function Writing({
             onGive={giveIt}
             onPutDown={() => setPicked(undefined)}
           />
-        ) : (
-          <Button onPress={pick}>
-            <Copy size={15} aria-hidden />
-            Pick up the look
-          </Button>
         )}
         {rest && (
           <MakeRoom

@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import type { Story } from "../api/types";
 import { giving, pickedOf } from "./giving";
 
-const all = { look: true, characters: true, color: true };
+const all = { look: true, characters: true, color: true, local: true };
 const gold = { swatch: "gold", tint: 80 };
 const story: Story = {
   id: "story",
@@ -52,6 +52,6 @@ test("only what is carried is given, and what is there already is no edit", () =
     paragraphs: [{ look: "body", runs: [{ text: "Stars", look: "emphasis", color: gold }] }],
   });
   expect(
-    giving(story, "text", picked, { look: false, characters: false, color: true }),
+    giving(story, "text", picked, { look: false, characters: false, color: true, local: true }),
   ).toBeUndefined();
 });

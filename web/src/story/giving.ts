@@ -10,7 +10,15 @@ import { asWritten, stretch, type Written, type WrittenRun } from "./text";
 export function pickedOf(story: Story, paragraph: string, run: string): Picked | undefined {
   const found = story.paragraphs.find(({ id }) => id === paragraph);
   const own = found?.runs.find(({ id }) => id === run) ?? found?.runs[0];
-  return found && { look: found.look, characters: own?.look, color: own?.color };
+  return (
+    found && {
+      look: found.look,
+      characters: own?.look,
+      color: own?.color,
+      setting: found.local,
+      local: own?.local,
+    }
+  );
 }
 
 /** The edit that gives a paragraph what was picked up; nothing where it has it. */
@@ -29,19 +37,24 @@ export function giving(
 }
 
 function given(written: Written, picked: Picked, carried: Carried): Written {
-  const dressed = ({ color, look, ...run }: WrittenRun): WrittenRun => {
+  const dressed = ({ color, look, local, ...run }: WrittenRun): WrittenRun => {
     const [words, ink] = [
       carried.characters ? picked.characters : look,
       carried.color ? picked.color : color,
     ];
+    const differs = carried.local ? picked.local : local;
     return {
       ...run,
       ...(words === undefined ? {} : { look: words }),
       ...(ink ? { color: ink } : {}),
+      ...(differs ? { local: differs } : {}),
     };
   };
+  const { local: own, ...others } = written;
+  const setting = carried.local ? picked.setting : own;
   return {
-    ...written,
+    ...others,
+    ...(setting ? { local: setting } : {}),
     ...(carried.look ? { look: picked.look } : {}),
     runs: written.runs.map(dressed),
   };

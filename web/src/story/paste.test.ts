@@ -85,6 +85,46 @@ describe("what is pasted from elsewhere", () => {
     expect(pasteReport(wrapped, "Plain", looks, [])).toBeUndefined();
   });
 
+  it("keeps what is bold and italic at once, as a difference from the look of one of both", () => {
+    const both = [
+      { id: "s", name: "Strong", emphasis: "STRONG", weight: 650 },
+      { id: "e", name: "Emphasis", emphasis: "EMPHASIS" },
+    ] as CharacterLook[];
+    const parser = pasteParser(
+      () => looks,
+      () => both,
+    );
+    const html =
+      '<p><em>Soft <strong>loud</strong></em> <b style="font-style:italic">both</b> <i>x <b style="font-weight:400">y</b></i></p>';
+    const page = new window.DOMParser().parseFromString(html, "text/html");
+    const local = { weight: 650, italic: true };
+    expect(allWritten(parser.parse(page.body))[0]?.runs).toEqual([
+      { text: "Soft ", look: "e" },
+      { text: "loud", look: "s", local },
+      { text: " " },
+      { text: "both", look: "s", local },
+      { text: " " },
+      { text: "x y", look: "e" },
+    ]);
+  });
+
+  it("takes differences that stand in a page only as they can be", () => {
+    const html = `<p data-look='x' data-local='{"left":"12 pt","before":"-3 pt","leading":"9000 %","size":"1e9 pt","alignment":"UP"}'><span data-local='{"size":150,"weight":"bold","tracking":9999,"x":1}'>a</span><span data-local='null'>b</span><span data-local='["size"]'>c</span></p>`;
+    const page = new window.DOMParser().parseFromString(html, "text/html");
+    const parser = pasteParser(
+      () => looks,
+      () => characters,
+    );
+    expect(allWritten(parser.parse(page.body))).toEqual([
+      {
+        paragraph: "",
+        look: "",
+        local: { left: "12 pt" },
+        runs: [{ text: "a", local: { size: 150 } }, { text: "bc" }],
+      },
+    ]);
+  });
+
   it("holds nothing that no text holds", () => {
     expect(cleaned("a\tb\u0000c\u200bd\ud83ce 🌌\n")).toBe("a\tbc\u200bde 🌌\n");
   });

@@ -1,7 +1,7 @@
 import { DOMParser } from "prosemirror-model";
 import type { CharacterLook, Look } from "../api/types";
 import { counted } from "../ui/words";
-import { charactersType, leadsOut, linkType, paragraphType, schema } from "./text";
+import { charactersType, leadsOut, linkType, localType, paragraphType, schema } from "./text";
 
 /** What no text holds: control characters, and halves of characters. */
 const unfit =
@@ -53,6 +53,17 @@ const emphases: Standing[] = [
   },
 ];
 
+/** Whether something stands out in a way, by itself or by what it is within. */
+function standsWithin(dom: HTMLElement | null, standing: Standing): boolean {
+  if (!dom) {
+    return false;
+  }
+  const value = dom.style.getPropertyValue(standing.style);
+  return value === ""
+    ? standing.tags.includes(dom.localName) || standsWithin(dom.parentElement, standing)
+    : standing.means.test(value);
+}
+
 function contradicts(dom: HTMLElement, style: string, means: RegExp): boolean {
   const value = dom.style.getPropertyValue(style);
   return value !== "" && !means.test(value);
@@ -99,6 +110,21 @@ export function pasteParser(looks: () => Look[], characters: () => CharacterLook
     ];
   };
   return new DOMParser(schema, [
+    {
+      // words wear one look; what stands out in both ways differs from that
+      tag: "strong, b, em, i, [style]",
+      mark: localType.name,
+      consuming: false,
+      getAttrs: (dom: HTMLElement) => {
+        const weight = characters().find(({ emphasis }) => emphasis === "STRONG")?.weight ?? 700;
+        return (
+          emphases.every((each) => standsWithin(dom, each)) &&
+          characters().some(({ emphasis }) => emphasis !== undefined) && {
+            local: { weight, italic: true },
+          }
+        );
+      },
+    },
     ...emphases.flatMap(standing),
     ...[1, 2, 3, 4, 5, 6].map((level) => wearing(`h${level}`, () => headingLook(looks(), level))),
     {

@@ -28,7 +28,8 @@ function begin(index: number) {
   return at;
 }
 
-const all = { look: true, characters: true, color: true };
+const nothing = { look: false, characters: false, color: false, local: false };
+const all = { look: true, characters: true, color: true, local: true };
 
 function after(state: EditorState, command: ReturnType<typeof give>) {
   let made = state;
@@ -58,15 +59,27 @@ describe("a look that is picked up", () => {
     ]);
   });
 
+  it("carries local differences over, as one thing", () => {
+    const local = { italic: true, size: 120 };
+    const setting = { alignment: "CENTER" as const };
+    const differing = { look: "body", characters: undefined, color: undefined, setting, local };
+    const [, , third] = after(chosen(begin(2) + 3), give(differing, { ...nothing, local: true }));
+    expect(third).toEqual({
+      paragraph: "c",
+      look: "body",
+      local: setting,
+      runs: [{ text: "Go home.", local }],
+    });
+  });
+
   it("carries only what is chosen to be carried, and takes off what it does not have", () => {
     const plain = { look: "heading", characters: undefined, color: undefined };
-    const onlyLook = { look: true, characters: false, color: false };
+    const onlyLook = { ...nothing, look: true };
     const [, second] = after(chosen(begin(1) + 1), give(plain, onlyLook));
     expect(second?.look).toBe("heading");
     expect(second?.runs).toHaveLength(3);
     const [, bare] = after(chosen(begin(1) + 1), give(plain, all));
     expect(bare?.runs).toEqual([{ text: "Walk slowly here." }]);
-    const nothing = { look: false, characters: false, color: false };
     expect(give(plain, nothing)(chosen(begin(1)))).toBe(false);
   });
 });

@@ -1,5 +1,17 @@
 import type { Command, EditorState } from "prosemirror-state";
-import { charactersOf, charactersType, colorOf, colorType, lookOf, paragraphType } from "./text";
+import {
+  charactersOf,
+  charactersType,
+  colorOf,
+  colorType,
+  localOf,
+  localType,
+  lookOf,
+  paragraphType,
+  settingOf,
+  type LocalSetting,
+  type LocalType,
+} from "./text";
 import type { Tinted } from "../api/types";
 
 /** What text looks like, as it was picked up. */
@@ -8,6 +20,10 @@ export interface Picked {
   look: string;
   characters: string | undefined;
   color: Tinted | undefined;
+  /** How the paragraph differs from its look. */
+  setting?: LocalSetting | undefined;
+  /** How the words differ from theirs. */
+  local?: LocalType | undefined;
 }
 
 /** What of it is given to other text. */
@@ -15,6 +31,7 @@ export interface Carried {
   look: boolean;
   characters: boolean;
   color: boolean;
+  local: boolean;
 }
 
 /** What the text at the caret, or where the chosen text begins, looks like. */
@@ -25,7 +42,13 @@ export function pickedFrom(state: EditorState): Picked | undefined {
     return undefined;
   }
   const marks = empty ? $from.marks() : ($from.nodeAfter?.marks ?? $from.marks());
-  return { look: lookOf(paragraph), characters: charactersOf(marks), color: colorOf(marks) };
+  return {
+    look: lookOf(paragraph),
+    characters: charactersOf(marks),
+    color: colorOf(marks),
+    setting: settingOf(paragraph),
+    local: localOf(marks),
+  };
 }
 
 /** Gives the chosen text what was picked up; without any chosen, the paragraph of the caret. */
@@ -39,13 +62,23 @@ export const give =
     const from = empty ? $from.start(1) : $from.pos;
     const to = empty ? $from.end(1) : $to.pos;
     const change = state.tr;
-    if (carried.look) {
+    if (carried.look || carried.local) {
       state.doc.nodesBetween(from, to, (node, at) => {
         if (node.type === paragraphType) {
-          change.setNodeMarkup(at, null, { ...node.attrs, look: picked.look });
+          change.setNodeMarkup(at, null, {
+            ...node.attrs,
+            ...(carried.look ? { look: picked.look } : {}),
+            ...(carried.local ? { local: picked.setting ?? null } : {}),
+          });
         }
         return false;
       });
+    }
+    if (carried.local) {
+      change.removeMark(from, to, localType);
+      if (picked.local) {
+        change.addMark(from, to, localType.create({ local: picked.local }));
+      }
     }
     if (carried.characters) {
       change.removeMark(from, to, charactersType);

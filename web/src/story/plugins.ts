@@ -4,6 +4,7 @@ import type { Attrs, MarkType, Node } from "prosemirror-model";
 import { Plugin, PluginKey, type Command, type EditorState } from "prosemirror-state";
 import { Decoration, DecorationSet } from "prosemirror-view";
 import type { CharacterLook } from "../api/types";
+import { inWords } from "./local";
 import {
   charactersOf,
   charactersType,
@@ -11,9 +12,11 @@ import {
   fieldType,
   idOf,
   lineEndType,
+  localOf,
   lookOf,
   numberOf,
   paragraphType,
+  settingOf,
 } from "./text";
 
 /** Each paragraph has an id of its own, after it was divided or pasted, too. */
@@ -34,6 +37,7 @@ export function uniqueIds(newId: () => string, fallback: () => string): Plugin {
             look: lookOf(node) || look,
             // what was divided off goes on with the next number
             number: missing ? null : (numberOf(node) ?? null),
+            local: settingOf(node) ?? null,
           });
         }
         seen.add(idOf(node));
@@ -65,6 +69,7 @@ export function lookNames(styles: () => Map<string, LookStyle>): Plugin {
           all.push(
             Decoration.node(at, at + node.nodeSize, {
               ...(lookOf(node) === last ? {} : { "data-name": style?.name ?? "" }),
+              ...(settingOf(node) ? { class: "differs", title: inWords(settingOf(node)) } : {}),
               style: style
                 ? `font-size: ${Math.min(22, Math.max(14, style.size * 1.1))}px; font-weight: ${style.weight >= 600 ? 600 : 400}; font-style: ${style.italic ? "italic" : "normal"}`
                 : "",
@@ -98,6 +103,34 @@ export function characterStyles(looks: () => CharacterLook[]): Plugin {
                   ...(weight === undefined && italic === undefined
                     ? ["border-bottom: 1px dotted"]
                     : []),
+                ].join("; "),
+              }),
+            );
+          }
+        });
+        return DecorationSet.create(state.doc, all);
+      },
+    },
+  });
+}
+
+/** The words that differ from their looks, in what they differ in. */
+export function localDifferences(): Plugin {
+  return new Plugin({
+    props: {
+      decorations: (state) => {
+        const all: Decoration[] = [];
+        state.doc.descendants((node, at) => {
+          const local = localOf(node.marks);
+          if (local) {
+            const { weight, italic } = local;
+            all.push(
+              Decoration.inline(at, at + node.nodeSize, {
+                class: "differs",
+                title: inWords(local),
+                style: [
+                  ...(weight === undefined ? [] : [`font-weight: ${weight}`]),
+                  ...(italic === undefined ? [] : [`font-style: ${italic ? "italic" : "normal"}`]),
                 ].join("; "),
               }),
             );
@@ -219,10 +252,11 @@ export function tellEnd(state: EditorState, place: TextPlace | undefined) {
 
 /** Begins a paragraph; after one of a look that another follows, in that. */
 const divide = (next: (look: string) => string): Command =>
-  splitBlockAs((node, atEnd) => ({
-    type: paragraphType,
-    attrs: { id: "", look: atEnd ? next(lookOf(node)) : lookOf(node), number: null },
-  }));
+  splitBlockAs((node, atEnd) => {
+    const look = atEnd ? next(lookOf(node)) : lookOf(node);
+    const local = look === lookOf(node) ? (settingOf(node) ?? null) : null;
+    return { type: paragraphType, attrs: { id: "", look, number: null, local } };
+  });
 
 const endLine: Command = (state, dispatch) => {
   dispatch?.(state.tr.replaceSelectionWith(lineEndType.create()).scrollIntoView());

@@ -38,6 +38,12 @@ describe("a text as a document", () => {
           { text: "\tand", link: { type: "address", uri: "https://observatory.example/" } },
         ],
       },
+      {
+        paragraph: "e",
+        look: "body",
+        local: { alignment: "CENTER", left: "12 pt", leading: "130 %" },
+        runs: [{ text: "wide", local: { size: 150, italic: true } }, { text: " sky" }],
+      },
     ];
     expect(allWritten(docOf(story))).toEqual(story);
   });

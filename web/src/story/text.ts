@@ -3,6 +3,8 @@ import { fields } from "../api/fields";
 import type { Paragraph, Schemas, Tinted } from "../api/types";
 
 export type LinkTo = Schemas["LinkTo"];
+export type LocalType = Schemas["LocalType"];
+export type LocalSetting = Schemas["LocalSetting"];
 export type Language = NonNullable<WrittenRun["language"]>;
 
 export type Written = Schemas["WrittenParagraph"];
@@ -54,24 +56,102 @@ function linkIn(text: string): LinkTo | undefined {
   }
 }
 
+const points = { mm: 72 / 25.4, in: 72, pt: 1 };
+
+/** Whether it is a length from so many points to so many. */
+const isLength =
+  (from = -Infinity, to = Infinity) =>
+  (value: unknown) => {
+    const [, number, unit] = /^(-?\d+(?:\.\d+)?) (mm|in|pt)$/.exec(String(value)) ?? [];
+    const length = Number(number) * (points[unit as keyof typeof points] ?? NaN);
+    return length >= from && length <= to;
+  };
+
+const isPercent = (value: unknown) => {
+  const [, number] = /^(\d+(?:\.\d+)?) %$/.exec(String(value)) ?? [];
+  return Number(number) >= 50 && Number(number) <= 500;
+};
+
+const isOneOf =
+  (...all: string[]) =>
+  (value: unknown) =>
+    typeof value === "string" && all.includes(value);
+
+const isNumber = (from: number, to: number) => (value: unknown) =>
+  typeof value === "number" && value >= from && value <= to;
+
+const isTruth = (value: unknown) => typeof value === "boolean";
+
+const ofType: Record<keyof LocalType, (value: unknown) => boolean> = {
+  family: (value) => typeof value === "string",
+  weight: isNumber(100, 900),
+  italic: isTruth,
+  size: isNumber(10, 400),
+  tracking: isNumber(-200, 1000),
+  capitals: isOneOf("AS_TYPED", "ALL", "SMALL"),
+  figures: isOneOf("AS_FACE", "LINING", "LINING_TABLE", "OLD_STYLE", "OLD_STYLE_TABLE"),
+};
+
+const ofSetting: Record<keyof LocalSetting, (value: unknown) => boolean> = {
+  size: isLength(2, 1000),
+  leading: (value) => isPercent(value) || isLength(2, 2000)(value),
+  alignment: isOneOf("LEFT", "CENTER", "RIGHT", "JUSTIFIED", "TOWARD_SPINE", "AWAY_FROM_SPINE"),
+  before: isLength(0),
+  after: isLength(0),
+  first: isLength(),
+  left: isLength(0),
+  right: isLength(0),
+  hyphenated: isTruth,
+};
+
+/** What of differences that stand in a page can be; nothing where none can. */
+function localIn<T extends object>(
+  text: string | undefined,
+  can: Record<keyof T & string, (value: unknown) => boolean>,
+): T | null {
+  try {
+    const read: unknown = JSON.parse(text ?? "");
+    const kept = Object.entries(read ?? {}).filter(
+      ([key, value]) => key in can && can[key as keyof T & string](value),
+    );
+    return kept.length > 0 ? (Object.fromEntries(kept) as T) : null;
+  } catch {
+    return null;
+  }
+}
+
 /** What an editor of a story holds: paragraphs that know their id and their look. */
 export const schema = new Schema({
   nodes: {
     doc: { content: "paragraph+" },
     paragraph: {
       content: "inline*",
-      attrs: { id: { default: "" }, look: { default: "" }, number: { default: null } },
+      attrs: {
+        id: { default: "" },
+        look: { default: "" },
+        number: { default: null },
+        local: { default: null },
+      },
       parseDOM: [
         {
           tag: "p[data-look]",
           getAttrs: (dom: HTMLElement) => ({
             look: isId(dom.dataset["look"]) ? dom.dataset["look"] : "",
+            local: localIn<LocalSetting>(dom.dataset["local"], ofSetting),
           }),
         },
         { tag: "p" },
       ],
       // each runs as its first letters do
-      toDOM: (node) => ["p", { "data-look": node.attrs["look"] as string, dir: "auto" }, 0],
+      toDOM: (node) => [
+        "p",
+        {
+          "data-look": node.attrs["look"] as string,
+          ...(node.attrs["local"] ? { "data-local": JSON.stringify(node.attrs["local"]) } : {}),
+          dir: "auto",
+        },
+        0,
+      ],
     },
     lineEnd: {
       inline: true,
@@ -112,6 +192,19 @@ export const schema = new Schema({
         },
       ],
       toDOM: (mark) => ["span", { "data-characters": mark.attrs["look"] as string }, 0],
+    },
+    local: {
+      attrs: { local: {} },
+      parseDOM: [
+        {
+          tag: "span[data-local]",
+          getAttrs: (dom: HTMLElement) => {
+            const local = localIn<LocalType>(dom.dataset["local"], ofType);
+            return local !== null && { local };
+          },
+        },
+      ],
+      toDOM: (mark) => ["span", { "data-local": JSON.stringify(mark.attrs["local"]) }, 0],
     },
     color: {
       attrs: { swatch: {}, tint: {} },
@@ -167,6 +260,7 @@ export const lineEndType = schema.nodes.lineEnd;
 export const fieldType = schema.nodes.field;
 export const colorType = schema.marks.color;
 export const charactersType = schema.marks.characters;
+export const localType = schema.marks.local;
 export const languageType = schema.marks.language;
 export const linkType = schema.marks.link;
 
@@ -175,6 +269,14 @@ export const lookOf = (node: Node) => node.attrs["look"] as string;
 
 /** The number that a paragraph is given in its list. */
 export const numberOf = (node: Node) => (node.attrs["number"] as number | null) ?? undefined;
+
+/** How a paragraph differs from its look. */
+export const settingOf = (node: Node) => (node.attrs["local"] as LocalSetting | null) ?? undefined;
+
+/** How characters differ from their looks. */
+export function localOf(marks: readonly Mark[]): LocalType | undefined {
+  return marks.find((each) => each.type === localType)?.attrs["local"] as LocalType | undefined;
+}
 
 /** The colour that characters have of their own. */
 export function colorOf(marks: readonly Mark[]): Tinted | undefined {
@@ -201,32 +303,37 @@ export function linkOf(marks: readonly Mark[]): LinkTo | undefined {
 /** What characters have of their own. */
 type Own = Omit<WrittenRun, "text">;
 
-const marksOf = ({ color, look, language, link }: Own): Mark[] => [
+const marksOf = ({ color, look, language, link, local }: Own): Mark[] => [
   ...(look === undefined ? [] : [charactersType.create({ look })]),
   ...(color ? [colorType.create(color)] : []),
   ...(language === undefined ? [] : [languageType.create({ language })]),
   ...(link === undefined ? [] : [linkType.create({ to: link })]),
+  ...(local === undefined ? [] : [localType.create({ local })]),
 ];
 
 const ownOfMarks = (marks: readonly Mark[]): Own => {
   const [color, look] = [colorOf(marks), charactersOf(marks)];
-  const [language, link] = [languageOf(marks), linkOf(marks)];
+  const [language, link, local] = [languageOf(marks), linkOf(marks), localOf(marks)];
   return {
     ...(color ? { color } : {}),
     ...(look === undefined ? {} : { look }),
     ...(language === undefined ? {} : { language }),
     ...(link === undefined ? {} : { link }),
+    ...(local === undefined ? {} : { local }),
   };
 };
 
-const numbered = (number: number | undefined) => (number === undefined ? {} : { number });
+const ofParagraph = (number: number | undefined, local: LocalSetting | undefined) => ({
+  ...(number === undefined ? {} : { number }),
+  ...(local === undefined ? {} : { local }),
+});
 
 export function asWritten(paragraph: Paragraph): Written {
   return {
     paragraph: paragraph.id,
     look: paragraph.look,
     runs: paragraph.runs.map(({ text, ...own }) => ({ text, ...ownOfMarks(marksOf(own)) })),
-    ...numbered(paragraph.number),
+    ...ofParagraph(paragraph.number, paragraph.local),
   };
 }
 
@@ -253,10 +360,19 @@ function tidy(runs: WrittenRun[]): WrittenRun[] {
   return tidied.length > 0 ? tidied : [{ text: "" }];
 }
 
+/** Whether two differ alike from what they wear, however that is written down. */
+export function sameLocal<T extends LocalType | LocalSetting>(a: T | undefined, b: T | undefined) {
+  const [one, other] = [Object.entries(a ?? {}), new Map(Object.entries(b ?? {}))];
+  return one.length === other.size && one.every(([key, value]) => other.get(key) === value);
+}
+
 /** Whether both read, and look, the same. */
 export function sameWritten(a: Written | undefined, b: Written | undefined): boolean {
   if (!a || !b || a.paragraph !== b.paragraph || a.look !== b.look || a.number !== b.number) {
     return a === b;
+  }
+  if (!sameLocal(a.local, b.local)) {
+    return false;
   }
   const some = tidy(a.runs);
   const others = tidy(b.runs);
@@ -286,7 +402,12 @@ export function nodeOf(written: Written): Node {
       .map((part) => leafOf(part, marks) ?? schema.text(part, marks));
   });
   return paragraphType.create(
-    { id: written.paragraph, look: written.look, number: written.number ?? null },
+    {
+      id: written.paragraph,
+      look: written.look,
+      number: written.number ?? null,
+      local: written.local ?? null,
+    },
     Fragment.fromArray(parts),
   );
 }
@@ -305,7 +426,7 @@ export function writtenOf(node: Node): Written {
     paragraph: idOf(node),
     look: lookOf(node),
     runs: tidy(runs),
-    ...numbered(numberOf(node)),
+    ...ofParagraph(numberOf(node), settingOf(node)),
   };
 }
 

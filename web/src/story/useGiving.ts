@@ -22,7 +22,7 @@ export interface Giving {
 }
 
 /** Everything is carried at first. */
-const everything: Carried = { look: true, characters: true, color: true };
+const everything: Carried = { look: true, characters: true, color: true, local: true };
 
 /** Where there is no page to pick anything up from. */
 export const noGiving: Giving = {

@@ -58,6 +58,8 @@ interface FieldProps {
   way?: string;
   /** What an arrow key up (above zero) or down makes of what is typed; taken with the rest. */
   step?: (typed: string, by: number) => string;
+  /** What counts where the field is empty. */
+  empty?: string | undefined;
   /** Shows what is typed would make before it is taken; nothing ends that. */
   onTry?: ((typed: string | undefined) => void) | undefined;
 }
@@ -72,6 +74,7 @@ export function Field({
   rows,
   way,
   step,
+  empty,
   onTry,
 }: FieldProps) {
   const trying = useRef(false);
@@ -136,7 +139,7 @@ export function Field({
     } else if (step && (event.key === "ArrowUp" || event.key === "ArrowDown")) {
       event.preventDefault();
       const by = event.shiftKey ? 10 : 1;
-      const stepped = step(shown, event.key === "ArrowUp" ? by : -by);
+      const stepped = step(shown || (empty ?? ""), event.key === "ArrowUp" ? by : -by);
       setDraft(stepped);
       tryOut(stepped);
     }
@@ -157,11 +160,13 @@ export function Field({
       {multiline ? (
         <Area onKeyDown={onKeyDown} rows={rows ?? 4} />
       ) : (
-        <Input onKeyDown={onKeyDown} {...(differs ? { placeholder: DIFFERS } : {})} />
+        <Input onKeyDown={onKeyDown} {...placeholder(differs ? DIFFERS : empty)} />
       )}
     </Group>
   );
 }
+
+const placeholder = (text: string | undefined) => (text === undefined ? {} : { placeholder: text });
 
 /** A field that keeps its draft with its owner, for dialogs that are sent as a whole. */
 export function DraftField({

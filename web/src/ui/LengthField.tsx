@@ -22,6 +22,8 @@ export function LengthField({
   of,
   way,
   multiple,
+  empty,
+  onClear,
   onCommit,
 }: {
   label: string;
@@ -32,6 +34,10 @@ export function LengthField({
   way?: string;
   /** Whether a percentage stays one, so that it follows what it is of. */
   multiple?: boolean;
+  /** Where it may be left empty: told when it is. */
+  onClear?: () => unknown;
+  /** What counts then. */
+  empty?: string | undefined;
   onCommit: (value: string) => unknown;
 }) {
   const status = useStatus();
@@ -48,15 +54,21 @@ export function LengthField({
       return false;
     }
   };
+  const shown = (length: string) =>
+    length === "" || isPercent(length) ? length : shownLength(length, unit);
   return (
     <Field
       label={label}
-      value={isPercent(value) ? value : shownLength(value, unit)}
+      value={shown(value)}
+      empty={empty === undefined ? undefined : shown(empty)}
       step={(typed, by) =>
         isPercent(typed) ? steppedPercent(typed, by) : steppedLength(typed, by)
       }
       {...(way ? { way } : {})}
       onCommit={(text) => {
+        if (onClear && text.trim() === "") {
+          return onClear();
+        }
         if (multiple && isPercent(text)) {
           return onCommit(text.trim().replace(",", "."));
         }

@@ -129,6 +129,10 @@ class AccessibilityTest {
         page.getByLabel("The telescopes").waitFor();
         passesAxe(page);
         page.keyboard().press("Escape");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Local differences…"))
+                .click();
+        page.getByLabel("Tracking ‰").last().waitFor();
+        passesAxe(page);
         Browser.undoAll(page);
     }
 

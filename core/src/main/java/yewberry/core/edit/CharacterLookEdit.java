@@ -3,6 +3,7 @@ package yewberry.core.edit;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.publication.CharacterLook;
+import yewberry.core.publication.LocalType;
 
 /** A change of a look of characters. */
 public sealed interface CharacterLookEdit extends Edit {
@@ -13,6 +14,9 @@ public sealed interface CharacterLookEdit extends Edit {
      */
     record ChangeCharacterLook(CharacterLook look, Optional<CharacterLook> was)
             implements CharacterLookEdit {}
+
+    /** Takes differences of words that wear a look into that. */
+    record TakeIntoCharacterLook(UUID look, LocalType words) implements CharacterLookEdit {}
 
     /**
      * @param replacement what its characters get instead; nothing lets them look as their paragraph

@@ -23,6 +23,10 @@ final class CharacterLookEdits {
                                     uncircled(
                                             on,
                                             Merging.onto(on.characterLook(look.id()), look, was))));
+            case CharacterLookEdit.TakeIntoCharacterLook(var id, var type) ->
+                    on.withCharacterLooks(
+                            Inheritance.OF_CHARACTERS.changed(
+                                    on.characterLooks(), type.on(on.characterLook(id))));
             case CharacterLookEdit.RemoveCharacterLook remove -> remove(on, remove);
         };
     }

@@ -2,6 +2,8 @@ package yewberry.core.edit;
 
 import java.util.Optional;
 import java.util.UUID;
+import yewberry.core.publication.LocalSetting;
+import yewberry.core.publication.LocalType;
 import yewberry.core.publication.Look;
 
 /** A change of a look. */
@@ -16,6 +18,10 @@ public sealed interface LookEdit extends Edit {
             this(look, Optional.empty());
         }
     }
+
+    /** Takes differences of paragraphs, or of words, that wear a look into that. */
+    record TakeIntoLook(UUID look, Optional<LocalSetting> setting, Optional<LocalType> words)
+            implements LookEdit {}
 
     /**
      * @param replacement what its paragraphs get instead; needed where the look is in use

@@ -17,6 +17,13 @@ final class LookEdits {
                             Inheritance.OF_PARAGRAPHS.changed(
                                     on.looks(),
                                     uncircled(on, Merging.onto(on.look(look.id()), look, was))));
+            case LookEdit.TakeIntoLook(var id, var setting, var type) -> {
+                Look look = on.look(id);
+                Look set = setting.map(each -> each.on(look)).orElse(look);
+                yield on.withLooks(
+                        Inheritance.OF_PARAGRAPHS.changed(
+                                on.looks(), type.map(each -> each.on(set)).orElse(set)));
+            }
             case LookEdit.RemoveLook remove -> remove(on, remove);
         };
     }

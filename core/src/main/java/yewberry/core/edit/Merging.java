@@ -10,7 +10,9 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import yewberry.core.publication.Leading;
 import yewberry.core.publication.Length;
 
@@ -47,16 +49,37 @@ final class Merging {
             return elements;
         }
 
-        /** The values of three optionals that all have one. */
+        /**
+         * The values of three optionals that all have one. A record in which nothing is set is the
+         * same as none.
+         */
         private Optional<Three> values() {
-            return was instanceof Optional<?> before
-                            && made instanceof Optional<?> changed
-                            && is instanceof Optional<?> now
-                            && before.isPresent()
-                            && changed.isPresent()
-                            && now.isPresent()
-                    ? Optional.of(new Three(before.get(), changed.get(), now.get()))
+            List<Object> values =
+                    Stream.of(was, made, is)
+                            .filter(Optional.class::isInstance)
+                            .flatMap(each -> ((Optional<?>) each).stream())
+                            .collect(Collectors.toList());
+            if (values.isEmpty()
+                    || !Stream.of(was, made, is).allMatch(Optional.class::isInstance)) {
+                return Optional.empty();
+            }
+            if (values.size() < 3 && isOptionalThroughout(values.getFirst().getClass())) {
+                Object none = built(values.getFirst().getClass(), component -> Optional.empty());
+                return Optional.of(new Three(or(was, none), or(made, none), or(is, none)));
+            }
+            return values.size() == 3
+                    ? Optional.of(new Three(values.get(0), values.get(1), values.get(2)))
                     : Optional.empty();
+        }
+
+        private static Object or(Object optional, Object none) {
+            return ((Optional<?>) optional).<Object>map(each -> each).orElse(none);
+        }
+
+        private static boolean isOptionalThroughout(Class<?> kind) {
+            return kind.isRecord()
+                    && Arrays.stream(kind.getRecordComponents())
+                            .allMatch(each -> each.getType() == Optional.class);
         }
     }
 

@@ -6,6 +6,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.LinkTo;
+import yewberry.core.publication.LocalSetting;
+import yewberry.core.publication.LocalType;
 import yewberry.core.publication.Panel;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Run;
@@ -29,13 +31,18 @@ public sealed interface StoryEdit extends Edit {
 
     /** A paragraph as typed. */
     record WrittenParagraph(
-            UUID paragraph, UUID look, List<WrittenRun> runs, Optional<Integer> number) {
+            UUID paragraph,
+            UUID look,
+            List<WrittenRun> runs,
+            Optional<Integer> number,
+            Optional<LocalSetting> local) {
         public WrittenParagraph {
             runs = List.copyOf(runs);
+            local = local.filter(each -> !each.isNone());
         }
 
         public WrittenParagraph(UUID paragraph, UUID look, List<WrittenRun> runs) {
-            this(paragraph, look, runs, Optional.empty());
+            this(paragraph, look, runs, Optional.empty(), Optional.empty());
         }
 
         /** One whose characters share everything. */
@@ -48,11 +55,12 @@ public sealed interface StoryEdit extends Edit {
                     paragraph.id(),
                     paragraph.look(),
                     paragraph.runs().stream().map(WrittenRun::of).toList(),
-                    paragraph.number());
+                    paragraph.number(),
+                    paragraph.local());
         }
 
         WrittenParagraph withRuns(List<WrittenRun> changed) {
-            return new WrittenParagraph(paragraph, look, changed, number);
+            return new WrittenParagraph(paragraph, look, changed, number, local);
         }
 
         String text() {
@@ -66,10 +74,15 @@ public sealed interface StoryEdit extends Edit {
             Optional<Tinted> color,
             Optional<UUID> look,
             Optional<Language> language,
-            Optional<LinkTo> link) {
+            Optional<LinkTo> link,
+            Optional<LocalType> local) {
+        public WrittenRun {
+            local = local.filter(each -> !each.isNone());
+        }
+
         /** Characters in the language around them, that lead nowhere. */
         public WrittenRun(String text, Optional<Tinted> color, Optional<UUID> look) {
-            this(text, color, look, Optional.empty(), Optional.empty());
+            this(text, color, look, Optional.empty(), Optional.empty(), Optional.empty());
         }
 
         /** Characters that look as their paragraph says. */
@@ -79,15 +92,16 @@ public sealed interface StoryEdit extends Edit {
 
         /** Other characters that share the same. */
         WrittenRun withText(String changed) {
-            return new WrittenRun(changed, color, look, language, link);
+            return new WrittenRun(changed, color, look, language, link, local);
         }
 
         static WrittenRun of(Run run) {
-            return new WrittenRun(run.text(), run.color(), run.look(), run.language(), run.link());
+            return new WrittenRun(
+                    run.text(), run.color(), run.look(), run.language(), run.link(), run.local());
         }
 
         Run as(UUID id) {
-            return new Run(id, text, color, look, language, link);
+            return new Run(id, text, color, look, language, link, local);
         }
     }
 
@@ -121,6 +135,9 @@ public sealed interface StoryEdit extends Edit {
             paragraphs = List.copyOf(paragraphs);
         }
     }
+
+    /** Sets all that wears a look, of paragraphs or of characters, as that says. */
+    record ClearDifferences(UUID look) implements StoryEdit {}
 
     /**
      * @param color nothing means the colour of its look again

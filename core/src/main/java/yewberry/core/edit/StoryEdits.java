@@ -38,6 +38,7 @@ final class StoryEdits {
                             set.story(),
                             set.paragraphs(),
                             paragraph -> paragraph.withPanel(set.panel()));
+            case StoryEdit.ClearDifferences(UUID look) -> LocalDifferences.cleared(on, look);
             case StoryEdit.WearLook wear ->
                     each(
                             on,
@@ -90,7 +91,8 @@ final class StoryEdits {
                                         each.paragraph(),
                                         each.look(),
                                         each.runs().stream().map(run -> fitting(on, run)).toList(),
-                                        each.number()))
+                                        each.number(),
+                                        each.local()))
                         .toList(),
                 write.was());
     }
@@ -101,7 +103,8 @@ final class StoryEdits {
                 run.color().filter(color -> on.swatches().holds(color.swatch())),
                 run.look().filter(on.characterLooks()::holds),
                 run.language(),
-                run.link());
+                run.link(),
+                run.local());
     }
 
     private static Publication colorRun(Publication on, StoryEdit.ColorRun color) {

@@ -174,7 +174,8 @@ final class Writing {
                 paragraph.look(),
                 paragraph.runs().stream().map(run -> run.withId(moved(run.id()))).toList(),
                 paragraph.number(),
-                paragraph.panel());
+                paragraph.panel(),
+                paragraph.local());
     }
 
     private static UUID moved(UUID id) {
@@ -195,6 +196,7 @@ final class Writing {
                         written.look(),
                         WrittenRuns.onto(old, written),
                         written.number(),
-                        old.panel());
+                        old.panel(),
+                        written.local());
     }
 }

@@ -65,7 +65,7 @@ public record Offer(String label, Edit edit) {
             case Finding.OfCharacters characters -> List.of();
             case Finding.DeadLink link -> List.of();
             case RunsIntoText into -> into.offers(publication);
-            case LooseLine loose -> List.of(ragged(loose.run().look()));
+            case LooseLine loose -> ragged(loose.run().look(), publication);
             case OnPageContent on -> on.offers(publication);
             case FrontFinding front -> front.offers(publication);
             case GraphicFinding graphic -> graphic.offers(publication);
@@ -78,8 +78,10 @@ public record Offer(String label, Edit edit) {
                                     ? background(publication, area.background())
                                     : Optional.empty());
             case PressFinding.TooMuchInk heavy -> lessInk(heavy, publication, condition);
-            case PressFinding.SmallTypeInInks small -> larger(small.run(), small.checks());
-            case PressFinding.SmallTypeReversed small -> larger(small.run(), small.checks());
+            case PressFinding.SmallTypeInInks small ->
+                    larger(small.run(), small.checks(), publication);
+            case PressFinding.SmallTypeReversed small ->
+                    larger(small.run(), small.checks(), publication);
             case PressFinding.PlainBlackArea area -> richer(area, publication);
             case PressFinding.EndsAtTrim end -> bleeding(end, publication, condition);
             case PressFinding.TextNearTrim near -> inwards(near, publication);
@@ -117,8 +119,13 @@ public record Offer(String label, Edit edit) {
                 .orElse(List.of());
     }
 
-    private static List<Offer> larger(Item.GlyphRun run, PressChecks checks) {
+    private static List<Offer> larger(
+            Item.GlyphRun run, PressChecks checks, Publication publication) {
         Look look = run.look();
+        if (!publication.look(look.id()).size().equals(look.size())) {
+            // the paragraph has a size of its own
+            return List.of();
+        }
         // some characters are set smaller than their look has it
         double times = look.size().points() / run.size();
         Length size =
@@ -128,7 +135,7 @@ public record Offer(String label, Edit edit) {
         return List.of(
                 new Offer(
                         "Set the look “%s” in %s".formatted(look.name(), size),
-                        new LookEdit.ChangeLook(look.withSize(size))));
+                        new LookEdit.ChangeLook(look.withSize(size), Optional.of(look))));
     }
 
     /** As wide as it takes, where a look says how wide it is. */
@@ -147,7 +154,7 @@ public record Offer(String label, Edit edit) {
                                                                                     border.width(),
                                                                                     times)))));
                     case Item.GlyphStroke stroke -> {
-                        Look of = stroke.letters().look();
+                        Look of = publication.look(stroke.letters().look().id());
                         yield of.outline()
                                 .map(outline ->
                                         of.withOutline(
@@ -182,16 +189,22 @@ public record Offer(String label, Edit edit) {
                 .findFirst();
     }
 
-    private static Offer ragged(Look look) {
-        return new Offer(
-                "Set the text of look “%s” ragged".formatted(look.name()),
-                new LookEdit.ChangeLook(look.withAlignment(Look.Alignment.LEFT)));
+    private static List<Offer> ragged(Look look, Publication publication) {
+        if (publication.look(look.id()).alignment() != look.alignment()) {
+            // the paragraph is justified whatever its look says
+            return List.of();
+        }
+        return List.of(
+                new Offer(
+                        "Set the text of look “%s” ragged".formatted(look.name()),
+                        new LookEdit.ChangeLook(
+                                look.withAlignment(Look.Alignment.LEFT), Optional.of(look))));
     }
 
     private static Offer overprint(Look look, Look.Overprint setting) {
         return new Offer(
                 "Let the text of look “%s” knock out".formatted(look.name()),
-                new LookEdit.ChangeLook(look.withOverprint(setting)));
+                new LookEdit.ChangeLook(look.withOverprint(setting), Optional.of(look)));
     }
 
     /** The frame goes as far inwards as its text needs; on a parent both hands change alike. */

@@ -481,8 +481,12 @@ public final class WebPage {
     }
 
     private static String characters(CharacterLook look, Item.GlyphRun run) {
-        return ";font-weight:%d;font-style:%s"
-                .formatted(run.face().weight(), run.face().italic() ? "italic" : "normal");
+        String css =
+                ";font-weight:%d;font-style:%s"
+                        .formatted(run.face().weight(), run.face().italic() ? "italic" : "normal");
+        String family = look.family().map(each -> ";font-family:" + family(each)).orElse("");
+        String size = look.size().isEmpty() ? "" : ";font-size:%spt".formatted(number(run.size()));
+        return css + family + size;
     }
 
     private String link(Node node, Stand around) {

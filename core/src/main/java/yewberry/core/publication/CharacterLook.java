@@ -63,6 +63,13 @@ public record CharacterLook(
 
     public CharacterLook {
         name = Names.checked("look", name);
+        check(weight, size, tracking);
+    }
+
+    /**
+     * @throws Refused if a value is out of its range
+     */
+    static void check(Optional<Integer> weight, Optional<Double> size, Optional<Double> tracking) {
         if (size.filter(each -> !(each >= 10 && each <= 400)).isPresent()) {
             throw new Refused(
                     "Characters of %s %% of their paragraph's size are not possible; choose from 10 to 400."
@@ -73,11 +80,7 @@ public record CharacterLook(
                     "A weight of %d is not possible; choose from 100 to 900."
                             .formatted(weight.get()));
         }
-        if (tracking.filter(each -> !(each >= -200 && each <= 1000)).isPresent()) {
-            throw new Refused(
-                    "Tracking of %s is not possible; choose from -200 to 1000 thousandths of the type size."
-                            .formatted(Numbers.plain(tracking.get())));
-        }
+        tracking.ifPresent(TextSetting::checkTracking);
     }
 
     /** One in which nothing is set. */

@@ -94,17 +94,25 @@ public record Look(
 
     public Look {
         name = Names.checked("look", name);
+        checkSize(size);
+        checkBefore(before);
+        next = next.filter(other -> !other.equals(id));
+    }
+
+    static void checkSize(Length size) {
         if (!(size.points() >= 2 && size.points() <= 1000)) {
             throw new Refused(
                     "Type of %s is not possible; choose a size from 2 pt to 1000 pt."
                             .formatted(size));
         }
+    }
+
+    static void checkBefore(Length before) {
         if (before.value() < 0) {
             throw new Refused(
                     "Space of %s above a paragraph is negative; use 0 mm or more."
                             .formatted(before));
         }
-        next = next.filter(other -> !other.equals(id));
     }
 
     /** One that is set as usual, and followed by paragraphs of the same look. */
@@ -150,6 +158,18 @@ public record Look(
     public Look withItalic(boolean changed) {
         return new Look(
                 id, name, family, weight, changed, size, leading, before, alignment, color,
+                overprint, setting, next, role, outline, list, panel, basis);
+    }
+
+    public Look withFamily(String changed) {
+        return new Look(
+                id, name, changed, weight, italic, size, leading, before, alignment, color,
+                overprint, setting, next, role, outline, list, panel, basis);
+    }
+
+    public Look withBefore(Length changed) {
+        return new Look(
+                id, name, family, weight, italic, size, leading, changed, alignment, color,
                 overprint, setting, next, role, outline, list, panel, basis);
     }
 

@@ -12,22 +12,29 @@ import yewberry.core.Refused;
  *
  * @param number that it has in its list; nothing means the one that comes next
  * @param panel what lies behind it and around it; nothing means what its look says
+ * @param local how else it differs from its look
  * @throws Refused if the number is not within 1 to 9999
  */
 public record Paragraph(
-        UUID id, UUID look, List<Run> runs, Optional<Integer> number, Optional<Panel> panel)
+        UUID id,
+        UUID look,
+        List<Run> runs,
+        Optional<Integer> number,
+        Optional<Panel> panel,
+        Optional<LocalSetting> local)
         implements Element {
     private static final int MOST = 9999;
 
     public Paragraph {
         runs = List.copyOf(runs);
+        local = local.filter(each -> !each.isNone());
         if (number.filter(each -> each < 1 || each > MOST).isPresent()) {
             throw new Refused("Lists are numbered from 1 to %d.".formatted(MOST));
         }
     }
 
     public Paragraph(UUID id, UUID look, List<Run> runs) {
-        this(id, look, runs, Optional.empty(), Optional.empty());
+        this(id, look, runs, Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     public String text() {
@@ -35,15 +42,28 @@ public record Paragraph(
     }
 
     public Paragraph withLook(UUID changed) {
-        return new Paragraph(id, changed, runs, number, panel);
+        return new Paragraph(id, changed, runs, number, panel, local);
     }
 
     public Paragraph withRuns(List<Run> changed) {
-        return new Paragraph(id, look, changed, number, panel);
+        return new Paragraph(id, look, changed, number, panel, local);
     }
 
     public Paragraph withPanel(Optional<Panel> changed) {
-        return new Paragraph(id, look, runs, number, changed);
+        return new Paragraph(id, look, runs, number, changed, local);
+    }
+
+    public Paragraph withNumber(Optional<Integer> changed) {
+        return new Paragraph(id, look, runs, changed, panel, local);
+    }
+
+    public Paragraph withLocal(Optional<LocalSetting> changed) {
+        return new Paragraph(id, look, runs, number, panel, changed);
+    }
+
+    /** Its look as it is here, with what differs. */
+    public Look as(Look in) {
+        return local.map(each -> each.on(in)).orElse(in);
     }
 
     /** What lies behind it and around it. */
@@ -73,6 +93,7 @@ public record Paragraph(
                 look.equals(old) ? replacement : look,
                 runs.stream().map(run -> run.withReference(old, replacement)).toList(),
                 number,
-                panel.map(each -> each.withReference(old, replacement)));
+                panel.map(each -> each.withReference(old, replacement)),
+                local);
     }
 }

@@ -60,9 +60,9 @@ public record TextSetting(
     }
 
     public TextSetting {
-        notNegative("Space below a paragraph", after);
-        notNegative("An indent at the left", left);
-        notNegative("An indent at the right", right);
+        checkAfter(after);
+        checkLeft(left);
+        checkRight(right);
         tabs = List.copyOf(tabs);
         if (tabs.size() > MOST_TABS) {
             throw new Refused("A look has at most %d tab stops.".formatted(MOST_TABS));
@@ -72,11 +72,7 @@ public record TextSetting(
                     "The first line would hang %s out of its frame; indent all lines by as much at the left."
                             .formatted(first.inWords()));
         }
-        if (!(tracking >= -200 && tracking <= 1000)) {
-            throw new Refused(
-                    "Tracking of %s is not possible; choose from -200 to 1000 thousandths of the type size."
-                            .formatted(Numbers.plain(tracking)));
-        }
+        checkTracking(tracking);
     }
 
     /** One with these measures, and usual in all else. */
@@ -118,6 +114,41 @@ public record TextSetting(
                 changedLeft,
                 right,
                 tracking,
+                hyphenated,
+                language,
+                spaces,
+                keeps,
+                letters,
+                tabs);
+    }
+
+    TextSetting withSpaces(
+            Length changedAfter,
+            Length changedFirst,
+            Length changedLeft,
+            Length changedRight,
+            boolean changedHyphenated) {
+        return new TextSetting(
+                changedAfter,
+                changedFirst,
+                changedLeft,
+                changedRight,
+                tracking,
+                changedHyphenated,
+                language,
+                spaces,
+                keeps,
+                letters,
+                tabs);
+    }
+
+    TextSetting withTracking(double changed) {
+        return new TextSetting(
+                after,
+                first,
+                left,
+                right,
+                changed,
                 hyphenated,
                 language,
                 spaces,
@@ -169,6 +200,26 @@ public record TextSetting(
                 keeps,
                 letters,
                 changed);
+    }
+
+    static void checkAfter(Length after) {
+        notNegative("Space below a paragraph", after);
+    }
+
+    static void checkLeft(Length left) {
+        notNegative("An indent at the left", left);
+    }
+
+    static void checkRight(Length right) {
+        notNegative("An indent at the right", right);
+    }
+
+    static void checkTracking(double tracking) {
+        if (!(tracking >= -200 && tracking <= 1000)) {
+            throw new Refused(
+                    "Tracking of %s is not possible; choose from -200 to 1000 thousandths of the type size."
+                            .formatted(Numbers.plain(tracking)));
+        }
     }
 
     private static void notNegative(String what, Length length) {

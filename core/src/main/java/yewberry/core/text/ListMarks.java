@@ -34,7 +34,7 @@ public final class ListMarks {
         ListMarks marks = new ListMarks();
         List<String> all = new ArrayList<>(paragraphs.size());
         for (Paragraph paragraph : paragraphs) {
-            all.add(marks.next(paragraph, looks.paragraphs(paragraph.look())));
+            all.add(marks.next(paragraph, looks.of(paragraph)));
         }
         return all;
     }

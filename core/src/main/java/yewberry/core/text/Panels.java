@@ -67,12 +67,20 @@ final class Panels {
     }
 
     /** Whether a paragraph shares the panel of the one that was set last. */
-    boolean joins(UUID look, Panel panel) {
+    boolean joins(Look look, Panel panel) {
         if (slabs.isEmpty() || !panel.paints() || !panel.joined()) {
             return false;
         }
         Slab last = slabs.getLast();
-        return last.ends() && last.look().id().equals(look) && last.room().panel().equals(panel);
+        return last.ends() && isAsWide(last.look(), look) && last.room().panel().equals(panel);
+    }
+
+    /** Whether two paragraphs are of one look, and neither is set or indented otherwise. */
+    private static boolean isAsWide(Look one, Look other) {
+        return one.id().equals(other.id())
+                && one.size().equals(other.size())
+                && one.setting().left().equals(other.setting().left())
+                && one.setting().right().equals(other.setting().right());
     }
 
     double leftIndent(PanelRoom room, double own) {

@@ -176,16 +176,18 @@ public final class Typesetter {
     }
 
     private Keeps keeps(Paragraph paragraph) {
-        return looks.paragraphs(paragraph.look()).setting().keeps();
+        return looks.of(paragraph).setting().keeps();
     }
 
     /** Up to which character of the paragraph there is room, from one of them on. */
     private int setParagraph(Paragraph paragraph, String mark, int from) {
-        Look look = looks.paragraphs(paragraph.look());
+        Look look = looks.of(paragraph);
         Type type = Type.of(look, Optional.empty());
-        Map<Optional<UUID>, Type> known = new HashMap<>();
+        Map<List<Object>, Type> known = new HashMap<>();
         Function<Run, Type> types =
-                run -> known.computeIfAbsent(run.look(), each -> looks.type(look, run));
+                run ->
+                        known.computeIfAbsent(
+                                List.of(run.look(), run.local()), each -> looks.type(look, run));
         String text = paragraph.text();
         TextSetting setting = look.setting();
         boolean isFirst = Double.isNaN(previousBaseline);
@@ -193,7 +195,7 @@ public final class Typesetter {
         boolean leftward = Directions.of(text).leftward();
         // of what runs leftward all is measured from the right
         Panel panel = paragraph.panel(look);
-        boolean joins = panels.joins(look.id(), panel);
+        boolean joins = panels.joins(look, panel);
         PanelRoom around = PanelRoom.of(panel, look, type, from, joins);
         double ownLeft = panels.leftIndent(around, setting.left().points());
         double ownRight = panels.rightIndent(around, setting.right().points());
@@ -491,7 +493,7 @@ public final class Typesetter {
                 line.paragraph(),
                 piece.run(),
                 line.look(),
-                piece.run().look().map(looks::characters),
+                looks.characters(piece.run()),
                 piece.type(),
                 piece.begin(),
                 piece.text(),

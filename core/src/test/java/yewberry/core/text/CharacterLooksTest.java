@@ -24,7 +24,10 @@ import yewberry.core.publication.Box;
 import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.FrameSetting;
 import yewberry.core.publication.Layer;
+import yewberry.core.publication.Leading;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.LocalSetting;
+import yewberry.core.publication.LocalType;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
 import yewberry.core.publication.Paragraph;
@@ -104,6 +107,59 @@ class CharacterLooksTest {
         assertThat(end).isCloseTo(whole.getFirst().width(), within(1e-6));
         double apart = width("A", 400, false, 10) + width("VAST", 400, false, 10);
         assertThat(end).as("kerned over the end of a run").isLessThan(apart - 0.1);
+    }
+
+    @Test
+    void what_differs_from_a_look_is_set_as_a_look_that_says_so_would_be() {
+        LocalType local =
+                new LocalType(
+                        Optional.empty(),
+                        Optional.of(700),
+                        Optional.empty(),
+                        Optional.of(200.0),
+                        Optional.of(40.0),
+                        Optional.empty(),
+                        Optional.empty());
+        LocalSetting setting =
+                new LocalSetting(
+                        Optional.of(Length.pt(14)),
+                        Optional.of(Leading.percent(150)),
+                        Optional.of(Look.Alignment.RIGHT),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.of(Length.pt(-20)),
+                        Optional.of(Length.pt(12)),
+                        Optional.of(Length.pt(5)),
+                        Optional.empty());
+        CharacterLook said = local.on(SLANTED);
+        Look look = setting.on(BODY);
+        Run[] differing = {
+            run("Come ").withLocal(Optional.of(local)),
+            run("early", SLANTED).withLocal(Optional.of(local)),
+            run(" or late, but come to the dome")
+        };
+        List<Segment> set = set(BODY, 220, paragraph(differing).withLocal(Optional.of(setting)));
+        List<Segment> expected =
+                Typesetter.set(
+                                List.of(
+                                        paragraph(
+                                                run("Come ", LARGE),
+                                                run("early", SLANTED),
+                                                run(" or late, but come to the dome"))),
+                                List.of(""),
+                                StoryPlace.BEGINNING,
+                                new Box(Length.ZERO, Length.ZERO, Length.pt(220), Length.pt(400)),
+                                FrameSetting.USUAL,
+                                Sample.looks(each -> look, local.on(LARGE), said))
+                        .segments();
+        assertThat(set).hasSizeGreaterThan(3);
+        assertThat(set)
+                .usingRecursiveFieldByFieldElementComparatorOnFields(
+                        "text", "type", "x", "baseline", "width", "onLeft", "glyphs")
+                .isEqualTo(expected);
+        assertThat(look.setting().first())
+                .as("hangs no further than the indent allows")
+                .isEqualTo(Length.pt(-12));
     }
 
     /** Held against a breaker that knows nothing but the widths of words. */

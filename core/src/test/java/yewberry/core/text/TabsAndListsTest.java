@@ -237,12 +237,8 @@ class TabsAndListsTest {
                         "I.", "I.1.", "a.", "b.", "", "a.", "I.2.", "a.", "II.", "II.1.", "a.", "",
                         "II.2.");
         Paragraph seventh =
-                new Paragraph(
-                        text.get(3).id(),
-                        item.id(),
-                        text.get(3).runs(),
-                        Optional.of(7),
-                        Optional.empty());
+                new Paragraph(text.get(3).id(), item.id(), text.get(3).runs())
+                        .withNumber(Optional.of(7));
         text.set(3, seventh);
         assertThat(ListMarks.of(text, looks).get(3)).isEqualTo("g.");
     }

@@ -38,6 +38,7 @@ import yewberry.core.output.Structure;
 import yewberry.core.output.WebGround;
 import yewberry.core.output.WebPage;
 import yewberry.core.publication.Border;
+import yewberry.core.publication.CharacterLook;
 import yewberry.core.publication.Distance;
 import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.ListMark;
@@ -378,12 +379,17 @@ public final class WebReadBack {
         boolean own = run.characters().isPresent();
         int weight = own ? run.face().weight() : run.look().weight();
         boolean italic = own ? run.face().italic() : run.look().italic();
+        boolean sized = run.characters().flatMap(CharacterLook::size).isPresent();
+        double size = sized ? run.size() : run.look().size().points();
         String family = style.value(at, "font-family").split(",")[0].replace("'", "");
         boolean isSet =
-                family.equals(run.look().family())
+                family.equals(
+                                run.characters()
+                                        .flatMap(CharacterLook::family)
+                                        .orElse(run.look().family()))
                         && style.value(at, "font-weight").equals(String.valueOf(weight))
                         && style.value(at, "font-style").equals(italic ? "italic" : "normal")
-                        && isOf(style.value(at, "font-size"), run.look().size().points())
+                        && isOf(style.value(at, "font-size"), size)
                         && isSpaced(style, at, run.look());
         return isSet
                 ? Optional.empty()

@@ -13,6 +13,8 @@ import org.jooq.impl.DSL;
 import yewberry.core.publication.Holder;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.LinkTo;
+import yewberry.core.publication.LocalSetting;
+import yewberry.core.publication.LocalType;
 import yewberry.core.publication.Panel;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
@@ -42,6 +44,11 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
         row.setNumber(paragraph.number().orElse(null));
         row.setPanel(
                 paragraph.panel().map(panel -> columns.write(panel, Panel.class)).orElse(null));
+        row.setLocal(
+                paragraph
+                        .local()
+                        .map(local -> columns.write(local, LocalSetting.class))
+                        .orElse(null));
     }
 
     @Override
@@ -68,6 +75,7 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
         row.setLanguage(run.language().map(Language::name).orElse(null));
         row.setLink(run.link().map(link -> columns.write(link, LinkTo.class)).orElse(null));
         row.setTint(run.color().map(Tinted::tint).orElse(null));
+        row.setLocal(run.local().map(local -> columns.write(local, LocalType.class)).orElse(null));
         return row;
     }
 
@@ -96,7 +104,13 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
                                                                 .map(panel ->
                                                                         columns.read(
                                                                                 panel,
-                                                                                Panel.class))),
+                                                                                Panel.class)),
+                                                        Optional.ofNullable(row.getLocal())
+                                                                .map(local ->
+                                                                        columns.read(
+                                                                                local,
+                                                                                LocalSetting
+                                                                                        .class))),
                                         Collectors.toList())));
     }
 
@@ -108,6 +122,8 @@ final class ParagraphRows extends Rows<Paragraph, ParagraphRecord> {
                         .map(swatch -> new Tinted(swatch, row.getTint())),
                 Optional.ofNullable(row.getLook()),
                 Optional.ofNullable(row.getLanguage()).map(Language::valueOf),
-                Optional.ofNullable(row.getLink()).map(link -> columns.read(link, LinkTo.class)));
+                Optional.ofNullable(row.getLink()).map(link -> columns.read(link, LinkTo.class)),
+                Optional.ofNullable(row.getLocal())
+                        .map(local -> columns.read(local, LocalType.class)));
     }
 }

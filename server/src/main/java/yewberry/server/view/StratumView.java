@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
@@ -18,6 +20,7 @@ import yewberry.core.publication.Owner;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
 import yewberry.core.publication.Story;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.ColorChoice;
@@ -363,9 +366,7 @@ public sealed interface StratumView {
                 run.paragraph(),
                 run.run(),
                 run.look().id(),
-                run.characters()
-                        .map(each -> "%s, %s".formatted(run.look().name(), each.name()))
-                        .orElse(run.look().name()),
+                looks(run, publication),
                 Contrast.cut(text.ratio()),
                 required,
                 text.ratio() >= required,
@@ -374,6 +375,22 @@ public sealed interface StratumView {
                 run.paint().tint(),
                 run.choice().map(ColorChoice::inWords),
                 text.below().hex());
+    }
+
+    /** What text wears, in words, and whether it differs from that. */
+    private static String looks(Item.GlyphRun run, Publication publication) {
+        Optional<Run> words = publication.findRun(run.run());
+        Optional<String> characters =
+                words.flatMap(Run::look).map(each -> publication.characterLook(each).name());
+        boolean differs =
+                words.flatMap(Run::local).isPresent()
+                        || !publication.look(run.look().id()).equals(run.look());
+        return Stream.of(
+                        Optional.of(run.look().name()),
+                        characters,
+                        differs ? Optional.of("with local differences") : Optional.<String>empty())
+                .flatMap(Optional::stream)
+                .collect(Collectors.joining(", "));
     }
 
     private static StratumView inFile(Stratum.Text text, Publication publication) {

@@ -2,6 +2,7 @@ package yewberry.server.view;
 
 import java.util.List;
 import java.util.UUID;
+import yewberry.core.edit.LocalDifferences;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Uses;
 
@@ -10,10 +11,12 @@ import yewberry.core.publication.Uses;
  *
  * @param names of what uses it that is no page, in words
  * @param pages their numbers, in order
+ * @param differing in how many paragraphs something differs from it, where it is a look
  */
-public record UsedIn(UUID id, List<String> names, List<Integer> pages) {
+public record UsedIn(UUID id, List<String> names, List<Integer> pages, int differing) {
     public static UsedIn of(UUID id, Publication publication) {
         Uses.Places places = Uses.places(publication, id);
-        return new UsedIn(id, places.names(), places.pages());
+        return new UsedIn(
+                id, places.names(), places.pages(), LocalDifferences.count(publication, id));
     }
 }

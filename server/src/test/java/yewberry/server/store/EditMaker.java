@@ -56,6 +56,8 @@ import yewberry.core.publication.Length;
 import yewberry.core.publication.Letters;
 import yewberry.core.publication.LinkTo;
 import yewberry.core.publication.ListMark;
+import yewberry.core.publication.LocalSetting;
+import yewberry.core.publication.LocalType;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
 import yewberry.core.publication.Owner;
@@ -156,6 +158,17 @@ final class EditMaker {
                     maker -> new LookEdit.AddLook(maker.look(maker.fresh())),
                     maker -> new LookEdit.ChangeLook(maker.look(maker.look())),
                     maker -> new LookEdit.RemoveLook(maker.look(), maker.maybe(maker.look())),
+                    maker ->
+                            new LookEdit.TakeIntoLook(
+                                    maker.look(),
+                                    maker.maybe(maker.localSetting()),
+                                    maker.maybe(maker.localType())),
+                    maker ->
+                            new CharacterLookEdit.TakeIntoCharacterLook(
+                                    maker.characterLook(), maker.localType()),
+                    maker ->
+                            new StoryEdit.ClearDifferences(
+                                    maker.coin() ? maker.look() : maker.characterLook()),
                     maker -> new AssetEdit.AddAsset(maker.asset()),
                     maker ->
                             new AssetEdit.RecolorAsset(
@@ -452,7 +465,8 @@ final class EditMaker {
                         maybe(tinted()),
                         on.characterLooks().isEmpty() ? Optional.empty() : maybe(characterLook()),
                         maybe(language()),
-                        maybe(link())),
+                        maybe(link()),
+                        maybe(localType())),
                 new WrittenRun(text.substring(first), Optional.empty()));
     }
 
@@ -466,6 +480,30 @@ final class EditMaker {
                         new LinkTo.Address("https://observatory.example/" + upTo(9)),
                         new LinkTo.ToPage(page()),
                         new LinkTo.ToParagraph(fresh(), fresh())));
+    }
+
+    private LocalType localType() {
+        return new LocalType(
+                Optional.empty(),
+                maybe(100 * (1 + upTo(9))),
+                maybe(coin()),
+                maybe(10.0 + upTo(391)),
+                maybe(upTo(100) - 50.0),
+                maybe(capitals()),
+                maybe(figures()));
+    }
+
+    private LocalSetting localSetting() {
+        return new LocalSetting(
+                maybe(Length.pt(2 + upTo(60))),
+                maybe(coin() ? Leading.percent(100 + upTo(80)) : Leading.of(Length.pt(8))),
+                maybe(any(List.of(Look.Alignment.values()))),
+                maybe(Length.mm(upTo(9))),
+                maybe(Length.mm(upTo(9))),
+                maybe(Length.mm(upTo(9) - 5)),
+                maybe(Length.mm(upTo(9))),
+                maybe(Length.mm(upTo(9))),
+                maybe(coin()));
     }
 
     private Letters.Capitals capitals() {
@@ -828,7 +866,8 @@ final class EditMaker {
                                         each.id(),
                                         coin() ? each.look() : look(),
                                         runs(coin() ? each.text() : "Words\t" + upTo(100)),
-                                        maybe(1 + upTo(20))));
+                                        maybe(1 + upTo(20)),
+                                        maybe(localSetting())));
         Stream<WrittenParagraph> more =
                 Stream.of(new WrittenParagraph(fresh(), look(), "More " + upTo(100)));
         return new StoryEdit.WriteText(
