@@ -11,7 +11,9 @@ import { Button, MainButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { Choice } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
+import { Field } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
+import { useStatus } from "../ui/Status";
 import { Actions, Modal } from "../ui/Modal";
 import { Failed } from "../ui/Notice";
 import { LengthField } from "../ui/LengthField";
@@ -25,6 +27,7 @@ type What = Recolor["what"][number];
 type Box = NonNullable<Recolor["area"]>;
 type Where = "file" | "page" | "area";
 type OfFile = Schemas["OfFile"];
+type Match = Schemas["Match"];
 
 /** In the place of a swatch. */
 const nothing = "nothing";
@@ -33,10 +36,12 @@ const whats: Record<What, [string, string, string]> = {
   TEXT: ["Text", "letter", "letters"],
   LINES: ["Lines", "line", "lines"],
   FILLS: ["Fills", "shape", "shapes"],
+  PICTURES: ["Pixels of pictures", "picture", "pictures"],
 };
 
 const others: Record<string, [string, string]> = {
   PICTURES: ["picture", "pictures"],
+  OTHER_PICTURES: ["picture that cannot change", "pictures that cannot change"],
   PATTERNS: ["pattern", "patterns"],
   GRADIENTS: ["gradient", "gradients"],
   ANNOTATIONS: ["annotation", "annotations"],
@@ -109,9 +114,61 @@ function things(colors: OfFile[]): string {
     .join(", ");
 }
 
-/** What is counted over all pages is not what is changed on some. */
-function kinds(colors: OfFile[]): string {
-  return [...new Set(colors.map(({ what }) => names(what)?.[1] ?? "things"))].join(", ");
+/** How many of each kind there are in all colours. */
+function totals(colors: OfFile[]): Match[] {
+  return (Object.keys(whats) as What[]).flatMap((what) => {
+    const count = colors
+      .filter((each) => each.what === what)
+      .reduce((sum, each) => sum + each.count, 0);
+    return count === 0 ? [] : [{ what, count }];
+  });
+}
+
+const inNumbers = (matches: Match[]) =>
+  matches
+    .map(({ what, count }) =>
+      counted(count, ...(names(what) ?? others[what] ?? ["thing", "things"])),
+    )
+    .join(", ");
+
+/** What would change, and what would stay. */
+function Foretold({
+  counts,
+  error,
+}: {
+  counts: Schemas["FileMatches"] | undefined;
+  error: Error | undefined;
+}) {
+  if (error) {
+    return (
+      <p role="alert">
+        <Failed>Not counted.</Failed> {error.message}
+      </p>
+    );
+  }
+  if (!counts) {
+    return <p role="status">Counting…</p>;
+  }
+  const { changed, pages, stays, read, asked } = counts;
+  const cannot = stays.some(({ what }) => what === "OTHER_PICTURES");
+  return (
+    <>
+      <p role="status">
+        {changed.length === 0
+          ? "Nothing is painted so."
+          : `This changes ${inNumbers(changed)}, on ${numbersInWords(pages)} of the file.`}
+        {read < asked &&
+          ` Counted on the ${read} of ${counted(asked, "page", "pages")} that could be read in time.`}
+      </p>
+      {stays.length > 0 && <Quiet>{`Stay as they are: ${inNumbers(stays)}.`}</Quiet>}
+      {cannot && (
+        <Quiet>
+          Pictures cannot change in spot inks, in Lab, in a profile other than sRGB, in more than 8
+          bits, as stencils, and within the content of a page.
+        </Quiet>
+      )}
+    </>
+  );
 }
 
 function names(what: string): [string, string] | undefined {
@@ -143,6 +200,7 @@ export function RecolorDialog({
   onClose: () => void;
 }) {
   const steps = useSteps(publication);
+  const status = useStatus();
   const [page = 1] = chosen;
   const [from, setFrom] = useState<string>();
   const [what, setWhat] = useState<What[]>(["TEXT", "LINES", "FILLS"]);
@@ -175,6 +233,29 @@ export function RecolorDialog({
     placeholderData: (before) => before,
     staleTime: Infinity,
   });
+  const pictured = what.includes("PICTURES");
+  const counts = useQuery({
+    queryKey: ["file matches", publication.id, asset.id, asset.sha256, from, within, what, here]
+      .concat(here === "file" ? [] : [chosen.join()])
+      .concat(here === "area" ? [JSON.stringify(area)] : []),
+    queryFn: () =>
+      answered(
+        client.POST("/api/publications/{id}/files/{asset}/matches", {
+          params: { path: { id: publication.id, asset: asset.id } },
+          body: asked(to ?? publication.swatches[0]?.id ?? nothing),
+        }),
+      ),
+    enabled: from !== undefined && what.length > 0 && (here !== "file" || pictured),
+    staleTime: Infinity,
+  });
+  const asked = (into: string): Recolor => ({
+    from: rgb(from ?? "#000000"),
+    within,
+    what,
+    pages: here === "file" ? [] : chosen,
+    ...(into === nothing ? {} : { to: { swatch: into, tint: 100 } }),
+    ...(here === "area" ? { area } : {}),
+  });
   const { recolored } = asset;
   const swatch = (id: string) => publication.swatches.find((each) => each.id === id);
   const colors = read.data?.colors ?? [];
@@ -187,20 +268,28 @@ export function RecolorDialog({
       (here === "file" || one.pages.some((number) => chosen.includes(number))),
   );
   const stays = read.data?.others ?? [];
+  const foretold =
+    here === "file" && !pictured
+      ? {
+          changed: totals(matched),
+          pages: [...new Set(matched.flatMap(({ pages }) => pages))].sort(
+            (one, next) => one - next,
+          ),
+          stays: [],
+          read: 0,
+          asked: 0,
+        }
+      : counts.data;
+  const isNone =
+    what.length === 0 ||
+    (foretold !== undefined && foretold.changed.length === 0 && foretold.read === foretold.asked);
   const apply = () => {
     if (from && to) {
       steps.make(
         {
           type: "recolorAsset",
           asset: asset.id,
-          recolor: {
-            from: rgb(from),
-            within,
-            what,
-            pages: here === "file" ? [] : chosen,
-            ...(to === nothing ? {} : { to: { swatch: to, tint: 100 } }),
-            ...(here === "area" ? { area } : {}),
-          },
+          recolor: asked(to),
         },
         to === nothing
           ? `${from} of “${asset.name}” is see-through`
@@ -243,9 +332,26 @@ export function RecolorDialog({
                 </Row>
               ))}
             </List>
+            <Field
+              label="Another colour, such as one of its pictures (#rrggbb)"
+              value={from !== undefined && !each.includes(from) ? from : ""}
+              onCommit={(typed) => {
+                const [, value] = /^\s*#?([\da-f]{6})\s*$/i.exec(typed) ?? [];
+                if (value === undefined) {
+                  status.fail(`“${typed}” is not a colour; write it as #rrggbb.`);
+                  return false;
+                }
+                setFrom(`#${value.toLowerCase()}`);
+                return true;
+              }}
+            />
             {stays.length > 0 && (
               <Quiet>
-                {`Stay as they are: ${stays
+                {`Stay as they are${
+                  stays.some(({ what: kind }) => kind === "PICTURES")
+                    ? ", pictures unless they are chosen"
+                    : ""
+                }: ${stays
                   .map(({ what: kind, count }) =>
                     counted(count, ...(others[kind] ?? ["thing", "things"])),
                   )
@@ -317,23 +423,9 @@ export function RecolorDialog({
                     </Quiet>
                   </Aria.Group>
                 )}
-                <p role="status">
-                  {matched.length === 0
-                    ? "Nothing is painted so."
-                    : `This changes ${here === "file" ? things(matched) : kinds(matched)} in ${counted(
-                        new Set(matched.map(({ color }) => color)).size,
-                        "colour",
-                        "colours",
-                      )}, on ${numbersInWords(
-                        here === "file"
-                          ? [...new Set(matched.flatMap(({ pages }) => pages))].sort(
-                              (one, next) => one - next,
-                            )
-                          : chosen,
-                      )} of the file${here === "area" ? ", in that area only" : ""}.`}
-                </p>
+                <Foretold counts={foretold} error={counts.error ?? undefined} />
                 <Actions>
-                  <MainButton isDisabled={to === undefined || matched.length === 0} onPress={apply}>
+                  <MainButton isDisabled={to === undefined || isNone} onPress={apply}>
                     Paint it
                   </MainButton>
                 </Actions>

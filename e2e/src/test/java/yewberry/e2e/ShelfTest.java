@@ -235,10 +235,10 @@ class ShelfTest {
         assertThat(dialog.getByText("#c7c7c7 in “Night”, text")).isVisible();
         dialog.getByRole(AriaRole.OPTION).nth(1).focus();
         page.keyboard().press("Space");
-        assertThat(dialog.getByText("This changes 84 letters, 2 lines in 1 colour")).isVisible();
+        assertThat(dialog.getByText("This changes 84 letters, 2 lines, on")).isVisible();
         dialog.getByRole(AriaRole.CHECKBOX, new Locator.GetByRoleOptions().setName("Lines"))
                 .uncheck();
-        assertThat(dialog.getByText("This changes 84 letters in 1 colour")).isVisible();
+        assertThat(dialog.getByText("This changes 84 letters, on")).isVisible();
         AccessibilityTest.passesAxe(page);
         dialog.getByRole(
                         AriaRole.BUTTON,
@@ -252,6 +252,8 @@ class ShelfTest {
         dialog.getByLabel("Height").fill("1/4 in");
         dialog.getByLabel("Height").press("Enter");
         assertThat(dialog.getByLabel("Height")).hasValue("6.35 mm");
+        Pattern counted = Pattern.compile("^This changes [1-7]?\\d letters, on page 1 of the file");
+        assertThat(dialog.getByText(counted)).isVisible();
         AccessibilityTest.passesAxe(page);
         dialog.getByLabel(Pattern.compile("^Paint #.* in$")).click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Night")).click();

@@ -38,8 +38,8 @@ final class ContentPlaces extends PathEngine {
     }
 
     /**
-     * Where the operators of one stream paint: where text begins, or the middle of a path, in
-     * points from the top left of the page as it is seen.
+     * Where the operators of one stream paint: where text begins, or the middle of a path or a
+     * picture, in points from the top left of the page as it is seen.
      *
      * @param points by the number of the operator in its stream, from 1
      * @param forms what is drawn by an operator, likewise
@@ -148,11 +148,11 @@ final class ContentPlaces extends PathEngine {
 
     @Override
     public void drawImage(PDImage image) {
-        // it has no colour that is another one
+        places.points().put(number, middle(square()));
     }
 
     @Override
     public void shadingFill(COSName name) {
-        // likewise
+        // it has no colour that is another one
     }
 }

@@ -23,11 +23,13 @@ import org.apache.pdfbox.pdfparser.PDFStreamParser;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
 import org.apache.pdfbox.pdmodel.graphics.color.PDPattern;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import yewberry.core.Cancellation;
 import yewberry.core.asset.Recoloring;
 import yewberry.core.color.Cmyk;
@@ -35,12 +37,13 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Recolor;
 import yewberry.pdf.read.DeviceColors;
+import yewberry.pdf.read.RecoloredPictures;
 
 /**
  * The content of a page with some of its colours changed: before what is painted in one of them
  * another is set, and behind it the old one again (ISO 32000-1, 8.6.8). All else stays as it is. A
- * form in which anything changes is copied, because it may be used elsewhere. Pictures, patterns
- * and shadings stay.
+ * form in which anything changes is copied, because it may be used elsewhere, and so is a picture.
+ * Patterns and shadings stay.
  */
 final class RecoloredContent {
     private static final int DEEPEST = 30;
@@ -51,6 +54,10 @@ final class RecoloredContent {
     private final PDDocument document;
     private final DeviceColors colors;
     private final Map<FormUse, Optional<COSStream>> forms = new HashMap<>();
+    private final RecoloredPictures pictures;
+
+    /** Pictures by what changes in them. */
+    private final Map<List<Object>, Optional<COSStream>> painted = new HashMap<>();
 
     /**
      * @param colors that say what changes
@@ -58,6 +65,8 @@ final class RecoloredContent {
     RecoloredContent(PDDocument document, DeviceColors colors) {
         this.document = document;
         this.colors = colors;
+        this.pictures =
+                new RecoloredPictures(colors, () -> document.getDocument().createCOSStream());
     }
 
     /**
@@ -420,13 +429,42 @@ final class RecoloredContent {
             COSDictionary objects = resources.getCOSObject().getCOSDictionary(COSName.XOBJECT);
             if (objects == null
                     || !(objects.getDictionaryObject(name) instanceof COSStream form)
-                    || !COSName.FORM.equals(form.getCOSName(COSName.SUBTYPE))) {
+                    || !isDrawn(form)) {
                 return;
             }
             Cancellation.check();
             if (forms.size() > MOST_FORMS) {
                 throw new IOException("Forms within forms without end");
             }
+            Optional<COSStream> other =
+                    COSName.IMAGE.equals(form.getCOSName(COSName.SUBTYPE))
+                            ? picture(form)
+                            : drawn(form);
+            changed |= other.isPresent();
+            COSStream drawn = other.orElse(form);
+            called(name, form, drawn, operands);
+        }
+
+        private static boolean isDrawn(COSStream object) {
+            COSName kind = object.getCOSName(COSName.SUBTYPE);
+            return COSName.FORM.equals(kind) || COSName.IMAGE.equals(kind);
+        }
+
+        private Optional<COSStream> picture(COSStream image) throws IOException {
+            if (!colors.hasPictures()) {
+                return Optional.empty();
+            }
+            PDImageXObject read = new PDImageXObject(new PDStream(image), resources);
+            List<Object> use = List.of(image, pictures.changes(read, places.at(number)));
+            Optional<COSStream> known = painted.get(use);
+            if (known == null) {
+                known = pictures.of(read, places.at(number));
+                painted.put(use, known);
+            }
+            return known;
+        }
+
+        private Optional<COSStream> drawn(COSStream form) throws IOException {
             FormUse use =
                     new FormUse(
                             form,
@@ -438,8 +476,11 @@ final class RecoloredContent {
                 known = form(form);
                 forms.put(use, known);
             }
-            changed |= known.isPresent();
-            COSStream drawn = known.orElse(form);
+            return known;
+        }
+
+        /** Lets the name that is drawn stand for what takes its place. */
+        private void called(COSName name, COSStream was, COSStream drawn, List<Object> operands) {
             COSName called =
                     names.computeIfAbsent(
                             List.of(name, drawn),
@@ -447,7 +488,7 @@ final class RecoloredContent {
                                     names.keySet().stream().anyMatch(each -> each.contains(name))
                                             ? free(name)
                                             : name);
-            if (drawn != form || !called.equals(name)) {
+            if (drawn != was || !called.equals(name)) {
                 replaced.put(called, drawn);
             }
             operands.set(0, called);

@@ -378,7 +378,7 @@ class PageWordsTest {
         assertThat(bare.annotations()).containsExactly(new PageText.Place(155, 180 - 50, 50, 20));
         assertThat(bare.unread()).isEmpty();
         assertThat(bare.colors())
-                .contains(new PageText.Used(PageText.Painted.ANNOTATIONS, Optional.empty(), 1))
+                .contains(new PageText.Used(PageText.Painted.ANNOTATIONS, Optional.empty(), 1, 0))
                 .as("what can be painted in another colour is the page")
                 .noneMatch(used -> used.seen().equals(Optional.of(new Rgb(0, 0, 255))));
         PageText boxed =

@@ -9,15 +9,11 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
@@ -29,146 +25,32 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import yewberry.core.Progress;
-import yewberry.core.asset.Intake;
 import yewberry.core.asset.KnownFile;
-import yewberry.core.asset.Pictures;
 import yewberry.core.color.Medium;
-import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
-import yewberry.core.compose.Composer;
-import yewberry.core.publication.Area;
-import yewberry.core.publication.Asset;
-import yewberry.core.publication.Background;
-import yewberry.core.publication.Bleed;
 import yewberry.core.publication.Box;
-import yewberry.core.publication.Destination;
-import yewberry.core.publication.Fill;
-import yewberry.core.publication.Imported;
-import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
-import yewberry.core.publication.Page;
-import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recolor;
-import yewberry.core.publication.Setup;
-import yewberry.core.publication.Sides;
-import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
-import yewberry.pdf.proof.ReadBack;
 
 /**
  * Files of several producers with a colour changed: what ghostscript and poppler draw of them
  * before, with, and after it was taken back.
  */
-class RecoloredFilesTest {
-    private static final PressCondition COATED = PressCondition.coated();
-    private static final Instant NOW = Instant.parse("2026-01-01T00:00:00Z");
-    private static final Rgb GREEN = new Rgb(0, 128, 64);
-    private static final Swatch LEAF = new Swatch(id("leaf"), "Leaf", GREEN);
-    private static final Swatch SEA = new Swatch(id("sea"), "Sea", new Rgb(190, 220, 255));
-    private static final Rgb INK = new Rgb(26, 26, 77);
-    private static final Rgb RED = new Rgb(204, 26, 26);
-
-    @TempDir Path folder;
-
-    private final Map<String, byte[]> files = new HashMap<>();
-    private final PdfDocuments documents = new PdfDocuments();
-
-    private static UUID id(String name) {
-        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
-    }
-
-    private static Recolor recolor(Rgb from, double within, Recolor.What... what) {
-        return new Recolor(
-                from, within, Set.of(what), List.of(), Optional.of(Tinted.full(LEAF.id())));
-    }
-
-    /**
-     * @param behind whether a background lies behind the page, too
-     */
-    private PageScene scene(byte[] file, boolean behind, Recolor... recolored) {
-        files.put("file", file);
-        Asset asset =
-                new Asset(
-                        id("asset"),
-                        "log",
-                        "file",
-                        new Intake(documents).look("a.pdf", file),
-                        List.of(recolored));
-        Imported imported = new Imported(asset.id(), 1);
-        Length none = Length.ZERO;
-        Setup usual = Setup.of(imported.sizeIn(asset), false);
-        Setup setup =
-                new Setup(
-                        Destination.SCREEN,
-                        usual.trim(),
-                        false,
-                        new Bleed(none, none, none, none),
-                        none,
-                        usual.margins(),
-                        usual.unit(),
-                        usual.level(),
-                        usual.press(),
-                        usual.checks());
-        Background sea =
-                new Background(
-                        id("all"),
-                        Sides.BOTH,
-                        new Area.WholePage(),
-                        new Fill.Solid(Tinted.full(SEA.id())));
-        Publication set =
-                new Publication(
-                                id("set"),
-                                "Log sheets",
-                                setup,
-                                List.of(LEAF, SEA),
-                                List.of(),
-                                List.of(),
-                                List.of(
-                                        new Page(
-                                                        id("page"),
-                                                        Optional.empty(),
-                                                        true,
-                                                        new Layer(
-                                                                behind ? List.of(sea) : List.of(),
-                                                                List.of()))
-                                                .withSize(Optional.of(usual.trim()))
-                                                .withImported(Optional.of(imported))))
-                        .withAssets(List.of(asset));
-        return new Composer(COATED, new Pictures(files::get, documents)).compose(set, 0);
-    }
-
-    private Path added(byte[] file, PageScene scene) throws IOException {
-        Path to = folder.resolve("recoloured.pdf");
-        AddedLayers.add(
-                KnownFile.of(file),
-                Map.of(1, scene),
-                Medium.SCREEN,
-                COATED,
-                NOW,
-                to,
-                Progress.NONE);
-        return to;
-    }
-
+class RecoloredFilesTest extends RecoloringTest {
     private static Stream<String> names() throws IOException {
         return FilesOfOthers.all().keySet().stream();
-    }
-
-    private Path written(String name, byte[] file) throws IOException {
-        return Files.write(folder.resolve(name), file);
     }
 
     private List<BufferedImage> drawn(Path pdf, String name) throws IOException {
@@ -178,24 +60,6 @@ class RecoloredFilesTest {
             drawn.add(FilesOfOthers.popplerDraws(pdf, folder));
         }
         return drawn;
-    }
-
-    private static int apart(int one, Rgb other) {
-        return Math.max(
-                Math.abs((one >> 16 & 255) - other.red()),
-                Math.max(
-                        Math.abs((one >> 8 & 255) - other.green()),
-                        Math.abs((one & 255) - other.blue())));
-    }
-
-    private static void holds(BufferedImage drawn, int x, int y, Rgb wanted) {
-        assertThat(apart(drawn.getRGB(x, y), wanted))
-                .as("at %d, %d: %s", x, y, rgb(drawn.getRGB(x, y)))
-                .isLessThanOrEqualTo(1);
-    }
-
-    private static Rgb rgb(int packed) {
-        return new Rgb(packed >> 16 & 255, packed >> 8 & 255, packed & 255);
     }
 
     /**
@@ -254,10 +118,6 @@ class RecoloredFilesTest {
         }
     }
 
-    private static int[] pixels(BufferedImage image) {
-        return image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth());
-    }
-
     @ParameterizedTest
     @MethodSource("names")
     void colours_come_off_by_themselves_and_so_do_backgrounds(String name) throws IOException {
@@ -291,11 +151,6 @@ class RecoloredFilesTest {
         }
     }
 
-    private static boolean matches(Path file, PageScene scene) throws IOException {
-        return ReadBack.checkAdded(file, "", Map.of(1, scene), Medium.SCREEN, COATED, Progress.NONE)
-                .matches();
-    }
-
     private static byte[] page(String content) throws IOException {
         return FilesOfOthers.drawn((document, page) -> {
             PDResources resources = page.getResources();
@@ -307,15 +162,6 @@ class RecoloredFilesTest {
             resources.put(COSName.getPDFName("Set"), new PDExtendedGraphicsState(set));
             contents(document, page, content);
         });
-    }
-
-    private static void contents(PDDocument document, PDPage page, String content)
-            throws IOException {
-        PDStream stream = new PDStream(document);
-        try (var out = stream.createOutputStream()) {
-            out.write(content.getBytes(StandardCharsets.US_ASCII));
-        }
-        page.setContents(stream);
     }
 
     /** Squares of 40 by 40 from the left: what the first one comes to, and the second. */

@@ -30,6 +30,8 @@ import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 import yewberry.core.asset.KnownFile;
 import yewberry.pdf.AddedItem;
@@ -391,6 +393,83 @@ class SetTest {
             assertThat(after.getPage(0).getContents().readAllBytes())
                     .isEqualTo(before.getPage(0).getContents().readAllBytes());
         }
+    }
+
+    /** Pale letters begin at 40 from the left and 100 from the top of a page 200 points high. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "#cccccc | 0 | TEXT | 0 pt, 0 pt, 200 pt, 200 pt | TEXT 9 | ",
+                "#cccccc | 0 | TEXT | 30 pt, 90 pt, 20 pt, 20 pt | TEXT 9 | ",
+                "#cccccc | 0 | TEXT | 50 pt, 90 pt, 20 pt, 20 pt | | ",
+                "#c0c0c0 | 0 | TEXT | 0 pt, 0 pt, 200 pt, 200 pt | | ",
+                "#c0c0c0 | 6 | TEXT,LINES | 0 pt, 0 pt, 200 pt, 200 pt | TEXT 9 | ",
+                "#cccccc | 0 | FILLS | 0 pt, 0 pt, 200 pt, 200 pt | | ",
+            })
+    void what_a_colour_would_change_in_an_area_is_told_beforehand(
+            String from, double within, String what, String area, String changed, String stays)
+            throws Exception {
+        String id = begin(zip(Map.of("a.pdf", pale()))).path("id").asString();
+        JsonNode told = foretold(id, from, within, what, area);
+        assertThat(counts(told.path("changed"))).isEqualTo(changed == null ? "" : changed);
+        assertThat(counts(told.path("stays"))).isEqualTo(stays == null ? "" : stays);
+        assertThat(told.path("read")).isEqualTo(told.path("asked"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "PICTURES,#000000,PICTURES 1,",
+        "PICTURES,#808080,,PICTURES 1",
+        "FILLS,#000000,,PICTURES 1"
+    })
+    void pictures_change_when_asked_and_are_told_when_they_do_not(
+            String what, String from, String changed, String stays) throws Exception {
+        String id = begin(zip(Map.of("b.pdf", scan()))).path("id").asString();
+        JsonNode told = foretold(id, from, 2, what, "0 pt, 0 pt, 300 pt, 200 pt");
+        assertThat(counts(told.path("changed"))).isEqualTo(changed == null ? "" : changed);
+        assertThat(counts(told.path("stays"))).isEqualTo(stays == null ? "" : stays);
+    }
+
+    private static String counts(JsonNode matches) {
+        StringBuilder counts = new StringBuilder();
+        for (JsonNode each : matches) {
+            counts.append(counts.isEmpty() ? "" : ", ")
+                    .append(each.path("what").asString())
+                    .append(' ')
+                    .append(each.path("count").asInt());
+        }
+        return counts.toString();
+    }
+
+    private JsonNode foretold(String id, String from, double within, String what, String area)
+            throws Exception {
+        JsonNode all = client.read(id);
+        String asset = all.path("assets").get(0).path("asset").path("id").asString();
+        String[] box = area.split(", ");
+        int color = Integer.parseInt(from.substring(1), 16);
+        Client.Answer told =
+                client.post(
+                        "/api/publications/%s/files/%s/matches".formatted(id, asset),
+                        """
+                        {"from": {"type": "rgb", "red": %d, "green": %d, "blue": %d},
+                         "within": %s, "what": ["%s"], "pages": [1],
+                         "to": {"swatch": "%s", "tint": 100},
+                         "area": {"x": "%s", "y": "%s", "width": "%s", "height": "%s"}}
+                        """
+                                .formatted(
+                                        color >> 16,
+                                        color >> 8 & 255,
+                                        color & 255,
+                                        within,
+                                        what.replace(",", "\", \""),
+                                        all.path("swatches").get(0).path("id").asString(),
+                                        box[0],
+                                        box[1],
+                                        box[2],
+                                        box[3]));
+        assertThat(told.status()).as(told.text()).isEqualTo(200);
+        return told.json();
     }
 
     @Test

@@ -41,15 +41,18 @@ public record PageText(
      * @param seen its colour as a screen shows it, before it is another one; nothing where it has
      *     many
      * @param count how many glyphs, lines, shapes or pictures
+     * @param changed how many of them are painted in another one, or have pixels that are
      */
-    public record Used(Painted what, Optional<Rgb> seen, int count) {}
+    public record Used(Painted what, Optional<Rgb> seen, int count, int changed) {}
 
-    /** What is painted: the first three can be painted in another colour. */
+    /** What is painted: the first four can be painted in another colour. */
     public enum Painted {
         TEXT(Optional.of(Recolor.What.TEXT)),
         LINES(Optional.of(Recolor.What.LINES)),
         FILLS(Optional.of(Recolor.What.FILLS)),
-        PICTURES(Optional.empty()),
+        PICTURES(Optional.of(Recolor.What.PICTURES)),
+        /** In colours that are not changed, or within the content of the page. */
+        OTHER_PICTURES(Optional.empty()),
         PATTERNS(Optional.empty()),
         GRADIENTS(Optional.empty()),
         ANNOTATIONS(Optional.empty());
@@ -70,6 +73,7 @@ public record PageText(
                 case TEXT -> TEXT;
                 case LINES -> LINES;
                 case FILLS -> FILLS;
+                case PICTURES -> PICTURES;
             };
         }
     }

@@ -56,14 +56,20 @@ public record Recoloring(
      * Whether something of a file is painted in another colour.
      *
      * @param at where it is on the page as it is seen: where text begins, or the middle of a path
+     *     or a picture
      */
     public boolean changes(Rgb seen, Recolor.What painted, Point2D at, PressCondition condition) {
-        return what.contains(painted)
-                && area.map(each -> each.contains(at.getX(), at.getY())).orElse(true)
+        return isFor(painted, at)
                 && (isSame(seen)
                         || within > 0
                                 && Difference.ciede2000(condition.lab(seen), condition.lab(from))
                                         <= within);
+    }
+
+    /** Whether colours of something are others, if they are near enough. */
+    public boolean isFor(Recolor.What painted, Point2D at) {
+        return what.contains(painted)
+                && area.map(each -> each.contains(at.getX(), at.getY())).orElse(true);
     }
 
     private boolean isSame(Rgb seen) {

@@ -38,7 +38,7 @@ public sealed interface StoryEdit extends Edit {
             Optional<LocalSetting> local) {
         public WrittenParagraph {
             runs = List.copyOf(runs);
-            local = local.filter(each -> !each.isNone());
+            local = local.filter(each -> !each.setsNothing());
         }
 
         public WrittenParagraph(UUID paragraph, UUID look, List<WrittenRun> runs) {
@@ -77,7 +77,7 @@ public sealed interface StoryEdit extends Edit {
             Optional<LinkTo> link,
             Optional<LocalType> local) {
         public WrittenRun {
-            local = local.filter(each -> !each.isNone());
+            local = local.filter(each -> !each.setsNothing());
         }
 
         /** Characters in the language around them, that lead nowhere. */

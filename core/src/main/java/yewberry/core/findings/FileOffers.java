@@ -75,7 +75,9 @@ final class FileOffers {
 
     /** How many pictures are on a page of a file. */
     static int pictures(AreaPaint.Picture page) {
-        return count(page.pixels().text().colors(), PageText.Painted.PICTURES, Optional.empty());
+        List<PageText.Used> colors = page.pixels().text().colors();
+        return count(colors, PageText.Painted.PICTURES, Optional.empty())
+                + count(colors, PageText.Painted.OTHER_PICTURES, Optional.empty());
     }
 
     /** White fills of a page made see-through; nothing where it has none. */

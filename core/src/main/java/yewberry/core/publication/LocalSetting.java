@@ -34,7 +34,7 @@ public record LocalSetting(
     }
 
     /** Whether it sets nothing. */
-    public boolean isNone() {
+    public boolean setsNothing() {
         return Stream.of(size, leading, alignment, before, after, first, left, right, hyphenated)
                 .allMatch(Optional::isEmpty);
     }

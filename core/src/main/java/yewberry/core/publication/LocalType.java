@@ -25,7 +25,7 @@ public record LocalType(
     }
 
     /** Whether it sets nothing. */
-    public boolean isNone() {
+    public boolean setsNothing() {
         return Stream.of(family, weight, italic, size, tracking, capitals, figures)
                 .allMatch(Optional::isEmpty);
     }

@@ -27,7 +27,7 @@ public record Paragraph(
 
     public Paragraph {
         runs = List.copyOf(runs);
-        local = local.filter(each -> !each.isNone());
+        local = local.filter(each -> !each.setsNothing());
         if (number.filter(each -> each < 1 || each > MOST).isPresent()) {
             throw new Refused("Lists are numbered from 1 to %d.".formatted(MOST));
         }

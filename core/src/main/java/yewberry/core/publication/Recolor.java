@@ -37,7 +37,9 @@ public record Recolor(
     public enum What {
         TEXT("text"),
         LINES("lines"),
-        FILLS("fills");
+        FILLS("fills"),
+        /** Pixels of pictures. */
+        PICTURES("pictures");
 
         private final String words;
 
@@ -61,11 +63,11 @@ public record Recolor(
             throw new Refused("Choose the pages that the area is on.");
         }
         if (what.isEmpty()) {
-            throw new Refused("Choose what is recoloured: text, lines or fills.");
+            throw new Refused("Choose what is recoloured: text, lines, fills or pictures.");
         }
         if (to.isEmpty() && what.contains(What.TEXT)) {
             throw new Refused(
-                    "Text is not made see-through; choose a swatch for it, or lines and fills only.");
+                    "Text is not made see-through; choose a swatch for it, or leave text out.");
         }
         what = Collections.unmodifiableSet(EnumSet.copyOf(what)); // always in the same order
         pages = List.copyOf(new TreeSet<>(pages));

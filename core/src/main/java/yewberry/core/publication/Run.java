@@ -23,7 +23,7 @@ public record Run(
         Optional<LinkTo> link,
         Optional<LocalType> local) {
     public Run {
-        local = local.filter(each -> !each.isNone());
+        local = local.filter(each -> !each.setsNothing());
         if (text.codePoints().anyMatch(each -> Character.isISOControl(each) && each != '\t')) {
             throw new Refused(
                     "The text holds a control character; take it out, or begin a new paragraph.");

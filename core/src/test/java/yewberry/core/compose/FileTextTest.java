@@ -82,8 +82,8 @@ class FileTextTest {
     private static final Cmyk BLACK = new Cmyk(0, 0, 0, 100);
     private static final List<PageText.Used> COLORS =
             List.of(
-                    new PageText.Used(PageText.Painted.FILLS, Optional.of(Rgb.WHITE), 3),
-                    new PageText.Used(PageText.Painted.PICTURES, Optional.empty(), 1));
+                    new PageText.Used(PageText.Painted.FILLS, Optional.of(Rgb.WHITE), 3, 0),
+                    new PageText.Used(PageText.Painted.PICTURES, Optional.empty(), 1, 0));
     private static final Cmyk WHITE = new Cmyk(0, 0, 0, 0);
 
     /** Three words of the size of 10 pt, one below the other, whose letters are boxes. */

@@ -68,6 +68,20 @@ public final class DeviceColors {
         return recolored.isEmpty() ? this : recolored(List.of());
     }
 
+    /** The changes of colours of pictures somewhere on the page. */
+    List<Recoloring> pictures(Point2D at) {
+        return recolored.stream().filter(each -> each.isFor(Recolor.What.PICTURES, at)).toList();
+    }
+
+    /** Whether pictures have any pixels painted in others. */
+    public boolean hasPictures() {
+        return recolored.stream().anyMatch(each -> each.what().contains(Recolor.What.PICTURES));
+    }
+
+    PressCondition condition() {
+        return condition;
+    }
+
     /** Whether it matters where something is painted. */
     public boolean hasAreas() {
         return recolored.stream().anyMatch(each -> each.area().isPresent());

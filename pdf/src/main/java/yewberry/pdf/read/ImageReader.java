@@ -41,7 +41,7 @@ final class ImageReader {
     }
 
     /** What a stencil paints: 255 where it does. */
-    byte[] stencil(PDImage image) throws IOException {
+    static byte[] stencil(PDImage image) throws IOException {
         int[] samples = samples(image, 1);
         COSArray decode = image.getDecode();
         boolean reversed = decode != null && decode.size() > 0 && number(decode, 0) == 1;
@@ -57,7 +57,7 @@ final class ImageReader {
     }
 
     /** Row by row, each row beginning with a byte of its own. */
-    private static int[] samples(PDImage image, int components) throws IOException {
+    static int[] samples(PDImage image, int components) throws IOException {
         int width = image.getWidth();
         int height = image.getHeight();
         int bits = image.isStencil() ? 1 : image.getBitsPerComponent();
@@ -95,7 +95,7 @@ final class ImageReader {
         };
     }
 
-    private byte[] planes(PDImage image, int[] samples, int pixels) throws IOException {
+    byte[] planes(PDImage image, int[] samples, int pixels) throws IOException {
         PDColorSpace space = image.getColorSpace();
         int components = space.getNumberOfComponents();
         float[][] decoded = decoded(image, space, components);
@@ -161,7 +161,7 @@ final class ImageReader {
     }
 
     /** What each sample of each component means: ISO 32000-1, 8.9.5.2. */
-    private static float[][] decoded(PDImage image, PDColorSpace space, int components) {
+    static float[][] decoded(PDImage image, PDColorSpace space, int components) {
         int most = (1 << image.getBitsPerComponent()) - 1;
         COSArray decode = image.getDecode();
         float[][] decoded = new float[components][most + 1];
@@ -197,7 +197,7 @@ final class ImageReader {
     }
 
     /** A soft mask, an explicit one, or one of colours: ISO 32000-1, 8.9.6. */
-    private Optional<byte[]> alpha(PDImage image, int[] samples, int width, int height)
+    static Optional<byte[]> alpha(PDImage image, int[] samples, int width, int height)
             throws IOException {
         if (!(image instanceof PDImageXObject object)) {
             return Optional.empty();

@@ -65,8 +65,6 @@ public final class PagePlates extends PathEngine {
     /** Larger than any page: 14,400 units are the most that one has (ISO 32000-1, annex C). */
     private static final Shape EVERYWHERE = new Rectangle2D.Double(-1e5, -1e5, 2e5, 2e5);
 
-    private static final Shape UNIT = new Rectangle2D.Double(0, 0, 1, 1);
-
     /** What a square has beyond its sides: it is not there, rather than see-through. */
     private static final double OUTSIDE = -1;
 
@@ -616,7 +614,8 @@ public final class PagePlates extends PathEngine {
             return;
         }
         PlaneSampler sampler =
-                new PlaneSampler(images.get(image, colors, PlaneImage.wanted(across)));
+                new PlaneSampler(
+                        images.get(image, colors, middle(square()), PlaneImage.wanted(across)));
         unitSquare(place, back, sampler::sample, null, true);
     }
 
@@ -663,12 +662,8 @@ public final class PagePlates extends PathEngine {
 
     private void stencil(PDImage image, AffineTransform place, AffineTransform back)
             throws IOException {
-        byte[] painted = new ImageReader(surfaces.peek().colors()).stencil(image);
-        Shape square =
-                getGraphicsState()
-                        .getCurrentTransformationMatrix()
-                        .createAffineTransform()
-                        .createTransformedShape(UNIT);
+        byte[] painted = ImageReader.stencil(image);
+        Shape square = square();
         PDGraphicsState state = getGraphicsState();
         Optional<Colored> colored =
                 colored(

@@ -23,6 +23,7 @@ import java.util.stream.Stream;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentCatalog;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -85,7 +86,7 @@ public final class PageWords extends PathEngine {
     private final List<OtherPaint> onTop = new ArrayList<>();
     private final List<PageText.Place> annotations = new ArrayList<>();
     private final Map<PageText.Why, PageText.Unread> unread = new EnumMap<>(PageText.Why.class);
-    private final Map<UsedKey, Integer> used = new LinkedHashMap<>();
+    private final Map<UsedKey, Count> used = new LinkedHashMap<>();
     private int order;
     private int mixing;
 
@@ -147,7 +148,9 @@ public final class PageWords extends PathEngine {
         for (PDAnnotation each : all.drawn()) {
             Rectangle2D where = Annotations.place(each, toSeen);
             used.merge(
-                    new UsedKey(PageText.Painted.ANNOTATIONS, Optional.empty()), 1, Integer::sum);
+                    new UsedKey(PageText.Painted.ANNOTATIONS, Optional.empty()),
+                    new Count(1, 0),
+                    Count::together);
             if (!where.intersects(seen)) {
                 continue;
             }
@@ -196,13 +199,38 @@ public final class PageWords extends PathEngine {
             used(PageText.Painted.PATTERNS, Optional.empty());
             return Optional.empty();
         }
-        used(PageText.Painted.of(what), Optional.of(seen(color)));
+        used(
+                PageText.Painted.of(what),
+                Optional.of(seen(color)),
+                colors.change(color.getColorSpace(), color.getComponents(), what, at).isPresent());
         return flat(color, what, at);
     }
 
     private void used(PageText.Painted what, Optional<Rgb> color) {
+        used(what, color, false);
+    }
+
+    private void used(PageText.Painted what, Optional<Rgb> color, boolean changed) {
         if (!layers.isOff() && !annotates) {
-            used.merge(new UsedKey(what, color), 1, Integer::sum);
+            used.merge(new UsedKey(what, color), new Count(1, changed ? 1 : 0), Count::together);
+        }
+    }
+
+    /** Notes a picture, and whether pixels of it change. */
+    private void picture(PDImage image, Point2D at) throws IOException {
+        if (!RecoloredPictures.canChange(image, colors)) {
+            used(PageText.Painted.OTHER_PICTURES, Optional.empty());
+            return;
+        }
+        RecoloredPictures recolored = new RecoloredPictures(colors, COSStream::new);
+        boolean changes = colors.hasPictures() && recolored.of(image, at).isPresent();
+        used(PageText.Painted.PICTURES, Optional.empty(), changes);
+    }
+
+    /** How many there are, and how many of them change. */
+    private record Count(int all, int changed) {
+        Count together(Count other) {
+            return new Count(all + other.all, changed + other.changed);
         }
     }
 
@@ -379,16 +407,12 @@ public final class PageWords extends PathEngine {
         if (layers.isOff() || image instanceof PDImageXObject object && layers.isOff(object)) {
             return;
         }
-        Shape square =
-                getGraphicsState()
-                        .getCurrentTransformationMatrix()
-                        .createAffineTransform()
-                        .createTransformedShape(new Rectangle2D.Double(0, 0, 1, 1));
+        Shape square = square();
         if (drawn.isPresent()) {
             drawn.get().append(square, false);
             return;
         }
-        used(PageText.Painted.PICTURES, Optional.empty());
+        picture(image, middle(square));
         int before = others().size();
         other(
                 square,
@@ -651,7 +675,8 @@ public final class PageWords extends PathEngine {
                                         new PageText.Used(
                                                 each.getKey().what(),
                                                 each.getKey().seen(),
-                                                each.getValue()))
+                                                each.getValue().all(),
+                                                each.getValue().changed()))
                                 .toList(),
                         annotations),
                 ownLines.stream().distinct().toList());

@@ -16,6 +16,9 @@ import org.apache.pdfbox.util.Matrix;
  * them is for those who extend it.
  */
 public abstract class PathEngine extends PDFGraphicsStreamEngine {
+    /** Where a picture is, in its own space. */
+    protected static final Shape UNIT = new Rectangle2D.Double(0, 0, 1, 1);
+
     private final GeneralPath path = new GeneralPath();
     private final AffineTransform toSeen;
     private int clipRule = -1;
@@ -31,6 +34,14 @@ public abstract class PathEngine extends PDFGraphicsStreamEngine {
     /** Where the text that is shown began, in points from the top left of the page as seen. */
     protected final Point2D begun() {
         return begun;
+    }
+
+    /** Where a picture is, in the space of the page. */
+    protected final Shape square() {
+        return getGraphicsState()
+                .getCurrentTransformationMatrix()
+                .createAffineTransform()
+                .createTransformedShape(UNIT);
     }
 
     /**

@@ -6,23 +6,31 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Cancellation;
 import yewberry.core.Refused;
 import yewberry.core.asset.PageText;
+import yewberry.core.asset.Pictures;
+import yewberry.core.color.Color;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recolor;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.PictureFiles;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.FileColors;
+import yewberry.server.view.FileMatches;
 
 /** The colours of files whose pages are pages of a publication. */
 @RestController
@@ -55,21 +63,62 @@ class FileColorApi {
         Publication publication = open.state().publication();
         PressCondition press = open.press(publication);
         Asset file = publication.asset(asset);
-        if (!(file.content() instanceof Asset.Document document)) {
-            throw new Refused(
-                    "“%s” is not a PDF; only PDFs have their colours listed."
-                            .formatted(file.name()));
+        int pages = document(file).pages().size();
+        List<Integer> order =
+                IntStream.range(0, pages)
+                        .mapToObj(i -> Math.floorMod(first - 1 + i, pages) + 1)
+                        .toList();
+        Map<Integer, PageText> read = read(file, order, List.of(), press);
+        return FileColors.of(read, pages, near.map(Rgb::hex), press);
+    }
+
+    /**
+     * What a change of a colour would change, as far as the pages that it is for can be read in a
+     * few seconds, and what would stay.
+     */
+    @PostMapping("/matches")
+    FileMatches matches(
+            @PathVariable UUID id, @PathVariable UUID asset, @RequestBody Recolor recolor) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        PressCondition press = open.press(publication);
+        Asset file = publication.asset(asset);
+        int pages = document(file).pages().size();
+        List<Integer> order =
+                IntStream.rangeClosed(1, pages).filter(recolor::isOn).boxed().toList();
+        Palette palette = new Palette(publication::swatch, press);
+        Optional<Color> to =
+                recolor.to().map(each -> Palette.tint(palette.color(each.swatch()), each.tint()));
+        Map<Integer, PageText> read =
+                read(file, order, List.of(new Pictures.Recolored(recolor, to)), press);
+        return FileMatches.of(read, recolor.what(), order.size());
+    }
+
+    private static Asset.Document document(Asset file) {
+        if (file.content() instanceof Asset.Document document) {
+            return document;
         }
-        int pages = document.pages().size();
+        throw new Refused(
+                "“%s” is not a PDF; only PDFs have their colours listed.".formatted(file.name()));
+    }
+
+    /** Some pages by their numbers, as far as they can be read in time. */
+    private Map<Integer, PageText> read(
+            Asset file,
+            List<Integer> order,
+            List<Pictures.Recolored> recolored,
+            PressCondition press) {
         long until = System.nanoTime() + READING.toNanos();
         Map<Integer, PageText> read = new TreeMap<>();
-        for (int i = 0; i < pages && (i == 0 || System.nanoTime() < until); i++) {
+        for (int number : order) {
             Cancellation.check();
-            int number = Math.floorMod(first - 1 + i, pages) + 1;
+            if (!read.isEmpty() && System.nanoTime() >= until) {
+                break;
+            }
             read.put(
                     number,
-                    files.pictures().of(file, number, List.of(), press, Medium.SCREEN).text());
+                    files.pictures().of(file, number, recolored, press, Medium.SCREEN).text());
         }
-        return FileColors.of(read, pages, near.map(Rgb::hex), press);
+        return read;
     }
 }

@@ -152,6 +152,7 @@ final class PageStream {
     private static void used(DataOutputStream out, PageText.Used used) throws IOException {
         out.writeUTF(used.what().name());
         out.writeInt(used.count());
+        out.writeInt(used.changed());
         out.writeBoolean(used.seen().isPresent());
         if (used.seen().isPresent()) {
             color(out, used.seen().get());
@@ -161,8 +162,12 @@ final class PageStream {
     private static PageText.Used used(DataInputStream in) throws IOException {
         PageText.Painted what = PageText.Painted.valueOf(in.readUTF());
         int count = in.readInt();
+        int changed = in.readInt();
         return new PageText.Used(
-                what, in.readBoolean() ? Optional.of((Rgb) color(in)) : Optional.empty(), count);
+                what,
+                in.readBoolean() ? Optional.of((Rgb) color(in)) : Optional.empty(),
+                count,
+                changed);
     }
 
     private static void face(DataOutputStream out, PageText.FileFace face) throws IOException {

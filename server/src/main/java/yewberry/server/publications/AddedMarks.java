@@ -25,6 +25,7 @@ import yewberry.core.publication.Imported;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Recolor;
 import yewberry.pdf.AddedItem;
 import yewberry.pdf.AddedLayers;
 import yewberry.server.view.AddedBefore;
@@ -80,7 +81,11 @@ public class AddedMarks {
                 } else if (seals.signed()) {
                     signed.add(asset.name());
                 }
-                AddedLayers.claims(file, medium, seeThrough, switched > 0)
+                AddedLayers.claims(
+                                file,
+                                medium,
+                                seeThrough || hasSeeThroughPictures(asset),
+                                switched > 0)
                         .forEach(claim ->
                                 claims.add(
                                         new FilesView.Claim(
@@ -103,6 +108,13 @@ public class AddedMarks {
                 claims,
                 medium,
                 switched);
+    }
+
+    /** Whether pixels of its pictures are made see-through, which needs a soft mask. */
+    private static boolean hasSeeThroughPictures(Asset file) {
+        return file.recolored().stream()
+                .anyMatch(
+                        each -> each.to().isEmpty() && each.what().contains(Recolor.What.PICTURES));
     }
 
     private static Stream<Background.GoesTo> goTo(Layer layer) {
