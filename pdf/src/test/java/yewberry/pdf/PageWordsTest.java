@@ -342,6 +342,13 @@ class PageWordsTest {
             PDExtendedGraphicsState multiply = new PDExtendedGraphicsState();
             multiply.setBlendMode(BlendMode.MULTIPLY);
             resources.put(COSName.getPDFName("Multiply"), multiply);
+            PDExtendedGraphicsState half = new PDExtendedGraphicsState();
+            half.setNonStrokingAlphaConstant(0.5f);
+            half.setStrokingAlphaConstant(0.5f);
+            resources.put(COSName.getPDFName("Half"), half);
+            resources.add(
+                    LosslessFactory.createFromImage(
+                            document, new BufferedImage(1, 1, BufferedImage.TYPE_INT_RGB)));
             appearance.setResources(resources);
             try (var out = appearance.getStream().createOutputStream()) {
                 out.write(content.getBytes(StandardCharsets.US_ASCII));
@@ -387,15 +394,40 @@ class PageWordsTest {
                 .contains(new PageText.Ground.Flat(Rgb.WHITE));
     }
 
-    @Test
-    void words_below_an_annotation_are_told_as_not_judged() throws IOException {
+    /** A marker lets words through; what hides them, or is no one colour, leaves them unjudged. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "/Multiply gs 1 1 0 rg 0 0 200 40 re f | MULTIPLY | 1",
+                "/Half gs 1 1 0 rg 0 0 200 40 re f | NORMAL | 0.5",
+                "/Multiply gs /Half gs 1 1 0 rg 0 0 200 40 re f | MULTIPLY | 0.5",
+                "/Half gs 1 0 0 RG 12 w 0 20 m 200 20 l S | NORMAL | 0.5",
+                "1 1 0 rg 0 0 200 40 re f | | ",
+                "q 200 0 0 40 0 0 cm /Half gs /Im1 Do Q | | ",
+                "1 0 0 RG 3 w 0 24 m 200 24 l S | | ",
+            })
+    void words_below_a_marker_are_seen_through_it(
+            String content, yewberry.core.color.BlendMode mode, Double opacity) throws IOException {
         PDRectangle onWords = new PDRectangle(20, 80, 200, 40);
-        String marked = "/Multiply gs 1 1 0 rg 0 0 200 40 re f";
-        PageText read = read(annotated(onWords, marked, _ -> {}), Medium.SCREEN);
-        assertThat(texts(read)).isEmpty();
-        assertThat(read.unread())
-                .extracting(PageText.Unread::why)
-                .containsExactly(PageText.Why.COVERED);
+        PageText read = read(annotated(onWords, content, _ -> {}), Medium.SCREEN);
+        if (mode == null) {
+            assertThat(String.join("", texts(read))).doesNotContain("Log sheet 7");
+            assertThat(read.unread())
+                    .extracting(PageText.Unread::why)
+                    .contains(PageText.Why.COVERED);
+            assertThat(read.veils()).isEmpty();
+            return;
+        }
+        assertThat(texts(read)).containsExactly("Log sheet 7");
+        assertThat(read.unread()).isEmpty();
+        assertThat(read.veils())
+                .singleElement()
+                .satisfies(veil -> {
+                    assertThat(veil.blend()).isEqualTo(mode);
+                    assertThat(veil.opacity()).isCloseTo(opacity, within(1e-6));
+                    assertThat(veil.shape().getBounds2D().getMinX()).isBetween(19.9, 20.1);
+                });
     }
 
     static Stream<Arguments> annotationsThatAreNotSeen() {

@@ -4,6 +4,7 @@ import java.awt.geom.Path2D;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import yewberry.core.color.BlendMode;
 import yewberry.core.color.Color;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Recolor;
@@ -17,15 +18,17 @@ import yewberry.core.publication.Recolor;
  * @param stretches in the order of the file, those of the page itself before those of annotations
  * @param colors that anything is painted in, each once for each kind of thing
  * @param annotations where annotations and form fields show something, over all of the page
+ * @param veils what they let the text of the page be seen through, from the lowest up
  */
 public record PageText(
         List<FileFace> faces,
         List<Stretch> stretches,
         List<Unread> unread,
         List<Used> colors,
-        List<Place> annotations) {
+        List<Place> annotations,
+        List<Veil> veils) {
     public static final PageText NONE =
-            new PageText(List.of(), List.of(), List.of(), List.of(), List.of());
+            new PageText(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
     public PageText {
         faces = List.copyOf(faces);
@@ -33,7 +36,16 @@ public record PageText(
         unread = List.copyOf(unread);
         colors = List.copyOf(colors);
         annotations = List.copyOf(annotations);
+        veils = List.copyOf(veils);
     }
+
+    /**
+     * One colour that an annotation paints over the page and lets through what is below, such as a
+     * marker does.
+     *
+     * @param opacity 0 to 1
+     */
+    public record Veil(Path2D shape, Color color, double opacity, BlendMode blend) {}
 
     /**
      * Something that is painted.

@@ -348,6 +348,7 @@ public final class Pictures {
                     List.of(),
                     List.of(new PageText.Unread(PageText.Why.UNREADABLE, 1, Optional.empty())),
                     List.of(),
+                    List.of(),
                     List.of());
         }
     }

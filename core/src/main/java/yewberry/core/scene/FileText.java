@@ -1,5 +1,6 @@
 package yewberry.core.scene;
 
+import java.awt.geom.AffineTransform;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -77,6 +78,31 @@ record FileText(
                                                     .toList())));
         }
         return all;
+    }
+
+    /**
+     * What annotations let the text of a page be seen through, over all that is put over it.
+     *
+     * @param page of the file, in the colours of a medium
+     */
+    static List<Item.Filled> veils(Item.FrontFill page) {
+        if (!(page.paint() instanceof AreaPaint.Picture picture)) {
+            return List.of();
+        }
+        AffineTransform place =
+                AffineTransform.getTranslateInstance(page.frame().x(), page.frame().y());
+        return picture.pixels().text().veils().stream()
+                .<Item.Filled>map(each ->
+                        new Item.FrontFill(
+                                annotation(page),
+                                page.source()
+                                        .withOpacity(each.opacity() * 100)
+                                        .withBlend(each.blend()),
+                                new AreaPaint.Solid(paint(each.color(), each.color(), false)),
+                                Form.of(place.createTransformedShape(each.shape())),
+                                true,
+                                page.frame()))
+                .toList();
     }
 
     private static Item.GlyphRun run(

@@ -27,6 +27,7 @@ public final class MediumScene {
     private final List<Item.GlyphRun> text;
     private final Planes planes;
     private volatile SoftReference<Map<UUID, FileText>> written = new SoftReference<>(null);
+    private volatile SoftReference<List<Item.Filled>> annotationVeils = new SoftReference<>(null);
 
     MediumScene(PageScene scene, Planes planes, Stream<Item> items) {
         this.scene = scene;
@@ -122,10 +123,13 @@ public final class MediumScene {
             return List.of();
         }
         Rect bounds = item instanceof Item.Lettering letters ? letters.inkBounds() : item.bounds();
-        int at = indexOf(written(item).isPresent() ? file().orElseThrow() : item);
-        return items.subList(at + 1, items.size()).stream()
-                .filter(Item.Filled.class::isInstance)
-                .map(Item.Filled.class::cast)
+        boolean inFile = written(item).isPresent();
+        int at = indexOf(inFile ? file().orElseThrow() : item);
+        return Stream.concat(
+                        items.subList(at + 1, items.size()).stream()
+                                .filter(Item.Filled.class::isInstance)
+                                .map(Item.Filled.class::cast),
+                        inFile ? annotationVeils().stream() : Stream.empty())
                 .filter(each -> !each.covers() && each.opacity() > 0)
                 .filter(each -> !each.bounds().intersection(bounds).isEmpty())
                 .toList();
@@ -199,6 +203,16 @@ public final class MediumScene {
                 known.put(each.run().run(), each);
             }
             written = new SoftReference<>(known);
+        }
+        return known;
+    }
+
+    /** Likewise. */
+    private List<Item.Filled> annotationVeils() {
+        List<Item.Filled> known = annotationVeils.get();
+        if (known == null) {
+            known = file().map(FileText::veils).orElse(List.of());
+            annotationVeils = new SoftReference<>(known);
         }
         return known;
     }

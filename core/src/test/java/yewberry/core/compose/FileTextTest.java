@@ -147,7 +147,8 @@ class FileTextTest {
                     COLORS,
                     annotation.isPresent()
                             ? List.of(new PageText.Place(25, 40, 40, 15))
-                            : List.of());
+                            : List.of(),
+                    List.of());
         }
     }
 

@@ -416,7 +416,8 @@ class ImportedPagesTest {
         @Override
         public PageText text(KnownFile file, FilePage page) {
             PageText.Place left = new PageText.Place(0, 0, 100, 100);
-            return new PageText(List.of(), List.of(), List.of(), List.of(), List.of(left));
+            return new PageText(
+                    List.of(), List.of(), List.of(), List.of(), List.of(left), List.of());
         }
     }
 

@@ -3,6 +3,7 @@ package yewberry.pdf.read;
 import java.awt.Shape;
 import java.awt.geom.Rectangle2D;
 import java.util.Optional;
+import yewberry.core.asset.PageText;
 import yewberry.core.color.Color;
 
 /**
@@ -13,6 +14,8 @@ import yewberry.core.color.Color;
  * @param shape likewise; nothing where that is its bounds
  * @param color of all of it, if it has one
  * @param hides whether nothing below it shows
+ * @param veil what what is below is seen through, where it is part of an annotation and that is one
+ *     colour
  */
 record OtherPaint(
         int order,
@@ -21,7 +24,8 @@ record OtherPaint(
         Optional<Shape> shape,
         Optional<Color> color,
         boolean hides,
-        boolean picture) {
+        boolean picture,
+        Optional<PageText.Veil> veil) {
     /** How thin lines are that belong to text, in em: common practice, no source. */
     private static final double LINE = 0.15;
 

@@ -16,7 +16,6 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -339,13 +338,7 @@ public final class PagePlates extends PathEngine {
     }
 
     private BlendMode mode() {
-        COSBase name = getGraphicsState().getBlendMode().getCOSName();
-        for (BlendMode mode : BlendMode.values()) {
-            if (name instanceof COSName given && given.getName().equals(mode.standardName())) {
-                return mode;
-            }
-        }
-        return BlendMode.NORMAL;
+        return blendMode().orElse(BlendMode.NORMAL);
     }
 
     /**

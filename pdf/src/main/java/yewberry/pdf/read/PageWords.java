@@ -45,6 +45,7 @@ import org.apache.pdfbox.util.Vector;
 import yewberry.core.Cancellation;
 import yewberry.core.Refused;
 import yewberry.core.asset.PageText;
+import yewberry.core.color.BlendMode;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Medium;
@@ -58,6 +59,9 @@ import yewberry.core.publication.Recolor;
 public final class PageWords extends PathEngine {
     /** Beyond it a page is a drawing made of letters, and too much to be judged. */
     private static final int MOST_GLYPHS = 100_000;
+
+    /** Text below more of them is not judged: each is painted for whatever lies below it. */
+    private static final int MOST_VEILS = 2000;
 
     /** Shapes that are small enough to be letters, in points: common practice, no source. */
     private static final double LETTER = 40;
@@ -92,6 +96,8 @@ public final class PageWords extends PathEngine {
 
     /** Whether what is painted now is that of an annotation, over all of the page. */
     private boolean annotates;
+
+    private int veils;
 
     private Area clipOf;
     private Rectangle2D clipBounds;
@@ -271,7 +277,34 @@ public final class PageWords extends PathEngine {
                                 isRectangle(there) ? Optional.empty() : Optional.of(there),
                                 flat,
                                 hides,
-                                picture));
+                                picture,
+                                annotates && !picture
+                                        ? veil(there, flat, alpha, clip)
+                                        : Optional.empty()));
+    }
+
+    /**
+     * What an annotation paints over text of the page that is seen through it.
+     *
+     * @param there where it is on the page as it is seen
+     */
+    private Optional<PageText.Veil> veil(
+            Shape there, Optional<Color> flat, double alpha, Area clip) {
+        Optional<BlendMode> mode = blendMode();
+        boolean plain = mode.equals(Optional.of(BlendMode.NORMAL));
+        if (flat.isEmpty()
+                || mode.isEmpty()
+                || plain && alpha >= 1
+                || mixing > 0
+                || getGraphicsState().getSoftMask() != null
+                || veils >= MOST_VEILS) {
+            return Optional.empty();
+        }
+        veils++;
+        Area shown = new Area(there);
+        shown.intersect(clip.createTransformedArea(toSeen));
+        return Optional.of(
+                new PageText.Veil(new Path2D.Double(shown), flat.get(), alpha, mode.get()));
     }
 
     private List<OtherPaint> others() {
@@ -651,6 +684,7 @@ public final class PageWords extends PathEngine {
             List<OtherPaint> above = touching(pen, top, ownLines);
             boolean covered =
                     Stream.concat(below.stream(), above.stream())
+                            .filter(other -> pen.annotates() || other.veil().isEmpty())
                             .anyMatch(other ->
                                     other.order() > pen.order() && other.touches(pen.ink()));
             if (covered) {
@@ -678,7 +712,8 @@ public final class PageWords extends PathEngine {
                                                 each.getValue().all(),
                                                 each.getValue().changed()))
                                 .toList(),
-                        annotations),
+                        annotations,
+                        onTop.stream().flatMap(each -> each.veil().stream()).toList()),
                 ownLines.stream().distinct().toList());
     }
 

@@ -6,10 +6,15 @@ import java.awt.geom.GeneralPath;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
+import java.util.Arrays;
+import java.util.Optional;
 import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
 import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.util.Matrix;
+import yewberry.core.color.BlendMode;
 
 /**
  * Follows the operators of a page and puts its paths together (ISO 32000-1, 8.5); what is done with
@@ -42,6 +47,18 @@ public abstract class PathEngine extends PDFGraphicsStreamEngine {
                 .getCurrentTransformationMatrix()
                 .createAffineTransform()
                 .createTransformedShape(UNIT);
+    }
+
+    /** Nothing for one that is not in ISO 32000-1, 11.3.5. */
+    protected final Optional<BlendMode> blendMode() {
+        COSBase given = getGraphicsState().getBlendMode().getCOSName();
+        if (given == null || COSName.getPDFName("Compatible").equals(given)) {
+            return Optional.of(BlendMode.NORMAL);
+        }
+        return Arrays.stream(BlendMode.values())
+                .filter(mode ->
+                        given instanceof COSName name && name.getName().equals(mode.standardName()))
+                .findFirst();
     }
 
     /**

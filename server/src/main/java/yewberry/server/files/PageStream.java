@@ -16,6 +16,7 @@ import java.util.Set;
 import yewberry.core.asset.FilePage;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.Recoloring;
+import yewberry.core.color.BlendMode;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Medium;
@@ -138,6 +139,7 @@ final class PageStream {
         list(out, text.unread(), PageStream::unread);
         list(out, text.colors(), PageStream::used);
         list(out, text.annotations(), PageStream::place);
+        list(out, text.veils(), PageStream::veil);
     }
 
     static PageText text(DataInputStream in) throws IOException {
@@ -146,7 +148,20 @@ final class PageStream {
                 list(in, PageStream::stretch),
                 list(in, PageStream::unread),
                 list(in, PageStream::used),
-                list(in, PageStream::place));
+                list(in, PageStream::place),
+                list(in, PageStream::veil));
+    }
+
+    private static void veil(DataOutputStream out, PageText.Veil veil) throws IOException {
+        path(out, veil.shape());
+        color(out, veil.color());
+        out.writeDouble(veil.opacity());
+        out.writeUTF(veil.blend().name());
+    }
+
+    private static PageText.Veil veil(DataInputStream in) throws IOException {
+        return new PageText.Veil(
+                path(in), color(in), in.readDouble(), BlendMode.valueOf(in.readUTF()));
     }
 
     private static void used(DataOutputStream out, PageText.Used used) throws IOException {
