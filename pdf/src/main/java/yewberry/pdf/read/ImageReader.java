@@ -56,32 +56,56 @@ final class ImageReader {
         return image.getColorSpace().getNumberOfComponents();
     }
 
-    /** Row by row, each row beginning with a byte of its own. */
-    static int[] samples(PDImage image, int components) throws IOException {
+    private static int[] samples(PDImage image, int components) throws IOException {
+        int across = image.getWidth() * components;
+        long count = (long) across * image.getHeight();
+        if (count > Integer.MAX_VALUE / 2) {
+            throw tooLarge(image);
+        }
+        int[] samples = new int[Math.max(0, (int) count)];
+        rows(image, components, (y, row) -> System.arraycopy(row, 0, samples, y * across, across));
+        return samples;
+    }
+
+    private static IOException tooLarge(PDImage image) {
+        return new IOException(
+                "An image of %d by %d".formatted(image.getWidth(), image.getHeight()));
+    }
+
+    /** Gets the samples of a row, all components of a pixel after one another; it is used again. */
+    interface Row {
+        void read(int y, int[] samples) throws IOException;
+    }
+
+    /**
+     * Goes through a picture without holding all of it.
+     *
+     * @throws IOException if it cannot be decoded
+     */
+    static void rows(PDImage image, int components, Row each) throws IOException {
         int width = image.getWidth();
         int height = image.getHeight();
         int bits = image.isStencil() ? 1 : image.getBitsPerComponent();
         if (bits != 1 && bits != 2 && bits != 4 && bits != 8 && bits != 16) {
             throw new IOException("An image of " + bits + " bits");
         }
-        long count = (long) width * height * components;
-        if (width < 1 || height < 1 || count > Integer.MAX_VALUE / 2) {
-            throw new IOException("An image of %d by %d".formatted(width, height));
+        if (width < 1 || height < 1 || (long) width * components > Integer.MAX_VALUE / 32) {
+            throw tooLarge(image);
         }
-        int[] samples = new int[(int) count];
-        byte[] row = new byte[(width * components * bits + 7) / 8];
+        int[] samples = new int[width * components];
+        // each row begins with a byte of its own
+        byte[] row = new byte[(samples.length * bits + 7) / 8];
         try (InputStream in = image.createInputStream()) {
             for (int y = 0; y < height; y++) {
                 if (in.readNBytes(row, 0, row.length) < row.length) {
                     throw new EOFException("An image that ends too early");
                 }
-                int to = y * width * components;
-                for (int i = 0; i < width * components; i++) {
-                    samples[to + i] = sample(row, i, bits);
+                for (int i = 0; i < samples.length; i++) {
+                    samples[i] = sample(row, i, bits);
                 }
+                each.read(y, samples);
             }
         }
-        return samples;
     }
 
     private static int sample(byte[] row, int index, int bits) {

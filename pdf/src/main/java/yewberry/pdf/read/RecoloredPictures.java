@@ -4,13 +4,14 @@ import java.awt.geom.Point2D;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -63,7 +64,9 @@ public final class RecoloredPictures {
                     COSName.ASCII_HEX_DECODE);
 
     private static final COSName MATTE = COSName.getPDFName("Matte");
-    private static final COSName SUB = COSName.getPDFName("Predictor");
+    private static final COSName PREDICTOR = COSName.getPDFName("Predictor");
+
+    private static final int MOST_PIXELS = 1_000_000_000;
 
     /** Pixels that stay as they are. */
     private static final int SAME = -1;
@@ -100,6 +103,7 @@ public final class RecoloredPictures {
                 || image.isStencil()
                 || has(object, COSName.JPX_DECODE::equals)
                 || image.getBitsPerComponent() > 8
+                || (long) image.getWidth() * image.getHeight() > MOST_PIXELS
                 || object.getColorKeyMask() != null
                 || object.getCOSObject().containsKey(COSName.SMASK_IN_DATA)
                 || object.getSoftMask() != null
@@ -215,8 +219,16 @@ public final class RecoloredPictures {
         for (int i = 0; i < count; i++) {
             changed[i] = matching.of(colors.seen(space, new float[] {decoded[i]}));
         }
-        int[] samples = ImageReader.samples(picture, 1);
-        if (Arrays.stream(samples).noneMatch(each -> changed[each] != SAME)) {
+        boolean[] used = new boolean[count];
+        ImageReader.rows(
+                picture,
+                1,
+                (y, row) -> {
+                    for (int sample : row) {
+                        used[sample] = true;
+                    }
+                });
+        if (IntStream.range(0, count).noneMatch(each -> used[each] && changed[each] != SAME)) {
             return Optional.empty();
         }
         boolean ink = base == Base.INK || base == Base.GREY && colors.medium() == Medium.PAPER;
@@ -256,11 +268,18 @@ public final class RecoloredPictures {
                 from.transferTo(to);
             }
         }
-        boolean[] through = new boolean[samples.length];
-        for (int i = 0; i < samples.length; i++) {
-            through[i] = isThrough(changes, changed[samples[i]]);
+        if (changes.stream().anyMatch(each -> each.to().isEmpty())) {
+            Through through = new Through(picture);
+            ImageReader.rows(
+                    picture,
+                    1,
+                    (y, row) -> {
+                        for (int x = 0; x < row.length; x++) {
+                            through.set(y, x, isThrough(changes, changed[row[x]]));
+                        }
+                    });
+            through.to(copy);
         }
-        seeThrough(copy, picture, through);
         return Optional.of(copy);
     }
 
@@ -314,76 +333,89 @@ public final class RecoloredPictures {
             throws IOException {
         PDColorSpace space = picture.getColorSpace();
         int components = space.getNumberOfComponents();
-        int[] samples = ImageReader.samples(picture, components);
-        int count = samples.length / components;
+        int width = picture.getWidth();
         // what light is taken away, as a screen shows it
-        byte[] taken =
-                new ImageReader(colors.asTheyAre().inLight()).planes(picture, samples, count);
+        ImageReader light = new ImageReader(colors.asTheyAre().inLight());
         float[][] decoded = ImageReader.decoded(picture, space, components);
-        Matching matching = new Matching(changes, at, count);
-        byte[] made = new byte[samples.length];
-        boolean[] through = new boolean[count];
-        boolean any = false;
-        for (int pixel = 0; pixel < count; pixel++) {
-            if (pixel % 100_000 == 0) {
-                Cancellation.check();
-            }
-            int from = pixel * 3;
-            int change =
-                    matching.of(
-                            new Rgb(
-                                    255 - (taken[from] & 0xff),
-                                    255 - (taken[from + 1] & 0xff),
-                                    255 - (taken[from + 2] & 0xff)));
-            if (change == SAME) {
-                for (int i = 0; i < components; i++) {
-                    int at1 = pixel * components + i;
-                    made[at1] = level(decoded[i][Math.min(samples[at1], decoded[i].length - 1)]);
-                }
-                continue;
-            }
-            any = true;
-            through[pixel] = isThrough(changes, change);
-            System.arraycopy(
-                    target(changes.get(change), base == Base.INK),
-                    0,
-                    made,
-                    pixel * components,
-                    components);
-        }
-        if (!any) {
-            return Optional.empty();
-        }
+        Matching matching = new Matching(changes, at, width * picture.getHeight());
+        Through through = new Through(picture);
+        byte[] made = new byte[width * components];
+        boolean[] any = {false};
         COSStream copy = begun(picture);
         copy.setItem(COSName.COLORSPACE, space.getCOSObject());
         copy.setInt(COSName.BITS_PER_COMPONENT, 8);
-        int width = picture.getWidth();
-        write(copy, made, width, components);
-        seeThrough(copy, picture, through);
+        try (WrittenRows out = new WrittenRows(copy, width, components)) {
+            ImageReader.rows(
+                    picture,
+                    components,
+                    (y, row) -> {
+                        Cancellation.check();
+                        byte[] taken = light.planes(picture, row, width);
+                        for (int x = 0; x < width; x++) {
+                            int change = matching.of(seen(taken, 3 * x));
+                            int to = x * components;
+                            if (change == SAME) {
+                                for (int i = 0; i < components; i++) {
+                                    int most = decoded[i].length - 1;
+                                    made[to + i] = level(decoded[i][Math.min(row[to + i], most)]);
+                                }
+                            } else {
+                                any[0] = true;
+                                byte[] other = target(changes.get(change), base == Base.INK);
+                                System.arraycopy(other, 0, made, to, components);
+                                through.set(y, x, isThrough(changes, change));
+                            }
+                        }
+                        out.row(made);
+                    });
+        }
+        if (!any[0]) {
+            return Optional.empty();
+        }
+        through.to(copy);
         return Optional.of(copy);
     }
 
-    /** Each row as its differences from one pixel to the next: ISO 32000-1, 7.4.4.4. */
-    private static void write(COSStream to, byte[] bytes, int width, int components)
-            throws IOException {
-        int length = width * components;
-        byte[] row = new byte[length + 1];
-        row[0] = 1;
-        try (OutputStream out = to.createOutputStream(COSName.FLATE_DECODE)) {
-            for (int begin = 0; begin < bytes.length; begin += length) {
-                for (int i = 0; i < length; i++) {
-                    int before = i < components ? 0 : bytes[begin + i - components];
-                    row[i + 1] = (byte) (bytes[begin + i] - before);
-                }
-                out.write(row);
-            }
+    private static Rgb seen(byte[] taken, int at) {
+        return new Rgb(
+                255 - (taken[at] & 0xff),
+                255 - (taken[at + 1] & 0xff),
+                255 - (taken[at + 2] & 0xff));
+    }
+
+    /** Writes each row as its differences from one pixel to the next: ISO 32000-1, 7.4.4.4. */
+    private static final class WrittenRows implements AutoCloseable {
+        private final OutputStream out;
+        private final COSStream to;
+        private final int components;
+        private final byte[] row;
+
+        WrittenRows(COSStream to, int width, int components) throws IOException {
+            this.to = to;
+            this.components = components;
+            this.row = new byte[width * components + 1];
+            row[0] = 1;
+            this.out = to.createOutputStream(COSName.FLATE_DECODE);
         }
-        COSDictionary how = new COSDictionary();
-        how.setInt(SUB, 15);
-        how.setInt(COSName.COLORS, components);
-        how.setInt(COSName.BITS_PER_COMPONENT, 8);
-        how.setInt(COSName.COLUMNS, width);
-        to.setItem(COSName.DECODE_PARMS, how);
+
+        void row(byte[] bytes) throws IOException {
+            for (int i = 0; i < bytes.length; i++) {
+                int before = i < components ? 0 : bytes[i - components];
+                row[i + 1] = (byte) (bytes[i] - before);
+            }
+            out.write(row);
+        }
+
+        @Override
+        public void close() throws IOException {
+            out.close();
+            COSDictionary how = new COSDictionary();
+            how.setInt(PREDICTOR, 15);
+            how.setInt(COSName.COLORS, components);
+            how.setInt(COSName.BITS_PER_COMPONENT, 8);
+            how.setInt(COSName.COLUMNS, (row.length - 1) / components);
+            to.setItem(COSName.DECODE_PARMS, how);
+        }
     }
 
     // what both are
@@ -398,32 +430,50 @@ public final class RecoloredPictures {
         return copy;
     }
 
-    /** Lets through what is below some of its pixels, besides what its masks let through. */
-    private void seeThrough(COSStream copy, PDImageXObject picture, boolean[] through)
-            throws IOException {
-        boolean any = false;
-        for (boolean each : through) {
-            any |= each;
+    /** The pixels that let through what is below, besides what the masks of a picture do. */
+    private final class Through {
+        private final PDImageXObject picture;
+        private final BitSet pixels = new BitSet();
+        private final int width;
+
+        Through(PDImageXObject picture) {
+            this.picture = picture;
+            this.width = picture.getWidth();
         }
-        if (!any) {
-            return;
+
+        void set(int y, int x, boolean through) {
+            if (through) {
+                pixels.set(y * width + x);
+            }
         }
-        int width = picture.getWidth();
-        int height = picture.getHeight();
-        byte[] covers = new byte[through.length];
-        Optional<byte[]> before = ImageReader.alpha(picture, new int[0], width, height);
-        for (int i = 0; i < covers.length; i++) {
-            covers[i] = through[i] ? 0 : before.isPresent() ? before.get()[i] : (byte) 255;
+
+        /** Nothing where there are none. */
+        void to(COSStream copy) throws IOException {
+            if (pixels.isEmpty()) {
+                return;
+            }
+            int height = picture.getHeight();
+            Optional<byte[]> before = ImageReader.alpha(picture, new int[0], width, height);
+            COSStream mask = streams.get();
+            mask.setItem(COSName.TYPE, COSName.XOBJECT);
+            mask.setItem(COSName.SUBTYPE, COSName.IMAGE);
+            mask.setInt(COSName.WIDTH, width);
+            mask.setInt(COSName.HEIGHT, height);
+            mask.setItem(COSName.COLORSPACE, COSName.DEVICEGRAY);
+            mask.setInt(COSName.BITS_PER_COMPONENT, 8);
+            byte[] row = new byte[width];
+            try (WrittenRows out = new WrittenRows(mask, width, 1)) {
+                for (int y = 0; y < height; y++) {
+                    for (int x = 0; x < width; x++) {
+                        int at = y * width + x;
+                        byte covers = before.isPresent() ? before.get()[at] : (byte) 255;
+                        row[x] = pixels.get(at) ? 0 : covers;
+                    }
+                    out.row(row);
+                }
+            }
+            copy.removeItem(COSName.MASK);
+            copy.setItem(COSName.SMASK, mask);
         }
-        COSStream mask = streams.get();
-        mask.setItem(COSName.TYPE, COSName.XOBJECT);
-        mask.setItem(COSName.SUBTYPE, COSName.IMAGE);
-        mask.setInt(COSName.WIDTH, width);
-        mask.setInt(COSName.HEIGHT, height);
-        mask.setItem(COSName.COLORSPACE, COSName.DEVICEGRAY);
-        mask.setInt(COSName.BITS_PER_COMPONENT, 8);
-        write(mask, covers, width, 1);
-        copy.removeItem(COSName.MASK);
-        copy.setItem(COSName.SMASK, mask);
     }
 }
