@@ -3,6 +3,7 @@ package yewberry.core.findings;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import yewberry.core.asset.PageText;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.PressCondition;
@@ -22,6 +23,9 @@ import yewberry.core.scene.Item;
 final class FileOffers {
     /** So near to white others go along; common practice, no source. */
     private static final double NEARLY = 1;
+
+    /** So near to white is the paper of a scan; common practice, no source. */
+    private static final double PAPER = 12;
 
     private FileOffers() {}
 
@@ -80,31 +84,63 @@ final class FileOffers {
                 + count(colors, PageText.Painted.OTHER_PICTURES, Optional.empty());
     }
 
-    /** White fills of a page made see-through; nothing where it has none. */
-    static Optional<Offer> seeThrough(Item.FrontFill page, Imported file, Publication publication) {
-        return page.paint() instanceof AreaPaint.Picture picture
-                ? White.of(picture, file, publication)
-                        .map(white ->
-                                new Offer(
-                                        "Make %s of page %d of “%s” see-through%s"
-                                                .formatted(
-                                                        white.fills() == 1
-                                                                ? "the white fill"
-                                                                : "%d white fills"
-                                                                        .formatted(white.fills()),
-                                                        file.number(),
-                                                        publication.asset(file.asset()).name(),
-                                                        switch (white.pictures()) {
-                                                            case 0 -> "";
-                                                            case 1 -> "; its picture stays";
-                                                            default ->
-                                                                    "; its %d pictures stay"
-                                                                            .formatted(
-                                                                                    white
-                                                                                            .pictures());
-                                                        }),
-                                        white.edit()))
-                : Optional.empty();
+    /** White fills of a page, and the white of its pictures, made see-through. */
+    static List<Offer> seeThrough(Item.FrontFill page, Imported file, Publication publication) {
+        if (!(page.paint() instanceof AreaPaint.Picture picture)) {
+            return List.of();
+        }
+        return Stream.of(
+                        White.of(picture, file, publication)
+                                .map(white -> fills(white, file, publication)),
+                        whitePictures(picture, file, publication))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    private static Offer fills(White white, Imported file, Publication publication) {
+        String stays =
+                switch (white.pictures()) {
+                    case 0 -> "";
+                    case 1 -> "; its picture stays";
+                    default -> "; its %d pictures stay".formatted(white.pictures());
+                };
+        return new Offer(
+                "Make %s of page %d of “%s” see-through%s"
+                        .formatted(
+                                white.fills() == 1
+                                        ? "the white fill"
+                                        : "%d white fills".formatted(white.fills()),
+                                file.number(),
+                                publication.asset(file.asset()).name(),
+                                stays),
+                white.edit());
+    }
+
+    /** Of pictures all that is nearly as light as paper: a scan lets through what lies behind. */
+    private static Optional<Offer> whitePictures(
+            AreaPaint.Picture page, Imported file, Publication publication) {
+        Asset asset = publication.asset(file.asset());
+        int pictures =
+                count(page.pixels().text().colors(), PageText.Painted.PICTURES, Optional.empty());
+        Recolor white =
+                new Recolor(
+                        Rgb.WHITE,
+                        PAPER,
+                        Set.of(Recolor.What.PICTURES),
+                        List.of(file.number()),
+                        Optional.empty());
+        return pictures == 0 || asset.recolored().contains(white)
+                ? Optional.empty()
+                : Optional.of(
+                        new Offer(
+                                "Make the white of %s on page %d of “%s” see-through, and all that is nearly as light"
+                                        .formatted(
+                                                pictures == 1
+                                                        ? "the picture"
+                                                        : "%d pictures".formatted(pictures),
+                                                file.number(),
+                                                asset.name()),
+                                new AssetEdit.RecolorAsset(asset.id(), white)));
     }
 
     private static int count(

@@ -323,8 +323,8 @@ public sealed interface FrontFinding extends Finding {
             publication
                     .page(page)
                     .imported()
-                    .flatMap(file -> FileOffers.seeThrough(fill, file, publication))
-                    .ifPresent(offers::add);
+                    .ifPresent(
+                            file -> offers.addAll(FileOffers.seeThrough(fill, file, publication)));
             return offers;
         }
 

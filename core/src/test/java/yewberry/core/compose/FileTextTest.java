@@ -471,12 +471,21 @@ class FileTextTest {
                         .filter(FrontFinding.HidesBackground.class::isInstance)
                         .findFirst()
                         .orElseThrow();
-        Offer offer = Offer.of(hidden, dark, COATED).getLast();
+        List<Offer> offers = Offer.of(hidden, dark, COATED);
+        Offer offer = offers.get(offers.size() - 2);
         assertThat(offer.label())
                 .isEqualTo("Make 3 white fills of page 1 of “Log” see-through; its picture stays");
         Publication after = after(dark, offer.edit());
         assertThat(after.asset(FILE).recolored().getFirst().to()).isEmpty();
         assertThat(Offer.of(hidden, after, COATED)).as("it is done").doesNotContain(offer);
+        Offer pictures = offers.getLast();
+        assertThat(pictures.label())
+                .startsWith("Make the white of the picture on page 1 of “Log” see-through");
+        Publication scanned = after(after, pictures.edit());
+        assertThat(scanned.asset(FILE).recolored())
+                .extracting(Recolor::what)
+                .containsExactly(Set.of(Recolor.What.PICTURES), Set.of(Recolor.What.FILLS));
+        assertThat(Offer.of(hidden, scanned, COATED)).doesNotContain(pictures);
     }
 
     /** As all other text is, with one change for all that is written in that colour. */
