@@ -14,11 +14,11 @@ import { Fold, Name, Quiet, Values } from "../ui/Fold";
 import { LengthField } from "../ui/LengthField";
 import { OptionalNumber } from "../ui/OptionalNumber";
 import { Bar } from "./Bar";
+import { inWords } from "./differences";
 import {
   clear,
   clearParagraphs,
   clearWords,
-  inWords,
   setParagraphs,
   setWords,
   type Changed,

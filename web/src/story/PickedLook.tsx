@@ -3,7 +3,7 @@ import type { Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Tick } from "../ui/Tick";
-import { inWords } from "./local";
+import { inWords } from "./differences";
 import type { Carried, Picked } from "./picked";
 
 const Bar = styled.div`

@@ -1,14 +1,7 @@
 import { EditorState, TextSelection, type Command } from "prosemirror-state";
 import { expect, test } from "vitest";
-import {
-  clear,
-  clearParagraphs,
-  clearWords,
-  inWords,
-  localIn,
-  setParagraphs,
-  setWords,
-} from "./local";
+import { clear, clearParagraphs, clearWords, localIn, setParagraphs, setWords } from "./local";
+import { inWords } from "./differences";
 import { allWritten, docOf, type Written } from "./text";
 
 const color = { swatch: "lamp", tint: 80 };

@@ -33,31 +33,6 @@ export interface Local {
   any: boolean;
 }
 
-const names: Record<string, string> = {
-  size: "size",
-  leading: "leading",
-  alignment: "alignment",
-  before: "space above",
-  after: "space below",
-  first: "first line",
-  left: "indent left",
-  right: "indent right",
-  hyphenated: "hyphenation",
-  family: "font",
-  weight: "weight",
-  italic: "slope",
-  tracking: "tracking",
-  capitals: "capitals",
-  figures: "figures",
-};
-
-/** What differs, in a few words. */
-export function inWords(local: object | undefined): string {
-  return Object.keys(local ?? {})
-    .map((key) => names[key] ?? key)
-    .join(", ");
-}
-
 /** What several have alike, and in which keys they are not the same. */
 function common<T extends object>(all: T[]): { shared: T; differing: string[] } {
   const keys = new Set(all.flatMap((each) => Object.keys(each) as (keyof T & string)[]));

@@ -4,7 +4,7 @@ import type { Attrs, MarkType, Node } from "prosemirror-model";
 import { Plugin, PluginKey, type Command, type EditorState } from "prosemirror-state";
 import { Decoration, DecorationSet } from "prosemirror-view";
 import type { CharacterLook } from "../api/types";
-import { inWords } from "./local";
+import { inWords } from "./differences";
 import {
   charactersOf,
   charactersType,
