@@ -131,7 +131,7 @@ export function LocalBar({
             isExpanded={open === "words"}
             onExpandedChange={(on) => setOpen(on ? "words" : "paragraph")}
           >
-            <Row $columns="repeat(3, minmax(0, 1fr))">
+            <Row $columns="repeat(auto-fill, minmax(104px, 1fr))">
               {choice(
                 "Font",
                 "type.family",
@@ -201,7 +201,7 @@ export function LocalBar({
           isExpanded={open === "paragraph"}
           onExpandedChange={(on) => setOpen(on || !local.words ? "paragraph" : "words")}
         >
-          <Row $columns="repeat(3, minmax(0, 1fr))">
+          <Row $columns="repeat(auto-fill, minmax(104px, 1fr))">
             {length("Size", "size", look?.size)}
             <LengthField
               label="Leading"

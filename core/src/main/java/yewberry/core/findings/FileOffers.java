@@ -116,7 +116,9 @@ final class FileOffers {
                 white.edit());
     }
 
-    /** Of pictures all that is nearly as light as paper: a scan lets through what lies behind. */
+    /**
+     * All that is nearly as light as paper, in pictures, too: a scan lets through what is behind.
+     */
     private static Optional<Offer> whitePictures(
             AreaPaint.Picture page, Imported file, Publication publication) {
         Asset asset = publication.asset(file.asset());
@@ -126,20 +128,20 @@ final class FileOffers {
                 new Recolor(
                         Rgb.WHITE,
                         PAPER,
-                        Set.of(Recolor.What.PICTURES),
+                        Set.of(Recolor.What.FILLS, Recolor.What.PICTURES),
                         List.of(file.number()),
                         Optional.empty());
         return pictures == 0 || asset.recolored().contains(white)
                 ? Optional.empty()
                 : Optional.of(
                         new Offer(
-                                "Make the white of %s on page %d of “%s” see-through, and all that is nearly as light"
+                                "Make all that is nearly white on page %d of “%s” see-through, %s included"
                                         .formatted(
-                                                pictures == 1
-                                                        ? "the picture"
-                                                        : "%d pictures".formatted(pictures),
                                                 file.number(),
-                                                asset.name()),
+                                                asset.name(),
+                                                pictures == 1
+                                                        ? "its picture"
+                                                        : "its %d pictures".formatted(pictures)),
                                 new AssetEdit.RecolorAsset(asset.id(), white)));
     }
 

@@ -480,11 +480,14 @@ class FileTextTest {
         assertThat(Offer.of(hidden, after, COATED)).as("it is done").doesNotContain(offer);
         Offer pictures = offers.getLast();
         assertThat(pictures.label())
-                .startsWith("Make the white of the picture on page 1 of “Log” see-through");
+                .isEqualTo(
+                        "Make all that is nearly white on page 1 of “Log” see-through, its picture included");
         Publication scanned = after(after, pictures.edit());
         assertThat(scanned.asset(FILE).recolored())
                 .extracting(Recolor::what)
-                .containsExactly(Set.of(Recolor.What.PICTURES), Set.of(Recolor.What.FILLS));
+                .containsExactly(
+                        Set.of(Recolor.What.FILLS, Recolor.What.PICTURES),
+                        Set.of(Recolor.What.FILLS));
         assertThat(Offer.of(hidden, scanned, COATED)).doesNotContain(pictures);
     }
 
