@@ -342,6 +342,7 @@ export function RecolorDialog({
                   return false;
                 }
                 setFrom(`#${value.toLowerCase()}`);
+                status.say(`Now choose what #${value.toLowerCase()} becomes`);
                 return true;
               }}
             />

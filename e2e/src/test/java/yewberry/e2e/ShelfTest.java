@@ -279,6 +279,41 @@ class ShelfTest {
         assertThat(window.complaints()).isEmpty();
     }
 
+    /** Pixels of pictures change where that is asked for, and what would change is told before. */
+    @Test
+    void a_scan_lets_the_background_through_with_one_mend(Browser.Window window) {
+        Page page = logSheets(window, "176");
+        findings(page);
+        page.getByLabel("Search").fill("100 % of this page lets nothing through");
+        button(
+                        page,
+                        "Make all that is nearly white on page 1 of “january” see-through, its picture included")
+                .click();
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Findings 175")))
+                .waitFor(new Locator.WaitForOptions().setTimeout(120_000));
+        button(page, "Undo").click();
+        assertThat(page.getByText("100 % of this page lets nothing through")).isVisible();
+        page.navigate(page.url().replace("/findings", "?page=5"));
+        button(page, "Colours of the file…").click();
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        dialog.getByLabel(Pattern.compile("^Another colour")).fill("fff");
+        page.keyboard().press("Enter");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("write it as #rrggbb");
+        dialog.getByLabel(Pattern.compile("^Another colour")).fill("#FFFFFF");
+        page.keyboard().press("Enter");
+        assertThat(dialog.getByText("Nothing is painted so.")).isVisible();
+        assertThat(page.getByText("write it as #rrggbb")).not().isVisible();
+        dialog.getByText("Pixels of pictures").click();
+        dialog.getByLabel(Pattern.compile("^And colours")).fill("12");
+        page.keyboard().press("Enter");
+        assertThat(dialog.getByText("This changes 1 shape, 1 picture, on page 1 of the file"))
+                .isVisible();
+        AccessibilityTest.passesAxe(page);
+        assertThat(window.complaints()).isEmpty();
+    }
+
     /** What would hide a background is told before there is one, and mended there. */
     @Test
     void what_would_hide_a_background_is_told_beforehand_by_key(Browser.Window window) {
