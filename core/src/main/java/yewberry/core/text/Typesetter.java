@@ -1,7 +1,7 @@
 package yewberry.core.text;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -183,11 +183,9 @@ public final class Typesetter {
     private int setParagraph(Paragraph paragraph, String mark, int from) {
         Look look = looks.of(paragraph);
         Type type = Type.of(look, Optional.empty());
-        Map<List<Object>, Type> known = new HashMap<>();
+        Map<Run, Type> known = new IdentityHashMap<>();
         Function<Run, Type> types =
-                run ->
-                        known.computeIfAbsent(
-                                List.of(run.look(), run.local()), each -> looks.type(look, run));
+                run -> known.computeIfAbsent(run, each -> looks.type(look, each));
         String text = paragraph.text();
         TextSetting setting = look.setting();
         boolean isFirst = Double.isNaN(previousBaseline);
