@@ -91,7 +91,7 @@ class FileColorApi {
                 recolor.to().map(each -> Palette.tint(palette.color(each.swatch()), each.tint()));
         Map<Integer, PageText> read =
                 read(file, order, List.of(new Pictures.Recolored(recolor, to)), press);
-        return FileMatches.of(read, recolor.what(), order.size());
+        return FileMatches.of(read, order.size());
     }
 
     private static Asset.Document document(Asset file) {

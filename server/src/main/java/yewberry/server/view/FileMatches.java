@@ -7,15 +7,13 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import yewberry.core.asset.PageText;
-import yewberry.core.publication.Recolor;
 
 /**
  * What a change of a colour of a file would change, and what it would not.
  *
  * @param changed by kind
  * @param pages their numbers, of those that change
- * @param stays by kind: what could be another colour, and is not asked for, not near enough or not
- *     there; and what never can
+ * @param stays by kind what never changes, and pictures that do not
  * @param read how many of the pages that were asked for could be read in time
  * @param asked how many those are
  */
@@ -28,9 +26,8 @@ public record FileMatches(
 
     /**
      * @param read the pages as they are with the change, by their numbers
-     * @param what was asked for
      */
-    public static FileMatches of(Map<Integer, PageText> read, Set<Recolor.What> what, int asked) {
+    public static FileMatches of(Map<Integer, PageText> read, int asked) {
         Map<PageText.Painted, Integer> changed = new TreeMap<>();
         Map<PageText.Painted, Integer> stays = new TreeMap<>();
         Set<Integer> pages = new TreeSet<>();
@@ -40,10 +37,9 @@ public record FileMatches(
                     changed.merge(used.what(), used.changed(), Integer::sum);
                     pages.add(number);
                 }
-                boolean named = used.what().what().map(what::contains).orElse(true);
-                boolean pictured = used.what() == PageText.Painted.PICTURES;
-                if ((named && used.what().what().isEmpty() || pictured)
-                        && used.count() > used.changed()) {
+                boolean wouldBeMissed =
+                        used.what().what().isEmpty() || used.what() == PageText.Painted.PICTURES;
+                if (wouldBeMissed && used.count() > used.changed()) {
                     stays.merge(used.what(), used.count() - used.changed(), Integer::sum);
                 }
             }
