@@ -8,7 +8,7 @@ import { alignments, capitals, figures, Lacking } from "../catalogue/SettingFiel
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { Choice, type Option } from "../ui/Choice";
-import { DifferingProvider } from "../ui/differing";
+import { DIFFERS, DifferingProvider } from "../ui/differing";
 import { Row } from "../ui/Field";
 import { Fold, Name, Quiet, Values } from "../ui/Fold";
 import { LengthField } from "../ui/LengthField";
@@ -45,15 +45,25 @@ const dividing = [
 ];
 
 /** What differs, and from what. */
-function Head({ name, look, local }: { name: string; look: string | undefined; local: object }) {
-  const differing = inWords(local);
+function Head({
+  name,
+  look,
+  local,
+  differing,
+}: {
+  name: string;
+  look: string | undefined;
+  local: object;
+  /** The keys in which it is not the same everywhere. */
+  differing: string[];
+}) {
+  const all = { ...local, ...Object.fromEntries(differing.map((key) => [key, DIFFERS])) };
+  const told = inWords(all);
   return (
     <Name>
       {name}
       <Values>
-        {differing === ""
-          ? `As ${look === undefined ? "their looks say" : `“${look}” says`}`
-          : differing}
+        {told === "" ? `As ${look === undefined ? "their looks say" : `“${look}” says`}` : told}
       </Values>
     </Name>
   );
@@ -84,6 +94,10 @@ export function LocalBar({
   const families = useOptions().data?.families ?? [];
   const family = characters?.family ?? look?.family;
   const weights = families.find(({ name }) => name === (type.family ?? family))?.weights ?? [];
+  const differingIn = (part: "setting" | "type") =>
+    local.differing
+      .filter((way) => way.startsWith(`${part}.`))
+      .map((way) => way.slice(part.length + 1));
   const paragraphs = (by: Changed<LocalSetting>) => act(setParagraphs(by));
   const words = (by: Changed<LocalType>) => act(setWords(by));
   const length = (
@@ -127,7 +141,14 @@ export function LocalBar({
       <DifferingProvider value={{ ways: local.differing, settle: () => undefined }}>
         {local.words && (
           <Fold
-            head={<Head name="The chosen words" look={worn?.name} local={type} />}
+            head={
+              <Head
+                name="The chosen words"
+                look={worn?.name}
+                local={type}
+                differing={differingIn("type")}
+              />
+            }
             isExpanded={open === "words"}
             onExpandedChange={(on) => setOpen(on ? "words" : "paragraph")}
           >
@@ -193,9 +214,10 @@ export function LocalBar({
         <Fold
           head={
             <Head
-              name={look || !local.differing.length ? "The paragraph" : "The paragraphs"}
+              name={local.paragraphs > 1 ? "The paragraphs" : "The paragraph"}
               look={look?.name}
               local={setting}
+              differing={differingIn("setting")}
             />
           }
           isExpanded={open === "paragraph"}

@@ -40,6 +40,7 @@ test("what all chosen paragraphs have alike is told, and in what they are not th
   const local = localIn(chosen(a, b + 2));
   expect(local.setting).toEqual({ alignment: "CENTER" });
   expect(local.differing).toEqual(["setting.left"]);
+  expect(local.paragraphs).toBe(2);
   expect(local).toMatchObject({ look: "body", alike: { setting: false, type: true }, words: true });
   expect(localIn(chosen(b + 6)).setting).toEqual({ alignment: "CENTER" });
   expect(localIn(chosen(b + 6, b + 8))).toMatchObject({

@@ -28,6 +28,7 @@ export interface Local {
   characters: string | undefined;
   /** Whether all paragraphs differ alike, and all words. */
   alike: { setting: boolean; type: boolean };
+  paragraphs: number;
   /** Whether words are chosen. */
   words: boolean;
   any: boolean;
@@ -84,6 +85,7 @@ export function localIn(state: EditorState): Local {
       setting: settings.every((each) => sameLocal(each, settings[0])),
       type: types.every((each) => sameLocal(each, types[0])),
     },
+    paragraphs: paragraphs.length,
     words: words.length > 0,
     any:
       [...settings, ...types].some((each) => Object.keys(each).length > 0) ||
