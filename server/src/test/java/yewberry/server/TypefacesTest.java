@@ -65,6 +65,73 @@ class TypefacesTest {
                 .anyMatch(each -> each.path("name").asString().equals(family));
     }
 
+    /** Looks are not all that a font is used by. */
+    @Test
+    void a_font_of_words_or_of_a_watermark_is_not_removed() throws Exception {
+        Client.Answer added = bring("seabeams.ttf", font("Seabeams", 4));
+        String own = "/api/typefaces/" + added.json().path("id").asString();
+        String id = client.create("Own words", 1);
+        JsonNode publication = client.read(id);
+        String look = publication.path("looks").get(0).path("look").path("id").asString();
+        String text =
+                """
+                {"type": "writeText", "story": "5f3c2d10-0000-4000-8000-000000000002", "was": [],
+                 "paragraphs": [{"paragraph": "5f3c2d10-0000-4000-8000-000000000004", "look": "%s",
+                  "runs": [{"text": "Ebb", "local": {"family": "%s", "size": 120}}]}]}
+                """;
+        Client.Answer written =
+                client.edit(
+                        id,
+                        0,
+                        "ann",
+                        """
+                        {"type": "several", "edits": [
+                         {"type": "addStory", "story": "5f3c2d10-0000-4000-8000-000000000002",
+                          "paragraph": "5f3c2d10-0000-4000-8000-000000000003", "look": "%s"},
+                         %s]}
+                        """
+                                .formatted(look, text.formatted(look, "Seabeams")));
+        assertThat(written.status()).as(written.text()).isEqualTo(200);
+        assertThat(client.delete(own).detail()).contains("are of the family “Seabeams”");
+        String clear = "{\"type\": \"clearDifferences\", \"look\": \"%s\"}".formatted(look);
+        assertThat(client.edit(id, 1, "ann", clear).status()).isEqualTo(200);
+        Client.Answer marked =
+                client.edit(
+                        id,
+                        2,
+                        "ann",
+                        """
+                        {"type": "addPicture", "owner": {"type": "onPage", "id": "%s"},
+                         "picture": {"type": "pictureFrame", "sides": "BOTH", "locked": false,
+                          "id": "5f3c2d10-0000-4000-8000-000000000005", "level": "OVER",
+                          "box": {"x": "20 mm", "y": "20 mm", "width": "60 mm", "height": "20 mm"},
+                          "rotation": 0, "opacity": 30, "blend": "NORMAL", "clear": [],
+                          "goesTo": {"screen": true, "paper": true},
+                          "meaning": {"decoration": true, "text": ""},
+                          "fill": {"type": "word", "text": "Draft", "family": "Seabeams",
+                           "weight": 400, "italic": false,
+                           "color": {"swatch": "%s", "tint": 100}}}}
+                        """
+                                .formatted(
+                                        publication.path("pages").get(0).path("id").asString(),
+                                        publication.path("swatches").get(0).path("id").asString()));
+        assertThat(marked.status()).as(marked.text()).isEqualTo(200);
+        assertThat(client.delete(own).detail()).contains("are of the family “Seabeams”");
+        String away =
+                "{\"type\": \"removeFrame\", \"frame\": \"5f3c2d10-0000-4000-8000-000000000005\"}";
+        assertThat(client.edit(id, 3, "ann", away).status()).isEqualTo(200);
+        assertThat(client.delete(own).status()).isEqualTo(204);
+        // what somebody types on is not refused for a font that is gone
+        Client.Answer typed =
+                client.edit(
+                        id, 4, "ann", text.formatted(look, "Seabeams").replace("000004", "000006"));
+        assertThat(typed.status()).as(typed.text()).isEqualTo(200);
+        String story = "/api/publications/%s/stories/5f3c2d10-0000-4000-8000-000000000002";
+        assertThat(client.get(story.formatted(id)).json().toString())
+                .contains("120")
+                .doesNotContain("Seabeams");
+    }
+
     @Test
     void a_font_is_kept_used_exported_and_removed_when_nothing_is_of_it() throws Exception {
         Client.Answer added = bring("lampglow.ttf", font("Lampglow", 4));
@@ -117,7 +184,7 @@ class TypefacesTest {
         String own = added.json().path("id").asString();
         Client.Answer used = client.delete("/api/typefaces/" + own);
         assertThat(used.status()).isEqualTo(422);
-        assertThat(used.detail()).contains("Looks are of the family “Lampglow”");
+        assertThat(used.detail()).contains("are of the family “Lampglow”");
         client.edit(id, 2, "ann", change.formatted(was, look));
         assertThat(client.delete("/api/typefaces/" + own).status()).isEqualTo(204);
         assertThat(isOffered("Lampglow")).isFalse();

@@ -18,6 +18,7 @@ import yewberry.core.publication.Frame;
 import yewberry.core.publication.Heading;
 import yewberry.core.publication.Imported;
 import yewberry.core.publication.Limits;
+import yewberry.core.publication.LocalType;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
@@ -119,7 +120,12 @@ final class Integrity {
                 }
             }
             case Story story -> chain(after.story(story.id()));
-            case Paragraph paragraph -> Limits.check(paragraph);
+            case Paragraph paragraph -> {
+                Limits.check(paragraph);
+                paragraph.runs().stream()
+                        .flatMap(run -> run.local().flatMap(LocalType::family).stream())
+                        .forEach(FontLibrary::check);
+            }
             case Exemption exemption -> {}
         }
     }

@@ -6,9 +6,11 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import yewberry.core.Refused;
+import yewberry.core.publication.LocalType;
 import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Story;
+import yewberry.core.text.FontLibrary;
 
 /** Applies edits of the text of stories. */
 final class StoryEdits {
@@ -78,8 +80,8 @@ final class StoryEdits {
     }
 
     /**
-     * What somebody typed on with while somebody else took a swatch or a look of characters away:
-     * the words are not refused for it, they look as the rest does.
+     * What somebody typed on with while somebody else took a swatch, a look of characters or a font
+     * away: the words are not refused for it, they look as the rest does.
      */
     private static StoryEdit.WriteText fitting(Publication on, StoryEdit.WriteText write) {
         return new StoryEdit.WriteText(
@@ -104,7 +106,14 @@ final class StoryEdits {
                 run.look().filter(on.characterLooks()::holds),
                 run.language(),
                 run.link(),
-                run.local());
+                run.local().map(StoryEdits::fitting));
+    }
+
+    /** Without a font that is not here. */
+    private static LocalType fitting(LocalType local) {
+        return local.family().filter(each -> !FontLibrary.has(each)).isPresent()
+                ? local.withoutFamily()
+                : local;
     }
 
     private static Publication colorRun(Publication on, StoryEdit.ColorRun color) {

@@ -30,6 +30,10 @@ public record LocalType(
                 .allMatch(Optional::isEmpty);
     }
 
+    public LocalType withoutFamily() {
+        return new LocalType(Optional.empty(), weight, italic, size, tracking, capitals, figures);
+    }
+
     /** A look of characters with these differences. */
     public CharacterLook on(CharacterLook look) {
         return new CharacterLook(

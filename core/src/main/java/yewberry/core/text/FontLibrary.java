@@ -115,6 +115,11 @@ public final class FontLibrary {
         known(family);
     }
 
+    /** Whether there is such a family. */
+    public static boolean has(String family) {
+        return families.containsKey(family);
+    }
+
     private static List<Face> known(String family) {
         List<Face> faces = families.get(family);
         if (faces == null) {

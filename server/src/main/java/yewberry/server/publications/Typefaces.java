@@ -89,7 +89,7 @@ public class Typefaces {
     }
 
     /**
-     * @throws Refused if a look is of its family
+     * @throws Refused if a look, words or a watermark are of its family
      * @throws Missing if it is not here
      */
     public synchronized void remove(UUID id) {
@@ -99,7 +99,7 @@ public class Typefaces {
         }
         if (store.isUsed(face.family())) {
             throw new Refused(
-                    "Looks are of the family “%s”; give them another one first."
+                    "Looks, words or watermarks are of the family “%s”; give them another one first."
                             .formatted(face.family()));
         }
         store.remove(id);

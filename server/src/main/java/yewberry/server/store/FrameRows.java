@@ -37,7 +37,7 @@ final class FrameRows extends Rows<Frame, FrameRecord> {
     private static final String TEXT = "text";
     private static final String PICTURE = "picture";
     private static final String PDF_PAGE = "pdfPage";
-    private static final String WORD = "word";
+    static final String WORD = "word";
 
     private final Columns columns;
 

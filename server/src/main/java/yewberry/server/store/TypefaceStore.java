@@ -1,15 +1,19 @@
 package yewberry.server.store;
 
 import static yewberry.server.store.db.Tables.CHARACTER_LOOK;
+import static yewberry.server.store.db.Tables.FRAME;
 import static yewberry.server.store.db.Tables.LOOK;
+import static yewberry.server.store.db.Tables.RUN;
 import static yewberry.server.store.db.Tables.TYPEFACE;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import org.jooq.JSON;
 import org.springframework.stereotype.Component;
 import yewberry.core.publication.CharacterLook;
+import yewberry.core.publication.LocalType;
 import yewberry.core.text.FontFile;
 
 /** Fonts that users brought along. */
@@ -54,11 +58,28 @@ public class TypefaceStore {
         db.deleteFrom(TYPEFACE).where(TYPEFACE.ID.eq(id)).execute();
     }
 
-    /** Whether a look of any publication is of a family. */
+    /** Whether a look, words or a watermark of any publication are of a family. */
     public boolean isUsed(String family) {
         return db.fetchExists(LOOK, LOOK.FAMILY.eq(family))
                 || db.select(CHARACTER_LOOK.LOOK).from(CHARACTER_LOOK).fetch().stream()
                         .map(row -> columns.read(row.value1(), CharacterLook.class))
-                        .anyMatch(look -> look.family().filter(family::equals).isPresent());
+                        .anyMatch(look -> look.family().filter(family::equals).isPresent())
+                || db
+                        .selectDistinct(RUN.LOCAL.cast(String.class))
+                        .from(RUN)
+                        .where(RUN.LOCAL.isNotNull())
+                        .fetch()
+                        .stream()
+                        .map(row -> columns.read(JSON.json(row.value1()), LocalType.class))
+                        .anyMatch(local -> local.family().filter(family::equals).isPresent())
+                || db
+                        .select(FRAME.PICTURE)
+                        .from(FRAME)
+                        .where(FRAME.KIND.eq(FrameRows.WORD))
+                        .fetch()
+                        .stream()
+                        .map(row -> columns.read(row.value1(), FrameRows.PictureShape.class))
+                        .flatMap(shape -> shape.word().stream())
+                        .anyMatch(word -> word.family().equals(family));
     }
 }
