@@ -49,6 +49,7 @@ export function PickedLook({
   const words = publication.characterLooks.find((each) => each.look.id === picked.characters)?.look
     .name;
   const swatch = publication.swatches.find(({ id }) => id === picked.color?.swatch)?.name;
+  const differing = inWords({ ...picked.setting, ...picked.local });
   return (
     <Bar role="group" aria-label="Picked up look">
       <p>{how}</p>
@@ -67,13 +68,11 @@ export function PickedLook({
         checked={carried.color}
         onChange={(on) => onCarried({ ...carried, color: on })}
       />
-      {(picked.setting ?? picked.local) && (
-        <Tick
-          label={`Local differences: ${inWords({ ...picked.setting, ...picked.local })}`}
-          checked={carried.local}
-          onChange={(on) => onCarried({ ...carried, local: on })}
-        />
-      )}
+      <Tick
+        label={differing === "" ? "No local differences" : `Local differences: ${differing}`}
+        checked={carried.local}
+        onChange={(on) => onCarried({ ...carried, local: on })}
+      />
       <div>
         <MainButton isDisabled={!onGive} onPress={() => onGive?.()}>
           Give it

@@ -8,7 +8,7 @@ import styled from "styled-components";
 import { useSteps } from "../api/steps";
 import { fields } from "../api/fields";
 import { useFlow, useStory } from "../api/story";
-import type { Publication, Story } from "../api/types";
+import type { Edit, Publication, Story } from "../api/types";
 import { useTrying } from "../api/trying";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
@@ -485,6 +485,20 @@ function Writing({
     }
   }, [marksKnown]);
 
+  /** The text loses its differences only where the look gets them. */
+  const take = async (into: Edit, command: Command) => {
+    await sync.current?.commit();
+    const state = view.current?.state;
+    let cleared: Node | undefined;
+    if (state) {
+      command(state, (change) => (cleared = change.doc));
+    }
+    const typed = cleared && sync.current?.writing(allWritten(cleared));
+    await steps.stored(
+      () => (typed ? { type: "several", edits: [into, typed] } : into),
+      "The look has this now, wherever it is worn",
+    );
+  };
   const { taking, takeIn } = useTaking(
     publication,
     chosen,
@@ -627,10 +641,7 @@ function Writing({
             publication={publication}
             local={differing}
             act={apply}
-            take={(into, command) => {
-              apply(command);
-              void sync.current?.commit(into);
-            }}
+            take={(into, command) => void take(into, command)}
             onClose={() => {
               setDiffering(undefined);
               requestAnimationFrame(() => view.current?.focus());

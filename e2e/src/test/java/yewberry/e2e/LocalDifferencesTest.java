@@ -136,6 +136,43 @@ class LocalDifferencesTest {
         Browser.undoAll(page);
     }
 
+    /** Nothing is lost where the look cannot have it: 4 times 300 pt is more than there is. */
+    @Test
+    void what_a_look_cannot_take_in_stays_a_difference() {
+        chooseWords();
+        button("Local differences…").click();
+        type("Size %", "400");
+        stored("\"size\":400}");
+        page.evaluate(
+                """
+                async address => {
+                  const all = await (await fetch(address)).json();
+                  const was = all.looks.find(each => each.look.name === "Body").look;
+                  const edit = { type: "changeLook", look: { ...was, size: "300 pt" }, was };
+                  const headers = { "Content-Type": "application/json" };
+                  const body = JSON.stringify({ revision: all.revision, author: "other", edit });
+                  await fetch(address + "/edits", { method: "POST", headers, body });
+                }
+                """,
+                "/api/publications/" + Browser.DEMO);
+        stored("\"size\":400},null],\"300 pt\"");
+        button("Take size into “Body”").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("from 2 pt to 1000 pt");
+        stored("\"size\":400},null],\"300 pt\"");
+        assertThat(bar().getByLabel("Size %")).hasValue("400");
+        page.evaluate(
+                """
+                async address => {
+                  const headers = { "Content-Type": "application/json" };
+                  const body = JSON.stringify({ author: "other" });
+                  await fetch(address + "/undo", { method: "POST", headers, body });
+                }
+                """,
+                "/api/publications/" + Browser.DEMO);
+        stored("\"size\":400},null],\"9.5 pt\"");
+        Browser.undoAll(page);
+    }
+
     @Test
     void the_sheet_of_looks_counts_what_differs_and_clears_it() {
         differ();

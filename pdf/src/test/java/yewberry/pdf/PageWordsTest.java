@@ -102,6 +102,10 @@ class PageWordsTest {
             PDExtendedGraphicsState half = new PDExtendedGraphicsState();
             half.setNonStrokingAlphaConstant(0.5f);
             resources.put(COSName.getPDFName("Half"), half);
+            PDExtendedGraphicsState five = new PDExtendedGraphicsState();
+            five.setNonStrokingAlphaConstant(5f);
+            five.setBlendMode(BlendMode.MULTIPLY);
+            resources.put(COSName.getPDFName("Five"), five);
             PDExtendedGraphicsState multiply = new PDExtendedGraphicsState();
             multiply.setBlendMode(BlendMode.MULTIPLY);
             resources.put(COSName.getPDFName("Multiply"), multiply);
@@ -346,6 +350,10 @@ class PageWordsTest {
             half.setNonStrokingAlphaConstant(0.5f);
             half.setStrokingAlphaConstant(0.5f);
             resources.put(COSName.getPDFName("Half"), half);
+            PDExtendedGraphicsState five = new PDExtendedGraphicsState();
+            five.setNonStrokingAlphaConstant(5f);
+            five.setBlendMode(BlendMode.MULTIPLY);
+            resources.put(COSName.getPDFName("Five"), five);
             resources.add(
                     LosslessFactory.createFromImage(
                             document, new BufferedImage(1, 1, BufferedImage.TYPE_INT_RGB)));
@@ -402,6 +410,7 @@ class PageWordsTest {
                 "/Multiply gs 1 1 0 rg 0 0 200 40 re f | MULTIPLY | 1",
                 "/Half gs 1 1 0 rg 0 0 200 40 re f | NORMAL | 0.5",
                 "/Multiply gs /Half gs 1 1 0 rg 0 0 200 40 re f | MULTIPLY | 0.5",
+                "/Five gs 1 1 0 rg 0 0 200 40 re f | MULTIPLY | 1",
                 "/Half gs 1 0 0 RG 12 w 0 20 m 200 20 l S | NORMAL | 0.5",
                 "1 1 0 rg 0 0 200 40 re f | | ",
                 "q 200 0 0 40 0 0 cm /Half gs /Im1 Do Q | | ",

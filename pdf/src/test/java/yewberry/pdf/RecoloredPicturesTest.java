@@ -6,6 +6,7 @@ import java.awt.geom.Point2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -23,7 +24,13 @@ import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.cos.COSString;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.encryption.AccessPermission;
+import org.apache.pdfbox.pdmodel.encryption.StandardProtectionPolicy;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.pdmodel.graphics.image.CCITTFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.junit.jupiter.api.Test;
@@ -39,6 +46,7 @@ import yewberry.core.color.Cmyk;
 import yewberry.core.color.Medium;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Recolor;
+import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.pdf.read.DeviceColors;
@@ -329,6 +337,67 @@ class RecoloredPicturesTest extends RecoloringTest {
             holds(drawn, 20, drawn.getHeight() - 40, new Rgb(190, 220, 255));
         }
         assertThat(matches(after, scene)).isTrue();
+    }
+
+    /** In a form, twice, once on a page that stays, in a file that is encrypted. */
+    @ParameterizedTest
+    @EnumSource(
+            value = Kind.class,
+            names = {"LIGHT", "TWO_TONES", "FAX", "SOFTLY_MASKED"})
+    void a_picture_in_a_form_of_an_encrypted_file_changes_on_the_page_chosen_only(Kind kind)
+            throws IOException {
+        byte[] plain =
+                FilesOfOthers.drawn((document, page) -> {
+                    PDFormXObject form = new PDFormXObject(document);
+                    form.setBBox(new PDRectangle(200, 200));
+                    PDResources own = new PDResources();
+                    own.put(
+                            COSName.getPDFName("Im"),
+                            new PDImageXObject(new PDStream(kind.picture()), null));
+                    form.setResources(own);
+                    try (var out = form.getContentStream().createOutputStream()) {
+                        out.write(
+                                "q 80 0 0 80 0 0 cm /Im Do Q q 80 0 0 80 100 0 cm /Im Do Q"
+                                        .getBytes(StandardCharsets.US_ASCII));
+                    }
+                    page.getResources().put(COSName.getPDFName("Fm"), form);
+                    contents(document, page, "/Fm Do");
+                    document.addPage(new PDPage(new COSDictionary(page.getCOSObject())));
+                    AccessPermission all = new AccessPermission();
+                    StandardProtectionPolicy policy =
+                            new StandardProtectionPolicy("owner", "", all);
+                    policy.setEncryptionKeyLength(256);
+                    document.protect(policy);
+                });
+        Recolor first =
+                new Recolor(
+                        kind.from,
+                        kind.within,
+                        Set.of(Recolor.What.PICTURES),
+                        List.of(1),
+                        Optional.of(Tinted.full(LEAF.id())));
+        PageScene scene = scene(plain, false, first);
+        Path after = added(plain, scene);
+        assertThat(Programs.run("qpdf", "--check", after.toString()).status()).isZero();
+        BufferedImage drawn = FilesOfOthers.ghostscriptDraws(after, folder);
+        holds(drawn, 20, drawn.getHeight() - 40, GREEN);
+        holds(drawn, 120, drawn.getHeight() - 40, GREEN);
+        assertThat(matches(after, scene)).isTrue();
+        Path second = folder.resolve("second.pdf");
+        assertThat(
+                        Programs.run(
+                                        "qpdf",
+                                        "--decrypt",
+                                        after.toString(),
+                                        "--pages",
+                                        ".",
+                                        "2",
+                                        "--",
+                                        second.toString())
+                                .status())
+                .isZero();
+        BufferedImage other = FilesOfOthers.ghostscriptDraws(second, folder);
+        holds(other, 20, other.getHeight() - 40, kind.from);
     }
 
     /** What is told beforehand: how many change. */

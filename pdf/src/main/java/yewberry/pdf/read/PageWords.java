@@ -304,7 +304,8 @@ public final class PageWords extends PathEngine {
         Area shown = new Area(there);
         shown.intersect(clip.createTransformedArea(toSeen));
         return Optional.of(
-                new PageText.Veil(new Path2D.Double(shown), flat.get(), alpha, mode.get()));
+                new PageText.Veil(
+                        new Path2D.Double(shown), flat.get(), Math.min(1, alpha), mode.get()));
     }
 
     private List<OtherPaint> others() {

@@ -174,6 +174,9 @@ public final class RecoloredPictures {
     private final class Matching {
         private static final int UNKNOWN = 0;
 
+        /** Fewer pixels than these are compared sooner than what was found is kept. */
+        private static final int MANY = 50_000;
+
         private final List<Recoloring> changes;
         private final Point2D at;
         private final byte[] known;
@@ -181,7 +184,7 @@ public final class RecoloredPictures {
         Matching(List<Recoloring> changes, Point2D at, int pixels) {
             this.changes = changes;
             this.at = at;
-            this.known = pixels > 1000 ? new byte[1 << 24] : new byte[0];
+            this.known = pixels > MANY ? new byte[1 << 24] : new byte[0];
         }
 
         int of(Rgb seen) {
