@@ -21,6 +21,8 @@ import { shownLength } from "../ui/length";
 import { NumberField } from "../ui/NumberField";
 import { Tick } from "../ui/Tick";
 import { counted, numbersInWords } from "../ui/words";
+import { Backings } from "./Backings";
+import { Sides } from "./Sides";
 
 type Recolor = Schemas["Recolor"];
 type What = Recolor["what"][number];
@@ -89,12 +91,6 @@ const Row = styled(Aria.ListBoxItem)`
 const Fields = styled.div`
   display: flex;
   flex-direction: column;
-  gap: ${theme.space.one};
-`;
-
-const Sides = styled.div`
-  display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: ${theme.space.one};
 `;
 
@@ -468,6 +464,7 @@ export function RecolorDialog({
                 </ul>
               </>
             )}
+            <Backings publication={publication} asset={asset} />
           </Fields>
         </Columns>
       )}

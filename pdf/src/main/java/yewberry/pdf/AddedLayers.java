@@ -23,6 +23,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -37,6 +38,7 @@ import org.apache.pdfbox.pdmodel.PDResources;
 import yewberry.core.Cancellation;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
+import yewberry.core.asset.Backed;
 import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.Recoloring;
 import yewberry.core.color.Medium;
@@ -442,10 +444,12 @@ public final class AddedLayers {
         /** The content of the page where colours of it are others. */
         private Optional<PageMarks.Contents> changed(PDPage of) throws IOException {
             Optional<AreaPaint.Picture> file = Item.filePage(scene.items());
-            if (file.isEmpty() || file.get().pixels().recolored().isEmpty()) {
+            List<Recoloring> recolored =
+                    file.map(each -> each.pixels().recolored()).orElse(List.of());
+            List<Backed> backed = file.map(each -> each.pixels().backed()).orElse(List.of());
+            if (recolored.isEmpty() && backed.isEmpty()) {
                 return Optional.empty();
             }
-            List<Recoloring> recolored = file.get().pixels().recolored();
             Optional<RecoloredContent.Changed> content =
                     recoloring
                             .computeIfAbsent(
@@ -458,15 +462,16 @@ public final class AddedLayers {
                                                                     scene.condition(),
                                                                     List.of())
                                                             .recolored(all)))
-                            .of(of);
+                            .of(of, backed);
             content.ifPresent(each -> each.forms().forEach(forms::setItem));
             return content.map(each ->
                     new PageMarks.Contents(
                             Optional.of(each.content()),
                             AddedItem.colors(
                                     file.get().asset().id(),
-                                    recolored.stream()
-                                            .map(Adding::told)
+                                    Stream.concat(
+                                                    recolored.stream().map(Adding::told),
+                                                    backed.stream().map(Adding::told))
                                             .collect(Collectors.joining(", "))),
                             each.forms().keySet(),
                             List.of()));
@@ -475,6 +480,10 @@ public final class AddedLayers {
         private static String told(Recoloring each) {
             return each.from()
                     + each.to().map(color -> " as " + color).orElse(", which is see-through");
+        }
+
+        private static String told(Backed each) {
+            return each.color() + " behind words";
         }
 
         /** Makes one form of what belongs to one element; nothing is left of the list. */

@@ -1,6 +1,7 @@
 package yewberry.pdf;
 
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -99,17 +100,22 @@ public final class PdfDocuments implements Documents {
         DeviceColors colors = colors(wanted);
         PagePlates plates =
                 PagePlates.of(
-                        page, layers(document), colors, new ImageCache(), toPixels, width, height);
+                                page,
+                                layers(document),
+                                colors,
+                                new ImageCache(),
+                                toPixels,
+                                width,
+                                height)
+                        .backed(wanted.backed());
         return image(
                 switch (wanted.part()) {
                     case ALL -> plates.paint();
-                    case WITHOUT_TEXT ->
-                            plates.paintWithoutText(PageWords.of(document, page, colors).lines());
+                    case WITHOUT_TEXT -> plates.paintWithoutText(lines(document, page, wanted));
                     case ANNOTATED -> plates.paintAnnotated(renewed(document));
                     case ANNOTATIONS ->
                             plates.paintAnnotations(
-                                    renewed(document),
-                                    PageWords.of(document, page, colors).lines());
+                                    renewed(document), lines(document, page, wanted));
                 });
     }
 
@@ -119,13 +125,23 @@ public final class PdfDocuments implements Documents {
             return last.read(
                     file,
                     (document, pages) ->
-                            PageWords.of(document, pages.page(wanted.number()), colors(wanted))
+                            PageWords.of(
+                                            document,
+                                            pages.page(wanted.number()),
+                                            colors(wanted),
+                                            wanted.backed())
                                     .text());
         } catch (IOException broken) {
             throw new Refused(
                     "Page %d of this PDF cannot be read; export it again."
                             .formatted(wanted.number()));
         }
+    }
+
+    /** Those that belong to text. */
+    private static List<Rectangle2D> lines(PDDocument document, PDPage page, FilePage wanted)
+            throws IOException {
+        return PageWords.of(document, page, colors(wanted), wanted.backed()).lines();
     }
 
     private static DeviceColors colors(FilePage wanted) {

@@ -1,5 +1,9 @@
 package yewberry.pdf;
 
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.NoninvertibleTransformException;
+import java.awt.geom.PathIterator;
 import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -31,22 +35,30 @@ import org.apache.pdfbox.pdmodel.graphics.color.PDPattern;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import yewberry.core.Cancellation;
+import yewberry.core.asset.Backed;
 import yewberry.core.asset.Recoloring;
 import yewberry.core.color.Cmyk;
 import yewberry.core.color.Color;
 import yewberry.core.color.Rgb;
 import yewberry.core.publication.Recolor;
+import yewberry.pdf.read.ContentPlaces;
 import yewberry.pdf.read.DeviceColors;
 import yewberry.pdf.read.RecoloredPictures;
+import yewberry.pdf.read.SeenPage;
 
 /**
  * The content of a page with some of its colours changed: before what is painted in one of them
- * another is set, and behind it the old one again (ISO 32000-1, 8.6.8). All else stays as it is. A
- * form in which anything changes is copied, because it may be used elsewhere, and so is a picture.
- * Patterns and shadings stay.
+ * another is set, and behind it the old one again (ISO 32000-1, 8.6.8). What lies behind words is
+ * painted before their text begins. All else stays as it is. A form in which anything changes is
+ * copied, because it may be used elsewhere, and so is a picture. Patterns and shadings stay.
  */
 final class RecoloredContent {
     private static final int DEEPEST = 30;
+
+    /** What is called so lies behind text. */
+    private static final COSName BEHIND = COSName.getPDFName("Behind");
+
+    private static final COSName STATE = COSName.getPDFName("G");
 
     /** Forms with the colours that they begin with, of one file; a hostile one has any number. */
     private static final int MOST_FORMS = 20_000;
@@ -73,7 +85,8 @@ final class RecoloredContent {
      * What the same form comes to depends on the colours that it begins with, and where colours
      * change in some areas only, on where it paints.
      */
-    private record FormUse(COSStream form, List<Object> colors, ContentPlaces.Places places) {}
+    private record FormUse(
+            COSStream form, List<Object> colors, boolean isMarked, ContentPlaces.Places places) {}
 
     /**
      * @param content that takes the place of the page's
@@ -82,15 +95,18 @@ final class RecoloredContent {
     record Changed(COSStream content, Map<COSName, COSStream> forms) {}
 
     /**
-     * @return nothing where no colour of the page changes
+     * @param backed what lies behind words of the page, those that came first below
+     * @return nothing where nothing of the page changes
      * @throws IOException if its content cannot be read
      */
-    Optional<Changed> of(PDPage page) throws IOException {
+    Optional<Changed> of(PDPage page, List<Backed> backed) throws IOException {
         PDResources resources =
                 page.getResources() == null ? new PDResources() : page.getResources();
         ContentPlaces.Places places =
-                colors.hasAreas() ? ContentPlaces.of(page) : ContentPlaces.Places.ANYWHERE;
-        Rewriting rewriting = new Rewriting(resources, new State(), places, 0);
+                colors.hasAreas() || !backed.isEmpty()
+                        ? ContentPlaces.of(page, backed)
+                        : ContentPlaces.Places.ANYWHERE;
+        Rewriting rewriting = new Rewriting(resources, new State(), places, page, 0, 0);
         WrittenContent written = rewriting.of(new PDFStreamParser(page));
         if (!rewriting.changed) {
             return Optional.empty();
@@ -143,6 +159,7 @@ final class RecoloredContent {
         private final PDResources resources;
         private final int depth;
         private final ContentPlaces.Places places;
+        private final PDPage page;
         private final Deque<State> saved = new ArrayDeque<>();
         private final WrittenContent out = new WrittenContent();
 
@@ -161,7 +178,18 @@ final class RecoloredContent {
 
         private boolean changed;
 
-        Rewriting(PDResources resources, State state, ContentPlaces.Places places, int depth) {
+        /** How much that is marked is open (14.6). */
+        private int marked;
+
+        Rewriting(
+                PDResources resources,
+                State state,
+                ContentPlaces.Places places,
+                PDPage page,
+                int marked,
+                int depth) {
+            this.page = page;
+            this.marked = marked;
             this.resources = resources;
             this.places = places;
             this.state = state;
@@ -221,6 +249,10 @@ final class RecoloredContent {
                     return;
                 }
                 case OperatorName.DRAW_OBJECT -> object(operands);
+                case OperatorName.BEGIN_TEXT -> behind();
+                case OperatorName.BEGIN_MARKED_CONTENT, OperatorName.BEGIN_MARKED_CONTENT_SEQ ->
+                        marked++;
+                case OperatorName.END_MARKED_CONTENT -> marked--;
                 case OperatorName.MOVE_TO,
                         OperatorName.LINE_TO,
                         OperatorName.CURVE_TO,
@@ -469,6 +501,7 @@ final class RecoloredContent {
                     new FormUse(
                             form,
                             List.of(state.fill.again(), state.stroke.again(), state.rendering),
+                            marked > 0,
                             places.form(number));
             Optional<COSStream> known = forms.get(use);
             if (known == null) {
@@ -494,9 +527,125 @@ final class RecoloredContent {
             operands.set(0, called);
         }
 
+        /** What lies behind text, where that begins. */
+        private void behind() throws IOException {
+            for (ContentPlaces.Behind each : places.behind(number)) {
+                COSName name = free(BEHIND);
+                replaced.put(name, backing(each));
+                List<Object> drawing =
+                        List.of(
+                                Operator.getOperator(OperatorName.SAVE),
+                                name,
+                                Operator.getOperator(OperatorName.DRAW_OBJECT),
+                                Operator.getOperator(OperatorName.RESTORE));
+                if (marked > 0) {
+                    out.add(drawing); // a part of what is marked
+                } else {
+                    out.add(
+                            List.of(
+                                    COSName.getPDFName("Artifact"),
+                                    Operator.getOperator(OperatorName.BEGIN_MARKED_CONTENT)));
+                    out.add(drawing);
+                    out.add(List.of(Operator.getOperator(OperatorName.END_MARKED_CONTENT)));
+                }
+                changed = true;
+            }
+        }
+
+        /** In the space of the page as it is seen, whatever the text is written in. */
+        private COSStream backing(ContentPlaces.Behind behind) throws IOException {
+            Backed what = behind.what();
+            SeenPage seen = SeenPage.of(page);
+            COSDictionary state = new COSDictionary();
+            state.setItem(COSName.TYPE, COSName.EXT_G_STATE);
+            state.setFloat(COSName.CA_NS, (float) what.opacity());
+            state.setItem(COSName.BM, COSName.NORMAL);
+            state.setItem(COSName.SMASK, COSName.NONE);
+            state.setBoolean(COSName.AIS, false);
+            state.setBoolean(COSName.OP, false);
+            state.setBoolean(COSName.OP_NS, false);
+            COSDictionary states = new COSDictionary();
+            states.setItem(STATE, state);
+            COSDictionary own = new COSDictionary();
+            own.setItem(COSName.EXT_G_STATE, states);
+            AffineTransform matrix = inverse(behind.toPage());
+            matrix.concatenate(seen.toUser());
+            COSStream form = document.getDocument().createCOSStream();
+            form.setItem(COSName.TYPE, COSName.XOBJECT);
+            form.setItem(COSName.SUBTYPE, COSName.FORM);
+            form.setItem(COSName.RESOURCES, own);
+            double bottom = seen.height() - what.y() - what.height();
+            COSArray box = new COSArray();
+            box.setFloatArray(
+                    new float[] {
+                        (float) what.x(),
+                        (float) bottom,
+                        (float) (what.x() + what.width()),
+                        (float) (bottom + what.height())
+                    });
+            form.setItem(COSName.BBOX, box);
+            double[] six = new double[6];
+            matrix.getMatrix(six);
+            COSArray numbers = new COSArray();
+            for (double each : six) {
+                numbers.add(new COSFloat((float) each));
+            }
+            form.setItem(COSName.MATRIX, numbers);
+            WrittenContent content = new WrittenContent();
+            content.add(
+                    List.of(STATE, Operator.getOperator(OperatorName.SET_GRAPHICS_STATE_PARAMS)));
+            content.add(setting(what.color(), false));
+            content.add(path(what.shape(), seen.height()));
+            content.add(List.of(Operator.getOperator(OperatorName.FILL_NON_ZERO)));
+            content.to(form);
+            return form;
+        }
+
+        private static AffineTransform inverse(AffineTransform of) throws IOException {
+            try {
+                return of.createInverse();
+            } catch (NoninvertibleTransformException flat) {
+                throw new IOException(flat);
+            }
+        }
+
+        /**
+         * @param shape from the top left, y down
+         * @param height of the page
+         */
+        private static List<Object> path(Shape shape, double height) {
+            List<Object> tokens = new ArrayList<>();
+            double[] at = new double[6];
+            for (PathIterator path =
+                            shape.getPathIterator(new AffineTransform(1, 0, 0, -1, 0, height));
+                    !path.isDone();
+                    path.next()) {
+                int kind = path.currentSegment(at);
+                int numbers =
+                        switch (kind) {
+                            case PathIterator.SEG_CUBICTO -> 6;
+                            case PathIterator.SEG_CLOSE -> 0;
+                            default -> 2; // a rectangle, rounded or not, has no quadratic curves
+                        };
+                for (int i = 0; i < numbers; i++) {
+                    tokens.add(new COSFloat((float) (Math.rint(at[i] * 1e4) / 1e4)));
+                }
+                tokens.add(
+                        Operator.getOperator(
+                                switch (kind) {
+                                    case PathIterator.SEG_MOVETO -> OperatorName.MOVE_TO;
+                                    case PathIterator.SEG_LINETO -> OperatorName.LINE_TO;
+                                    case PathIterator.SEG_CUBICTO -> OperatorName.CURVE_TO;
+                                    default -> OperatorName.CLOSE_PATH;
+                                }));
+            }
+            return tokens;
+        }
+
         /** The same form may be drawn with other colours to begin with, or elsewhere. */
         private COSName free(COSName name) {
-            COSDictionary objects = resources.getCOSObject().getCOSDictionary(COSName.XOBJECT);
+            COSDictionary own = resources.getCOSObject().getCOSDictionary(COSName.XOBJECT);
+            COSDictionary objects = own == null ? new COSDictionary() : own;
             int number = 1;
             COSName other = COSName.getPDFName(name.getName() + "-" + number);
             while (objects.containsKey(other) || replaced.containsKey(other)) {
@@ -509,7 +658,8 @@ final class RecoloredContent {
             PDFormXObject read = new PDFormXObject(form);
             PDResources own = read.getResources() == null ? resources : read.getResources();
             State begin = state.copy();
-            Rewriting inner = new Rewriting(own, begin, places.form(number), depth + 1);
+            Rewriting inner =
+                    new Rewriting(own, begin, places.form(number), page, marked, depth + 1);
             WrittenContent written = inner.of(new PDFStreamParser(read));
             if (!inner.changed) {
                 return Optional.empty();

@@ -45,6 +45,7 @@ import yewberry.core.compose.Composer;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Backing;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Fill;
@@ -166,7 +167,18 @@ class ClaimsTest {
                         "log",
                         "file",
                         new Intake(documents).look("a.pdf", file),
-                        List.of(darker));
+                        List.of(darker),
+                        List.of(
+                                new Backing(
+                                        1,
+                                        new Box(
+                                                Length.pt(20),
+                                                Length.pt(60),
+                                                Length.pt(150),
+                                                Length.pt(40)),
+                                        Length.pt(3),
+                                        Tinted.full(SEA.id()),
+                                        60)));
         Background behind =
                 new Background(
                         id("behind"),
@@ -233,6 +245,8 @@ class ClaimsTest {
                         to,
                         Progress.NONE);
         assertThat(outcome.pages()).isEqualTo(1);
+        assertThat(AddedLayers.added(KnownFile.of(Files.readAllBytes(to))).get(1))
+                .anySatisfy(each -> assertThat(each.name()).contains("behind words"));
         assertThat(failed(Files.readAllBytes(to))).as("after").isEmpty();
         Path back = folder.resolve("back.pdf");
         AddedLayers.takeOff(

@@ -514,7 +514,9 @@ class PageWordsTest {
                         annotated(
                                 onWords, "0 1 1 rg 10 10 50 20 re f", each -> each.setHidden(true)),
                         FilesOfOthers.all().get("with a form field and a note"));
-        FilePage seen = new FilePage(1, FilePage.Part.ANNOTATED, Medium.SCREEN, List.of(), COATED);
+        FilePage seen =
+                new FilePage(
+                        1, FilePage.Part.ANNOTATED, Medium.SCREEN, List.of(), List.of(), COATED);
         for (byte[] file : files) {
             Path pdf = Files.write(folder.resolve("annotated.pdf"), file);
             Path png = folder.resolve("annotated.png");
@@ -735,7 +737,8 @@ class PageWordsTest {
         byte[] without = page("0.8 g 10 40 60 30 re f");
         FilePage all = FilePage.of(1, COATED, Medium.SCREEN);
         FilePage part =
-                new FilePage(1, FilePage.Part.WITHOUT_TEXT, Medium.SCREEN, List.of(), COATED);
+                new FilePage(
+                        1, FilePage.Part.WITHOUT_TEXT, Medium.SCREEN, List.of(), List.of(), COATED);
         PlaneImage drawn = DOCUMENTS.draw(KnownFile.of(with), part, 200, 100);
         PlaneImage bare = DOCUMENTS.draw(KnownFile.of(without), all, 200, 100);
         assertThat(drawn.samples()).isEqualTo(bare.samples());

@@ -29,6 +29,7 @@ import yewberry.core.compose.Composer;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Backing;
 import yewberry.core.publication.Bleed;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Fill;
@@ -73,6 +74,10 @@ abstract class RecoloringTest {
      * @param behind whether a background lies behind the page, too
      */
     PageScene scene(byte[] file, boolean behind, Recolor... recolored) {
+        return scene(file, behind, List.of(recolored), List.of());
+    }
+
+    PageScene scene(byte[] file, boolean behind, List<Recolor> recolored, List<Backing> backings) {
         files.put("file", file);
         Asset asset =
                 new Asset(
@@ -80,7 +85,8 @@ abstract class RecoloringTest {
                         "log",
                         "file",
                         new Intake(documents).look("a.pdf", file),
-                        List.of(recolored));
+                        recolored,
+                        backings);
         Imported imported = new Imported(asset.id(), 1);
         Length none = Length.ZERO;
         Setup usual = Setup.of(imported.sizeIn(asset), false);

@@ -10,6 +10,7 @@ import yewberry.core.color.PressCondition;
  * @param number from 1
  * @param medium that its colours come to
  * @param recolored the first that changes a colour counts
+ * @param backed what lies behind words of it, those that came first below
  * @param condition whose inks its process inks are
  */
 public record FilePage(
@@ -17,14 +18,16 @@ public record FilePage(
         Part part,
         Medium medium,
         List<Recoloring> recolored,
+        List<Backed> backed,
         PressCondition condition) {
     public FilePage {
         recolored = List.copyOf(recolored);
+        backed = List.copyOf(backed);
     }
 
     /** All of one as it is. */
     public static FilePage of(int number, PressCondition condition, Medium medium) {
-        return new FilePage(number, Part.ALL, medium, List.of(), condition);
+        return new FilePage(number, Part.ALL, medium, List.of(), List.of(), condition);
     }
 
     /** What of a page is drawn. */
@@ -40,6 +43,6 @@ public record FilePage(
 
     /** Another part of the same page. */
     FilePage only(Part other) {
-        return new FilePage(number, other, medium, recolored, condition);
+        return new FilePage(number, other, medium, recolored, backed, condition);
     }
 }

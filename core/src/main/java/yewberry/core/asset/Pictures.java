@@ -18,6 +18,7 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PlaneTable;
 import yewberry.core.color.PressCondition;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Backing;
 import yewberry.core.publication.Recolor;
 import yewberry.core.publication.SeeThrough;
 
@@ -112,6 +113,7 @@ public final class Pictures {
                             String.valueOf(page()),
                             view.part().toString(),
                             view.recolored().toString(),
+                            view.backed().toString(),
                             String.valueOf(step),
                             condition().profileSum(),
                             medium().toString(),
@@ -152,6 +154,9 @@ public final class Pictures {
         /** The colours of a page of a PDF that are others, on its medium. */
         List<Recoloring> recolored();
 
+        /** What lies behind words of a page of a PDF, on its medium. */
+        List<Backed> backed();
+
         /** What is written on a page of a PDF; elsewhere nothing. */
         PageText text();
 
@@ -187,26 +192,20 @@ public final class Pictures {
             PressCondition condition,
             Medium medium) {
         return new Placed(
-                asset, FilePage.of(page, condition, medium), Colors.NONE, false, seeThrough);
+                asset, FilePage.of(page, condition, medium), Changes.NONE, false, seeThrough);
     }
 
     /**
      * A page of a PDF with the colours that are others here.
      *
      * @param page from 1
-     * @param recolored with what takes the place of a colour as it is defined
      */
     public Placeable of(
-            Asset asset,
-            int page,
-            List<Recolored> recolored,
-            PressCondition condition,
-            Medium medium) {
-        Colors colors = new Colors(recolored);
+            Asset asset, int page, Changes changes, PressCondition condition, Medium medium) {
         return new Placed(
                 asset,
-                colors.on(FilePage.of(page, condition, medium)),
-                colors,
+                changes.on(FilePage.of(page, condition, medium)),
+                changes,
                 false,
                 Optional.empty());
     }
@@ -216,19 +215,37 @@ public final class Pictures {
      */
     public record Recolored(Recolor recolor, Optional<Color> to) {}
 
-    private record Colors(List<Recolored> all) {
-        static final Colors NONE = new Colors(List.of());
+    /**
+     * @param color as it is defined
+     */
+    public record Laid(Backing backing, Color color) {}
+
+    /**
+     * What of a page of a PDF is otherwise here.
+     *
+     * @param backed what lies behind its words
+     */
+    public record Changes(List<Recolored> recolored, List<Laid> backed) {
+        public static final Changes NONE = new Changes(List.of(), List.of());
 
         FilePage on(FilePage page) {
             return new FilePage(
                     page.number(),
                     page.part(),
                     page.medium(),
-                    all.stream()
+                    recolored.stream()
                             .map(each ->
                                     Recoloring.of(
                                             each.recolor(),
                                             each.to(),
+                                            page.condition(),
+                                            page.medium()))
+                            .toList(),
+                    backed.stream()
+                            .map(each ->
+                                    Backed.of(
+                                            each.backing(),
+                                            each.color(),
                                             page.condition(),
                                             page.medium()))
                             .toList(),
@@ -240,7 +257,7 @@ public final class Pictures {
     private final class Placed implements Placeable {
         private final Asset asset;
         private final FilePage view;
-        private final Colors colors;
+        private final Changes changes;
         private final boolean pictured;
         private final Optional<SeeThrough> seeThrough;
 
@@ -251,12 +268,12 @@ public final class Pictures {
         Placed(
                 Asset asset,
                 FilePage view,
-                Colors colors,
+                Changes changes,
                 boolean pictured,
                 Optional<SeeThrough> seeThrough) {
             this.asset = asset;
             this.view = view;
-            this.colors = colors;
+            this.changes = changes;
             this.pictured = pictured;
             this.seeThrough = seeThrough;
         }
@@ -294,15 +311,26 @@ public final class Pictures {
         @Override
         public Placeable on(Medium other) {
             FilePage there =
-                    new FilePage(view.number(), view.part(), other, List.of(), view.condition());
+                    new FilePage(
+                            view.number(),
+                            view.part(),
+                            other,
+                            List.of(),
+                            List.of(),
+                            view.condition());
             return other == medium()
                     ? this
-                    : new Placed(asset, colors.on(there), colors, pictured, seeThrough);
+                    : new Placed(asset, changes.on(there), changes, pictured, seeThrough);
         }
 
         @Override
         public List<Recoloring> recolored() {
             return view.recolored();
+        }
+
+        @Override
+        public List<Backed> backed() {
+            return view.backed();
         }
 
         @Override
@@ -328,7 +356,7 @@ public final class Pictures {
         }
 
         private Placeable only(FilePage.Part part, boolean withPictures) {
-            return new Placed(asset, view.only(part), colors, withPictures, seeThrough);
+            return new Placed(asset, view.only(part), changes, withPictures, seeThrough);
         }
 
         @Override

@@ -23,8 +23,12 @@ import yewberry.core.scene.TextOverprint;
 final class Ingredients {
     private final Map<UUID, Swatch> swatches = new LinkedHashMap<>();
     private final Map<UUID, Asset> assets = new LinkedHashMap<>();
+    private final Map<LeafUse, Asset> leaves = new LinkedHashMap<>();
     private final Map<LinkTo, Boolean> links = new HashMap<>();
     private Publication source;
+
+    /** A page of a file that is a page. */
+    private record LeafUse(UUID asset, int page) {}
 
     Ingredients(Publication source) {
         this.source = source;
@@ -88,6 +92,11 @@ final class Ingredients {
         return assets.computeIfAbsent(id, source::asset);
     }
 
+    /** A file of which one page only counts. */
+    Asset leaf(UUID id, int page) {
+        return leaves.computeIfAbsent(new LeafUse(id, page), use -> source.asset(use.asset()));
+    }
+
     /** Whether a link leads anywhere. */
     boolean leads(LinkTo link) {
         return links.computeIfAbsent(link, source::holds);
@@ -104,6 +113,13 @@ final class Ingredients {
                         .allMatch(s -> publication.findSwatch(s.id()).orElse(null) == s)
                 && assets.values().stream()
                         .allMatch(a -> publication.findAsset(a.id()).orElse(null) == a)
+                && leaves.entrySet().stream()
+                        .allMatch(leaf ->
+                                publication
+                                        .findAsset(leaf.getKey().asset())
+                                        .filter(now ->
+                                                now.isSameOn(leaf.getKey().page(), leaf.getValue()))
+                                        .isPresent())
                 && links.entrySet().stream()
                         .allMatch(link -> publication.holds(link.getKey()) == link.getValue());
     }

@@ -174,7 +174,7 @@ final class PageComposition {
 
     /** The page of a file fills the trim; it is the first of the content. */
     private void imported(UUID page, Imported file) {
-        Asset asset = ingredients.asset(file.asset());
+        Asset asset = ingredients.leaf(file.asset(), file.number());
         PictureFrame frame =
                 new PictureFrame(
                         page,
@@ -199,8 +199,7 @@ final class PageComposition {
         Fill.PdfPage fill = (Fill.PdfPage) frame.fill();
         Rect box = boxes.trim();
         List<Pictures.Recolored> recolored =
-                asset.recolored().stream()
-                        .filter(each -> each.isOn(file.number()))
+                asset.recoloredOn(file.number())
                         .map(each ->
                                 new Pictures.Recolored(
                                         each,
@@ -208,11 +207,22 @@ final class PageComposition {
                                                 .map(to ->
                                                         ingredients.paint(to, condition).color())))
                         .toList();
+        List<Pictures.Laid> backed =
+                asset.backingsOn(file.number())
+                        .map(each ->
+                                new Pictures.Laid(
+                                        each, ingredients.paint(each.color(), condition).color()))
+                        .toList();
         AreaPaint.Picture paint =
                 new AreaPaint.Picture(
                         asset,
                         file.number(),
-                        pictures.of(asset, file.number(), recolored, condition, Medium.PAPER),
+                        pictures.of(
+                                asset,
+                                file.number(),
+                                new Pictures.Changes(recolored, backed),
+                                condition,
+                                Medium.PAPER),
                         PicturePlace.of(fill.placing(), asset.extent(file.number()), box, boxes),
                         false,
                         RunOut.NONE,

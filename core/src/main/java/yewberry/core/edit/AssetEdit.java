@@ -3,6 +3,7 @@ package yewberry.core.edit;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Backing;
 import yewberry.core.publication.Recolor;
 
 /** A change of a file that is placed. */
@@ -22,6 +23,14 @@ public sealed interface AssetEdit extends Edit {
 
     /** Takes one of them back. */
     record TakeBackColor(UUID asset, Recolor recolor) implements AssetEdit {}
+
+    /**
+     * Puts a colour behind words of a PDF. It takes the place of one behind just the same words.
+     */
+    record BackWords(UUID asset, Backing backing) implements AssetEdit {}
+
+    /** Takes one of them back. */
+    record TakeBackBacking(UUID asset, Backing backing) implements AssetEdit {}
 
     /**
      * @param replacement what takes its place; needed where the asset is in use

@@ -4,7 +4,9 @@ import java.util.List;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import yewberry.core.Refused;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Backing;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recolor;
 
@@ -23,6 +25,10 @@ final class AssetEdits {
                     change(on, id, asset -> recolored(asset, recolor));
             case AssetEdit.TakeBackColor(UUID id, Recolor recolor) ->
                     change(on, id, asset -> takenBack(asset, recolor));
+            case AssetEdit.BackWords(UUID id, Backing backing) ->
+                    change(on, id, asset -> backed(asset, backing));
+            case AssetEdit.TakeBackBacking(UUID id, Backing backing) ->
+                    change(on, id, asset -> takenBack(asset, backing));
             case AssetEdit.RemoveAsset remove -> remove(on, remove);
         };
     }
@@ -44,14 +50,38 @@ final class AssetEdits {
                 asset.recolored().stream().filter(each -> !each.equals(recolor)).toList());
     }
 
-    /** A picture in the place of a PDF has no colours that could be others. */
+    private static Asset backed(Asset asset, Backing backing) {
+        if (asset.content() instanceof Asset.Document document
+                && backing.page() > document.pages().size()) {
+            throw new Refused(
+                    "“%s” has no page %d; its last one is page %d."
+                            .formatted(asset.name(), backing.page(), document.pages().size()));
+        }
+        return asset.withBackings(
+                Stream.concat(
+                                asset.backings().stream()
+                                        .filter(each -> !each.isForTheSameAs(backing)),
+                                Stream.of(backing))
+                        .toList());
+    }
+
+    private static Asset takenBack(Asset asset, Backing backing) {
+        if (!asset.backings().contains(backing)) {
+            throw Publication.gone("colour behind words");
+        }
+        return asset.withBackings(
+                asset.backings().stream().filter(each -> !each.equals(backing)).toList());
+    }
+
+    /** A picture in the place of a PDF has no colours that could be others, and no words. */
     private static Asset replaced(Asset asset, String sha256, Asset.Content content) {
         return new Asset(
                 asset.id(),
                 asset.name(),
                 sha256,
                 content,
-                content instanceof Asset.Document ? asset.recolored() : List.of());
+                content instanceof Asset.Document ? asset.recolored() : List.of(),
+                content instanceof Asset.Document ? asset.backings() : List.of());
     }
 
     private static Publication change(Publication on, UUID id, UnaryOperator<Asset> change) {

@@ -1,5 +1,6 @@
 package yewberry.core.findings;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -7,9 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import yewberry.core.color.Numbers;
+import yewberry.core.compose.Composer;
 import yewberry.core.edit.FrameEdit;
 import yewberry.core.press.FreeGround;
+import yewberry.core.press.FreePlaces;
 import yewberry.core.publication.Box;
+import yewberry.core.publication.Owner;
+import yewberry.core.publication.Page;
+import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Sides;
@@ -44,10 +50,7 @@ public record OnPageContent(
         if (file.isEmpty()) {
             return List.of();
         }
-        Map<UUID, List<Item.GlyphRun>> frames = new LinkedHashMap<>();
-        scene.text()
-                .forEach(run ->
-                        frames.computeIfAbsent(run.frame(), _ -> new ArrayList<>()).add(run));
+        Map<UUID, List<Item.GlyphRun>> frames = frames(scene);
         if (frames.isEmpty()) {
             return List.of();
         }
@@ -56,6 +59,14 @@ public record OnPageContent(
         List<Item.Filled> over = over(scene);
         frames.values().forEach(runs -> of(scene, runs, ground, over).ifPresent(found::add));
         return found;
+    }
+
+    private static Map<UUID, List<Item.GlyphRun>> frames(PageScene scene) {
+        Map<UUID, List<Item.GlyphRun>> frames = new LinkedHashMap<>();
+        scene.text()
+                .forEach(run ->
+                        frames.computeIfAbsent(run.frame(), _ -> new ArrayList<>()).add(run));
+        return frames;
     }
 
     /** What covers the page of the file: text on it does not lie on that page any more. */
@@ -74,8 +85,7 @@ public record OnPageContent(
 
     private static Optional<Finding> of(
             PageScene scene, List<Item.GlyphRun> runs, FreeGround ground, List<Item.Filled> over) {
-        List<Rect> lines =
-                runs.stream().flatMap(run -> run.lines().stream().map(run::box)).toList();
+        List<Rect> lines = lines(runs);
         Optional<Rect> taken =
                 lines.stream()
                         .filter(line -> !ground.isFree(line))
@@ -84,14 +94,22 @@ public record OnPageContent(
         if (taken.isEmpty()) {
             return Optional.empty();
         }
-        Rect all = lines.stream().reduce(Rect::union).orElseThrow();
-        Rect room = all.inset(-CLEAR, -CLEAR, -CLEAR, -CLEAR);
         return Optional.of(
                 new OnPageContent(
                         scene.page(),
                         runs.getFirst(),
                         taken.get(),
-                        ground.nearest(room, scene.boxes().safe())));
+                        ground.nearest(room(lines), scene.boxes().safe())));
+    }
+
+    private static List<Rect> lines(List<Item.GlyphRun> runs) {
+        return runs.stream().flatMap(run -> run.lines().stream().map(run::box)).toList();
+    }
+
+    /** That lines need, with some air around them. */
+    private static Rect room(List<Rect> lines) {
+        Rect all = lines.stream().reduce(Rect::union).orElseThrow();
+        return all.inset(-CLEAR, -CLEAR, -CLEAR, -CLEAR);
     }
 
     @Override
@@ -140,33 +158,102 @@ public record OnPageContent(
 
     /** Its frame moves there; what is on a parent moves on all pages of it. */
     List<Offer> offers(Publication publication) {
-        Optional<TextFrame> frame =
-                publication.layer(run.origin().owner()).textFrames().stream()
-                        .filter(each -> each.id().equals(run.frame()))
-                        .filter(each -> each.band().isEmpty() && !each.locked())
-                        .findFirst();
+        Optional<TextFrame> frame = frame(publication);
         if (frame.isEmpty() || free.isEmpty()) {
             return List.of();
         }
-        boolean mirrored =
-                origin() instanceof Origin.FromParent
-                        && publication.setup().sideOf(publication.indexOf(page)) == Side.LEFT
-                        && frame.get().sides() == Sides.BOTH;
-        Box box = frame.get().box();
-        FreeGround.Move move = free.get();
-        Box moved =
-                new Box(
-                        Offer.moved(box.x(), mirrored ? -move.across() : move.across()),
-                        Offer.moved(box.y(), move.down()),
-                        box.width(),
-                        box.height());
         String where =
                 origin() instanceof Origin.FromParent parent
                         ? ", on all pages of “%s”".formatted(parent.name())
                         : "";
         return List.of(
                 new Offer(
-                        "Move its frame %s%s".formatted(way(move), where),
-                        new FrameEdit.PlaceFrame(frame.get().id(), frame.get().sides(), moved)));
+                        "Move its frame %s%s".formatted(way(free.get()), where),
+                        moved(
+                                frame.get(),
+                                free.get(),
+                                isMirrored(publication, publication.indexOf(page), frame.get()))));
+    }
+
+    /**
+     * The same for what is on a parent, to where nothing is on any page that it is on, as far as
+     * those can be looked at in time.
+     *
+     * @param composer of the publication
+     * @return nothing where it is on one page only, or no place is free on all
+     */
+    public Optional<Offer> freeOnAll(Publication publication, Composer composer, Duration atMost) {
+        Optional<TextFrame> frame = frame(publication);
+        if (frame.isEmpty() || !(origin() instanceof Origin.FromParent parent)) {
+            return Optional.empty();
+        }
+        long until = System.nanoTime() + atMost.toNanos();
+        PageSize size = publication.trim(new Owner.OnPage(page));
+        FreePlaces places = new FreePlaces(Math.max(size.width().points(), size.height().points()));
+        int looked = 0;
+        int all = 0;
+        for (int i = 0; i < publication.pages().size(); i++) {
+            Page each = publication.pages().get(i);
+            if (each.imported().isEmpty()
+                    || publication.chain(each.parent()).stream()
+                            .noneMatch(one -> one.id().equals(parent.parent()))) {
+                continue;
+            }
+            all++;
+            if (places.nearest().isEmpty() || System.nanoTime() > until) {
+                continue;
+            }
+            PageScene scene = composer.compose(publication, i);
+            List<Item.GlyphRun> runs = frames(scene).get(run.frame());
+            Optional<AreaPaint.Picture> file = scene.filePage();
+            if (runs != null && file.isPresent()) {
+                places.keep(
+                        FreeGround.of(file.get(), scene.boxes().trim()),
+                        room(lines(runs)),
+                        scene.boxes().safe(),
+                        isMirrored(publication, i, frame.get()));
+            }
+            looked++;
+        }
+        int of = all;
+        int seen = looked;
+        return places.nearest()
+                .filter(_ -> seen > 1)
+                .map(move ->
+                        new Offer(
+                                "Move its frame %s, where nothing is on %s of “%s”"
+                                        .formatted(
+                                                way(move),
+                                                seen == of
+                                                        ? "any page"
+                                                        : "the %d of %d pages that could be looked at"
+                                                                .formatted(seen, of),
+                                                parent.name()),
+                                moved(frame.get(), move, false)));
+    }
+
+    private Optional<TextFrame> frame(Publication publication) {
+        return publication.layer(run.origin().owner()).textFrames().stream()
+                .filter(each -> each.id().equals(run.frame()))
+                .filter(each -> each.band().isEmpty() && !each.locked())
+                .findFirst();
+    }
+
+    /** What stands on the right of right pages is on the left of left ones. */
+    private boolean isMirrored(Publication publication, int index, TextFrame frame) {
+        return origin() instanceof Origin.FromParent
+                && publication.setup().sideOf(index) == Side.LEFT
+                && frame.sides() == Sides.BOTH;
+    }
+
+    private static FrameEdit moved(TextFrame frame, FreeGround.Move move, boolean mirrored) {
+        Box box = frame.box();
+        Box moved =
+                new Box(
+                        Offer.moved(box.x(), mirrored ? -move.across() : move.across()),
+                        Offer.moved(box.y(), move.down()),
+                        box.width(),
+                        box.height());
+        return new FrameEdit.PlaceFrame(frame.id(), frame.sides(), moved);
     }
 }

@@ -24,6 +24,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recolor;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
+import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.Rect;
 
@@ -80,8 +81,7 @@ public record FileMend(String words, Edit edit, double ratio, double difference)
         Asset asset = publication.asset(file.asset());
         List<Candidate> offered =
                 Stream.of(nearest, best).flatMap(Optional::stream).distinct().toList();
-        boolean knowsWhere =
-                isNearly(publication.trim(contrast.run().origin().owner()), file.sizeIn(asset));
+        boolean knowsWhere = isPlainly(contrast.run(), file, publication);
         return Stream.concat(
                         offered.stream().map(each -> mend(each, own, asset)),
                         offered.stream()
@@ -91,6 +91,12 @@ public record FileMend(String words, Edit edit, double ratio, double difference)
     }
 
     /** Where the page is as large as the page of its file, what lies on it lies there, too. */
+    static boolean isPlainly(Item.GlyphRun run, Imported file, Publication publication) {
+        return isNearly(
+                publication.trim(run.origin().owner()),
+                file.sizeIn(publication.asset(file.asset())));
+    }
+
     private static boolean isNearly(PageSize page, PageSize file) {
         return Math.abs(page.width().points() - file.width().points()) < HAIR
                 && Math.abs(page.height().points() - file.height().points()) < HAIR;

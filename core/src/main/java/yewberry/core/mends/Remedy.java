@@ -23,6 +23,7 @@ import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.compose.Composer;
+import yewberry.core.edit.AssetEdit;
 import yewberry.core.edit.BackgroundEdit;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
@@ -34,8 +35,11 @@ import yewberry.core.legibility.RunContrast;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Backing;
+import yewberry.core.publication.Box;
 import yewberry.core.publication.Distance;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Imported;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Outline;
@@ -274,6 +278,10 @@ public record Remedy(
             if (!uneven || contrast.veiled()) {
                 return Optional.empty();
             }
+            return veilOnPage().or(this::veilInFile);
+        }
+
+        private Optional<Remedy> veilOnPage() {
             Named color = farthest();
             double around = VEILED * run().size();
             Background veil = aroundWords(around, around, color);
@@ -291,6 +299,124 @@ public record Remedy(
                                     new BackgroundEdit.AddBackground(
                                             page, veil.withOpacity(opacity))),
                     opacity -> new BackgroundEdit.AddBackground(page, veil.withOpacity(opacity)));
+        }
+
+        /** Of a file, over what its page paints below these words. */
+        private Optional<Remedy> veilInFile() {
+            Named color = farthest();
+            double around = VEILED * run().size();
+            return backing(around, around, color)
+                    .flatMap(backing -> {
+                        int enough = enough(color);
+                        return enough > 100
+                                ? Optional.empty()
+                                : least(enough, opacity -> backing.of(opacity))
+                                        .flatMap(opacity ->
+                                                tried(
+                                                        Kind.VEIL,
+                                                        "A veil of “%s” at %d %%, behind these words only"
+                                                                .formatted(color.name(), opacity),
+                                                        "Over what the file has there, which stays as it is",
+                                                        color.seen(),
+                                                        backing.of(opacity)));
+                    });
+        }
+
+        /** How opaque a veil has to be, were light mixed; in percent, above 100 for none. */
+        private int enough(Named color) {
+            int percent = 1;
+            while (percent <= 100 && !reads(color.seen(), percent)) {
+                percent++;
+            }
+            return percent;
+        }
+
+        private boolean reads(Rgb veil, int percent) {
+            return contrast.against().stream()
+                    .allMatch(each ->
+                            Contrast.ratio(text(), mixed(each.color(), veil, percent))
+                                    >= contrast.required());
+        }
+
+        private static Rgb mixed(Rgb below, Rgb veil, int percent) {
+            return new Rgb(
+                    mixed(below.red(), veil.red(), percent),
+                    mixed(below.green(), veil.green(), percent),
+                    mixed(below.blue(), veil.blue(), percent));
+        }
+
+        private static int mixed(int below, int veil, int percent) {
+            return (int) Math.rint((below * (100 - percent) + veil * percent) / 100.0);
+        }
+
+        /**
+         * The least percentage with which the run passes, near one that was worked out: each that
+         * is tried has the page of a file drawn.
+         */
+        private Optional<Integer> least(int near, IntFunction<Edit> edit) {
+            int step = 1;
+            int fails = near - 1;
+            int passes = near;
+            while (!passes(edit.apply(passes))) {
+                if (passes == 100) {
+                    return Optional.empty();
+                }
+                fails = passes;
+                passes = Math.min(100, passes + step);
+                step *= 2;
+            }
+            while (passes - fails > 1) {
+                int middle = (passes + fails) / 2;
+                if (passes(edit.apply(middle))) {
+                    passes = middle;
+                } else {
+                    fails = middle;
+                }
+            }
+            boolean first = passes == near;
+            while (first && passes > 1 && passes(edit.apply(passes - 1))) {
+                passes--;
+            }
+            return Optional.of(passes);
+        }
+
+        /** What puts a colour behind words of a file, as opaque as it is told. */
+        private record BackingEdit(UUID asset, Backing full) {
+            Edit of(int opacity) {
+                return new AssetEdit.BackWords(
+                        asset,
+                        new Backing(
+                                full.page(), full.area(), full.radius(), full.color(), opacity));
+            }
+        }
+
+        /**
+         * Around the words, and so far beyond them, in points.
+         *
+         * @return nothing for text that is in no page of a file, or in one that is not as it came
+         */
+        private Optional<BackingEdit> backing(double across, double down, Named color) {
+            Optional<Imported> file = publication.page(scene.page()).imported();
+            if (!run().isInFile()
+                    || run().origin() instanceof Origin.FromAnnotation
+                    || file.isEmpty()
+                    || !FileMend.isPlainly(run(), file.get(), publication)) {
+                return Optional.empty();
+            }
+            Rect words = run().bounds().inset(-across, -down, -across, -down);
+            return Optional.of(
+                    new BackingEdit(
+                            file.get().asset(),
+                            new Backing(
+                                    file.get().number(),
+                                    new Box(
+                                            millimetres(words.x()),
+                                            millimetres(words.y()),
+                                            millimetres(words.width()),
+                                            millimetres(words.height())),
+                                    Length.ZERO,
+                                    Tinted.full(color.id()),
+                                    100)));
         }
 
         /** A background just where the text is, and so far beyond it, in points. */
@@ -484,7 +610,7 @@ public record Remedy(
         /**
          * Behind lines of a file, which belong together where they have one face and size and
          * follow closely (see {@link yewberry.core.asset.PageText.Stretch}). It lies behind the
-         * page of the file, and shows where that is bare.
+         * page of the file where that is bare, and else over what that paints below the words.
          */
         private Optional<Remedy> shadingInFile() {
             Optional<Named> color = nearest(contrast.worst().color());
@@ -492,14 +618,24 @@ public record Remedy(
                 return Optional.empty();
             }
             double em = run().size();
+            String words = "A shading of “%s” behind these lines".formatted(color.get().name());
             return tried(
-                    Kind.SHADING,
-                    "A shading of “%s” behind these lines".formatted(color.get().name()),
-                    "Behind the page of the file, which is bare here",
-                    color.get().seen(),
-                    new BackgroundEdit.AddBackground(
-                            new Owner.OnPage(scene.page()),
-                            aroundWords(ASIDE * em, ABOVE * em, color.get())));
+                            Kind.SHADING,
+                            words,
+                            "Behind the page of the file, which is bare here",
+                            color.get().seen(),
+                            new BackgroundEdit.AddBackground(
+                                    new Owner.OnPage(scene.page()),
+                                    aroundWords(ASIDE * em, ABOVE * em, color.get())))
+                    .or(() ->
+                            backing(ASIDE * em, ABOVE * em, color.get())
+                                    .flatMap(backing ->
+                                            tried(
+                                                    Kind.SHADING,
+                                                    words,
+                                                    "Over what the file has there, which stays as it is",
+                                                    color.get().seen(),
+                                                    backing.of(100))));
         }
 
         private Optional<Remedy> shading() {

@@ -30,7 +30,9 @@ public final class AsItCame {
                                 bare.assets()
                                         .changed(
                                                 file.get(),
-                                                asset -> asset.withRecolored(List.of())));
+                                                asset ->
+                                                        asset.withRecolored(List.of())
+                                                                .withBackings(List.of())));
             }
         }
         return bare;

@@ -3,6 +3,7 @@ package yewberry.core.publication;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import yewberry.core.Names;
 import yewberry.core.Refused;
 
@@ -12,16 +13,28 @@ import yewberry.core.Refused;
  *
  * @param sha256 of the file's bytes, in hexadecimal: what it is stored under
  * @param recolored colours of its pages that are others here; the first that changes one counts
+ * @param backings what lies behind words of its pages here, those that came first below
  */
-public record Asset(UUID id, String name, String sha256, Content content, List<Recolor> recolored)
+public record Asset(
+        UUID id,
+        String name,
+        String sha256,
+        Content content,
+        List<Recolor> recolored,
+        List<Backing> backings)
         implements Element {
     /** So many colours of one are changed at most. */
     private static final int MOST_COLORS = 200;
 
+    /** Colours lie behind so many places of one at most. */
+    private static final int MOST_BACKINGS = 2000;
+
     public Asset {
         name = Names.checked("picture", name);
         recolored = List.copyOf(recolored);
-        if (!recolored.isEmpty() && !(content instanceof Document)) {
+        backings = List.copyOf(backings);
+        boolean changes = !recolored.isEmpty() || !backings.isEmpty();
+        if (changes && !(content instanceof Document)) {
             throw new Refused(
                     "Only colours of PDFs whose pages are pages here can be changed; “%s” is not one."
                             .formatted(name));
@@ -31,19 +44,48 @@ public record Asset(UUID id, String name, String sha256, Content content, List<R
                     "Of one file at most %d colours are changed; take one back first."
                             .formatted(MOST_COLORS));
         }
+        if (backings.size() > MOST_BACKINGS) {
+            throw new Refused(
+                    "Colours lie behind words of one file in %d places at most; take one back first."
+                            .formatted(MOST_BACKINGS));
+        }
     }
 
     /** One with the colours that it has. */
     public Asset(UUID id, String name, String sha256, Content content) {
-        this(id, name, sha256, content, List.of());
+        this(id, name, sha256, content, List.of(), List.of());
     }
 
     public Asset withName(String changed) {
-        return new Asset(id, changed, sha256, content, recolored);
+        return new Asset(id, changed, sha256, content, recolored, backings);
     }
 
     public Asset withRecolored(List<Recolor> changed) {
-        return new Asset(id, name, sha256, content, changed);
+        return new Asset(id, name, sha256, content, changed, backings);
+    }
+
+    public Asset withBackings(List<Backing> changed) {
+        return new Asset(id, name, sha256, content, recolored, changed);
+    }
+
+    /** The colours that are others on one of its pages. */
+    public Stream<Recolor> recoloredOn(int page) {
+        return recolored.stream().filter(each -> each.isOn(page));
+    }
+
+    /** What lies behind words of one of its pages. */
+    public Stream<Backing> backingsOn(int page) {
+        return backings.stream().filter(each -> each.page() == page);
+    }
+
+    /** Whether one of its pages looks as it does in another state of it. */
+    public boolean isSameOn(int page, Asset other) {
+        return this == other
+                || name.equals(other.name)
+                        && sha256.equals(other.sha256)
+                        && content.equals(other.content)
+                        && recoloredOn(page).toList().equals(other.recoloredOn(page).toList())
+                        && backingsOn(page).toList().equals(other.backingsOn(page).toList());
     }
 
     /** What the file was found to hold when it came in. */
@@ -139,8 +181,9 @@ public record Asset(UUID id, String name, String sha256, Content content, List<R
 
     @Override
     public List<Reference> references() {
-        return recolored.stream()
-                .flatMap(each -> each.to().stream())
+        return Stream.concat(
+                        recolored.stream().flatMap(each -> each.to().stream()),
+                        backings.stream().map(Backing::color))
                 .map(each -> Reference.swatch(each.swatch()))
                 .toList();
     }
@@ -150,8 +193,12 @@ public record Asset(UUID id, String name, String sha256, Content content, List<R
         return references().stream().noneMatch(each -> each.id().equals(old))
                 ? this
                 : withRecolored(
-                        recolored.stream()
-                                .map(each -> each.withReference(old, replacement))
-                                .toList());
+                                recolored.stream()
+                                        .map(each -> each.withReference(old, replacement))
+                                        .toList())
+                        .withBackings(
+                                backings.stream()
+                                        .map(each -> each.withReference(old, replacement))
+                                        .toList());
     }
 }

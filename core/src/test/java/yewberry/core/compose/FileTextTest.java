@@ -14,9 +14,12 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
+import yewberry.core.asset.Backed;
 import yewberry.core.asset.Documents;
 import yewberry.core.asset.FilePage;
 import yewberry.core.asset.KnownFile;
@@ -54,11 +57,13 @@ import yewberry.core.picture.SvgPicture;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Backing;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Destination;
 import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Imported;
+import yewberry.core.publication.Length;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Palette;
@@ -100,17 +105,46 @@ class FileTextTest {
             return new Asset.Document(List.of(leaf));
         }
 
-        /** Black on the right, nothing on the left; a word lies on both. */
+        /**
+         * Black on the right, nothing on the left; a word lies on both. What lies behind it is all
+         * over the page.
+         */
         @Override
         public PlaneImage draw(KnownFile file, FilePage page, int width, int height) {
             byte[] samples = new byte[4 * width * height];
             byte[] alpha = new byte[width * height];
             for (int at = 0; at < alpha.length; at++) {
-                boolean right = at % width > width * 0.2;
-                alpha[at] = (byte) (right ? 255 : 0);
-                samples[4 * at + 3] = (byte) (right ? 255 : 0);
+                double there = at % width > width * 0.2 ? 1 : 0;
+                double[] inks = {0, 0, 0, there};
+                for (Backed each : page.backed()) {
+                    double[] over = inks((Cmyk) each.color());
+                    double all = there + each.opacity() - there * each.opacity();
+                    for (int ink = 0; ink < 4; ink++) {
+                        double below = inks[ink] * there * (1 - each.opacity());
+                        inks[ink] = (below + over[ink] * each.opacity()) / all;
+                    }
+                    there = all;
+                }
+                alpha[at] = (byte) Math.round(255 * there);
+                for (int ink = 0; ink < 4; ink++) {
+                    samples[4 * at + ink] = (byte) Math.round(255 * inks[ink]);
+                }
             }
             return new PlaneImage(width, height, 4, samples, Optional.of(alpha));
+        }
+
+        private static double[] inks(Cmyk color) {
+            return new double[] {
+                color.cyan() / 100, color.magenta() / 100, color.yellow() / 100, color.black() / 100
+            };
+        }
+
+        private PageText.Ground ground(FilePage page) {
+            return page.backed().isEmpty()
+                    ? ground
+                    : page.backed().getLast().opacity() == 1
+                            ? new PageText.Ground.Flat(page.backed().getLast().color())
+                            : new PageText.Ground.Mixed(true);
         }
 
         @Override
@@ -137,7 +171,7 @@ class FileTextTest {
                                     .orElse(color),
                             COATED.toScreen(color),
                             false,
-                            ground,
+                            ground(page),
                             annotation,
                             List.of(new PageText.Line(30, 50, 18, glyphs)));
             return new PageText(
@@ -369,10 +403,140 @@ class FileTextTest {
                             assertThat(area.height().points())
                                     .isCloseTo(words.height() + 5, within(0.03));
                         });
+    }
 
-        // what lies behind an opaque page does not show
+    /** What lies behind an opaque page does not show. */
+    @Test
+    void a_shading_goes_over_what_the_file_paints_there_and_comes_to_what_was_predicted() {
+        Publication dark = after(set(), new BackgroundEdit.AddBackground(OWN, night(false)));
         Composer opaque = composer(new PageText.Ground.Flat(new Cmyk(0, 0, 0, 90)), BLACK);
-        assertThat(remedies(opaque, dark, Remedy.Kind.SHADING)).isEmpty();
+        Remedy shading = remedies(opaque, dark, Remedy.Kind.SHADING).getFirst();
+        assertThat(shading.detail())
+                .isEqualTo("Over what the file has there, which stays as it is");
+        assertThat(shading.pages()).containsExactly(PAGE);
+        Publication mended = after(dark, shading.edit());
+        RunContrast then = AA.judge(opaque.compose(mended, 4)).getFirst();
+        assertThat(then.passes()).isTrue();
+        assertThat(then.worst().ratio()).isEqualTo(shading.ratio());
+        Rect words = then.run().bounds();
+        assertThat(mended.asset(FILE).backings())
+                .singleElement()
+                .satisfies(each -> {
+                    assertThat(each.page()).isEqualTo(1);
+                    assertThat(each.opacity()).isEqualTo(100);
+                    // 0.4 em aside and 0.25 em above and below, of 10 pt
+                    assertThat(each.area().x().points()).isCloseTo(words.x() - 4, within(0.02));
+                    assertThat(each.area().width().points())
+                            .isCloseTo(words.width() + 8, within(0.03));
+                    assertThat(each.area().height().points())
+                            .isCloseTo(words.height() + 5, within(0.03));
+                });
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void a_veil_over_the_files_picture_is_as_strong_as_needed_and_no_stronger(boolean pictured) {
+        Composer composer = composer(new PageText.Ground.Mixed(pictured), BLACK);
+        Publication set = set();
+        Remedy veil = remedies(composer, set, Remedy.Kind.VEIL).getFirst();
+        AssetEdit.BackWords edit = (AssetEdit.BackWords) veil.edit();
+        Publication mended = after(set, edit);
+        RunContrast then = AA.judge(composer.compose(mended, 4)).getFirst();
+        assertThat(then.passes()).isTrue();
+        assertThat(then.worst().ratio()).isEqualTo(veil.ratio());
+        Backing made = edit.backing();
+        assertThat(made.opacity()).isBetween(1.0, 99.0);
+        assertThat(veil.words()).contains(" at %.0f %%".formatted(made.opacity()));
+        Backing weaker =
+                new Backing(1, made.area(), made.radius(), made.color(), made.opacity() - 1);
+        Publication less = after(set, new AssetEdit.BackWords(FILE, weaker));
+        assertThat(AA.judge(composer.compose(less, 4)).getFirst().passes()).isFalse();
+    }
+
+    @Test
+    void nothing_goes_behind_words_of_annotations() {
+        PageText.Ground box = new PageText.Ground.Flat(new Cmyk(0, 0, 0, 90));
+        Composer words = annotated(new PageText.Ground.Bare(), box, BLACK);
+        assertThat(remedies(words, set(), Remedy.Kind.SHADING)).isEmpty();
+    }
+
+    private static Backing backing(int page, double opacity) {
+        return new Backing(
+                page,
+                new Box(Length.mm(8), Length.mm(12), Length.mm(20), Length.mm(8)),
+                Length.mm(1),
+                Tinted.full(Sample.NIGHT.id()),
+                opacity);
+    }
+
+    @Test
+    void what_lies_behind_words_is_changed_taken_back_and_follows_its_swatch() {
+        Publication set = set();
+        Publication one = after(set, new AssetEdit.BackWords(FILE, backing(1, 100)));
+        Publication weaker = after(one, new AssetEdit.BackWords(FILE, backing(1, 40)));
+        assertThat(weaker.asset(FILE).backings()).containsExactly(backing(1, 40));
+        assertThat(after(weaker, new AssetEdit.TakeBackBacking(FILE, backing(1, 40))))
+                .isEqualTo(set);
+        assertThatThrownBy(
+                        () -> after(weaker, new AssetEdit.TakeBackBacking(FILE, backing(1, 100))))
+                .isInstanceOf(Refused.class)
+                .hasMessageStartingWith("There is no such colour behind words");
+        Publication replaced =
+                after(
+                        weaker,
+                        new SwatchEdit.RemoveSwatch(
+                                Sample.NIGHT.id(), Optional.of(Sample.SIGNAL.id())));
+        assertThat(replaced.asset(FILE).backings().getFirst().color().swatch())
+                .isEqualTo(Sample.SIGNAL.id());
+    }
+
+    @Test
+    void what_cannot_lie_behind_words_is_refused() {
+        assertThatThrownBy(() -> after(set(), new AssetEdit.BackWords(FILE, backing(2, 100))))
+                .isInstanceOf(Refused.class)
+                .hasMessage("“Log” has no page 2; its last one is page 1.");
+        assertThatThrownBy(() -> backing(0, 100)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> backing(1, 0)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> backing(1, 101)).isInstanceOf(Refused.class);
+        Asset map =
+                new Asset(
+                        Sample.id("map"),
+                        "Map",
+                        "any",
+                        new Asset.Pixels(
+                                Asset.Format.PNG,
+                                10,
+                                10,
+                                72,
+                                Asset.Colors.RGB,
+                                Optional.empty(),
+                                false));
+        assertThatThrownBy(() -> map.withBackings(List.of(backing(1, 100))))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("is not one");
+    }
+
+    @Test
+    void pages_of_the_file_that_it_is_not_on_are_not_made_again() {
+        Asset.Document two =
+                new Asset.Document(
+                        List.of(
+                                new Asset.Leaf(200, 100, false, List.of()),
+                                new Asset.Leaf(200, 100, false, List.of())));
+        Publication set =
+                after(
+                        Sample.publication(),
+                        new AssetEdit.AddAsset(new Asset(FILE, "Log", "any", two)),
+                        new PageEdit.AddImported(
+                                FILE,
+                                1,
+                                List.of(PAGE, Sample.id("second")),
+                                Optional.of(Sample.page(4)),
+                                Optional.empty()));
+        Composer composer = composer(new PageText.Ground.Bare(), BLACK);
+        Publication backed = after(set, new AssetEdit.BackWords(FILE, backing(2, 100)));
+        assertThat(composer.key(backed, 4)).isSameAs(composer.key(set, 4));
+        assertThat(composer.key(backed, 5)).isNotSameAs(composer.key(set, 5));
     }
 
     @Test
@@ -565,7 +729,7 @@ class FileTextTest {
         Asset.Pixels pixels =
                 new Asset.Pixels(
                         Asset.Format.PNG, 1, 1, 72, Asset.Colors.RGB, Optional.empty(), false);
-        assertThatThrownBy(() -> new Asset(FILE, "Map", "any", pixels, List.of(one)))
+        assertThatThrownBy(() -> new Asset(FILE, "Map", "any", pixels, List.of(one), List.of()))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("PDF");
         Tinted gone = Tinted.full(Sample.id("nobody"));

@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Duration;
 import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -32,6 +36,7 @@ import yewberry.core.edit.Edit;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.FrameEdit;
 import yewberry.core.edit.PageEdit;
+import yewberry.core.edit.ParentEdit;
 import yewberry.core.findings.Checked;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Findings;
@@ -96,8 +101,12 @@ class ImportedPagesTest {
     }
 
     private static Asset.Document pages(double width, double height) {
+        return pages(width, height, 2);
+    }
+
+    private static Asset.Document pages(double width, double height, int count) {
         Asset.Leaf leaf = new Asset.Leaf(width, height, false, List.of());
-        return new Asset.Document(List.of(leaf, leaf));
+        return new Asset.Document(Collections.nCopies(count, leaf));
     }
 
     private static Publication after(Publication in, Edit... edits) {
@@ -393,6 +402,85 @@ class ImportedPagesTest {
                                 after(set, new FrameEdit.LockFrame(new UUID(7, 4), true)),
                                 COATED))
                 .as("locked")
+                .isEmpty();
+    }
+
+    /** Pages that have a line each, 12 pt further down from one to the next. */
+    private static final class Lined implements Documents {
+        @Override
+        public Asset.Document read(KnownFile file) {
+            return pages(200, 100, 4);
+        }
+
+        @Override
+        public PlaneImage draw(KnownFile file, FilePage page, int width, int height) {
+            byte[] alpha = new byte[width * height];
+            int row = height * (30 + 12 * page.number()) / 100;
+            Arrays.fill(alpha, row * width, (row + 1) * width, (byte) 255);
+            return new PlaneImage(width, height, 4, new byte[4 * alpha.length], Optional.of(alpha));
+        }
+
+        @Override
+        public PageText text(KnownFile file, FilePage page) {
+            return PageText.NONE;
+        }
+    }
+
+    /** A number that a parent has on four pages. */
+    private static Publication onParent(double y) {
+        UUID parent = new UUID(8, 1);
+        List<UUID> ids = IntStream.range(0, 4).mapToObj(i -> new UUID(8, 10 + i)).toList();
+        Publication set =
+                after(
+                        Sample.publication(),
+                        new AssetEdit.AddAsset(new Asset(FILE, "Log", "any", pages(200, 100, 4))),
+                        new PageEdit.AddImported(FILE, 1, ids, Optional.empty(), Optional.empty()),
+                        new ParentEdit.AddParent(parent, "Numbers", Optional.empty()),
+                        new PageEdit.AssignParent(ids, Optional.of(parent)),
+                        new FrameEdit.AddFrame(
+                                new Owner.OnParent(parent),
+                                new UUID(7, 4),
+                                Sides.BOTH,
+                                new Box(Length.pt(100), Length.pt(y), Length.pt(60), Length.pt(30)),
+                                new UUID(7, 5),
+                                new UUID(7, 6),
+                                Sample.BODY.id()));
+        return set.withStories(
+                set.stories()
+                        .mapped(story ->
+                                story.id().equals(new UUID(7, 5))
+                                        ? story.withParagraphs(
+                                                List.of(
+                                                        Sample.paragraph(
+                                                                "number", Sample.BODY, "07")))
+                                        : story));
+    }
+
+    private static List<OnPageContent> onContent(Publication in, Composer composer) {
+        return IntStream.range(0, 4)
+                .mapToObj(i -> OnPageContent.in(composer.compose(in, i)))
+                .flatMap(List::stream)
+                .map(OnPageContent.class::cast)
+                .toList();
+    }
+
+    /** Lines at 42, 54, 66 and 78 pt: what is free of the first is on the next ones. */
+    @Test
+    void a_number_on_a_parent_moves_to_where_nothing_is_on_any_page() {
+        Composer composer = new Composer(COATED, new Pictures(sha256 -> new byte[0], new Lined()));
+        Publication set = onParent(60);
+        List<OnPageContent> found = onContent(set, composer);
+        assertThat(found).isNotEmpty();
+        Offer onThisPage = Offer.of(found.getFirst(), set, COATED).getFirst();
+        assertThat(onContent(after(set, onThisPage.edit()), composer))
+                .as("free on the page looked at only")
+                .isNotEmpty();
+        Offer onAll =
+                found.getFirst().freeOnAll(set, composer, Duration.ofSeconds(60)).orElseThrow();
+        assertThat(onAll.label()).endsWith(", where nothing is on any page of “Numbers”");
+        assertThat(onContent(after(set, onAll.edit()), composer)).isEmpty();
+        assertThat(found.getFirst().freeOnAll(set, composer, Duration.ZERO))
+                .as("nothing is said of pages that nobody looked at")
                 .isEmpty();
     }
 

@@ -117,6 +117,7 @@ final class OwnDrawing implements Closeable {
                                     toPixels,
                                     width,
                                     height)
+                            .backed(picture.pixels().backed())
                             .paint();
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);

@@ -128,7 +128,8 @@ public final class DeviceColors {
                 : change.get().to().map(this::inked);
     }
 
-    private Inked inked(Color color) {
+    /** Ink or light on its planes. */
+    Inked inked(Color color) {
         return switch (color) {
             case Cmyk ink -> process(share(ink), true);
             case Rgb rgb ->

@@ -13,6 +13,7 @@ import java.util.ArrayDeque;
 import java.util.Collection;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -42,6 +43,7 @@ import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
 import yewberry.core.Cancellation;
+import yewberry.core.asset.Backed;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.asset.PlaneSampler;
 import yewberry.core.color.BlendMode;
@@ -130,6 +132,18 @@ public final class PagePlates extends PathEngine {
     }
 
     /**
+     * The same with colours behind words of the page.
+     *
+     * @throws IOException if the page cannot be read
+     */
+    public PagePlates backed(List<Backed> backed) throws IOException {
+        if (!backed.isEmpty()) {
+            follow(ContentPlaces.of(page, backed));
+        }
+        return this;
+    }
+
+    /**
      * What the page paints, without its annotations.
      *
      * @throws IOException if it cannot be read
@@ -175,7 +189,7 @@ public final class PagePlates extends PathEngine {
         leftOut = Optional.of(Set.copyOf(lines));
         COSDictionary bare = new COSDictionary(page.getCOSObject());
         bare.removeItem(COSName.CONTENTS);
-        processPage(new PDPage(bare));
+        aside(() -> processPage(new PDPage(bare)));
         annotations(renewed);
         return surfaces.peek().raster();
     }
@@ -186,7 +200,7 @@ public final class PagePlates extends PathEngine {
         for (PDAnnotation each : Annotations.of(page, layers, renewed).drawn()) {
             layers.endAll();
             try {
-                showAnnotation(each);
+                aside(() -> showAnnotation(each));
             } catch (IOException broken) {
                 // what of it was painted stays; it is told as not judged
             }
@@ -274,12 +288,14 @@ public final class PagePlates extends PathEngine {
         }
         DeviceColors.Inked inked = shown.get();
         boolean[] printed = inked.printed(over, getGraphicsState().getOverprintMode());
-        Ink flat =
-                (x, y, planes) -> {
-                    System.arraycopy(inked.planes(), 0, planes, 0, planes.length);
-                    return 1;
-                };
-        return Optional.of(new Colored(shape, flat, printed));
+        return Optional.of(new Colored(shape, flat(inked), printed));
+    }
+
+    private static Ink flat(DeviceColors.Inked inked) {
+        return (x, y, planes) -> {
+            System.arraycopy(inked.planes(), 0, planes, 0, planes.length);
+            return 1;
+        };
     }
 
     private void cover(Colored colored, double alpha) throws IOException {
@@ -391,7 +407,7 @@ public final class PagePlates extends PathEngine {
         surfaces.push(masking);
         Area outerText = textClip;
         byte[] clipped = clip();
-        processSoftMask(mask.getGroup());
+        aside(() -> processSoftMask(mask.getGroup()));
         textClip = outerText;
         surfaces.pop();
         PDFunction transfer = mask.getTransferFunction();
@@ -529,8 +545,18 @@ public final class PagePlates extends PathEngine {
     // text
 
     @Override
-    public void beginText() {
+    public void beginText() throws IOException {
+        super.beginText();
         textClip = null;
+    }
+
+    @Override
+    protected void back(Shape shape, Backed what) throws IOException {
+        Cancellation.check();
+        if (!layers.isOff()) {
+            DeviceColors.Inked inked = surfaces.peek().colors().inked(what.color());
+            cover(new Colored(shape, flat(inked), null), what.opacity());
+        }
     }
 
     @Override

@@ -44,6 +44,7 @@ import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
 import yewberry.core.Cancellation;
 import yewberry.core.Refused;
+import yewberry.core.asset.Backed;
 import yewberry.core.asset.PageText;
 import yewberry.core.color.BlendMode;
 import yewberry.core.color.Cmyk;
@@ -127,9 +128,11 @@ public final class PageWords extends PathEngine {
     public record Read(PageText text, List<Rectangle2D> lines) {}
 
     /**
+     * @param backed what lies behind words of the page, those that came first below
      * @throws IOException if the page cannot be read
      */
-    public static Read of(PDDocument document, PDPage page, DeviceColors colors)
+    public static Read of(
+            PDDocument document, PDPage page, DeviceColors colors, List<Backed> backed)
             throws IOException {
         PDDocumentCatalog catalog = document.getDocumentCatalog();
         SeenPage seen = SeenPage.of(page);
@@ -140,6 +143,9 @@ public final class PageWords extends PathEngine {
                         TaggedParagraphs.of(catalog, page),
                         colors,
                         new Rectangle2D.Double(0, 0, seen.width(), seen.height()));
+        if (!backed.isEmpty()) {
+            words.follow(ContentPlaces.of(page, backed));
+        }
         words.processPage(page);
         words.annotations(
                 Annotations.of(page, words.layers, Annotations.renewed(catalog.getCOSObject())));
@@ -163,7 +169,7 @@ public final class PageWords extends PathEngine {
             annotations.add(place(where.createIntersection(seen)));
             layers.endAll();
             try {
-                showAnnotation(each);
+                aside(() -> showAnnotation(each));
             } catch (IOException broken) {
                 count(PageText.Why.ANNOTATION, where);
             }
@@ -510,6 +516,11 @@ public final class PageWords extends PathEngine {
     }
 
     // text
+
+    @Override
+    protected void back(Shape shape, Backed what) throws IOException {
+        other(shape, shape, Optional.of(what.color()), what.opacity(), false);
+    }
 
     @Override
     protected void showFontGlyph(Matrix matrix, PDFont font, int code, Vector displacement)

@@ -3,17 +3,24 @@ package yewberry.pdf.read;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.GeneralPath;
+import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
+import org.apache.pdfbox.contentstream.operator.Operator;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.pdmodel.graphics.form.PDTransparencyGroup;
+import org.apache.pdfbox.pdmodel.graphics.state.PDGraphicsState;
 import org.apache.pdfbox.util.Matrix;
+import yewberry.core.asset.Backed;
 import yewberry.core.color.BlendMode;
 
 /**
@@ -26,14 +33,125 @@ public abstract class PathEngine extends PDFGraphicsStreamEngine {
 
     private final GeneralPath path = new GeneralPath();
     private final AffineTransform toSeen;
+    private final AffineTransform toPage;
     private int clipRule = -1;
 
     /** Where the text that is shown began, on the page as it is seen. */
     private Point2D begun = new Point2D.Double();
 
+    /** Where the operators of the stream that is being followed paint. */
+    private ContentPlaces.Places places = ContentPlaces.Places.ANYWHERE;
+
+    /** Whether an operator is being followed, which may stand for others. */
+    private boolean within;
+
+    private int number;
+
     protected PathEngine(PDPage page) {
         super(page);
         this.toSeen = SeenPage.toSeen(page);
+        this.toPage = inverse(toSeen);
+    }
+
+    /** Takes along where the page's operators paint. */
+    protected final void follow(ContentPlaces.Places of) {
+        places = of;
+    }
+
+    /** Where the operators of the stream that is being followed paint. */
+    protected final ContentPlaces.Places places() {
+        return places;
+    }
+
+    /** The number of the operator that is being followed in its stream, from 1. */
+    protected final int number() {
+        return number;
+    }
+
+    @Override
+    protected final void processOperator(Operator operator, List<COSBase> operands)
+            throws IOException {
+        if (within) {
+            super.processOperator(operator, operands); // a part of another one, such as of '
+            return;
+        }
+        number++;
+        within = true;
+        try {
+            super.processOperator(operator, operands);
+        } finally {
+            within = false;
+        }
+    }
+
+    /** Something that paints. */
+    protected interface Painting {
+        void go() throws IOException;
+    }
+
+    /** Follows the content of a form by itself. */
+    private void form(Painting content) throws IOException {
+        ContentPlaces.Places outer = places;
+        int at = number;
+        places = within(outer, at);
+        number = 0;
+        within = false;
+        try {
+            content.go();
+        } finally {
+            places = outer;
+            number = at;
+            within = true;
+        }
+    }
+
+    /** Where the operators of a form paint that an operator draws. */
+    protected ContentPlaces.Places within(ContentPlaces.Places outer, int operator) {
+        return outer.form(operator);
+    }
+
+    /** Follows what is no content of the page, such as that of a soft mask or an annotation. */
+    protected final void aside(Painting other) throws IOException {
+        ContentPlaces.Places outer = places;
+        places = ContentPlaces.Places.ANYWHERE;
+        try {
+            other.go();
+        } finally {
+            places = outer;
+        }
+    }
+
+    @Override
+    public void showForm(PDFormXObject form) throws IOException {
+        form(() -> super.showForm(form));
+    }
+
+    @Override
+    public void showTransparencyGroup(PDTransparencyGroup form) throws IOException {
+        form(() -> super.showTransparencyGroup(form));
+    }
+
+    /** What lies behind the text is painted first, as it is, whatever is set for the text. */
+    @Override
+    public void beginText() throws IOException {
+        for (ContentPlaces.Behind each : places.behind(number)) {
+            saveGraphicsState();
+            PDGraphicsState state = getGraphicsState();
+            state.setSoftMask(null);
+            state.setBlendMode(org.apache.pdfbox.pdmodel.graphics.blend.BlendMode.NORMAL);
+            state.setAlphaSource(false);
+            back(toPage.createTransformedShape(each.what().shape()), each.what());
+            restoreGraphicsState();
+        }
+    }
+
+    /**
+     * Takes what lies behind text.
+     *
+     * @param shape in the page's space
+     */
+    protected void back(Shape shape, Backed what) throws IOException {
+        // for those who paint it
     }
 
     /** Where the text that is shown began, in points from the top left of the page as seen. */
@@ -101,6 +219,14 @@ public abstract class PathEngine extends PDFGraphicsStreamEngine {
                             new Point2D.Double(at.getTranslateX(), at.getTranslateY()), null);
         }
         return outer;
+    }
+
+    private static AffineTransform inverse(AffineTransform of) {
+        try {
+            return of.createInverse();
+        } catch (NoninvertibleTransformException flat) {
+            return new AffineTransform(); // nothing is seen of such a page
+        }
     }
 
     /** Takes a path that is filled, in the page's space, with its winding rule set. */

@@ -68,7 +68,7 @@ class FileColorApi {
                 IntStream.range(0, pages)
                         .mapToObj(i -> Math.floorMod(first - 1 + i, pages) + 1)
                         .toList();
-        Map<Integer, PageText> read = read(file, order, List.of(), press);
+        Map<Integer, PageText> read = read(file, order, Pictures.Changes.NONE, press);
         return FileColors.of(read, pages, near.map(Rgb::hex), press);
     }
 
@@ -90,7 +90,12 @@ class FileColorApi {
         Optional<Color> to =
                 recolor.to().map(each -> Palette.tint(palette.color(each.swatch()), each.tint()));
         Map<Integer, PageText> read =
-                read(file, order, List.of(new Pictures.Recolored(recolor, to)), press);
+                read(
+                        file,
+                        order,
+                        new Pictures.Changes(
+                                List.of(new Pictures.Recolored(recolor, to)), List.of()),
+                        press);
         return FileMatches.of(read, order.size());
     }
 
@@ -104,10 +109,7 @@ class FileColorApi {
 
     /** Some pages by their numbers, as far as they can be read in time. */
     private Map<Integer, PageText> read(
-            Asset file,
-            List<Integer> order,
-            List<Pictures.Recolored> recolored,
-            PressCondition press) {
+            Asset file, List<Integer> order, Pictures.Changes changes, PressCondition press) {
         long until = System.nanoTime() + READING.toNanos();
         Map<Integer, PageText> read = new TreeMap<>();
         for (int number : order) {
@@ -117,7 +119,7 @@ class FileColorApi {
             }
             read.put(
                     number,
-                    files.pictures().of(file, number, recolored, press, Medium.SCREEN).text());
+                    files.pictures().of(file, number, changes, press, Medium.SCREEN).text());
         }
         return read;
     }

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -25,10 +26,12 @@ import yewberry.core.Refused;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
+import yewberry.core.compose.Composer;
 import yewberry.core.findings.Checked;
 import yewberry.core.findings.Hiding;
 import yewberry.core.findings.Identity;
 import yewberry.core.findings.Offer;
+import yewberry.core.findings.OnPageContent;
 import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.FailingMarks;
 import yewberry.core.picture.SceneStamp;
@@ -76,6 +79,9 @@ class PageApi {
 
     /** A request checks pages for so long, then it answers with what it has. */
     private static final Duration CHECKING = Duration.ofMillis(1500);
+
+    /** So long pages are looked at for a place that is free on all of them. */
+    private static final Duration LOOKING = Duration.ofMillis(1500);
 
     /** So many findings are listed; nobody reads more, and a browser could not hold them all. */
     private static final int MOST = 10_000;
@@ -344,14 +350,26 @@ class PageApi {
     Map<UUID, List<Offer>> offers(@PathVariable UUID id, @PathVariable UUID page) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
-        PageScene scene =
-                open.composer(publication).compose(publication, indexOf(publication, page));
+        Composer composer = open.composer(publication);
+        PageScene scene = composer.compose(publication, indexOf(publication, page));
         PressCondition press = open.press(publication);
         return open.findings(scene, publication, Optional.empty()).stream()
                 .collect(
                         Collectors.toMap(
                                 finding -> Identity.of(finding).key(),
-                                finding -> Offer.of(finding, publication, press),
+                                finding ->
+                                        Stream.concat(
+                                                        finding instanceof OnPageContent on
+                                                                ? on
+                                                                        .freeOnAll(
+                                                                                publication,
+                                                                                composer,
+                                                                                LOOKING)
+                                                                        .stream()
+                                                                : Stream.of(),
+                                                        Offer.of(finding, publication, press)
+                                                                .stream())
+                                                .toList(),
                                 (one, _) -> one));
     }
 

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import yewberry.core.asset.Backed;
 import yewberry.core.asset.FilePage;
 import yewberry.core.asset.PageText;
 import yewberry.core.asset.Recoloring;
@@ -64,6 +65,18 @@ final class PageStream {
                         to.writeDouble(area.getHeight());
                     }
                 });
+        list(
+                out,
+                page.backed(),
+                (to, each) -> {
+                    to.writeDouble(each.x());
+                    to.writeDouble(each.y());
+                    to.writeDouble(each.width());
+                    to.writeDouble(each.height());
+                    to.writeDouble(each.radius());
+                    color(to, each.color());
+                    to.writeDouble(each.opacity());
+                });
         PressCondition condition = page.condition();
         out.writeUTF(condition.id());
         out.writeUTF(condition.name());
@@ -83,6 +96,17 @@ final class PageStream {
                 FilePage.Part.valueOf(in.readUTF()),
                 Medium.valueOf(in.readUTF()),
                 list(in, PageStream::recoloring),
+                list(
+                        in,
+                        from ->
+                                new Backed(
+                                        from.readDouble(),
+                                        from.readDouble(),
+                                        from.readDouble(),
+                                        from.readDouble(),
+                                        from.readDouble(),
+                                        color(from),
+                                        from.readDouble())),
                 condition.read(in));
     }
 

@@ -81,11 +81,7 @@ public class AddedMarks {
                 } else if (seals.signed()) {
                     signed.add(asset.name());
                 }
-                AddedLayers.claims(
-                                file,
-                                medium,
-                                seeThrough || hasSeeThroughPictures(asset),
-                                switched > 0)
+                AddedLayers.claims(file, medium, seeThrough || hasSeeThrough(asset), switched > 0)
                         .forEach(claim ->
                                 claims.add(
                                         new FilesView.Claim(
@@ -110,11 +106,15 @@ public class AddedMarks {
                 switched);
     }
 
-    /** Whether pixels of its pictures are made see-through, which needs a soft mask. */
-    private static boolean hasSeeThroughPictures(Asset file) {
+    /**
+     * Whether something of its content is made see-through: pixels of its pictures, which need a
+     * soft mask, or a colour behind words.
+     */
+    private static boolean hasSeeThrough(Asset file) {
         return file.recolored().stream()
-                .anyMatch(
-                        each -> each.to().isEmpty() && each.what().contains(Recolor.What.PICTURES));
+                        .anyMatch(each ->
+                                each.to().isEmpty() && each.what().contains(Recolor.What.PICTURES))
+                || file.backings().stream().anyMatch(each -> each.opacity() < 100);
     }
 
     private static Stream<Background.GoesTo> goTo(Layer layer) {

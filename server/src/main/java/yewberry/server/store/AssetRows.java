@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import yewberry.core.publication.Asset;
+import yewberry.core.publication.Backing;
 import yewberry.core.publication.Holder;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recolor;
@@ -36,10 +37,20 @@ final class AssetRows extends Rows<Asset, AssetRecord> {
                         ? null
                         : columns.write(
                                 asset.recolored().toArray(Recolor[]::new), Recolor[].class));
+        row.setBackings(
+                asset.backings().isEmpty()
+                        ? null
+                        : columns.write(asset.backings().toArray(Backing[]::new), Backing[].class));
     }
 
     List<Asset> read(DSLContext db, UUID in) {
-        return db.select(ASSET.ID, ASSET.NAME, ASSET.SHA256, ASSET_FILE.CONTENT, ASSET.RECOLORED)
+        return db.select(
+                        ASSET.ID,
+                        ASSET.NAME,
+                        ASSET.SHA256,
+                        ASSET_FILE.CONTENT,
+                        ASSET.RECOLORED,
+                        ASSET.BACKINGS)
                 .from(ASSET)
                 .join(ASSET_FILE)
                 .on(ASSET_FILE.SHA256.eq(ASSET.SHA256))
@@ -53,6 +64,10 @@ final class AssetRows extends Rows<Asset, AssetRecord> {
                                 columns.read(row.value4(), Asset.Content.class),
                                 Optional.ofNullable(row.value5())
                                         .map(json -> columns.read(json, Recolor[].class))
+                                        .map(List::of)
+                                        .orElse(List.of()),
+                                Optional.ofNullable(row.value6())
+                                        .map(json -> columns.read(json, Backing[].class))
                                         .map(List::of)
                                         .orElse(List.of())));
     }

@@ -34,6 +34,7 @@ import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
+import yewberry.core.publication.Backing;
 import yewberry.core.publication.Basis;
 import yewberry.core.publication.Border;
 import yewberry.core.publication.Box;
@@ -174,6 +175,10 @@ final class EditMaker {
                             new AssetEdit.RecolorAsset(
                                     maker.id(maker.on.assets().stream()), maker.recolor()),
                     EditMaker::takeBack,
+                    maker ->
+                            new AssetEdit.BackWords(
+                                    maker.id(maker.on.assets().stream()), maker.backing()),
+                    EditMaker::takeBackBacking,
                     maker -> new AssetEdit.RenameAsset(maker.anyAsset(), maker.name()),
                     maker -> new AssetEdit.ReplaceAsset(maker.anyAsset(), maker.file(), PIXELS),
                     maker ->
@@ -662,6 +667,20 @@ final class EditMaker {
                 .findFirst()
                 .map(asset -> new AssetEdit.TakeBackColor(asset.id(), any(asset.recolored())))
                 .orElseGet(() -> new AssetEdit.TakeBackColor(id(on.assets().stream()), recolor()));
+    }
+
+    private Backing backing() {
+        return new Backing(1, box(), Length.mm(upTo(5)), Tinted.full(swatch()), 1 + upTo(100));
+    }
+
+    /** One that is there, or none. */
+    private Edit takeBackBacking() {
+        return on.assets().stream()
+                .filter(asset -> !asset.backings().isEmpty())
+                .findFirst()
+                .map(asset -> new AssetEdit.TakeBackBacking(asset.id(), any(asset.backings())))
+                .orElseGet(
+                        () -> new AssetEdit.TakeBackBacking(id(on.assets().stream()), backing()));
     }
 
     private Asset asset() {

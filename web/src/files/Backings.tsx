@@ -1,0 +1,133 @@
+import styled from "styled-components";
+import { useSteps } from "../api/steps";
+import type { Asset, Publication, Schemas } from "../api/types";
+import { theme } from "../theme";
+import { Button } from "../ui/Button";
+import { Chip } from "../ui/Chip";
+import { Choice } from "../ui/Choice";
+import { swatchOptions } from "../ui/colors";
+import { Fold, Name } from "../ui/Fold";
+import { LengthField } from "../ui/LengthField";
+import { NumberField } from "../ui/NumberField";
+import { Sides } from "./Sides";
+
+type Backing = Schemas["Backing"];
+
+const Fields = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: ${theme.space.one};
+  padding: 0 ${theme.space.one} ${theme.space.one};
+`;
+
+const Row = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr);
+  gap: ${theme.space.one};
+`;
+
+/** One that can be corrected: the file's words are found by rule, and that may be wrong. */
+function BackingRow({
+  publication,
+  asset,
+  backing,
+}: {
+  publication: Publication;
+  asset: Asset;
+  backing: Backing;
+}) {
+  const steps = useSteps(publication);
+  const { unit, trim } = publication.setup;
+  const swatch = publication.swatches.find(({ id }) => id === backing.color.swatch);
+  const name = swatch?.name ?? "";
+  const put = (changed: Partial<Backing>) => {
+    const next = { ...backing, ...changed };
+    steps.make(
+      {
+        type: "several",
+        edits: [
+          { type: "takeBackBacking", asset: asset.id, backing },
+          { type: "backWords", asset: asset.id, backing: next },
+        ],
+      },
+      `Behind words of page ${backing.page} of “${asset.name}” changed`,
+    );
+  };
+  const side = (key: keyof Backing["area"], of: string) => ({
+    unit,
+    value: backing.area[key],
+    of,
+    onCommit: (length: string) => put({ area: { ...backing.area, [key]: length } }),
+  });
+  return (
+    <Fold
+      head={
+        <>
+          <Chip $color={swatch?.screen ?? "transparent"} />
+          <Name>{`“${name}” at ${backing.opacity} %, page ${backing.page}`}</Name>
+        </>
+      }
+    >
+      <Fields>
+        <Row>
+          <Choice
+            label="Colour"
+            value={backing.color.swatch}
+            options={swatchOptions(publication)}
+            onChange={(id) => put({ color: { ...backing.color, swatch: id } })}
+          />
+          <NumberField
+            label="Opacity (%)"
+            value={backing.opacity}
+            onCommit={(opacity) => put({ opacity })}
+          />
+          <LengthField
+            label="Radius"
+            unit={unit}
+            value={backing.radius}
+            onCommit={(radius) => put({ radius })}
+          />
+        </Row>
+        <Sides>
+          <LengthField label="From the left" {...side("x", trim.width)} />
+          <LengthField label="From the top" {...side("y", trim.height)} />
+          <LengthField label="Width" {...side("width", trim.width)} />
+          <LengthField label="Height" {...side("height", trim.height)} />
+        </Sides>
+        <div>
+          <Button
+            aria-label={`Take back “${name}” on page ${backing.page}`}
+            onPress={() =>
+              steps.make(
+                { type: "takeBackBacking", asset: asset.id, backing },
+                `Nothing lies behind those words of page ${backing.page} of “${asset.name}” now`,
+              )
+            }
+          >
+            Take back
+          </Button>
+        </div>
+      </Fields>
+    </Fold>
+  );
+}
+
+/** What lies behind words of a file, over all else that its pages have there. */
+export function Backings({ publication, asset }: { publication: Publication; asset: Asset }) {
+  const { backings } = asset;
+  return (
+    backings.length > 0 && (
+      <section aria-label="Behind words">
+        <h3>Behind words</h3>
+        {backings.map((backing) => (
+          <BackingRow
+            key={`${backing.page} ${JSON.stringify(backing.area)}`}
+            publication={publication}
+            asset={asset}
+            backing={backing}
+          />
+        ))}
+      </section>
+    )
+  );
+}
