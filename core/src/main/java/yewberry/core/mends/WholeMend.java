@@ -2,6 +2,7 @@ package yewberry.core.mends;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -101,32 +102,19 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
         WholeMend found() {
             Map<UUID, Left> failing = new LinkedHashMap<>();
             Map<UUID, RunContrast> contrasts = new HashMap<>();
-            Map<String, UUID> causes = new LinkedHashMap<>();
+            Map<String, List<UUID>> causes = new LinkedHashMap<>();
             for (PageScene scene : composer.composeAll(publication)) {
                 for (RunContrast each : legibility.judgeEach(scene)) {
                     if (!each.passes() && !excepted.contains(each.run().run())) {
                         failing.merge(each.run().run(), left(scene, each), Search::worse);
-                        causes.putIfAbsent(cause(each), each.run().run());
-                        contrasts.putIfAbsent(each.run().run(), each);
+                        if (contrasts.putIfAbsent(each.run().run(), each) == null) {
+                            causes.computeIfAbsent(cause(each), _ -> new ArrayList<>())
+                                    .add(each.run().run());
+                        }
                     }
                 }
             }
-            List<Change> candidates = new ArrayList<>();
-            long until = System.nanoTime() + LOOKING.toNanos();
-            int looked = 0;
-            for (UUID run : causes.values()) {
-                progress.at(looked++, causes.size());
-                if (System.nanoTime() > until) {
-                    more.set(true);
-                    break;
-                }
-                RunContrast contrast = contrasts.get(run);
-                candidates.addAll(
-                        contrast.run().isInFile()
-                                ? inFile(contrast, failing.get(run).page(), failing.keySet())
-                                : candidates(contrast, failing.keySet()));
-            }
-            progress.at(causes.size(), causes.size());
+            List<Change> candidates = candidates(causes.values(), contrasts, failing);
             Set<UUID> mendable =
                     candidates.stream()
                             .flatMap(each -> each.runs().stream())
@@ -143,6 +131,54 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
                     chosen,
                     failing.values().stream().filter(each -> !mended.contains(each.run())).toList(),
                     more.get());
+        }
+
+        /**
+         * Of each cause what mends the first run, and then what mends those that this leaves, such
+         * as where something is put behind some words only.
+         */
+        private List<Change> candidates(
+                Collection<List<UUID>> causes,
+                Map<UUID, RunContrast> contrasts,
+                Map<UUID, Left> failing) {
+            List<Change> candidates = new ArrayList<>();
+            Set<UUID> mended = new HashSet<>();
+            List<UUID> rest = new ArrayList<>();
+            long until = System.nanoTime() + LOOKING.toNanos();
+            int looked = 0;
+            for (List<UUID> runs : causes) {
+                progress.at(looked++, causes.size());
+                if (System.nanoTime() > until) {
+                    more.set(true);
+                    break;
+                }
+                List<Change> found = candidates(contrasts.get(runs.getFirst()), failing);
+                candidates.addAll(found);
+                found.forEach(each -> mended.addAll(each.runs()));
+                if (!found.isEmpty()) {
+                    rest.addAll(runs.subList(1, runs.size()));
+                }
+            }
+            progress.at(causes.size(), causes.size());
+            for (UUID run : rest) {
+                if (mended.contains(run)) {
+                    continue;
+                }
+                if (System.nanoTime() > until) {
+                    more.set(true);
+                    break;
+                }
+                List<Change> found = candidates(contrasts.get(run), failing);
+                candidates.addAll(found);
+                found.forEach(each -> mended.addAll(each.runs()));
+            }
+            return candidates;
+        }
+
+        private List<Change> candidates(RunContrast contrast, Map<UUID, Left> failing) {
+            return contrast.run().isInFile()
+                    ? inFile(contrast, failing.get(contrast.run().run()).page(), failing.keySet())
+                    : candidates(contrast, failing.keySet());
         }
 
         private static Left left(PageScene scene, RunContrast contrast) {
@@ -207,14 +243,20 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
         private List<Change> inFile(RunContrast contrast, UUID page, Set<UUID> failing) {
             Cancellation.check();
             List<Change> colors = colorsInFile(contrast, page, failing);
-            return colors.isEmpty()
-                    ? remedies(
-                            contrast.run().run(),
-                            Set.of(Remedy.Kind.SHADING),
-                            shortened(contrast.run().text()),
-                            contrast.worst().foreground(),
-                            failing)
-                    : colors;
+            if (!colors.isEmpty()) {
+                return colors;
+            }
+            List<Change> veils = behind(contrast, Remedy.Kind.VEIL, failing);
+            return veils.isEmpty() ? behind(contrast, Remedy.Kind.SHADING, failing) : veils;
+        }
+
+        private List<Change> behind(RunContrast contrast, Remedy.Kind kind, Set<UUID> failing) {
+            return remedies(
+                    contrast.run().run(),
+                    Set.of(kind),
+                    shortened(contrast.run().text()),
+                    contrast.worst().foreground(),
+                    failing);
         }
 
         private List<Change> colorsInFile(RunContrast contrast, UUID page, Set<UUID> failing) {

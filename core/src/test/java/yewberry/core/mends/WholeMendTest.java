@@ -18,6 +18,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -33,11 +34,13 @@ import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
+import yewberry.core.publication.Fill;
 import yewberry.core.publication.Frame;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Swatch;
+import yewberry.core.publication.Tinted;
 
 /** One set of changes for all that fails. */
 class WholeMendTest {
@@ -114,6 +117,38 @@ class WholeMendTest {
         WholeMend mend = of(hard);
         Set<UUID> left = mend.left().stream().map(WholeMend.Left::run).collect(Collectors.toSet());
         assertThat(failing(after(hard, mend.changes()))).isEqualTo(left);
+    }
+
+    /** Both have one cause, but what is put behind words is for some of them only. */
+    @Test
+    void what_a_veil_behind_other_words_leaves_gets_one_of_its_own() {
+        String words = "These words begin on the night and go on over white";
+        Fill stripes =
+                new Fill.Gradient(
+                        Fill.Gradient.Kind.LINEAR,
+                        90,
+                        false,
+                        IntStream.rangeClosed(0, 20)
+                                .mapToObj(i ->
+                                        new Fill.Gradient.Stop(
+                                                5 * i,
+                                                Tinted.full((i % 2 == 0 ? NIGHT : WHITE).id()),
+                                                100))
+                                .toList());
+        Publication hard =
+                Sample.withPage(
+                        new Layer(
+                                List.of(wholePage("g", NIGHT).withFill(stripes)),
+                                List.of(
+                                        frame("f", 20, 10, 150, 30, BODY, words),
+                                        frame("h", 20, 80, 150, 30, BODY, words))));
+        assertThat(failing(hard)).hasSize(2);
+        WholeMend mend = of(hard);
+        assertThat(mend.left()).isEmpty();
+        assertThat(mend.changes())
+                .hasSize(2)
+                .anySatisfy(each -> assertThat(each.words()).startsWith("A veil of "));
+        assertThat(failing(after(hard, mend.changes()))).isEmpty();
     }
 
     /** Pages by seed: up to five grounds with text on them in up to four looks. */
