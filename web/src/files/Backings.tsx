@@ -41,15 +41,8 @@ function BackingRow({
   const swatch = publication.swatches.find(({ id }) => id === backing.color.swatch);
   const name = swatch?.name ?? "";
   const put = (changed: Partial<Backing>) => {
-    const next = { ...backing, ...changed };
     steps.make(
-      {
-        type: "several",
-        edits: [
-          { type: "takeBackBacking", asset: asset.id, backing },
-          { type: "backWords", asset: asset.id, backing: next },
-        ],
-      },
+      { type: "changeBacking", asset: asset.id, from: backing, to: { ...backing, ...changed } },
       `Behind words of page ${backing.page} of “${asset.name}” changed`,
     );
   };
@@ -119,9 +112,9 @@ export function Backings({ publication, asset }: { publication: Publication; ass
     backings.length > 0 && (
       <section aria-label="Behind words">
         <h3>Behind words</h3>
-        {backings.map((backing) => (
+        {backings.map((backing, place) => (
           <BackingRow
-            key={`${backing.page} ${JSON.stringify(backing.area)}`}
+            key={place} // what is changed stays in its place
             publication={publication}
             asset={asset}
             backing={backing}

@@ -29,6 +29,9 @@ public sealed interface AssetEdit extends Edit {
      */
     record BackWords(UUID asset, Backing backing) implements AssetEdit {}
 
+    /** Makes one of them another one, in its place among them. */
+    record ChangeBacking(UUID asset, Backing from, Backing to) implements AssetEdit {}
+
     /** Takes one of them back. */
     record TakeBackBacking(UUID asset, Backing backing) implements AssetEdit {}
 

@@ -27,6 +27,8 @@ final class AssetEdits {
                     change(on, id, asset -> takenBack(asset, recolor));
             case AssetEdit.BackWords(UUID id, Backing backing) ->
                     change(on, id, asset -> backed(asset, backing));
+            case AssetEdit.ChangeBacking(UUID id, Backing from, Backing to) ->
+                    change(on, id, asset -> changed(asset, from, to));
             case AssetEdit.TakeBackBacking(UUID id, Backing backing) ->
                     change(on, id, asset -> takenBack(asset, backing));
             case AssetEdit.RemoveAsset remove -> remove(on, remove);
@@ -51,12 +53,7 @@ final class AssetEdits {
     }
 
     private static Asset backed(Asset asset, Backing backing) {
-        if (asset.content() instanceof Asset.Document document
-                && backing.page() > document.pages().size()) {
-            throw new Refused(
-                    "“%s” has no page %d; its last one is page %d."
-                            .formatted(asset.name(), backing.page(), document.pages().size()));
-        }
+        check(asset, backing);
         return asset.withBackings(
                 Stream.concat(
                                 asset.backings().stream()
@@ -65,10 +62,33 @@ final class AssetEdits {
                         .toList());
     }
 
-    private static Asset takenBack(Asset asset, Backing backing) {
+    private static Asset changed(Asset asset, Backing from, Backing to) {
+        check(asset, to);
+        checkThere(asset, from);
+        return asset.withBackings(
+                asset.backings().stream()
+                        .filter(each -> each.equals(from) || !each.isForTheSameAs(to))
+                        .map(each -> each.equals(from) ? to : each)
+                        .toList());
+    }
+
+    private static void check(Asset asset, Backing backing) {
+        if (asset.content() instanceof Asset.Document document
+                && backing.page() > document.pages().size()) {
+            throw new Refused(
+                    "“%s” has no page %d; its last one is page %d."
+                            .formatted(asset.name(), backing.page(), document.pages().size()));
+        }
+    }
+
+    private static void checkThere(Asset asset, Backing backing) {
         if (!asset.backings().contains(backing)) {
             throw Publication.gone("colour behind words");
         }
+    }
+
+    private static Asset takenBack(Asset asset, Backing backing) {
+        checkThere(asset, backing);
         return asset.withBackings(
                 asset.backings().stream().filter(each -> !each.equals(backing)).toList());
     }

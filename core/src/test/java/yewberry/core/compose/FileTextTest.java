@@ -475,6 +475,31 @@ class FileTextTest {
         Publication one = after(set, new AssetEdit.BackWords(FILE, backing(1, 100)));
         Publication weaker = after(one, new AssetEdit.BackWords(FILE, backing(1, 40)));
         assertThat(weaker.asset(FILE).backings()).containsExactly(backing(1, 40));
+        Backing moved =
+                new Backing(
+                        1,
+                        new Box(Length.mm(1), Length.mm(1), Length.mm(9), Length.mm(9)),
+                        Length.ZERO,
+                        Tinted.full(Sample.NIGHT.id()),
+                        30);
+        Publication two = after(weaker, new AssetEdit.BackWords(FILE, moved));
+        Backing wider =
+                new Backing(
+                        1,
+                        new Box(Length.mm(8), Length.mm(12), Length.mm(30), Length.mm(8)),
+                        Length.mm(1),
+                        Tinted.full(Sample.NIGHT.id()),
+                        70);
+        assertThat(
+                        after(two, new AssetEdit.ChangeBacking(FILE, backing(1, 40), wider))
+                                .asset(FILE)
+                                .backings())
+                .as("in its place")
+                .containsExactly(wider, moved);
+        assertThatThrownBy(
+                        () -> after(two, new AssetEdit.ChangeBacking(FILE, backing(1, 100), wider)))
+                .isInstanceOf(Refused.class)
+                .hasMessageStartingWith("There is no such colour behind words");
         assertThat(after(weaker, new AssetEdit.TakeBackBacking(FILE, backing(1, 40))))
                 .isEqualTo(set);
         assertThatThrownBy(

@@ -179,6 +179,7 @@ final class EditMaker {
                             new AssetEdit.BackWords(
                                     maker.id(maker.on.assets().stream()), maker.backing()),
                     EditMaker::takeBackBacking,
+                    EditMaker::changeBacking,
                     maker -> new AssetEdit.RenameAsset(maker.anyAsset(), maker.name()),
                     maker -> new AssetEdit.ReplaceAsset(maker.anyAsset(), maker.file(), PIXELS),
                     maker ->
@@ -673,8 +674,13 @@ final class EditMaker {
         return new Backing(1, box(), Length.mm(upTo(5)), Tinted.full(swatch()), 1 + upTo(100));
     }
 
+    private Edit changeBacking() {
+        AssetEdit.TakeBackBacking there = takeBackBacking();
+        return new AssetEdit.ChangeBacking(there.asset(), there.backing(), backing());
+    }
+
     /** One that is there, or none. */
-    private Edit takeBackBacking() {
+    private AssetEdit.TakeBackBacking takeBackBacking() {
         return on.assets().stream()
                 .filter(asset -> !asset.backings().isEmpty())
                 .findFirst()
