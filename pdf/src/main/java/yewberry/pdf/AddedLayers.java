@@ -196,6 +196,7 @@ public final class AddedLayers {
         Map<Integer, List<AddedItem>> added = new LinkedHashMap<>();
         Map<AddedItem.Kind, Integer> others = new EnumMap<>(AddedItem.Kind.class);
         try (PDDocument document = Opening.of(file)) {
+            MarkedByOthers.Forms forms = MarkedByOthers.Forms.asTheyAre();
             int number = 0;
             for (PDPage page : document.getPages()) {
                 Cancellation.check();
@@ -205,7 +206,7 @@ public final class AddedLayers {
                 if (!items.isEmpty()) {
                     added.put(number, items);
                 }
-                for (AddedItem.Kind kind : byOthers(marks.bare())) {
+                for (AddedItem.Kind kind : byOthers(marks.bare(), forms)) {
                     others.merge(kind, 1, Integer::sum);
                 }
             }
@@ -214,10 +215,10 @@ public final class AddedLayers {
     }
 
     /** Nothing where the content cannot be read: why is told when the page is drawn. */
-    private static Set<AddedItem.Kind> byOthers(PDPage page) {
+    private static Set<AddedItem.Kind> byOthers(PDPage page, MarkedByOthers.Forms forms) {
         try {
             Set<AddedItem.Kind> found = EnumSet.noneOf(AddedItem.Kind.class);
-            found.addAll(MarkedByOthers.on(page).keySet());
+            found.addAll(MarkedByOthers.on(page, forms).keySet());
             if (!MarkedByOthers.watermarks(page).isEmpty()) {
                 found.add(AddedItem.Kind.WATERMARK);
             }
@@ -253,13 +254,14 @@ public final class AddedLayers {
             Set<COSDictionary> changed = new HashSet<>();
             boolean switched = SwitchedLayers.areIn(document);
             Set<COSDictionary> used = new HashSet<>();
+            MarkedByOthers.Forms forms = MarkedByOthers.Forms.without(document, others);
             int done = 0;
             for (PDPage page : document.getPages()) {
                 progress.at(done++, document.getNumberOfPages());
                 PageMarks marks = new PageMarks(page, document.getDocument());
                 boolean off =
                         marks.keep(marks.items().stream().filter(goes.negate()).toList(), now);
-                if (leaveOut(document, page, others, now) || off) {
+                if (leaveOut(document, page, others, forms, now) || off) {
                     changed.add(page.getCOSObject());
                 }
                 if (switched) {
@@ -275,17 +277,22 @@ public final class AddedLayers {
     }
 
     private static boolean leaveOut(
-            PDDocument document, PDPage page, Set<AddedItem.Kind> kinds, Instant now)
+            PDDocument document,
+            PDPage page,
+            Set<AddedItem.Kind> kinds,
+            MarkedByOthers.Forms forms,
+            Instant now)
             throws IOException {
         PageMarks marks = new PageMarks(page, document.getDocument());
-        if (kinds.isEmpty() || Collections.disjoint(byOthers(marks.bare()), kinds)) {
+        if (kinds.isEmpty() || Collections.disjoint(byOthers(marks.bare(), forms), kinds)) {
             return false;
         }
+        Map<COSName, COSStream> replaced = new LinkedHashMap<>();
         COSBase were = page.getCOSObject().getItem(COSName.RESOURCES);
         marks.add(
                 List.of(),
                 bare -> {
-                    Optional<WrittenContent> without = MarkedByOthers.without(bare, kinds);
+                    Optional<MarkedByOthers.Without> without = MarkedByOthers.without(bare, forms);
                     Collection<COSDictionary> annotations =
                             kinds.contains(AddedItem.Kind.WATERMARK)
                                     ? MarkedByOthers.watermarks(page)
@@ -294,22 +301,28 @@ public final class AddedLayers {
                         return Optional.empty();
                     }
                     Optional<COSStream> content = Optional.empty();
-                    if (without.isPresent()) {
+                    if (without.isPresent() && without.get().content().isPresent()) {
                         content = Optional.of(document.getDocument().createCOSStream());
-                        without.get().to(content.get());
+                        without.get().content().get().to(content.get());
                     }
+                    without.ifPresent(each -> replaced.putAll(each.forms()));
                     return Optional.of(
                             new PageMarks.Contents(
-                                    content, AddedItem.leftOut(kinds), List.of(), annotations));
+                                    content,
+                                    AddedItem.leftOut(kinds),
+                                    replaced.keySet(),
+                                    annotations));
                 },
                 Optional.ofNullable(were),
                 now);
+        COSDictionary own =
+                page.getResources() == null
+                        ? new COSDictionary()
+                        : new COSDictionary(page.getResources().getCOSObject());
         page.getCOSObject()
                 .setItem(
                         COSName.RESOURCES,
-                        page.getResources() == null
-                                ? new COSDictionary()
-                                : new COSDictionary(page.getResources().getCOSObject()));
+                        replaced.isEmpty() ? own : RecoloredContent.with(own, replaced));
         return true;
     }
 

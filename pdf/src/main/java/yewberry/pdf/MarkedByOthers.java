@@ -3,26 +3,33 @@ package yewberry.pdf;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.apache.pdfbox.contentstream.PDContentStream;
 import org.apache.pdfbox.contentstream.operator.Operator;
 import org.apache.pdfbox.contentstream.operator.OperatorName;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSNumber;
+import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdfparser.PDFStreamParser;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.documentinterchange.markedcontent.PDPropertyList;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import yewberry.core.Cancellation;
 
 /**
  * Watermarks, backgrounds, headers and footers that other programs put on a page and marked as
- * artifacts (ISO 32000-1, 14.8.2.2) or put there as annotations, and the page without them. Of
- * content only what they paint is left out: what they set stays set. A section that shows text
+ * artifacts (ISO 32000-1, 14.8.2.2), in its forms, too, or put there as annotations, and the page
+ * without them. A form in which anything is left out is copied, because it may be used elsewhere.
+ * Of content only what they paint is left out: what they set stays set. A section that shows text
  * which began before it, or that clips to text, is passed over, because what follows would stand
  * elsewhere.
  */
@@ -36,17 +43,64 @@ final class MarkedByOthers {
     /** Two distances, a text, and the operator that shows it (9.4.3). */
     private static final int WITH_SPACES = 4;
 
-    private final PDPage page;
+    private static final int DEEPEST = 30;
+
+    /** Forms of one file that are looked through; a hostile one has any number. */
+    private static final int MOST_FORMS = 20_000;
+
+    private final PDContentStream source;
     private final PDResources resources;
+    private final Forms forms;
+    private final int depth;
     private final Set<AddedItem.Kind> out;
     private final WrittenContent written = new WrittenContent();
     private final Map<AddedItem.Kind, Integer> found = new EnumMap<>(AddedItem.Kind.class);
     private Optional<Section> section = Optional.empty();
 
-    private MarkedByOthers(PDPage page, Set<AddedItem.Kind> out) {
-        this.page = page;
-        this.resources = page.getResources() == null ? new PDResources() : page.getResources();
-        this.out = out;
+    /** Whether anything of this content is, rather than of its forms. */
+    private boolean leavesOut;
+
+    private final Map<COSName, COSStream> replaced = new LinkedHashMap<>();
+
+    private MarkedByOthers(PDContentStream source, PDResources resources, Forms forms, int depth) {
+        this.source = source;
+        this.resources = resources;
+        this.forms = forms;
+        this.depth = depth;
+        this.out = forms.out;
+    }
+
+    /** The forms of a file, each looked through once however many pages draw it. */
+    static final class Forms {
+        private final Optional<PDDocument> document;
+        private final Set<AddedItem.Kind> out;
+        private final Map<List<Object>, Form> known = new HashMap<>();
+
+        private Forms(Optional<PDDocument> document, Set<AddedItem.Kind> out) {
+            this.document = document;
+            this.out = out;
+        }
+
+        /** To be looked at only. */
+        static Forms asTheyAre() {
+            return new Forms(Optional.empty(), Set.of());
+        }
+
+        /**
+         * @param document that copies go into
+         * @param kinds that are left out of them
+         */
+        static Forms without(PDDocument document, Set<AddedItem.Kind> kinds) {
+            return new Forms(Optional.of(document), kinds);
+        }
+    }
+
+    /**
+     * @param found how many of each kind it has
+     * @param without a copy without some of them; nothing where it stays
+     */
+    private record Form(Map<AddedItem.Kind, Integer> found, Optional<COSStream> without) {
+        static final Form PLAIN = new Form(Map.of(), Optional.empty());
     }
 
     /** Marked content as far as it was read. */
@@ -68,25 +122,38 @@ final class MarkedByOthers {
      *
      * @throws IOException if its content cannot be read
      */
-    static Map<AddedItem.Kind, Integer> on(PDPage page) throws IOException {
-        MarkedByOthers marks = new MarkedByOthers(page, Set.of());
-        marks.read();
-        return marks.found;
+    static Map<AddedItem.Kind, Integer> on(PDPage page, Forms forms) throws IOException {
+        return read(page, forms).found;
     }
 
     /**
-     * The content of a page without some of them.
+     * The page without some of them.
      *
+     * @param content that takes the place of the page's; nothing where that stays
+     * @param forms that take the places of others among the page's resources, by their names
+     */
+    record Without(Optional<WrittenContent> content, Map<COSName, COSStream> forms) {}
+
+    /**
      * @return nothing where there are none
      * @throws IOException if its content cannot be read
      */
-    static Optional<WrittenContent> without(PDPage page, Set<AddedItem.Kind> kinds)
-            throws IOException {
-        MarkedByOthers marks = new MarkedByOthers(page, kinds);
-        marks.read();
-        return marks.found.keySet().stream().anyMatch(kinds::contains)
-                ? Optional.of(marks.written)
+    static Optional<Without> without(PDPage page, Forms forms) throws IOException {
+        MarkedByOthers marks = read(page, forms);
+        return marks.leavesOut || !marks.replaced.isEmpty()
+                ? Optional.of(
+                        new Without(
+                                marks.leavesOut ? Optional.of(marks.written) : Optional.empty(),
+                                marks.replaced))
                 : Optional.empty();
+    }
+
+    private static MarkedByOthers read(PDPage page, Forms forms) throws IOException {
+        PDResources resources =
+                page.getResources() == null ? new PDResources() : page.getResources();
+        MarkedByOthers marks = new MarkedByOthers(page, resources, forms, 0);
+        marks.read();
+        return marks;
     }
 
     /** Annotations that are watermarks (12.5.6.22) and show something. */
@@ -99,7 +166,7 @@ final class MarkedByOthers {
     }
 
     private void read() throws IOException {
-        PDFStreamParser parser = new PDFStreamParser(page);
+        PDFStreamParser parser = new PDFStreamParser(source);
         List<Object> operands = new ArrayList<>();
         for (Object token = parser.parseNextToken();
                 token != null;
@@ -119,6 +186,9 @@ final class MarkedByOthers {
         if (section.isEmpty()) {
             Optional<AddedItem.Kind> kind = kind(operator, all);
             kind.ifPresent(each -> section = Optional.of(new Section(each)));
+            if (operator.getName().equals(OperatorName.DRAW_OBJECT)) {
+                form(all);
+            }
             add(all);
             return;
         }
@@ -155,6 +225,43 @@ final class MarkedByOthers {
         }
     }
 
+    /** Looks through a form that is drawn. */
+    private void form(List<Object> all) throws IOException {
+        COSDictionary objects = resources.getCOSObject().getCOSDictionary(COSName.XOBJECT);
+        if (!(all.getFirst() instanceof COSName name)
+                || objects == null
+                || depth >= DEEPEST
+                || !(objects.getDictionaryObject(name) instanceof COSStream form)
+                || !COSName.FORM.equals(form.getCOSName(COSName.SUBTYPE))) {
+            return;
+        }
+        PDFormXObject read = new PDFormXObject(form);
+        PDResources own = read.getResources() == null ? resources : read.getResources();
+        List<Object> use = List.of(form, own.getCOSObject());
+        Form known = forms.known.get(use);
+        if (known == null) {
+            if (forms.known.size() >= MOST_FORMS) {
+                throw new IOException("Forms within forms without end");
+            }
+            forms.known.put(use, Form.PLAIN); // it may draw itself
+            MarkedByOthers inner = new MarkedByOthers(read, own, forms, depth + 1);
+            inner.read();
+            known = new Form(Map.copyOf(inner.found), inner.copy(form));
+            forms.known.put(use, known);
+        }
+        known.found().forEach((kind, count) -> found.merge(kind, count, Integer::sum));
+        known.without().ifPresent(other -> replaced.put(name, other));
+    }
+
+    private Optional<COSStream> copy(COSStream form) throws IOException {
+        if (forms.document.isEmpty() || !leavesOut && replaced.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                RecoloredContent.copy(
+                        forms.document.get(), form, resources.getCOSObject(), written, replaced));
+    }
+
     private void end(Section open, List<Object> last) throws IOException {
         section = Optional.empty();
         boolean goes = open.paints && !open.stays && !open.inText;
@@ -162,6 +269,7 @@ final class MarkedByOthers {
             found.merge(open.kind, 1, Integer::sum);
         }
         boolean isLeftOut = goes && out.contains(open.kind);
+        leavesOut |= isLeftOut;
         for (List<Object> each : open.operators) {
             add(isLeftOut ? unpainted(each) : each);
         }

@@ -664,21 +664,36 @@ final class RecoloredContent {
             if (!inner.changed) {
                 return Optional.empty();
             }
-            COSStream copy = document.getDocument().createCOSStream();
-            for (Map.Entry<COSName, COSBase> each : form.entrySet()) {
-                COSName key = each.getKey();
-                if (!key.equals(COSName.LENGTH)
-                        && !key.equals(COSName.FILTER)
-                        && !key.equals(COSName.DECODE_PARMS)) {
-                    copy.setItem(key, each.getValue());
-                }
-            }
-            if (!inner.replaced.isEmpty()) {
-                copy.setItem(COSName.RESOURCES, with(own.getCOSObject(), inner.replaced));
-            }
-            written.to(copy);
-            return Optional.of(copy);
+            return Optional.of(copy(document, form, own.getCOSObject(), written, inner.replaced));
         }
+    }
+
+    /**
+     * A form with another content, and some forms in the places of others.
+     *
+     * @param own the resources that it draws with
+     */
+    static COSStream copy(
+            PDDocument document,
+            COSStream form,
+            COSDictionary own,
+            WrittenContent content,
+            Map<COSName, COSStream> forms)
+            throws IOException {
+        COSStream copy = document.getDocument().createCOSStream();
+        for (Map.Entry<COSName, COSBase> each : form.entrySet()) {
+            COSName key = each.getKey();
+            if (!key.equals(COSName.LENGTH)
+                    && !key.equals(COSName.FILTER)
+                    && !key.equals(COSName.DECODE_PARMS)) {
+                copy.setItem(key, each.getValue());
+            }
+        }
+        if (!forms.isEmpty()) {
+            copy.setItem(COSName.RESOURCES, with(own, forms));
+        }
+        content.to(copy);
+        return copy;
     }
 
     /** Resources with some forms in the places of others. */

@@ -25,6 +25,7 @@ import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.documentinterchange.markedcontent.PDPropertyList;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationSquare;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAppearanceDictionary;
@@ -133,6 +134,83 @@ class MarkedByOthersTest {
         same(
                 without(file, AddedItem.BY_OTHERS),
                 page("", "0 1 0 rg 1 0 0 1 30 0 cm 0 0 60 60 re W n 0 0 200 20 re f"));
+    }
+
+    /** As programs that put pages together wrap each page in a form, and that in another. */
+    private static byte[] inForms(String content, int pages) throws IOException {
+        return FilesOfOthers.drawn((document, page) -> {
+            PDFormXObject inner = new PDFormXObject(document);
+            inner.setBBox(page.getMediaBox());
+            inner.setResources(page.getResources());
+            try (var out = inner.getStream().createOutputStream()) {
+                out.write(
+                        ("0.1 0.1 0.3 rg 30 90 40 10 re f " + content)
+                                .getBytes(StandardCharsets.US_ASCII));
+            }
+            PDFormXObject outer = new PDFormXObject(document);
+            outer.setBBox(page.getMediaBox());
+            PDResources of = new PDResources();
+            of.put(COSName.getPDFName("Inner"), inner);
+            outer.setResources(of);
+            try (var out = outer.getStream().createOutputStream()) {
+                out.write("/Inner Do".getBytes(StandardCharsets.US_ASCII));
+            }
+            PDResources resources = new PDResources();
+            resources.put(COSName.getPDFName("Outer"), outer);
+            page.setResources(resources);
+            PDStream stream = new PDStream(document);
+            try (var out = stream.createOutputStream()) {
+                out.write("/Outer Do".getBytes(StandardCharsets.US_ASCII));
+            }
+            page.setContents(stream);
+            for (int i = 1; i < pages; i++) {
+                document.addPage(new PDPage(new COSDictionary(page.getCOSObject())));
+            }
+        });
+    }
+
+    @Test
+    void they_are_left_out_of_forms_too_and_come_back() throws IOException {
+        byte[] all = inForms(BACKGROUND + WATERMARK, 3);
+        assertThat(AddedLayers.marks(KnownFile.of(all)).others())
+                .isEqualTo(Map.of(AddedItem.Kind.BACKGROUND, 3, AddedItem.Kind.WATERMARK, 3));
+        byte[] less = without(all, EnumSet.of(AddedItem.Kind.WATERMARK));
+        same(less, inForms(BACKGROUND, 3));
+        try (PDDocument document = Loader.loadPDF(less)) {
+            COSName outer = COSName.getPDFName("Outer");
+            assertThat(document.getPage(2).getResources().getXObject(outer).getCOSObject())
+                    .as("one copy for all pages")
+                    .isSameAs(document.getPage(0).getResources().getXObject(outer).getCOSObject());
+        }
+        byte[] none = without(less, AddedItem.BY_OTHERS);
+        same(none, inForms("", 3));
+        byte[] again = back(none);
+        same(again, all);
+        assertThat(AddedLayers.marks(KnownFile.of(again)).others()).hasSize(2);
+    }
+
+    @Test
+    void a_form_that_draws_itself_is_looked_through_once() throws IOException {
+        byte[] file =
+                FilesOfOthers.drawn((document, page) -> {
+                    PDFormXObject form = new PDFormXObject(document);
+                    form.setBBox(page.getMediaBox());
+                    PDResources resources = new PDResources();
+                    resources.put(COSName.getPDFName("Self"), form);
+                    form.setResources(resources);
+                    try (var out = form.getStream().createOutputStream()) {
+                        out.write(("/Self Do " + BACKGROUND).getBytes(StandardCharsets.US_ASCII));
+                    }
+                    page.getResources().put(COSName.getPDFName("Self"), form);
+                    PDStream stream = new PDStream(document);
+                    try (var out = stream.createOutputStream()) {
+                        out.write("/Self Do".getBytes(StandardCharsets.US_ASCII));
+                    }
+                    page.setContents(stream);
+                });
+        assertThat(AddedLayers.marks(KnownFile.of(file)).others())
+                .isEqualTo(Map.of(AddedItem.Kind.BACKGROUND, 1));
+        assertThat(without(file, AddedItem.BY_OTHERS)).startsWith(file);
     }
 
     /** Nothing is known for certain of these, or what follows would move. */
