@@ -1,24 +1,10 @@
-import { useMutation, useQueryClient, type QueryClient } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useStatus } from "../ui/Status";
 import { answered, author, client } from "./client";
+import { shownSince } from "./following";
 import { readAhead, type Made } from "./seenFirst";
 import { useTrying } from "./trying";
 import type { Edit, Publication, Schemas } from "./types";
-
-/** As long as this a change waits for the pages that show it, in milliseconds. */
-const MOST_WAITING = 10_000;
-
-/** Waits until the pages and the text that are shown are read again. */
-async function pagesRead(queries: QueryClient, publication: string) {
-  const until = Date.now() + MOST_WAITING;
-  const reading = () =>
-    ["page", "common-layer", "story"].some(
-      (what) => queries.isFetching({ queryKey: [what, publication] }) > 0,
-    );
-  do {
-    await new Promise((resolve) => setTimeout(resolve, 20));
-  } while (reading() && Date.now() < until);
-}
 
 /** An edit on its way, made when its turn has come. */
 interface Sent {
@@ -111,16 +97,18 @@ export function useSteps(publication: Publication) {
     done?: string,
     onKept?: () => void,
   ): Promise<boolean> => {
+    let revision: number;
     try {
-      await edit.mutateAsync({
+      const { result } = await edit.mutateAsync({
         edit: typeof made === "function" ? made : () => made,
         ...(done ? { done } : {}),
         ...(onKept ? { onKept } : {}),
       });
+      ({ revision } = result);
     } catch {
       return false; // its message is shown
     }
-    await pagesRead(queries, publication.id);
+    await shownSince(queries, publication.id, revision);
     return true;
   };
 

@@ -73,11 +73,15 @@ export function useFlow(publication: Publication, story: string) {
   });
 }
 
-/** What adds as many pages as a story needs. */
-export function roomFor(publication: Publication, story: string) {
+/**
+ * What adds as many pages as a text needs.
+ *
+ * @param on a page that it is placed on first, where it waits to be placed
+ */
+export function roomFor(publication: Publication, story: string, on?: string) {
   return answered(
     client.GET("/api/publications/{id}/stories/{story}/room", {
-      params: { path: { id: publication.id, story } },
+      params: { path: { id: publication.id, story }, query: on === undefined ? {} : { on } },
     }),
   );
 }

@@ -2,7 +2,7 @@ import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import styled from "styled-components";
 import { useSteps } from "../api/steps";
-import { useStories } from "../api/story";
+import { roomFor, useStories } from "../api/story";
 import type { PageEntry, Publication } from "../api/types";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
@@ -10,6 +10,7 @@ import { Button, QuietButton } from "../ui/Button";
 import { useCommands } from "../ui/commands";
 import { Name, Quiet, Values } from "../ui/Fold";
 import { Section } from "../ui/Section";
+import { useStatus } from "../ui/Status";
 import { counted } from "../ui/words";
 
 const Line = styled.div`
@@ -37,10 +38,10 @@ export function StorySection({
   search: string;
 }) {
   const steps = useSteps(publication);
+  const status = useStatus();
   const { write, reveal } = useBench();
   const [open, setOpen] = useState(false);
   const found = useStories(publication, search, open || search.length > 1);
-  const { margins } = publication.setup;
   const begin = () => {
     const look =
       publication.looks.find((each) => each.look.role === "BODY") ?? publication.looks[0];
@@ -65,18 +66,14 @@ export function StorySection({
       },
     },
   ]);
-  const place = (story: string) =>
-    steps.make(
-      {
-        type: "placeStory",
-        story,
-        owner: { type: "onPage", id: page.id },
-        frame: crypto.randomUUID(),
-        sides: "BOTH",
-        box: { x: margins.inside, y: margins.top, width: "80 mm", height: "120 mm" },
-      },
-      "Placed on this page; what finds no room is marked",
-    );
+  const place = async (story: string) => {
+    try {
+      const offer = await roomFor(publication, story, page.id);
+      await steps.stored(offer.edit, offer.label);
+    } catch (error) {
+      status.fail(error instanceof Error ? error.message : String(error));
+    }
+  };
   const stories = found.data?.stories ?? [];
   if (search !== "" && stories.length === 0) {
     return null;
@@ -109,7 +106,7 @@ export function StorySection({
               <Quiet>{story.where}</Quiet>
             ) : (
               <>
-                <Button onPress={() => place(story.id)}>Place on this page</Button>
+                <Button onPress={() => void place(story.id)}>Place on this page</Button>
                 <QuietButton
                   aria-label={`Remove the story ${story.begins || "without words"}`}
                   onPress={() =>

@@ -151,6 +151,7 @@ class ListsAndLinksTest {
         Locator place = button(page, "Place on this page");
         assertThat(page.getByText("1 to be placed")).isVisible();
         place.click();
+        assertThat(page.getByText("Placed on this page")).isVisible();
         assertThat(read(page)).containsText("Written on the train");
         assertThat(place).hasCount(0);
         Browser.undoAll(page);

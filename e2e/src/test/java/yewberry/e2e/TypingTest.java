@@ -96,6 +96,59 @@ class TypingTest {
                 .containsText("page 6, 76 × 106 mm");
     }
 
+    /** Notes all that is put into fields by the application, rather than by whoever types. */
+    private static final String NOTING =
+            """
+            const own = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value");
+            window.put = [];
+            Object.defineProperty(HTMLInputElement.prototype, "value", {
+              configurable: true,
+              get() { return own.get.call(this); },
+              set(value) {
+                if (own.get.call(this) !== value && this === document.activeElement) put.push(value);
+                own.set.call(this, value);
+              },
+            });
+            """;
+
+    /** A value that goes back for a moment takes what is chosen in the field with it. */
+    @Test
+    void a_value_never_goes_back_while_it_is_stored_however_busy_the_browser_is(
+            Browser.Window window) {
+        window.page().addInitScript(NOTING);
+        Page page = open(window, "?page=3");
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Text: ")))
+                .first()
+                .click();
+        Locator width = page.getByLabel("Width", new Page.GetByLabelOptions().setExact(true));
+        width.first().focus();
+        page.evaluate(
+                """
+                () => {
+                  window.put = [];
+                  window.slow = false;
+                  const busy = () => {
+                    const until = performance.now() + 90;
+                    while (performance.now() < until);
+                  };
+                  window.work = setInterval(busy, 100);
+                }
+                """);
+        for (String value : List.of("81 mm", "82 mm", "83 mm", "84 mm")) {
+            page.keyboard().press("Control+a");
+            page.keyboard().type(value);
+            page.keyboard().press("Enter");
+            page.keyboard().press("Control+a");
+            page.waitForTimeout(1_500);
+        }
+        page.evaluate("clearInterval(work)");
+        assertThat(page.evaluate("put.join()")).isEqualTo("");
+        assertThat(width.first()).hasValue("84 mm");
+        Browser.undoAll(page);
+    }
+
     @Test
     void margins_and_bleed_that_are_typed_in_a_row_all_stay(Browser.Window window) {
         Page page = open(window, "?page=2");

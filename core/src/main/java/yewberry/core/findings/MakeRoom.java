@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import yewberry.core.Cancellation;
 import yewberry.core.Refused;
 import yewberry.core.edit.Edit;
@@ -14,9 +15,11 @@ import yewberry.core.edit.PageEdit;
 import yewberry.core.flow.Flows;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.Length;
+import yewberry.core.publication.Margins;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Story;
 import yewberry.core.publication.TextFrame;
@@ -52,7 +55,67 @@ public final class MakeRoom {
         return new MakeRoom(publication, publication.story(story), flows, ids).offer();
     }
 
+    /**
+     * The same for a story that waits to be placed: its first frame is on this page, within the
+     * margins where the page has no frame of its own yet.
+     *
+     * @throws Refused if it has a frame already
+     */
+    public static Offer place(
+            Publication publication, UUID story, UUID page, Flows flows, Supplier<UUID> ids) {
+        if (!publication.story(story).chain().isEmpty()) {
+            throw new Refused("This text is placed already.");
+        }
+        Page on = publication.page(page);
+        FrameEdit first =
+                new FrameEdit.PlaceStory(
+                        story,
+                        on.asOwner(),
+                        ids.get(),
+                        Sides.BOTH,
+                        on.layer().frames().isEmpty()
+                                ? withinMargins(publication.setup(on), publication.indexOf(page))
+                                : beside(publication));
+        Publication placed = Editing.edit(publication, first).publication();
+        MakeRoom rest = new MakeRoom(placed, placed.story(story), flows, ids);
+        if (rest.fits(placed)) {
+            return new Offer("Placed on this page", first);
+        }
+        List<Edit> more;
+        try {
+            more = rest.edits();
+        } catch (Refused noRoom) {
+            return new Offer("Placed on this page; what finds no room is marked", first);
+        }
+        int pages = more.size() / 2;
+        return new Offer(
+                pages == 1
+                        ? "Placed on this page and a new one"
+                        : "Placed on this page and %d new ones".formatted(pages),
+                new Edit.Several(Stream.concat(Stream.of(first), more.stream()).toList()));
+    }
+
+    /** Not over what is there; it is moved from there by hand. */
+    private static Box beside(Publication in) {
+        Margins margins = in.setup().margins();
+        return new Box(margins.inside(), margins.top(), Length.mm(80), Length.mm(120));
+    }
+
     private Offer offer() {
+        List<Edit> edits = edits();
+        if (edits.isEmpty()) {
+            throw new Refused("All of this text has room already.");
+        }
+        int pages = edits.size() / 2;
+        return new Offer(
+                pages == 1
+                        ? "Add a page for the rest"
+                        : "Add %d pages for the rest".formatted(pages),
+                new Edit.Several(edits));
+    }
+
+    /** Two for each page. */
+    private List<Edit> edits() {
         if (story.chain().isEmpty()
                 || !(story.chain().getLast().owner() instanceof Owner.OnPage(UUID last))) {
             throw new Refused(
@@ -79,15 +142,7 @@ public final class MakeRoom {
                                 + " first, or its text smaller.");
             }
         }
-        if (edits.isEmpty()) {
-            throw new Refused("All of this text has room already.");
-        }
-        int pages = edits.size() / 2;
-        return new Offer(
-                pages == 1
-                        ? "Add a page for the rest"
-                        : "Add %d pages for the rest".formatted(pages),
-                new Edit.Several(List.copyOf(edits)));
+        return List.copyOf(edits);
     }
 
     private StoryPlace end(Publication in) {
@@ -109,14 +164,13 @@ public final class MakeRoom {
                         next,
                         Sides.BOTH,
                         like.band().isPresent()
-                                ? withinMargins(now, before)
+                                ? withinMargins(now.setup(), now.indexOf(before.id()) + 1)
                                 : across(now, before, like.box())));
     }
 
     /** A band is no place for what goes on; the page after it has all its room. */
-    private static Box withinMargins(Publication now, Page before) {
-        Rect type =
-                PageBoxes.of(now.setup(), now.setup().sideOf(now.indexOf(before.id()) + 1)).type();
+    private static Box withinMargins(Setup setup, int index) {
+        Rect type = PageBoxes.of(setup, setup.sideOf(index)).type();
         return new Box(
                 whole(Length.pt(type.x())),
                 whole(Length.pt(type.y())),

@@ -7,11 +7,14 @@ import static yewberry.core.Sample.frame;
 
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.FrameEdit;
+import yewberry.core.edit.StoryEdit;
 import yewberry.core.flow.FlowMemory;
 import yewberry.core.flow.Flows;
 import yewberry.core.publication.Box;
@@ -60,6 +63,69 @@ class MakeRoomTest {
         assertThatThrownBy(() -> offer(after))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("has room already");
+    }
+
+    private static Publication waiting(Publication in, String... text) {
+        Publication begun =
+                Editing.edit(
+                                in,
+                                new StoryEdit.AddStory(
+                                        Sample.id("waits"), Sample.id("its first"), BODY.id()))
+                        .publication();
+        return begun.withStories(
+                begun.stories()
+                        .mapped(story ->
+                                story.id().equals(Sample.id("waits"))
+                                        ? story.withParagraphs(
+                                                Stream.of(text)
+                                                        .map(each ->
+                                                                Sample.paragraph(each, BODY, each))
+                                                        .toList())
+                                        : story));
+    }
+
+    private static String[] many(int paragraphs) {
+        return IntStream.range(0, paragraphs)
+                .mapToObj(i -> i + ". " + WORDS)
+                .toArray(String[]::new);
+    }
+
+    @Test
+    void text_that_waits_is_dealt_into_frames_and_new_pages_as_one_step() {
+        Publication before = waiting(Sample.withPage(new Layer(List.of(), List.of())), many(60));
+        UUID page = before.pages().getFirst().id();
+        Offer offer = MakeRoom.place(before, Sample.id("waits"), page, flows, UUID::randomUUID);
+        Publication after = Editing.edit(before, offer.edit()).publication();
+        int added = after.pages().size() - before.pages().size();
+        assertThat(added).isGreaterThan(1);
+        assertThat(offer.label()).isEqualTo("Placed on this page and %d new ones".formatted(added));
+        Story story = after.story(Sample.id("waits"));
+        assertThat(story.chain()).hasSize(added + 1);
+        assertThat(story.chain().getFirst().owner().id()).isEqualTo(page);
+        assertThat(flows.places(story.id(), after).getLast().paragraph()).isEqualTo(60);
+        assertThat(after.frame(story.chain().getFirst()).box())
+                .as("within the margins")
+                .isEqualTo(new Box(Length.mm(12), Length.mm(12), Length.mm(124), Length.mm(186)));
+        assertThatThrownBy(() -> MakeRoom.place(after, story.id(), page, flows, UUID::randomUUID))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("placed already");
+    }
+
+    @Test
+    void a_short_text_is_placed_on_the_page_alone_and_not_over_what_is_there() {
+        Publication before = waiting(written(40, "Tides"), "A note");
+        Offer offer =
+                MakeRoom.place(
+                        before,
+                        Sample.id("waits"),
+                        before.pages().getFirst().id(),
+                        flows,
+                        UUID::randomUUID);
+        assertThat(offer.label()).isEqualTo("Placed on this page");
+        Publication after = Editing.edit(before, offer.edit()).publication();
+        assertThat(after.pages()).hasSameSizeAs(before.pages());
+        assertThat(after.frame(after.story(Sample.id("waits")).chain().getFirst()).box().width())
+                .isEqualTo(Length.mm(80));
     }
 
     @Test

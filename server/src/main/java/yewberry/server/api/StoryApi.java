@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.compose.Composer;
 import yewberry.core.findings.MakeRoom;
 import yewberry.core.findings.Offer;
+import yewberry.core.flow.Flows;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Story;
 import yewberry.server.publications.Missing;
@@ -62,14 +63,19 @@ class StoryApi {
                 .map(CaretView::of);
     }
 
-    /** What adds as many pages as its text needs. */
+    /**
+     * What adds as many pages as its text needs.
+     *
+     * @param on a page that it is placed on first, where it waits to be placed
+     */
     @GetMapping("/room")
-    Offer room(@PathVariable UUID id, @PathVariable UUID story) {
+    Offer room(@PathVariable UUID id, @PathVariable UUID story, @RequestParam Optional<UUID> on) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
         publication.findStory(story).orElseThrow(() -> new Missing("text"));
-        return MakeRoom.of(
-                publication, story, open.composer(publication).flows(), UUID::randomUUID);
+        Flows flows = open.composer(publication).flows();
+        return on.map(page -> MakeRoom.place(publication, story, page, flows, UUID::randomUUID))
+                .orElseGet(() -> MakeRoom.of(publication, story, flows, UUID::randomUUID));
     }
 
     /** Through which frames it runs, where in it each of them begins, and what finds no room. */
