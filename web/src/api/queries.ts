@@ -389,13 +389,16 @@ export function useLegibility(publication: Publication) {
  *
  * @param watch an id that one can ask by how far it has come
  */
-export function useWholeMend(publication: Publication, watch: string) {
+/**
+ * @param cause of findings, where only what fails for that is to be mended
+ */
+export function useWholeMend(publication: Publication, watch: string, cause?: string) {
   return useQuery({
-    queryKey: ["whole mend", publication.id, publication.revision],
+    queryKey: ["whole mend", publication.id, publication.revision, cause],
     queryFn: ({ signal }) =>
       answered(
         client.GET("/api/publications/{id}/whole-mend", {
-          params: { path: { id: publication.id }, query: { watch } },
+          params: { path: { id: publication.id }, query: cause ? { watch, cause } : { watch } },
           signal,
         }),
       ),

@@ -5,6 +5,7 @@ import type { Finding, Publication } from "../api/types";
 import { byCause, type Cause } from "./causes";
 import { FindingRow, onBench, Wrong } from "./FindingRow";
 import { Group, Listed } from "./Listed";
+import { MendAll } from "./MendAll";
 import { titles } from "./titles";
 import { theme } from "../theme";
 import { QuietButton } from "../ui/Button";
@@ -147,6 +148,9 @@ function One({
               ? numbersInWords(pages)
               : capital(numbersInWords(pages))}
         </Quiet>
+        {cause.findings.length > 1 && worst.kind === "contrast" && (
+          <MendAll publication={publication} cause={worst.cause} places={places} />
+        )}
         {cause.findings.length > 1 && (
           <QuietButton aria-expanded={isOpen} onPress={onTurn}>
             {isOpen ? "Show the worst only" : `Show all ${places}`}

@@ -5,7 +5,7 @@ import { useSteps } from "../api/steps";
 import type { Edit, Publication, Schemas } from "../api/types";
 import { SMALL_PPI } from "../stage/zoom";
 import { theme } from "../theme";
-import { Button, MainButton } from "../ui/Button";
+import { Button, MainButton, QuietButton } from "../ui/Button";
 import { Drawn } from "../ui/Drawn";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
@@ -50,24 +50,54 @@ const Steps = styled.div`
 
 const NOTHING: Edit = { type: "several", edits: [] };
 
-/** One command that proposes what mends all text, to be ticked and seen page by page. */
-export function MendAll({ publication }: { publication: Publication }) {
+/**
+ * One command that proposes what mends all text, or all that fails for one cause, to be ticked and
+ * seen page by page.
+ */
+export function MendAll({
+  publication,
+  cause,
+  places,
+}: {
+  publication: Publication;
+  cause?: string;
+  /** Where it fails for that, in words. */
+  places?: string;
+}) {
   const [open, setOpen] = useState(false);
+  const close = () => setOpen(false);
   return (
     <>
-      <Button onPress={() => setOpen(true)}>Mend all text…</Button>
+      {places ? (
+        <QuietButton onPress={() => setOpen(true)}>{`Mend all ${places}…`}</QuietButton>
+      ) : (
+        <Button onPress={() => setOpen(true)}>Mend all text…</Button>
+      )}
       {open && (
-        <Modal title="Mend all text that fails" isOpen onClose={() => setOpen(false)} wide>
-          <Found publication={publication} onClose={() => setOpen(false)} />
+        <Modal
+          title={places ? `Mend all ${places}` : "Mend all text that fails"}
+          isOpen
+          onClose={close}
+          wide
+        >
+          <Found publication={publication} cause={cause} onClose={close} />
         </Modal>
       )}
     </>
   );
 }
 
-function Found({ publication, onClose }: { publication: Publication; onClose: () => void }) {
+function Found({
+  publication,
+  cause,
+  onClose,
+}: {
+  publication: Publication;
+  cause: string | undefined;
+  onClose: () => void;
+}) {
   const [watch] = useState(() => crypto.randomUUID());
-  const mend = useWholeMend(publication, watch);
+  const mend = useWholeMend(publication, watch, cause);
   if (mend.isPending) {
     return (
       <>

@@ -24,22 +24,28 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** A colour between what a file has on its page and its words. */
 @ExtendWith(Browser.class)
 class BackingTest {
-    /** Black words on a dark box. */
-    private static byte[] onBox() throws IOException {
+    /**
+     * Black words on a dark box, and others on another one.
+     *
+     * @param places where there are such words
+     */
+    private static byte[] onBox(int places) throws IOException {
         try (PDDocument document = new PDDocument();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             PDPage page = new PDPage(new PDRectangle(400, 300));
             document.addPage(page);
             try (PDPageContentStream content = new PDPageContentStream(document, page)) {
-                content.setNonStrokingColor(0.1f);
-                content.addRect(40, 180, 200, 40);
-                content.fill();
-                content.setNonStrokingColor(0f);
-                content.beginText();
-                content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 12);
-                content.newLineAtOffset(60, 200);
-                content.showText("The dome is closed in fog");
-                content.endText();
+                for (int place = 0; place < places; place++) {
+                    content.setNonStrokingColor(0.1f);
+                    content.addRect(40, 180 - 100 * place, 200, 40);
+                    content.fill();
+                    content.setNonStrokingColor(0f);
+                    content.beginText();
+                    content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 12);
+                    content.newLineAtOffset(60, 200 - 100 * place);
+                    content.showText("The dome is closed in fog");
+                    content.endText();
+                }
             }
             document.save(out);
             return out.toByteArray();
@@ -57,15 +63,41 @@ class BackingTest {
                 .click();
     }
 
-    @Test
-    void words_on_a_box_of_the_file_get_a_colour_behind_them_that_is_corrected_by_hand(
-            Browser.Window window) throws IOException {
+    private static Page findings(Browser.Window window, byte[] file) {
         Page page = window.page();
         page.navigate(window.address() + "/");
         FileChooser chooser = page.waitForFileChooser(button(page, "Open PDFs…")::click);
-        chooser.setFiles(new FilePayload("fog.pdf", "application/pdf", onBox()));
+        chooser.setFiles(new FilePayload("fog.pdf", "application/pdf", file));
         assertThat(page.getByText("Page 1 of 1")).isVisible();
         goTo(page, "Findings");
+        return page;
+    }
+
+    @Test
+    void all_places_of_a_cause_are_mended_as_one_step(Browser.Window window) throws IOException {
+        Page page = findings(window, onBox(2));
+        button(page, "Mend all 2 places…").click();
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        assertThat(dialog).containsText("Mend all 2 places");
+        Locator make =
+                dialog.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions()
+                                .setName(Pattern.compile("^Make \\d change")));
+        make.waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+        AccessibilityTest.passesAxe(page);
+        make.click();
+        assertThat(button(page, "Mend all 2 places…")).hasCount(0);
+        assertThat(page.getByText("2 findings")).hasCount(0);
+        button(page, "Undo").click();
+        assertThat(button(page, "Mend all 2 places…")).isVisible();
+        assertThat(window.complaints()).isEmpty();
+    }
+
+    @Test
+    void words_on_a_box_of_the_file_get_a_colour_behind_them_that_is_corrected_by_hand(
+            Browser.Window window) throws IOException {
+        Page page = findings(window, onBox(1));
         button(page, "Mend it…").click();
         assertThat(page.getByText(Pattern.compile("A shading of “.*” behind these lines")))
                 .isVisible();

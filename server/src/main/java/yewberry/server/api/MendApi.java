@@ -1,12 +1,12 @@
 package yewberry.server.api;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -15,10 +15,14 @@ import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Progress;
 import yewberry.core.compose.Composer;
 import yewberry.core.findings.Exemptions;
+import yewberry.core.findings.Finding;
+import yewberry.core.findings.Identity;
 import yewberry.core.legibility.Legibility;
+import yewberry.core.legibility.RunContrast;
 import yewberry.core.mends.Mend;
 import yewberry.core.mends.WholeMend;
 import yewberry.core.publication.Publication;
+import yewberry.core.scene.PageScene;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.MendProgress;
@@ -59,22 +63,28 @@ class MendApi {
      * A set of changes for all text that fails, but for what is excepted.
      *
      * @param watch an id that one can ask by how far it has come
+     * @param cause of findings, where only what fails for that is to be mended
      */
     @GetMapping("/whole-mend")
-    WholeMendView wholeMend(@PathVariable UUID id, @RequestParam Optional<UUID> watch) {
+    WholeMendView wholeMend(
+            @PathVariable UUID id,
+            @RequestParam Optional<UUID> watch,
+            @RequestParam Optional<UUID> cause) {
         OpenPublication open = publications.get(id);
         OpenPublication.State state = open.state();
         Publication publication = state.publication();
         Composer composer = open.composer(publication);
         Legibility legibility = open.legibility(publication);
         Exemptions exemptions = Exemptions.of(publication);
-        Set<UUID> excepted =
-                composer.composeAll(publication).stream()
-                        .flatMap(scene -> legibility.judgeEach(scene).stream())
-                        .filter(each ->
-                                exemptions.of(each).filter(Exemptions.Held::holds).isPresent())
-                        .map(each -> each.run().run())
-                        .collect(Collectors.toSet());
+        Set<UUID> excepted = new HashSet<>();
+        for (PageScene scene : composer.composeAll(publication)) {
+            for (RunContrast each : legibility.judgeEach(scene)) {
+                if (exemptions.of(each).filter(Exemptions.Held::holds).isPresent()
+                        || cause.isPresent() && !isFor(cause.get(), scene, each)) {
+                    excepted.add(each.run().run());
+                }
+            }
+        }
         Progress progress =
                 (done, all) ->
                         watch.ifPresent(each -> watched.put(each, new MendProgress(done, all)));
@@ -93,6 +103,12 @@ class MendApi {
         } finally {
             watch.ifPresent(watched::remove);
         }
+    }
+
+    private static boolean isFor(UUID cause, PageScene scene, RunContrast contrast) {
+        Finding finding =
+                new Finding.TooLittleContrast(scene.page(), contrast, Optional.empty(), true);
+        return !contrast.passes() && Identity.of(finding).cause().equals(cause);
     }
 
     @GetMapping("/whole-mend/progress")
