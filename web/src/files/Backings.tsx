@@ -1,6 +1,7 @@
 import styled from "styled-components";
 import { useSteps } from "../api/steps";
 import type { Asset, Publication, Schemas } from "../api/types";
+import { BoxFields } from "../scope/BoxFields";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { Chip } from "../ui/Chip";
@@ -37,7 +38,10 @@ function BackingRow({
   backing: Backing;
 }) {
   const steps = useSteps(publication);
-  const { unit, trim } = publication.setup;
+  const { unit } = publication.setup;
+  const page = publication.pages.find(
+    ({ imported }) => imported?.asset === asset.id && imported.number === backing.page,
+  );
   const swatch = publication.swatches.find(({ id }) => id === backing.color.swatch);
   const name = swatch?.name ?? "";
   const put = (changed: Partial<Backing>) => {
@@ -46,12 +50,6 @@ function BackingRow({
       `Behind words of page ${backing.page} of “${asset.name}” changed`,
     );
   };
-  const side = (key: keyof Backing["area"], of: string) => ({
-    unit,
-    value: backing.area[key],
-    of,
-    onCommit: (length: string) => put({ area: { ...backing.area, [key]: length } }),
-  });
   return (
     <Fold
       head={
@@ -81,12 +79,17 @@ function BackingRow({
             onCommit={(radius) => put({ radius })}
           />
         </Row>
-        <Sides>
-          <LengthField label="From the left" {...side("x", trim.width)} />
-          <LengthField label="From the top" {...side("y", trim.height)} />
-          <LengthField label="Width" {...side("width", trim.width)} />
-          <LengthField label="Height" {...side("height", trim.height)} />
-        </Sides>
+        {page && (
+          <Sides>
+            <BoxFields
+              publication={publication}
+              owner={{ type: "onPage", id: page.id }}
+              sides="BOTH"
+              box={backing.area}
+              onChange={(changes) => put({ area: { ...backing.area, ...changes } })}
+            />
+          </Sides>
+        )}
         <div>
           <Button
             aria-label={`Take back “${name}” on page ${backing.page}`}

@@ -6,6 +6,7 @@ import { answered, client } from "../api/client";
 import { useSteps } from "../api/steps";
 import type { Asset, Publication, Schemas } from "../api/types";
 import { hex } from "../color/spaces";
+import { BoxFields } from "../scope/BoxFields";
 import { theme } from "../theme";
 import { Button, MainButton } from "../ui/Button";
 import { Chip } from "../ui/Chip";
@@ -16,7 +17,6 @@ import { Quiet } from "../ui/Fold";
 import { useStatus } from "../ui/Status";
 import { Actions, Modal } from "../ui/Modal";
 import { Failed } from "../ui/Notice";
-import { LengthField } from "../ui/LengthField";
 import { shownLength } from "../ui/length";
 import { NumberField } from "../ui/NumberField";
 import { Tick } from "../ui/Tick";
@@ -208,12 +208,6 @@ export function RecolorDialog({
   );
   const { width, height } = seen?.size ?? setup.trim;
   const [area, setArea] = useState<Box>({ x: "0 mm", y: "0 mm", width, height });
-  const side = (key: keyof Box, of: string) => ({
-    unit: setup.unit,
-    value: area[key],
-    of,
-    onCommit: (length: string) => setArea((last) => ({ ...last, [key]: length })),
-  });
   const [to, setTo] = useState<string>();
   const read = useQuery({
     queryKey: ["file colours", publication.id, asset.id, asset.sha256, page, from],
@@ -410,10 +404,13 @@ export function RecolorDialog({
                 {here === "area" && (
                   <Aria.Group aria-label="The area">
                     <Sides>
-                      <LengthField label="From the left" {...side("x", width)} />
-                      <LengthField label="From the top" {...side("y", height)} />
-                      <LengthField label="Width" {...side("width", width)} />
-                      <LengthField label="Height" {...side("height", height)} />
+                      <BoxFields
+                        publication={publication}
+                        owner={{ type: "onPage", id: seen?.id ?? "" }}
+                        sides="BOTH"
+                        box={area}
+                        onChange={(changes) => setArea((last) => ({ ...last, ...changes }))}
+                      />
                     </Sides>
                     <Quiet>
                       Shapes change whose middle lies there, and text that begins there.

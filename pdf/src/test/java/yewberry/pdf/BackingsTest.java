@@ -79,15 +79,6 @@ class BackingsTest extends RecoloringTest {
         return scene.on(View.designed(Medium.SCREEN, COATED)).judged();
     }
 
-    private List<BufferedImage> drawn(Path pdf, String name) throws IOException {
-        List<BufferedImage> drawn = new ArrayList<>();
-        drawn.add(FilesOfOthers.ghostscriptDraws(pdf, folder));
-        if (!name.equals(FilesOfOthers.RESTORES)) {
-            drawn.add(FilesOfOthers.popplerDraws(pdf, folder));
-        }
-        return drawn;
-    }
-
     /** The words of a file, with a little around them. */
     private Rect around(byte[] file) {
         return words(backed(file)).stream()
@@ -140,11 +131,7 @@ class BackingsTest extends RecoloringTest {
         Rect area = around(original);
         PageScene scene = backed(original, leaf(area, 100));
         Path after = added(original, scene);
-        assertThat(Programs.run("qpdf", "--check", after.toString()).status())
-                .as(name)
-                .isIn(0, 3); // 3 is a warning, which the original may give as well
-        byte[] file = Files.readAllBytes(after);
-        assertThat(file).startsWith(original);
+        byte[] file = appended(original, after, name);
         List<BufferedImage> with = drawn(after, name);
         for (int i = 0; i < before.size(); i++) {
             double scale = before.get(i).getWidth() / scene.boxes().trim().width();
@@ -159,12 +146,7 @@ class BackingsTest extends RecoloringTest {
                     assertThat(each.kind()).isEqualTo(AddedItem.Kind.COLORS);
                     assertThat(each.name()).contains("behind words");
                 });
-        Path back = folder.resolve("back.pdf");
-        AddedLayers.takeOff(KnownFile.of(file), each -> true, Set.of(), NOW, back, Progress.NONE);
-        List<BufferedImage> again = drawn(back, name);
-        for (int i = 0; i < before.size(); i++) {
-            assertThat(pixels(again.get(i))).isEqualTo(pixels(before.get(i)));
-        }
+        comesOff(file, before, name);
     }
 
     /** Squares of which one draws words, by itself or as a group. */

@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.HashMap;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -141,6 +142,35 @@ abstract class RecoloringTest {
                 to,
                 Progress.NONE);
         return to;
+    }
+
+    List<BufferedImage> drawn(Path pdf, String name) throws IOException {
+        List<BufferedImage> drawn = new ArrayList<>();
+        drawn.add(FilesOfOthers.ghostscriptDraws(pdf, folder));
+        if (!name.equals(FilesOfOthers.RESTORES)) {
+            drawn.add(FilesOfOthers.popplerDraws(pdf, folder));
+        }
+        return drawn;
+    }
+
+    /** What was added is behind the file as it came, in one that others can read. */
+    static byte[] appended(byte[] original, Path after, String name) throws IOException {
+        assertThat(Programs.run("qpdf", "--check", after.toString()).status())
+                .as(name)
+                .isIn(0, 3); // 3 is a warning, which the original may give as well
+        byte[] file = Files.readAllBytes(after);
+        assertThat(file).startsWith(original);
+        return file;
+    }
+
+    /** Taken off again, the file is drawn as it was. */
+    void comesOff(byte[] file, List<BufferedImage> before, String name) throws IOException {
+        Path back = folder.resolve("back.pdf");
+        AddedLayers.takeOff(KnownFile.of(file), each -> true, Set.of(), NOW, back, Progress.NONE);
+        List<BufferedImage> again = drawn(back, name);
+        for (int i = 0; i < before.size(); i++) {
+            assertThat(pixels(again.get(i))).isEqualTo(pixels(before.get(i)));
+        }
     }
 
     Path written(String name, byte[] file) throws IOException {
