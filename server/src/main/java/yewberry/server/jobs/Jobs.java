@@ -439,6 +439,9 @@ public class Jobs implements DisposableBean {
             fail(id, "The export met an error of its own; nothing in the publication was changed.");
         } finally {
             delete(part);
+            if (!closing) {
+                done(id).clear();
+            }
             over(id, job);
         }
     }
@@ -485,7 +488,8 @@ public class Jobs implements DisposableBean {
                         open.composer(publication),
                         open.press(publication),
                         files::known,
-                        clock.instant());
+                        clock.instant(),
+                        Optional.of(done(id)));
         Progress progress = (done, all) -> at(id, job, "Writing and reading back", done, all);
         return SetOutput.zipped(
                 part,
@@ -493,6 +497,11 @@ public class Jobs implements DisposableBean {
                         wanted.kind() == JobView.Kind.FILES
                                 ? output.write(to, progress)
                                 : output.takeOff(wanted.off(), to, progress));
+    }
+
+    /** Files of a set that it made so far. */
+    private DoneFiles done(UUID id) {
+        return new DoneFiles(folder, id, mapper);
     }
 
     /** Tells how far it is, now and then. */
@@ -645,12 +654,17 @@ public class Jobs implements DisposableBean {
                     });
             there.stream()
                     .filter(file -> !known.contains(file.getFileName().toString()))
+                    .filter(file -> running.keySet().stream().noneMatch(id -> isOf(file, id)))
                     .forEach(Jobs::delete);
         } catch (NoSuchFileException none) {
             // nothing was exported yet
         } catch (IOException unreadable) {
             log.warn("The folder of exports cannot be read", unreadable);
         }
+    }
+
+    private static boolean isOf(Path file, UUID job) {
+        return file.getFileName().toString().startsWith(job.toString());
     }
 
     /** Waits until the job has come further or ended; for those who follow its progress. */

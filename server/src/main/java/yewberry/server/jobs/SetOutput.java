@@ -54,6 +54,7 @@ public final class SetOutput {
     private final PressCondition press;
     private final Function<String, KnownFile> files;
     private final Instant now;
+    private final Optional<DoneFiles> done;
 
     /**
      * @param files a file that is kept, by its SHA-256
@@ -65,6 +66,20 @@ public final class SetOutput {
             PressCondition press,
             Function<String, KnownFile> files,
             Instant now) {
+        this(publication, composer, press, files, now, Optional.empty());
+    }
+
+    /**
+     * @param done those that are made already, and are not made again; gets more
+     */
+    SetOutput(
+            Publication publication,
+            Composer composer,
+            PressCondition press,
+            Function<String, KnownFile> files,
+            Instant now,
+            Optional<DoneFiles> done) {
+        this.done = done;
         this.publication = publication;
         this.composer = composer;
         this.press = press;
@@ -183,7 +198,16 @@ public final class SetOutput {
                 Asset asset = publication.asset(file.getKey());
                 String name = Names.free(SetPaths.safe(asset.name()), taken);
                 taken.add(name);
-                int done = before;
+                int place = results.size();
+                int pagesBefore = before;
+                Optional<FileResult> known = done.flatMap(each -> each.find(place));
+                if (known.isPresent()) {
+                    progress.at(before + file.getValue().size(), all);
+                    to.put(known.get().name(), done.orElseThrow().file(place));
+                    results.add(known.get());
+                    before += file.getValue().size();
+                    continue;
+                }
                 FileResult result =
                         made(
                                 making,
@@ -191,9 +215,10 @@ public final class SetOutput {
                                 name + ".pdf",
                                 file.getValue(),
                                 part,
-                                (page, _) -> progress.at(done + page, all));
+                                (page, _) -> progress.at(pagesBefore + page, all));
                 if (Files.size(part) > 0) {
                     to.put(result.name(), part);
+                    done.ifPresent(each -> each.keep(place, part, result));
                 }
                 results.add(result);
                 before += file.getValue().size();
