@@ -45,6 +45,7 @@ import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.output.ScreenAndPaper;
 import yewberry.core.output.ScreenAndPaper.Where;
+import yewberry.core.publication.Fill;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
@@ -94,13 +95,15 @@ public final class AddedLayers {
             Set<COSDictionary> changed = new HashSet<>();
             Map<List<Object>, COSStream> forms = new HashMap<>();
             Map<List<Recoloring>, RecoloredContent> recoloring = new HashMap<>();
+            Map<String, COSStream> streams = new HashMap<>();
             PageIndex pages = PageIndex.of(document);
             int done = 0;
             for (Map.Entry<Integer, PageScene> each : scenes.entrySet()) {
                 progress.at(done++, scenes.size());
                 PDPage page = pages.page(each.getKey());
                 PageScene scene = each.getValue();
-                if (new Adding(materials, forms, recoloring, page, scene, medium).add(now)) {
+                if (new Adding(materials, forms, recoloring, streams, page, scene, medium)
+                        .add(now)) {
                     changed.add(page.getCOSObject());
                 }
                 if (ScreenAndPaper.of(scene).switches()) {
@@ -255,13 +258,14 @@ public final class AddedLayers {
             boolean switched = SwitchedLayers.areIn(document);
             Set<COSDictionary> used = new HashSet<>();
             MarkedByOthers.Forms forms = MarkedByOthers.Forms.without(document, others);
+            Map<String, COSStream> streams = new HashMap<>();
             int done = 0;
             for (PDPage page : document.getPages()) {
                 progress.at(done++, document.getNumberOfPages());
-                PageMarks marks = new PageMarks(page, document.getDocument());
+                PageMarks marks = new PageMarks(page, document.getDocument(), streams);
                 boolean off =
                         marks.keep(marks.items().stream().filter(goes.negate()).toList(), now);
-                if (leaveOut(document, page, others, forms, now) || off) {
+                if (leaveOut(page, marks, others, forms, document, now) || off) {
                     changed.add(page.getCOSObject());
                 }
                 if (switched) {
@@ -277,13 +281,13 @@ public final class AddedLayers {
     }
 
     private static boolean leaveOut(
-            PDDocument document,
             PDPage page,
+            PageMarks marks,
             Set<AddedItem.Kind> kinds,
             MarkedByOthers.Forms forms,
+            PDDocument document,
             Instant now)
             throws IOException {
-        PageMarks marks = new PageMarks(page, document.getDocument());
         if (kinds.isEmpty() || Collections.disjoint(byOthers(marks.bare(), forms), kinds)) {
             return false;
         }
@@ -382,6 +386,7 @@ public final class AddedLayers {
         private final Materials materials;
         private final Map<List<Object>, COSStream> known;
         private final Map<List<Recoloring>, RecoloredContent> recoloring;
+        private final Map<String, COSStream> streams;
         private final PDPage page;
         private final MediumScene scene;
         private final List<Where> where;
@@ -393,17 +398,20 @@ public final class AddedLayers {
         /**
          * @param known forms that other pages have, by what makes them the same; gets more
          * @param recoloring what changes colours, by which it changes; gets more
+         * @param streams contents that other pages have; gets more
          */
         Adding(
                 Materials materials,
                 Map<List<Object>, COSStream> known,
                 Map<List<Recoloring>, RecoloredContent> recoloring,
+                Map<String, COSStream> streams,
                 PDPage page,
                 PageScene scene,
                 Medium medium) {
             this.materials = materials;
             this.known = known;
             this.recoloring = recoloring;
+            this.streams = streams;
             this.page = page;
             ScreenAndPaper both = ScreenAndPaper.of(scene);
             this.scene = (both.switches() ? both.all() : scene).on(medium);
@@ -447,7 +455,7 @@ public final class AddedLayers {
             }
             Optional<COSBase> were =
                     Optional.ofNullable(page.getCOSObject().getItem(COSName.RESOURCES));
-            PageMarks marks = new PageMarks(page, materials.document().getDocument());
+            PageMarks marks = new PageMarks(page, materials.document().getDocument(), streams);
             marks.add(added, this::changed, were, now);
             resources.setItem(COSName.XOBJECT, forms);
             page.getCOSObject().setItem(COSName.RESOURCES, resources);
@@ -505,15 +513,22 @@ public final class AddedLayers {
                 return;
             }
             Rect bleed = scene.boxes().bleed();
-            PDResources own = new PDResources();
-            Sheet sheet = new Sheet(materials, own, bleed);
-            if (seen != Where.BOTH) {
-                materials.switched(usual).name(own, seen);
+            Optional<List<Object>> word = word(items, seen, bleed);
+            COSStream form = word.map(known::get).orElse(null);
+            if (form == null) {
+                PDResources own = new PDResources();
+                Sheet sheet = new Sheet(materials, own, bleed);
+                if (seen != Where.BOTH) {
+                    materials.switched(usual).name(own, seen);
+                }
+                for (Item item : items) {
+                    sheet.draw(item, Optional.empty(), seen);
+                }
+                form = form(sheet.bytes(), own.getCOSObject(), bleed);
+                if (word.isPresent() && isShared(own.getCOSObject())) {
+                    known.put(word.get(), form);
+                }
             }
-            for (Item item : items) {
-                sheet.draw(item, Optional.empty(), seen);
-            }
-            COSStream form = form(sheet.bytes(), own.getCOSObject(), bleed);
             Item first = items.getFirst();
             UUID element = AddedItem.element(first);
             AddedItem item =
@@ -525,12 +540,35 @@ public final class AddedLayers {
         }
 
         /**
+         * What makes a word the same on many pages, whose outlines need not be written each time.
+         */
+        private Optional<List<Object>> word(List<Item> items, Where seen, Rect bleed) {
+            return items.size() == 1
+                            && seen == Where.BOTH
+                            && items.getFirst() instanceof Item.FrontFill front
+                            && front.source().fill() instanceof Fill.Word
+                    ? Optional.of(
+                            List.of(
+                                    front.source(),
+                                    front.frame(),
+                                    front.paint(),
+                                    scene.boxes().side(), // it may be mirrored
+                                    bleed,
+                                    numbers(matrix(bleed)).toList()))
+                    : Optional.empty();
+        }
+
+        private static boolean isShared(COSDictionary own) {
+            return own.keySet().stream().allMatch(SAME::contains);
+        }
+
+        /**
          * What is the same on many pages, and names nothing that may differ, is in the file once.
          */
         private COSStream form(byte[] content, COSDictionary own, Rect bleed) throws IOException {
             COSArray box = numbers(0, 0, bleed.width(), bleed.height());
             COSArray matrix = numbers(matrix(bleed));
-            boolean shared = own.keySet().stream().allMatch(SAME::contains);
+            boolean shared = isShared(own);
             List<Object> key =
                     List.of(
                             new String(content, StandardCharsets.ISO_8859_1),
@@ -545,9 +583,7 @@ public final class AddedLayers {
             form.setItem(COSName.BBOX, box);
             form.setItem(COSName.MATRIX, matrix);
             form.setItem(COSName.RESOURCES, own);
-            try (OutputStream out = form.createOutputStream(COSName.FLATE_DECODE)) {
-                out.write(content);
-            }
+            PageMarks.write(form, content);
             if (shared) {
                 known.put(key, form);
             }

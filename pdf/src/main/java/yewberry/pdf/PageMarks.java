@@ -8,8 +8,10 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.GregorianCalendar;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.apache.pdfbox.cos.COSArray;
@@ -41,12 +43,25 @@ final class PageMarks {
     private static final COSName ANNOTATIONS_WERE = COSName.getPDFName("AnnotsWere");
     private static final COSName MODIFIED_WAS = COSName.getPDFName("LastModifiedWas");
 
+    /** Shorter content is not compressed: it would not be shorter then. */
+    private static final int SHORT = 200;
+
     private final PDPage page;
     private final COSDocument document;
+    private final Map<String, COSStream> streams;
 
     PageMarks(PDPage page, COSDocument document) {
+        this(page, document, new HashMap<>());
+    }
+
+    /**
+     * @param streams that other pages have, by their content: what is the same is in the file once;
+     *     gets more
+     */
+    PageMarks(PDPage page, COSDocument document, Map<String, COSStream> streams) {
         this.page = page;
         this.document = document;
+        this.streams = streams;
     }
 
     private COSDictionary of() {
@@ -211,10 +226,8 @@ final class PageMarks {
 
     private void wrap(List<AddedItem> items, Before was, Instant now) throws IOException {
         SavedStates states = SavedStates.of(page);
-        COSStream before = document.createCOSStream();
-        COSStream after = document.createCOSStream();
-        write(before, paint(items, true) + "q\n".repeat(1 + states.missing()));
-        write(after, "\n" + "Q\n".repeat(1 + states.open()) + paint(items, false));
+        COSStream before = stream(paint(items, true) + "q\n".repeat(1 + states.missing()));
+        COSStream after = stream("\n" + "Q\n".repeat(1 + states.open()) + paint(items, false));
         COSArray contents = new COSArray();
         contents.add(before);
         contents().forEach(contents::add);
@@ -277,9 +290,23 @@ final class PageMarks {
         return content.toString();
     }
 
-    private static void write(COSStream stream, String content) throws IOException {
-        try (OutputStream out = stream.createOutputStream(COSName.FLATE_DECODE)) {
-            out.write(content.getBytes(StandardCharsets.US_ASCII));
+    private COSStream stream(String content) throws IOException {
+        COSStream known = streams.get(content);
+        if (known != null) {
+            return known;
+        }
+        COSStream stream = document.createCOSStream();
+        write(stream, content.getBytes(StandardCharsets.US_ASCII));
+        streams.put(content, stream);
+        return stream;
+    }
+
+    static void write(COSStream stream, byte[] content) throws IOException {
+        try (OutputStream out =
+                content.length < SHORT
+                        ? stream.createOutputStream()
+                        : stream.createOutputStream(COSName.FLATE_DECODE)) {
+            out.write(content);
         }
     }
 

@@ -25,6 +25,7 @@ import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
 import org.junit.jupiter.api.Test;
@@ -667,6 +668,56 @@ class AddedLayersTest {
                 less,
                 Progress.NONE);
         assertThat(readBack(less, scene).matches()).isFalse();
+    }
+
+    @Test
+    void what_is_the_same_on_several_pages_is_in_the_file_once() throws IOException {
+        byte[] file =
+                FilesOfOthers.drawn(
+                        (document, page) -> document.addPage(new PDPage(page.getMediaBox())));
+        Publication one = set(file, PictureFrame.Level.OVER);
+        Page second =
+                new Page(id("second"), Optional.of(id("parent")), true, Layer.EMPTY)
+                        .withSize(one.pages().getFirst().size())
+                        .withImported(Optional.of(new Imported(id("asset"), 2)));
+        Publication two = one.withPages(one.pages().plus(second));
+        Composer composer = new Composer(COATED, new Pictures(files::get, documents));
+        Map<Integer, PageScene> scenes =
+                Map.of(1, composer.compose(two, 0), 2, composer.compose(two, 1));
+        Path to = folder.resolve("two.pdf");
+        AddedLayers.add(KnownFile.of(file), scenes, Medium.SCREEN, COATED, NOW, to, Progress.NONE);
+        try (PDDocument document = Loader.loadPDF(to.toFile())) {
+            List<COSArray> contents =
+                    List.of(
+                            document.getPage(0).getCOSObject().getCOSArray(COSName.CONTENTS),
+                            document.getPage(1).getCOSObject().getCOSArray(COSName.CONTENTS));
+            assertThat(contents.get(1).getObject(0)).isSameAs(contents.get(0).getObject(0));
+            assertThat(contents.get(1).getObject(contents.get(1).size() - 1))
+                    .isSameAs(contents.get(0).getObject(contents.get(0).size() - 1));
+            for (AddedItem item : AddedLayers.on(document, document.getPage(0))) {
+                COSName name = COSName.getPDFName(item.resource());
+                assertThat(document.getPage(1).getResources().getXObject(name).getCOSObject())
+                        .as(item.name())
+                        .isSameAs(
+                                document.getPage(0).getResources().getXObject(name).getCOSObject());
+            }
+        }
+        assertThat(
+                        ReadBack.checkAdded(to, "", scenes, Medium.SCREEN, COATED, Progress.NONE)
+                                .matches())
+                .isTrue();
+        Path back = folder.resolve("two, back.pdf");
+        AddedLayers.takeOff(
+                KnownFile.of(Files.readAllBytes(to)),
+                item -> item.kind() != AddedItem.Kind.BACKGROUND,
+                Set.of(),
+                NOW,
+                back,
+                Progress.NONE);
+        assertThat(AddedLayers.added(KnownFile.of(Files.readAllBytes(back))).get(2))
+                .extracting(AddedItem::kind)
+                .containsOnly(AddedItem.Kind.BACKGROUND);
+        assertThat(Programs.run("qpdf", "--check", back.toString()).status()).isZero();
     }
 
     private static ReadBackReport readBack(Path file, PageScene scene) throws IOException {
