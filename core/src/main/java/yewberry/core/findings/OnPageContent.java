@@ -192,7 +192,10 @@ public record OnPageContent(
         FreePlaces places = new FreePlaces(Math.max(size.width().points(), size.height().points()));
         int looked = 0;
         int all = 0;
-        for (int i = 0; i < publication.pages().size(); i++) {
+        int own = publication.indexOf(page);
+        int pages = publication.pages().size();
+        for (int next = 0; next < pages; next++) {
+            int i = (own + next) % pages; // this one first, however little time there is
             Page each = publication.pages().get(i);
             if (each.imported().isEmpty()
                     || publication.chain(each.parent()).stream()

@@ -9,8 +9,10 @@ import yewberry.core.scene.Rect;
 
 /** Where something that is on several pages lies on free ground on all of them. */
 public final class FreePlaces {
-    /** So far positions are tried from each other, in points. */
+    /** So far positions are tried from each other, in points, or as share of the farthest. */
     private static final double STEP = 3;
+
+    private static final double STEPS = 200;
 
     /** The shortest way first; those that are free on all pages so far. */
     private List<FreeGround.Move> moves;
@@ -19,11 +21,12 @@ public final class FreePlaces {
      * @param farthest that it is moved either way, in points
      */
     public FreePlaces(double farthest) {
-        int steps = (int) Math.floor(farthest / STEP);
+        double step = Math.max(STEP, farthest / STEPS);
+        int steps = (int) Math.floor(farthest / step);
         moves = new ArrayList<>();
         for (int down = -steps; down <= steps; down++) {
             for (int across = -steps; across <= steps; across++) {
-                moves.add(new FreeGround.Move(across * STEP, down * STEP));
+                moves.add(new FreeGround.Move(across * step, down * step));
             }
         }
         moves.sort(Comparator.comparingDouble(FreeGround.Move::far));

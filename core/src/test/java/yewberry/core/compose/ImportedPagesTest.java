@@ -45,6 +45,7 @@ import yewberry.core.findings.NotJudged;
 import yewberry.core.findings.Offer;
 import yewberry.core.findings.OnPageContent;
 import yewberry.core.legibility.Legibility;
+import yewberry.core.press.FreePlaces;
 import yewberry.core.publication.AsItCame;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
@@ -479,6 +480,9 @@ class ImportedPagesTest {
                 found.getFirst().freeOnAll(set, composer, Duration.ofSeconds(60)).orElseThrow();
         assertThat(onAll.label()).endsWith(", where nothing is on any page of “Numbers”");
         assertThat(onContent(after(set, onAll.edit()), composer)).isEmpty();
+        assertThat(new FreePlaces(14_400).nearest())
+                .as("as many positions as on any other page")
+                .isPresent();
         assertThat(found.getFirst().freeOnAll(set, composer, Duration.ZERO))
                 .as("nothing is said of pages that nobody looked at")
                 .isEmpty();

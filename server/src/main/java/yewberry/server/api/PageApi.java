@@ -3,6 +3,7 @@ package yewberry.server.api;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,8 +11,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -28,6 +27,7 @@ import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
 import yewberry.core.compose.Composer;
 import yewberry.core.findings.Checked;
+import yewberry.core.findings.Finding;
 import yewberry.core.findings.Hiding;
 import yewberry.core.findings.Identity;
 import yewberry.core.findings.Offer;
@@ -353,24 +353,18 @@ class PageApi {
         Composer composer = open.composer(publication);
         PageScene scene = composer.compose(publication, indexOf(publication, page));
         PressCondition press = open.press(publication);
-        return open.findings(scene, publication, Optional.empty()).stream()
-                .collect(
-                        Collectors.toMap(
-                                finding -> Identity.of(finding).key(),
-                                finding ->
-                                        Stream.concat(
-                                                        finding instanceof OnPageContent on
-                                                                ? on
-                                                                        .freeOnAll(
-                                                                                publication,
-                                                                                composer,
-                                                                                LOOKING)
-                                                                        .stream()
-                                                                : Stream.of(),
-                                                        Offer.of(finding, publication, press)
-                                                                .stream())
-                                                .toList(),
-                                (one, _) -> one));
+        long until = System.nanoTime() + LOOKING.toNanos();
+        Map<UUID, List<Offer>> offers = new HashMap<>();
+        for (Finding finding : open.findings(scene, publication, Optional.empty())) {
+            List<Offer> all = new ArrayList<>();
+            if (finding instanceof OnPageContent on) {
+                Duration left = Duration.ofNanos(Math.max(0, until - System.nanoTime()));
+                on.freeOnAll(publication, composer, left).ifPresent(all::add);
+            }
+            all.addAll(Offer.of(finding, publication, press));
+            offers.putIfAbsent(Identity.of(finding).key(), all);
+        }
+        return offers;
     }
 
     /**
