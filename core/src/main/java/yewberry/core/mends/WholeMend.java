@@ -51,6 +51,9 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
     /** For so long changes are looked for; then those that were found are put together. */
     private static final Duration LOOKING = Duration.ofSeconds(14);
 
+    /** For so long they are put together; what was not tried by then is told as more. */
+    private static final Duration PUTTING = Duration.ofSeconds(7);
+
     /**
      * One of the changes.
      *
@@ -115,10 +118,7 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
                 }
             }
             List<Change> candidates = candidates(causes.values(), contrasts, failing);
-            Set<UUID> mendable =
-                    candidates.stream()
-                            .flatMap(each -> each.runs().stream())
-                            .collect(Collectors.toSet());
+            Set<UUID> mendable = runs(candidates);
             List<Change> chosen =
                     thinned(
                             candidates.size() <= FEW
@@ -148,8 +148,7 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
             int looked = 0;
             for (List<UUID> runs : causes) {
                 progress.at(looked++, causes.size());
-                if (System.nanoTime() > until) {
-                    more.set(true);
+                if (isOver(until)) {
                     break;
                 }
                 List<Change> found = candidates(contrasts.get(runs.getFirst()), failing);
@@ -164,8 +163,7 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
                 if (mended.contains(run)) {
                     continue;
                 }
-                if (System.nanoTime() > until) {
-                    more.set(true);
+                if (isOver(until)) {
                     break;
                 }
                 List<Change> found = candidates(contrasts.get(run), failing);
@@ -414,11 +412,38 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
          * Two changes may undo each other: what does not do together goes, and what is not needed.
          */
         private List<Change> thinned(List<Change> changes, List<Change> others, Set<UUID> failing) {
+            long until = System.nanoTime() + PUTTING.toNanos();
+            List<Change> kept = changes;
+            Set<UUID> mended = mended(changes, failing);
+            if (!mended.containsAll(runs(changes))) {
+                kept = fitting(changes, others, failing, until);
+                mended = mended(kept, failing);
+            }
+            for (Change each : List.copyOf(kept)) {
+                if (isOver(until)) {
+                    break;
+                }
+                List<Change> without = kept.stream().filter(other -> other != each).toList();
+                // of many only those are tried that others may stand for
+                boolean isTried = kept.size() <= FEW || runs(without).containsAll(each.runs());
+                if (isTried && mended(without, failing).containsAll(mended)) {
+                    kept = without;
+                }
+            }
+            return kept;
+        }
+
+        /** Those that do together, one after the other. */
+        private List<Change> fitting(
+                List<Change> changes, List<Change> others, Set<UUID> failing, long until) {
             List<Change> kept = new ArrayList<>();
             Set<UUID> mended = Set.of();
             for (Change each : Stream.concat(changes.stream(), others.stream()).toList()) {
                 if (mended.containsAll(each.runs())) {
                     continue; // others are for what a change that does not fit leaves
+                }
+                if (isOver(until)) {
+                    break;
                 }
                 List<Change> with = new ArrayList<>(kept);
                 with.add(each);
@@ -428,13 +453,21 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
                     mended = now;
                 }
             }
-            for (Change each : List.copyOf(kept)) {
-                List<Change> without = kept.stream().filter(other -> other != each).toList();
-                if (mended(without, failing).containsAll(mended)) {
-                    kept = without;
-                }
-            }
             return kept;
+        }
+
+        private boolean isOver(long until) {
+            boolean over = System.nanoTime() > until;
+            if (over) {
+                more.set(true);
+            }
+            return over;
+        }
+
+        private static Set<UUID> runs(List<Change> changes) {
+            return changes.stream()
+                    .flatMap(each -> each.runs().stream())
+                    .collect(Collectors.toSet());
         }
     }
 

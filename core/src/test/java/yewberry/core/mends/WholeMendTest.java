@@ -119,29 +119,31 @@ class WholeMendTest {
         assertThat(failing(after(hard, mend.changes()))).isEqualTo(left);
     }
 
+    private static final String ON_STRIPES = "These words begin on the night and go on over white";
+
+    /** No colour of text reads on all of it. */
+    private static Fill stripes() {
+        return new Fill.Gradient(
+                Fill.Gradient.Kind.LINEAR,
+                90,
+                false,
+                IntStream.rangeClosed(0, 20)
+                        .mapToObj(i ->
+                                new Fill.Gradient.Stop(
+                                        5 * i, Tinted.full((i % 2 == 0 ? NIGHT : WHITE).id()), 100))
+                        .toList());
+    }
+
     /** Both have one cause, but what is put behind words is for some of them only. */
     @Test
     void what_a_veil_behind_other_words_leaves_gets_one_of_its_own() {
-        String words = "These words begin on the night and go on over white";
-        Fill stripes =
-                new Fill.Gradient(
-                        Fill.Gradient.Kind.LINEAR,
-                        90,
-                        false,
-                        IntStream.rangeClosed(0, 20)
-                                .mapToObj(i ->
-                                        new Fill.Gradient.Stop(
-                                                5 * i,
-                                                Tinted.full((i % 2 == 0 ? NIGHT : WHITE).id()),
-                                                100))
-                                .toList());
         Publication hard =
                 Sample.withPage(
                         new Layer(
-                                List.of(wholePage("g", NIGHT).withFill(stripes)),
+                                List.of(wholePage("g", NIGHT).withFill(stripes())),
                                 List.of(
-                                        frame("f", 20, 10, 150, 30, BODY, words),
-                                        frame("h", 20, 80, 150, 30, BODY, words))));
+                                        frame("f", 20, 10, 150, 30, BODY, ON_STRIPES),
+                                        frame("h", 20, 80, 150, 30, BODY, ON_STRIPES))));
         assertThat(failing(hard)).hasSize(2);
         WholeMend mend = of(hard);
         assertThat(mend.left()).isEmpty();
