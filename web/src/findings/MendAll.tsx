@@ -184,8 +184,8 @@ function Proposed({
           <div>
             <p>
               {counted(mend.changes.length, "change", "changes")}
-              {mend.more ? "" : ", for all text that can be mended; none can be left out"}. Other text
-              stays legible.
+              {mend.more ? "" : ", for all text that can be mended; none can be left out"}. Other
+              text stays legible.
             </p>
             <Changes aria-label="Changes">
               {mend.changes.map((change, index) => (
