@@ -1,5 +1,6 @@
 import styled from "styled-components";
 import { useSteps } from "../api/steps";
+import { useChanges } from "../api/useChanges";
 import type { Asset, Publication, Schemas } from "../api/types";
 import { BoxFields } from "../scope/BoxFields";
 import { theme } from "../theme";
@@ -31,25 +32,30 @@ const Row = styled.div`
 function BackingRow({
   publication,
   asset,
-  backing,
+  place,
+  stored,
 }: {
   publication: Publication;
   asset: Asset;
-  backing: Backing;
+  /** Among those of the file. */
+  place: number;
+  stored: Backing;
 }) {
   const steps = useSteps(publication);
   const { unit } = publication.setup;
+  const [backing, change] = useChanges<Backing>(
+    publication,
+    `${asset.id} ${place}`,
+    stored,
+    ({ was, made }) => ({ type: "changeBacking", asset: asset.id, from: was, to: made }),
+    `Behind words of page ${stored.page} of “${asset.name}” changed`,
+  );
+  const put = (changed: Partial<Backing>) => change({ ...backing, ...changed });
   const page = publication.pages.find(
     ({ imported }) => imported?.asset === asset.id && imported.number === backing.page,
   );
   const swatch = publication.swatches.find(({ id }) => id === backing.color.swatch);
   const name = swatch?.name ?? "";
-  const put = (changed: Partial<Backing>) => {
-    steps.make(
-      { type: "changeBacking", asset: asset.id, from: backing, to: { ...backing, ...changed } },
-      `Behind words of page ${backing.page} of “${asset.name}” changed`,
-    );
-  };
   return (
     <Fold
       head={
@@ -65,7 +71,7 @@ function BackingRow({
             label="Colour"
             value={backing.color.swatch}
             options={swatchOptions(publication)}
-            onChange={(id) => put({ color: { ...backing.color, swatch: id } })}
+            onChange={(id) => void put({ color: { ...backing.color, swatch: id } })}
           />
           <NumberField
             label="Opacity (%)"
@@ -115,12 +121,13 @@ export function Backings({ publication, asset }: { publication: Publication; ass
     backings.length > 0 && (
       <section aria-label="Behind words">
         <h3>Behind words</h3>
-        {backings.map((backing, place) => (
+        {backings.map((each, place) => (
           <BackingRow
             key={place} // what is changed stays in its place
             publication={publication}
             asset={asset}
-            backing={backing}
+            place={place}
+            stored={each}
           />
         ))}
       </section>

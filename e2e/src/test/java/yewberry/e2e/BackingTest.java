@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.FileChooser;
+import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
@@ -119,15 +120,29 @@ class BackingTest {
         row.focus();
         page.keyboard().press("Enter");
         AccessibilityTest.passesAxe(page);
-        dialog.getByLabel("Opacity (%)").fill("90");
-        dialog.getByLabel("Opacity (%)").press("Enter");
+        page.evaluate(
+                """
+                () => {
+                  const ask = window.fetch;
+                  window.fetch = async (...args) => {
+                    await new Promise((resolve) => setTimeout(resolve, 300));
+                    return ask(...args);
+                  };
+                }
+                """);
+        dialog.getByLabel("Opacity (%)").focus();
+        for (String value : new String[] {"90", "0.4 cm", "21", "31", "70", "11"}) {
+            page.keyboard().press("Control+a");
+            page.keyboard().type(value, new Keyboard.TypeOptions().setDelay(40));
+            page.keyboard().press("Tab");
+        }
+        page.waitForTimeout(4_000); // all are stored, one after the other
         assertThat(dialog.getByText(Pattern.compile("at 90 %, page 1"))).isVisible();
-        dialog.getByLabel("Radius").fill("0.4 cm");
-        dialog.getByLabel("Radius").press("Enter");
         assertThat(dialog.getByLabel("Radius")).hasValue("4 mm");
-        dialog.getByLabel("Width").fill("70 mm");
-        dialog.getByLabel("Width").press("Enter");
+        assertThat(dialog.getByLabel("From the left")).hasValue("21 mm");
+        assertThat(dialog.getByLabel("From the top")).hasValue("31 mm");
         assertThat(dialog.getByLabel("Width")).hasValue("70 mm");
+        assertThat(dialog.getByLabel("Height")).hasValue("11 mm");
         button(page, "Close").click();
 
         goTo(page, "Output");

@@ -133,7 +133,9 @@ class BackingsTest extends RecoloringTest {
             double scale = before.get(i).getWidth() / scene.boxes().trim().width();
             int[] counts = held(before.get(i), with.get(i), area, scale);
             assertThat(counts[0]).as("%s, the colour", name).isGreaterThan(200);
-            assertThat(counts[1]).as("%s, letters", name).isGreaterThan(area == WORDS ? -1 : 40);
+            if (area != WORDS) { // behind a soft mask letters have no colour of their own
+                assertThat(counts[1]).as("%s, letters", name).isGreaterThan(40);
+            }
         }
         assertThat(matches(after, scene)).isTrue();
         assertThat(AddedLayers.added(KnownFile.of(file)).get(1))

@@ -29,7 +29,10 @@ public sealed interface AssetEdit extends Edit {
      */
     record BackWords(UUID asset, Backing backing) implements AssetEdit {}
 
-    /** Makes one of them another one, in its place among them. */
+    /**
+     * Makes one of them another one, in its place among them: what differs from what it was made
+     * from.
+     */
     record ChangeBacking(UUID asset, Backing from, Backing to) implements AssetEdit {}
 
     /** Takes one of them back. */

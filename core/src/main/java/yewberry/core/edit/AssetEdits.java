@@ -1,6 +1,8 @@
 package yewberry.core.edit;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -64,11 +66,16 @@ final class AssetEdits {
 
     private static Asset changed(Asset asset, Backing from, Backing to) {
         check(asset, to);
-        checkThere(asset, from);
+        if (asset.backings().stream().noneMatch(from::isForTheSameAs)) {
+            throw Publication.gone("colour behind words");
+        }
         return asset.withBackings(
                 asset.backings().stream()
-                        .filter(each -> each.equals(from) || !each.isForTheSameAs(to))
-                        .map(each -> each.equals(from) ? to : each)
+                        .filter(each -> from.isForTheSameAs(each) || !each.isForTheSameAs(to))
+                        .map(each ->
+                                from.isForTheSameAs(each)
+                                        ? Merging.onto(each, to, Optional.of(from), Set.of())
+                                        : each)
                         .toList());
     }
 
@@ -81,14 +88,10 @@ final class AssetEdits {
         }
     }
 
-    private static void checkThere(Asset asset, Backing backing) {
+    private static Asset takenBack(Asset asset, Backing backing) {
         if (!asset.backings().contains(backing)) {
             throw Publication.gone("colour behind words");
         }
-    }
-
-    private static Asset takenBack(Asset asset, Backing backing) {
-        checkThere(asset, backing);
         return asset.withBackings(
                 asset.backings().stream().filter(each -> !each.equals(backing)).toList());
     }

@@ -496,8 +496,16 @@ class FileTextTest {
                                 .backings())
                 .as("in its place")
                 .containsExactly(wider, moved);
-        assertThatThrownBy(
-                        () -> after(two, new AssetEdit.ChangeBacking(FILE, backing(1, 100), wider)))
+        Backing round =
+                new Backing(1, backing(1, 40).area(), Length.mm(3), backing(1, 40).color(), 100);
+        assertThat(
+                        after(two, new AssetEdit.ChangeBacking(FILE, backing(1, 100), round))
+                                .asset(FILE)
+                                .backings()
+                                .getFirst())
+                .as("somebody else made it weaker meanwhile, which stays")
+                .isEqualTo(new Backing(1, round.area(), round.radius(), round.color(), 40));
+        assertThatThrownBy(() -> after(two, new AssetEdit.ChangeBacking(FILE, wider, round)))
                 .isInstanceOf(Refused.class)
                 .hasMessageStartingWith("There is no such colour behind words");
         assertThat(after(weaker, new AssetEdit.TakeBackBacking(FILE, backing(1, 40))))

@@ -27,7 +27,7 @@ public final class ContentPlaces extends PathEngine {
     /** What no text was found for yet. */
     private final List<Backed> waiting;
 
-    /** Where text begins that is being written, by its operator, and with what transform. */
+    /** The operator that began the text that is followed, and the transform that it has. */
     private int text;
 
     private AffineTransform toPage = new AffineTransform();
