@@ -202,7 +202,7 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
         page.onPageError(complaints::add);
         page.onConsoleMessage(message -> {
             if (message.type().equals("error") || message.type().equals("warning")) {
-                complaints.add(message.text());
+                complaints.add(message.text() + " " + message.location());
             }
         });
         context.getStore(NAMESPACE).put("window", new Window(page, running.address(), complaints));

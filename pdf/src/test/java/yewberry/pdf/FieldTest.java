@@ -204,7 +204,7 @@ class FieldTest {
             return switch (number % 5) {
                 case 0 -> List.of(on("g", gradient(Fill.Gradient.Kind.LINEAR)));
                 case 1 -> List.of(on("g", gradient(Fill.Gradient.Kind.RADIAL)));
-                case 2 -> List.of(on("g", picture(waves)));
+                case 2 -> List.of(on("g", picture(number % 10 == 2 ? waves : noise)));
                 case 3 ->
                         List.of(
                                 on("g", gradient(Fill.Gradient.Kind.LINEAR)),

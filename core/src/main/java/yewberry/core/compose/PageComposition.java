@@ -576,18 +576,13 @@ final class PageComposition {
                 box.height().points());
     }
 
-    /**
-     * What is on a parent keeps to something on pages of another size; text that would have no room
-     * there stays as it is.
-     */
+    /** What is on a parent keeps to something on pages of another size. */
     private Box held(Frame frame, Origin origin) {
         if (!(origin instanceof Origin.FromParent)) {
             return frame.box();
         }
-        Box held = frame.hold().on(frame.box(), publication.setup().trim(), trim());
-        return frame instanceof TextFrame text && !text.setting().isRoomy(held)
-                ? frame.box()
-                : held;
+        PageSize usual = publication.setup().trim();
+        return frame.holdOn(usual, trim()).on(frame.box(), usual, trim());
     }
 
     private PageSize trim() {

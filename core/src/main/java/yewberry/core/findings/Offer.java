@@ -20,6 +20,7 @@ import yewberry.core.edit.Edit;
 import yewberry.core.edit.FrameEdit;
 import yewberry.core.edit.LookEdit;
 import yewberry.core.edit.SwatchEdit;
+import yewberry.core.edit.TypeChange;
 import yewberry.core.press.RichBlack;
 import yewberry.core.press.WithinLimit;
 import yewberry.core.publication.Anchor;
@@ -65,7 +66,7 @@ public record Offer(String label, Edit edit) {
             case Finding.OfCharacters characters -> List.of();
             case Finding.DeadLink link -> List.of();
             case RunsIntoText into -> into.offers(publication);
-            case LooseLine loose -> ragged(loose.run().look(), publication);
+            case LooseLine loose -> ragged(loose.run(), publication);
             case OnPageContent on -> on.offers(publication);
             case FrontFinding front -> front.offers(publication);
             case GraphicFinding graphic -> graphic.offers(publication);
@@ -121,21 +122,18 @@ public record Offer(String label, Edit edit) {
 
     private static List<Offer> larger(
             Item.GlyphRun run, PressChecks checks, Publication publication) {
-        Look look = run.look();
-        if (!publication.look(look.id()).size().equals(look.size())) {
-            // the paragraph has a size of its own
-            return List.of();
-        }
-        // some characters are set smaller than their look has it
-        double times = look.size().points() / run.size();
-        Length size =
-                times == 1
-                        ? checks.smallType()
-                        : Length.pt(Math.ceil(checks.smallType().points() * times * 100) / 100);
-        return List.of(
-                new Offer(
-                        "Set the look “%s” in %s".formatted(look.name(), size),
-                        new LookEdit.ChangeLook(look.withSize(size), Optional.of(look))));
+        return TypeChange.size(
+                        publication,
+                        run.paragraph(),
+                        run.run(),
+                        run.size(),
+                        checks.smallType().points())
+                .map(change ->
+                        new Offer(
+                                "Set %s in %s".formatted(change.of(), change.value()),
+                                change.edit()))
+                .stream()
+                .toList();
     }
 
     /** As wide as it takes, where a look says how wide it is. */
@@ -189,16 +187,15 @@ public record Offer(String label, Edit edit) {
                 .findFirst();
     }
 
-    private static List<Offer> ragged(Look look, Publication publication) {
-        if (publication.look(look.id()).alignment() != look.alignment()) {
-            // the paragraph is justified whatever its look says
-            return List.of();
-        }
-        return List.of(
-                new Offer(
-                        "Set the text of look “%s” ragged".formatted(look.name()),
-                        new LookEdit.ChangeLook(
-                                look.withAlignment(Look.Alignment.LEFT), Optional.of(look))));
+    private static List<Offer> ragged(Item.GlyphRun run, Publication publication) {
+        return TypeChange.alignment(publication, run.paragraph(), run.run(), Look.Alignment.LEFT)
+                .map(change ->
+                        new Offer(
+                                (change.isOfLook() ? "Set the text of %s ragged" : "Set %s ragged")
+                                        .formatted(change.of()),
+                                change.edit()))
+                .stream()
+                .toList();
     }
 
     private static Offer overprint(Look look, Look.Overprint setting) {

@@ -314,7 +314,7 @@ final class Backdrop {
      * is behind it, this says no.
      */
     private boolean alongGradient(Item.Line line, List<GlyphInk> inks) {
-        Rect all = inks.stream().map(GlyphInk::box).reduce(Rect::union).orElseThrow();
+        Rect all = all(inks);
         if (veils.stream().anyMatch(each -> each.touches(all)) || !bleed.contains(all)) {
             return false;
         }
@@ -379,28 +379,49 @@ final class Backdrop {
                         .filter(veil -> inks.stream().anyMatch(ink -> veil.touches(ink.box())))
                         .toList();
         LineField field =
-                new LineField(
-                        paintings.computeIfAbsent(
-                                line, _ -> new LineField.Painting(scene, below, over, run, inks)),
-                        view);
+                new LineField(paintings.computeIfAbsent(line, _ -> painting(inks, over)), view);
         boolean isVerdict = view.viewing() == Viewing.AS_DESIGNED; // only that is held to a rule
+        double required = required();
+        LineField.Colors all = field.new Colors();
         for (GlyphInk ink : inks) {
-            LineField.Glyph glyph = field.glyph(ink, demand.leftOut(), required());
+            LineField.Glyph glyph = field.glyph(ink, required);
             area += glyph.area();
             failingArea += glyph.failing();
             if (fills.stream().anyMatch(each -> isPicture(each) && each.touches(ink.box()))) {
                 picturedArea += glyph.area();
                 variation += isVerdict ? glyph.area() * field.variation(ink) : 0;
             }
-            boolean isVeiled = over.stream().anyMatch(each -> each.touches(ink.box()));
-            failing.ifPresent(places -> field.failing(ink, required(), places));
-            for (LineField.Pixel pixel : glyph.worstOfEach()) {
-                RunContrast.Against against =
-                        isVeiled ? field.veiled(pixel) : against(behind(field, pixel));
-                found.add(against);
-                worst.meet(against.ratio(), line, ink.index());
+            failing.ifPresent(places -> field.failing(ink, required, places));
+            if (field.isOnOne()) {
+                all.add(ink, demand.leftOut());
+            } else {
+                boolean isVeiled = over.stream().anyMatch(each -> each.touches(ink.box()));
+                LineField.Colors own = field.new Colors();
+                own.add(ink, demand.leftOut());
+                meet(own, field, line, isVeiled);
             }
         }
+        meet(all, field, line, false);
+    }
+
+    private void meet(LineField.Colors colors, LineField field, Item.Line line, boolean areVeiled) {
+        for (LineField.Pixel pixel : colors.worstFirst()) {
+            RunContrast.Against against =
+                    areVeiled ? field.veiled(pixel) : against(behind(field, pixel));
+            found.add(against);
+            worst.meet(against.ratio(), line, pixel.glyph());
+        }
+    }
+
+    private LineField.Painting painting(List<GlyphInk> inks, List<Item.Filled> over) {
+        Rect all = all(inks);
+        double ppi = // what is marked is marked finely
+                failing.isPresent() ? LineField.PPI : LineField.fineEnough(below, over, all);
+        return new LineField.Painting(scene, below, over, run, inks, ppi);
+    }
+
+    private static Rect all(List<GlyphInk> inks) {
+        return inks.stream().map(GlyphInk::box).reduce(Rect::union).orElseThrow();
     }
 
     private RunContrast.Against against(Ground ground) {

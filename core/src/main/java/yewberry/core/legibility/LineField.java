@@ -1,7 +1,9 @@
 package yewberry.core.legibility;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +19,7 @@ import yewberry.core.raster.Coverage;
 import yewberry.core.raster.GlyphMasks;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.raster.PlaneRaster;
+import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
 import yewberry.core.scene.Paint;
@@ -29,6 +32,11 @@ import yewberry.core.scene.Rect;
  */
 final class LineField {
     static final double PPI = 300;
+
+    /** As coarse as the letters of small text bear. */
+    private static final double LEAST_PPI = 150;
+
+    private static final double STEP_PPI = 50;
     private static final double SCALE = PPI / 72;
 
     /** The highest 16 bits of a ratio of 1, and how many there are up to one of 21. */
@@ -99,10 +107,12 @@ final class LineField {
         private final Item.GlyphRun run;
         private final List<Item.Filled> veils;
         private final MediumScene scene;
+        private final double scale;
         private final Rect region;
         private final int width;
         private final Map<Integer, Covered> covered = new HashMap<>();
         private final PageRaster ground;
+        private final boolean isOnOne;
 
         /** The letters; nothing where they are the same everywhere. */
         private final Optional<PageRaster> lettered;
@@ -119,13 +129,16 @@ final class LineField {
          * @param below what lies below the line, from the lowest up
          * @param veils above it that let it through
          * @param inks its glyphs
+         * @param ppi pixels per inch
          */
         Painting(
                 MediumScene scene,
                 List<Item> below,
                 List<Item.Filled> veils,
                 Item.GlyphRun run,
-                List<GlyphInk> inks) {
+                List<GlyphInk> inks,
+                double ppi) {
+            this.scale = ppi / 72;
             this.run = run;
             this.scene = scene;
             this.veils = veils;
@@ -136,11 +149,11 @@ final class LineField {
                             .orElseThrow()
                             .intersection(scene.boxes().bleed());
             // a grid that lies still on the page, however the text is moved
-            double left = Math.floor(all.x() * SCALE) / SCALE;
-            double top = Math.floor(all.y() * SCALE) / SCALE;
+            double left = Math.floor(all.x() * scale) / scale;
+            double top = Math.floor(all.y() * scale) / scale;
             this.region = new Rect(left, top, all.right() - left, all.bottom() - top);
-            this.width = PageRaster.pixels(region.width(), PPI);
-            int height = PageRaster.pixels(region.height(), PPI);
+            this.width = PageRaster.pixels(region.width(), ppi);
+            int height = PageRaster.pixels(region.height(), ppi);
             BitSet inked = new BitSet(width * height);
             for (GlyphInk ink : inks) {
                 Coverage coverage =
@@ -150,26 +163,24 @@ final class LineField {
                                 ink.glyph(),
                                 ink.around(),
                                 region,
-                                SCALE,
+                                scale,
                                 width,
                                 height);
-                coverage.forEach((at, part) -> inked.set(at));
-                covered.put(ink.index(), Covered.of(coverage));
+                Covered pixels = Covered.of(coverage);
+                for (int at : pixels.at()) {
+                    inked.set(at);
+                }
+                covered.put(ink.index(), pixels);
             }
             this.numbers = new int[width * height];
             int number = 0;
             for (int at = inked.nextSetBit(0); at >= 0; at = inked.nextSetBit(at + 1)) {
                 numbers[at] = number++;
             }
+            List<Item> shown = shown(below, region);
+            this.isOnOne = veils.isEmpty() && shown.size() == 1 && covers(shown.getFirst(), region);
             PageRaster plain =
-                    PageRaster.of(
-                            scene,
-                            below.stream()
-                                    .filter(item -> !reach(item).intersection(region).isEmpty())
-                                    .toList(),
-                            region,
-                            PPI,
-                            ChosenPixels.of(width, height, inked));
+                    PageRaster.of(scene, shown, region, ppi, ChosenPixels.of(width, height, inked));
             if (veils.isEmpty()) {
                 this.lettered =
                         run.paint().overprints()
@@ -177,8 +188,8 @@ final class LineField {
                                 : Optional.empty();
                 this.ground = plain;
             } else {
-                this.lettered = Optional.of(plain.lettered(run.paint()).below(veils, PPI));
-                this.ground = plain.below(veils, PPI);
+                this.lettered = Optional.of(plain.lettered(run.paint()).below(veils, ppi));
+                this.ground = plain.below(veils, ppi);
             }
         }
 
@@ -207,6 +218,63 @@ final class LineField {
             }
             return shifted;
         }
+    }
+
+    /**
+     * How finely what lies behind some glyphs is looked at, in pixels per inch: no finer than the
+     * pictures are where they alone lie there, since more pixels would say the same again.
+     *
+     * @param below what lies below them, from the lowest up
+     * @param veils above them that let them through
+     * @param around all that they and what is close around them cover
+     */
+    static double fineEnough(List<Item> below, List<Item.Filled> veils, Rect around) {
+        double finest = LEAST_PPI;
+        if (!veils.isEmpty()) {
+            return PPI;
+        }
+        for (Item item : below.reversed()) {
+            if (reach(item).intersection(around).isEmpty()) {
+                continue;
+            }
+            if (!(item instanceof Item.Filled fill) || !fill.holds(around)) {
+                return PPI;
+            }
+            switch (fill.paint()) {
+                case AreaPaint.Solid _ -> {}
+                case AreaPaint.Gradient _ -> {
+                    return PPI;
+                }
+                case AreaPaint.Picture picture -> {
+                    if (!picture.reaches(around)) {
+                        return PPI;
+                    }
+                    finest = Math.max(finest, picture.finest().orElse(PPI));
+                }
+            }
+            if (fill.covers()) {
+                break;
+            }
+        }
+        return Math.min(PPI, Math.ceil(finest / STEP_PPI) * STEP_PPI);
+    }
+
+    private static boolean covers(Item item, Rect region) {
+        return item instanceof Item.Filled fill && fill.covers() && fill.holds(region);
+    }
+
+    /** What of it shows in a part of the page, from the lowest up. */
+    private static List<Item> shown(List<Item> below, Rect region) {
+        List<Item> shown = new ArrayList<>();
+        for (Item item : below.reversed()) {
+            if (!reach(item).intersection(region).isEmpty()) {
+                shown.addFirst(item);
+            }
+            if (covers(item, region)) {
+                break;
+            }
+        }
+        return shown;
     }
 
     private static Rect reach(Item item) {
@@ -255,31 +323,93 @@ final class LineField {
     /**
      * A place of the field.
      *
+     * @param rank what sorts it among others: the worst first
      * @param number of it among those that are painted
      * @param x its middle on the page
      * @param y likewise
+     * @param glyph of its line that it is behind
      */
-    record Pixel(int number, double x, double y) {}
+    record Pixel(long rank, int number, double x, double y, int glyph) {}
 
     /**
      * What was found behind a glyph.
      *
-     * @param area pixels that it and what is around it cover
+     * @param area pixels of {@link #PPI} that it and what is around it cover
      * @param failing those of them that the text has too little contrast to
-     * @param worstOfEach of colours that are nearly the same the worst; the worst of all first
      */
-    record Glyph(double area, double failing, List<Pixel> worstOfEach) {}
+    record Glyph(double area, double failing) {}
 
     /**
-     * @param leftOut the part of it that may be left out, 0 to 1
      * @param required the least ratio that passes
      */
-    Glyph glyph(GlyphInk ink, double leftOut, double required) {
+    Glyph glyph(GlyphInk ink, double required) {
         Pixels pixels = new Pixels(painting.covered.get(ink.index()));
-        return new Glyph(
-                pixels.all,
-                pixels.failing(required),
-                Arrays.stream(pixels.worstOfEach(leftOut)).mapToObj(this::pixel).toList());
+        double unit = SCALE * SCALE / painting.scale / painting.scale;
+        return new Glyph(unit * pixels.all, unit * pixels.failing(required));
+    }
+
+    /** Whether one thing alone shows behind all of it, with nothing over the letters. */
+    boolean isOnOne() {
+        return painting.isOnOne;
+    }
+
+    /** Of the colours behind some glyphs the worst of those that are nearly the same. */
+    final class Colors {
+        private long[] worst = new long[64];
+        private int[] glyphs = new int[64];
+        private int count;
+
+        /**
+         * @param leftOut the part of it that may be left out, 0 to 1
+         */
+        void add(GlyphInk ink, double leftOut) {
+            Pixels pixels = new Pixels(painting.covered.get(ink.index()));
+            long[] ranks = pixels.ranks();
+            long first = pixels.first(ranks, leftOut);
+            for (int i = 0; i < ranks.length; i++) {
+                if (ranks[i] >= first) {
+                    meet(ranks[i] & ~0xffff_ffffL | pixels.at[i], ink.index());
+                }
+            }
+        }
+
+        private void meet(long rank, int glyph) {
+            int nearly = nearly(color(rank));
+            int slot = slots[nearly];
+            if (slot >= count || nearly != nearly(color(worst[slot]))) {
+                if (count == worst.length) {
+                    worst = Arrays.copyOf(worst, 2 * count);
+                    glyphs = Arrays.copyOf(glyphs, 2 * count);
+                }
+                slot = count++;
+                slots[nearly] = slot;
+                worst[slot] = Long.MAX_VALUE;
+            }
+            if (rank < worst[slot]) {
+                worst[slot] = rank;
+                glyphs[slot] = glyph;
+            }
+        }
+
+        private int color(long rank) {
+            return seen[numbers[(int) rank]];
+        }
+
+        List<Pixel> worstFirst() {
+            Pixel[] pixels = new Pixel[count];
+            for (int i = 0; i < count; i++) {
+                int at = (int) worst[i];
+                pixels[i] =
+                        new Pixel(
+                                worst[i],
+                                numbers[at],
+                                painting.region.x() + (at % painting.width + 0.5) / painting.scale,
+                                painting.region.y() + (at / painting.width + 0.5) / painting.scale,
+                                glyphs[i]);
+            }
+            Arrays.sort(pixels, Comparator.comparingLong(Pixel::rank));
+            return List.of(pixels);
+        }
     }
 
     /** The standard deviation of the lightness L* behind a glyph and close around it. */
@@ -303,20 +433,17 @@ final class LineField {
         return LIGHTNESS[before] + (place - before) * (LIGHTNESS[before + 1] - LIGHTNESS[before]);
     }
 
-    private Pixel pixel(int at) {
-        return new Pixel(
-                numbers[at],
-                painting.region.x() + (at % painting.width + 0.5) / SCALE,
-                painting.region.y() + (at / painting.width + 0.5) / SCALE);
-    }
-
     /** Those whose ratio is too low, each by its place on the page. */
     void failing(GlyphInk ink, double required, List<double[]> into) {
         Covered pixels = painting.covered.get(ink.index());
         for (int i = 0; i < pixels.at().length; i++) {
             if (pixels.part()[i] >= 0.5 && ratios[numbers[pixels.at()[i]]] < required) {
-                Pixel pixel = pixel(pixels.at()[i]);
-                into.add(new double[] {pixel.x(), pixel.y()});
+                int at = pixels.at()[i];
+                into.add(
+                        new double[] {
+                            painting.region.x() + (at % painting.width + 0.5) / painting.scale,
+                            painting.region.y() + (at / painting.width + 0.5) / painting.scale
+                        });
             }
         }
     }
@@ -409,35 +536,6 @@ final class LineField {
                 }
             }
             return Long.MAX_VALUE;
-        }
-
-        /** The places of the worst of each colour. */
-        int[] worstOfEach(double leftOut) {
-            long[] ranks = ranks();
-            long first = first(ranks, leftOut);
-            long[] worst = new long[64];
-            int colors = 0;
-            for (int i = 0; i < count; i++) {
-                long rank = ranks[i];
-                if (rank < first) {
-                    continue;
-                }
-                int nearly = nearly(seen[numbers[at[i]]]);
-                int slot = slots[nearly];
-                if (slot < colors && nearly == nearly(seen[numbers[at[(int) worst[slot]]]])) {
-                    worst[slot] = Math.min(worst[slot], rank);
-                    continue;
-                }
-                if (colors == worst.length) {
-                    worst = Arrays.copyOf(worst, 2 * colors);
-                }
-                slots[nearly] = colors;
-                worst[colors++] = rank;
-            }
-            return Arrays.stream(worst, 0, colors)
-                    .sorted()
-                    .mapToInt(rank -> at[(int) rank])
-                    .toArray();
         }
     }
 

@@ -30,6 +30,7 @@ import yewberry.core.edit.Editing;
 import yewberry.core.edit.LookEdit;
 import yewberry.core.edit.StoryEdit;
 import yewberry.core.edit.SwatchEdit;
+import yewberry.core.edit.TypeChange;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.publication.Anchor;
@@ -704,29 +705,34 @@ public record Remedy(
         /** Large text needs less; so does bold text that is nearly as large. */
         private Optional<Remedy> larger() {
             boolean isBold = run().face().weight() >= BOLD;
-            Look look = look();
-            double times = look.size().points() / run().size();
-            double size = isBold ? LARGE_BOLD : LARGE;
-            Length set = Length.pt(Math.ceil(size * times * 100) / 100);
-            return asLarge("Larger: %s".formatted(set), Kind.LARGER, look.withSize(set));
+            return TypeChange.size(
+                            publication,
+                            run().paragraph(),
+                            run().run(),
+                            run().size(),
+                            isBold ? LARGE_BOLD : LARGE)
+                    .flatMap(change ->
+                            asLarge("Larger: %s".formatted(change.value()), Kind.LARGER, change));
         }
 
         private Optional<Remedy> bolder() {
             boolean hasBold =
                     FontLibrary.families().stream()
                             .anyMatch(each ->
-                                    each.name().equals(look().family())
+                                    each.name().equals(run().face().family())
                                             && each.weights().contains(BOLD));
             boolean helps = run().face().weight() < BOLD && run().size() >= LARGE_BOLD;
             return hasBold && helps
-                    ? asLarge(
-                            "Bolder: weight %d".formatted(BOLD),
-                            Kind.BOLDER,
-                            look().withWeight(BOLD))
+                    ? TypeChange.weight(publication, run().paragraph(), run().run(), BOLD)
+                            .flatMap(change ->
+                                    asLarge(
+                                            "Bolder: weight %d".formatted(BOLD),
+                                            Kind.BOLDER,
+                                            change))
                     : Optional.empty();
         }
 
-        private Optional<Remedy> asLarge(String words, Kind kind, Look changed) {
+        private Optional<Remedy> asLarge(String words, Kind kind, TypeChange change) {
             double large = legibility.demand().required(true);
             if (contrast.sizeClass().large() || contrast.worst().ratio() < large) {
                 return Optional.empty();
@@ -734,11 +740,15 @@ public record Remedy(
             return tried(
                     kind,
                     words,
-                    "All text of the look “%s”; such text needs %s : 1"
-                            .formatted(changed.name(), Numbers.plain(large)),
+                    "%s; such text needs %s : 1"
+                            .formatted(
+                                    change.isOfLook()
+                                            ? "All text of " + change.of()
+                                            : "Of %s only".formatted(change.of()),
+                                    Numbers.plain(large)),
                     text(),
                     large,
-                    new LookEdit.ChangeLook(changed, Optional.of(look())));
+                    change.edit());
         }
 
         /** Its own colour where that reads, and otherwise the one that reads best. */

@@ -55,6 +55,9 @@ public record CharacterLook(
                     "capitals",
                     "figures");
 
+    /** The most that characters may have of their paragraph's size, in percent. */
+    public static final int LARGEST = 400;
+
     /** What characters are to whoever reads, as in HTML. */
     public enum Emphasis {
         EMPHASIS,
@@ -70,10 +73,10 @@ public record CharacterLook(
      * @throws Refused if a value is out of its range
      */
     static void check(Optional<Integer> weight, Optional<Double> size, Optional<Double> tracking) {
-        if (size.filter(each -> !(each >= 10 && each <= 400)).isPresent()) {
+        if (size.filter(each -> !(each >= 10 && each <= LARGEST)).isPresent()) {
             throw new Refused(
-                    "Characters of %s %% of their paragraph's size are not possible; choose from 10 to 400."
-                            .formatted(Numbers.plain(size.get())));
+                    "Characters of %s %% of their paragraph's size are not possible; choose from 10 to %d."
+                            .formatted(Numbers.plain(size.get()), LARGEST));
         }
         if (weight.filter(each -> each < 100 || each > 900).isPresent()) {
             throw new Refused(

@@ -23,6 +23,18 @@ public sealed interface Frame extends Element permits TextFrame, PictureFrame {
     /** What it keeps to on pages of another size; on a page of its own it says nothing. */
     Hold hold();
 
+    /**
+     * What it keeps to on pages of a size: where text would have no room for that, its place.
+     *
+     * @param usual the size of the pages that it was placed on
+     */
+    default Hold holdOn(PageSize usual, PageSize page) {
+        return this instanceof TextFrame text
+                        && !text.setting().isRoomy(hold().on(box(), usual, page))
+                ? Hold.TOP_LEFT
+                : hold();
+    }
+
     Frame withPlace(Sides sides, Box box);
 
     Frame withHold(Hold hold);

@@ -25,6 +25,19 @@ public record LocalSetting(
         Optional<Length> left,
         Optional<Length> right,
         Optional<Boolean> hyphenated) {
+    /** No difference. */
+    public static final LocalSetting NONE =
+            new LocalSetting(
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty());
+
     public LocalSetting {
         size.ifPresent(Look::checkSize);
         before.ifPresent(Look::checkBefore);
@@ -37,6 +50,24 @@ public record LocalSetting(
     public boolean setsNothing() {
         return Stream.of(size, leading, alignment, before, after, first, left, right, hyphenated)
                 .allMatch(Optional::isEmpty);
+    }
+
+    public LocalSetting withSize(Length changed) {
+        return new LocalSetting(
+                Optional.of(changed),
+                leading,
+                alignment,
+                before,
+                after,
+                first,
+                left,
+                right,
+                hyphenated);
+    }
+
+    public LocalSetting withAlignment(Look.Alignment changed) {
+        return new LocalSetting(
+                size, leading, Optional.of(changed), before, after, first, left, right, hyphenated);
     }
 
     /** A look with these differences. */

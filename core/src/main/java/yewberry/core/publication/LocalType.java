@@ -20,6 +20,17 @@ public record LocalType(
         Optional<Double> tracking,
         Optional<Letters.Capitals> capitals,
         Optional<Letters.Figures> figures) {
+    /** No difference. */
+    public static final LocalType NONE =
+            new LocalType(
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty());
+
     public LocalType {
         CharacterLook.check(weight, size, tracking);
     }
@@ -28,6 +39,19 @@ public record LocalType(
     public boolean setsNothing() {
         return Stream.of(family, weight, italic, size, tracking, capitals, figures)
                 .allMatch(Optional::isEmpty);
+    }
+
+    public LocalType withWeight(int changed) {
+        return new LocalType(
+                family, Optional.of(changed), italic, size, tracking, capitals, figures);
+    }
+
+    /**
+     * @param changed in percent of the paragraph's
+     */
+    public LocalType withSize(double changed) {
+        return new LocalType(
+                family, weight, italic, Optional.of(changed), tracking, capitals, figures);
     }
 
     public LocalType withoutFamily() {

@@ -92,6 +92,9 @@ public record Look(
         AWAY_FROM_SPINE
     }
 
+    /** The largest type there is, in points. */
+    public static final int LARGEST = 1000;
+
     public Look {
         name = Names.checked("look", name);
         checkSize(size);
@@ -100,10 +103,10 @@ public record Look(
     }
 
     static void checkSize(Length size) {
-        if (!(size.points() >= 2 && size.points() <= 1000)) {
+        if (!(size.points() >= 2 && size.points() <= LARGEST)) {
             throw new Refused(
-                    "Type of %s is not possible; choose a size from 2 pt to 1000 pt."
-                            .formatted(size));
+                    "Type of %s is not possible; choose a size from 2 pt to %d pt."
+                            .formatted(size, LARGEST));
         }
     }
 

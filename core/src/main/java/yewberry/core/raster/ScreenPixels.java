@@ -64,12 +64,12 @@ final class ScreenPixels {
         float[] last = new float[raster.count()];
         int lastRgb = -1;
         for (int at = 0; at < rgb.length; at++) {
-            raster.printed(at, now);
             if (paper && pictured.get(at)) {
-                rgb[at] = table(now);
+                rgb[at] = table(raster, at, now);
                 lastRgb = -1;
                 continue;
             }
+            raster.printed(at, now);
             if (lastRgb >= 0 && Arrays.equals(now, last)) {
                 rgb[at] = lastRgb;
                 continue;
@@ -105,6 +105,19 @@ final class ScreenPixels {
         return view.see(planes.color(colors)).packed();
     }
 
+    /** A pixel of a picture; of those there are the most. */
+    private int table(PlaneRaster raster, int at, float[] values) {
+        if (equivalents.length > 0 || table == null || view.shifts()) {
+            raster.printed(at, values);
+            return table(values);
+        }
+        return table.rgb(
+                level(raster.printed(0, at)),
+                level(raster.printed(1, at)),
+                level(raster.printed(2, at)),
+                level(raster.printed(3, at)));
+    }
+
     private int table(float[] values) {
         if (table == null) {
             table = view.table();
@@ -121,7 +134,11 @@ final class ScreenPixels {
         for (int spot = 0; spot < equivalents.length; spot++) {
             sum += (float) (values[4 + spot] * equivalents[spot][plate]);
         }
-        return sum >= 1 ? 255 : (int) (sum * 255 + 0.5f);
+        return level(sum);
+    }
+
+    private static int level(float value) {
+        return value >= 1 ? 255 : (int) (value * 255 + 0.5f);
     }
 
     /** What stands for each spot ink in process ink. */

@@ -4,6 +4,7 @@ import java.awt.geom.Point2D;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.DoubleBinaryOperator;
 import java.util.stream.Collectors;
 import yewberry.core.asset.Pictures;
 import yewberry.core.color.Medium;
@@ -133,12 +134,21 @@ public sealed interface AreaPaint {
 
         /** Pixels per inch as it lies on the page; nothing for what has no pixels. */
         public OptionalDouble ppi() {
+            return ppi(Math::min);
+        }
+
+        /** The same in the direction in which there are more of them. */
+        public OptionalDouble finest() {
+            return ppi(Math::max);
+        }
+
+        private OptionalDouble ppi(DoubleBinaryOperator choice) {
             return asset.content() instanceof Asset.Pixels pixels
                     ? OptionalDouble.of(
-                            Math.min(
+                            72
+                                    * choice.applyAsDouble(
                                             pixels.width() / place.width(),
-                                            pixels.height() / place.height())
-                                    * 72)
+                                            pixels.height() / place.height()))
                     : OptionalDouble.empty();
         }
     }

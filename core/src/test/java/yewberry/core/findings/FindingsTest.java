@@ -35,12 +35,15 @@ import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
 import yewberry.core.publication.Level;
+import yewberry.core.publication.LocalSetting;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Press;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.TextChecks;
 import yewberry.core.publication.Tinted;
@@ -203,6 +206,47 @@ class FindingsTest {
         assertThat(press(scene, Sample.a5().withChecks(sizes))).isEmpty();
         PressChecks inks = new PressChecks(Length.pt(9), 4, 3, 50);
         assertThat(press(scene, Sample.a5().withChecks(inks))).isEmpty();
+    }
+
+    @Test
+    void a_paragraph_that_is_small_by_itself_is_offered_a_size_by_itself() {
+        Look night = BODY.withColor(Tinted.full(NIGHT.id()));
+        Publication usual =
+                Editing.edit(
+                                Sample.withPage(
+                                        new Layer(
+                                                List.of(),
+                                                List.of(
+                                                        Sample.frame(
+                                                                "f", 20, 20, 100, 40, BODY, "Small",
+                                                                "Usual")))),
+                                new LookEdit.ChangeLook(night))
+                        .publication();
+        Story story = usual.stories().getFirst();
+        Paragraph small =
+                story.paragraphs()
+                        .getFirst()
+                        .withLocal(Optional.of(LocalSetting.NONE.withSize(Length.pt(7))));
+        Publication before =
+                usual.withStories(
+                        List.of(
+                                story.withParagraphs(
+                                        story.paragraphs()
+                                                .mapped(each ->
+                                                        each.id().equals(small.id())
+                                                                ? small
+                                                                : each))));
+        Composer composer = new Composer(PressCondition.coated());
+        List<PressFinding> found = press(composer.compose(before, 0), before.setup());
+        assertThat(found).singleElement().isInstanceOf(PressFinding.SmallTypeInInks.class);
+        Offer offer =
+                Offer.of(found.getFirst(), before, PressCondition.coated()).stream()
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(offer.label()).isEqualTo("Set this paragraph in 9 pt");
+        Publication after = Editing.edit(before, offer.edit()).publication();
+        assertThat(press(composer.compose(after, 0), after.setup())).isEmpty();
+        assertThat(after.looks()).isEqualTo(before.looks());
     }
 
     @Test

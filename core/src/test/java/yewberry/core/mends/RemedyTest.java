@@ -11,6 +11,7 @@ import static yewberry.core.Sample.wholePage;
 
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -32,8 +33,14 @@ import yewberry.core.publication.Background;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
+import yewberry.core.publication.Length;
+import yewberry.core.publication.LocalSetting;
+import yewberry.core.publication.LocalType;
 import yewberry.core.publication.Look;
+import yewberry.core.publication.Paragraph;
 import yewberry.core.publication.Publication;
+import yewberry.core.publication.Run;
+import yewberry.core.publication.Story;
 import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 
@@ -114,8 +121,54 @@ class RemedyTest {
         return page.withSwatches(Stream.concat(page.swatches().stream(), Stream.of(grey)).toList());
     }
 
+    /** The same, where the paragraph or its words say the size, not the look. */
+    private static Publication nearlyLargeByItself(Optional<Length> paragraph, double percent) {
+        Publication page = nearlyLarge();
+        Story story = page.stories().getFirst();
+        Paragraph text = story.paragraphs().getFirst();
+        Optional<LocalSetting> local = paragraph.map(LocalSetting.NONE::withSize);
+        Run run = text.runs().getFirst();
+        Paragraph changed =
+                percent == 100
+                        ? text.withLocal(local)
+                        : text.withLocal(local)
+                                .withRuns(
+                                        List.of(
+                                                run.withLocal(
+                                                        Optional.of(
+                                                                LocalType.NONE.withSize(
+                                                                        percent)))));
+        return page.withStories(
+                List.of(story.withParagraphs(story.paragraphs().mapped(_ -> changed))));
+    }
+
     static Stream<Publication> all() {
-        return Stream.of(dark(), fading(), nearlyLarge());
+        return Stream.of(dark(), fading(), nearlyLarge(), ofParagraph(), ofWords());
+    }
+
+    private static Publication ofParagraph() {
+        return nearlyLargeByItself(Optional.of(Length.pt(15)), 100);
+    }
+
+    private static Publication ofWords() {
+        return nearlyLargeByItself(Optional.empty(), 80);
+    }
+
+    @Test
+    void text_is_made_larger_where_its_size_is_said() {
+        assertThat(larger(nearlyLarge()).detail()).startsWith("All text of the look");
+        assertThat(larger(ofParagraph()).detail()).startsWith("Of this paragraph only");
+        assertThat(larger(ofWords()).detail()).startsWith("Of these words only");
+        Publication then = Editing.edit(ofParagraph(), larger(ofParagraph()).edit()).publication();
+        assertThat(then.looks()).isEqualTo(nearlyLarge().looks());
+        assertThat(run(then).run().size()).isEqualTo(18);
+    }
+
+    private static Remedy larger(Publication in) {
+        return remedies(in).stream()
+                .filter(each -> each.kind() == Remedy.Kind.LARGER)
+                .findFirst()
+                .orElseThrow();
     }
 
     @ParameterizedTest

@@ -8,14 +8,21 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import yewberry.core.picture.SvgPicture;
+import yewberry.core.publication.Area;
 import yewberry.core.publication.Fill;
+import yewberry.core.publication.Frame;
+import yewberry.core.publication.Hold;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Side;
 import yewberry.core.publication.Story;
+import yewberry.core.publication.TextBand;
+import yewberry.core.publication.TextFrame;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
+import yewberry.core.scene.Origin;
+import yewberry.core.scene.PageBoxes;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Rect;
 
@@ -51,6 +58,7 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
      * @param where it lies before it is rotated
      * @param rotation about its middle, in degrees clockwise
      * @param name of its file, or its word
+     * @param hold what it keeps to here
      * @param clear the corners of the parts that text keeps off, x and y in turn, in millimetres
      */
     public record PictureOnPage(
@@ -62,6 +70,7 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
             PictureFrame.Level level,
             String name,
             boolean locked,
+            Hold hold,
             List<List<Double>> clear) {
         static PictureOnPage of(
                 PageScene.PlacedPicture placed, PageScene scene, Publication publication) {
@@ -82,6 +91,7 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
                     frame.level(),
                     name,
                     frame.locked(),
+                    kept(frame, placed.origin(), scene, publication),
                     keptClear(frame, scene));
         }
     }
@@ -93,6 +103,8 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
      * @param where it lies before it is rotated
      * @param rotation about its middle, in degrees clockwise
      * @param turn which one of its story's it is, from 0
+     * @param hold what it keeps to here
+     * @param band that it stands in
      */
     public record FrameOnPage(
             UUID frame,
@@ -102,8 +114,13 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
             int turn,
             Extent where,
             double rotation,
-            boolean locked) {
-        static FrameOnPage of(PageScene.PlacedFrame placed, Publication publication) {
+            boolean locked,
+            Hold hold,
+            Optional<BandOnPage> band) {
+        static FrameOnPage of(
+                PageScene.PlacedFrame placed, PageScene scene, Publication publication) {
+            TextFrame frame =
+                    publication.frame(new Story.Link(placed.origin().owner(), placed.frame()));
             return new FrameOnPage(
                     placed.frame(),
                     placed.place(),
@@ -112,10 +129,43 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
                     publication.story(placed.story()).place(placed.frame()),
                     Extent.of(placed.where()),
                     placed.turn().degrees(),
-                    publication
-                            .frame(new Story.Link(placed.origin().owner(), placed.frame()))
-                            .locked());
+                    frame.locked(),
+                    kept(frame, placed.origin(), scene, publication),
+                    frame.band().map(band -> BandOnPage.of(band, scene.boxes())));
         }
+    }
+
+    /**
+     * A band that text stands in.
+     *
+     * @param along that it lies along
+     * @param where it is within the trim
+     */
+    public record BandOnPage(PageEdge along, Extent where) {
+        /** An edge as it is seen on a page. */
+        public enum PageEdge {
+            TOP,
+            BOTTOM,
+            LEFT,
+            RIGHT
+        }
+
+        static BandOnPage of(TextBand band, PageBoxes boxes) {
+            return new BandOnPage(
+                    PageEdge.valueOf(band.edge().on(boxes.side()).name()),
+                    Extent.of(
+                            boxes.place(new Area.Band(band.edge(), band.depth()))
+                                    .intersection(boxes.trim())));
+        }
+    }
+
+    /** What a frame keeps to on a page; one of its own lies where it says. */
+    private static Hold kept(Frame frame, Origin origin, PageScene scene, Publication publication) {
+        return origin instanceof Origin.FromParent
+                ? frame.holdOn(
+                        publication.setup().trim(),
+                        publication.setup(publication.page(scene.page())).trim())
+                : Hold.TOP_LEFT;
     }
 
     /** The corners of the parts of a picture that text keeps off, x and y in turn. */
@@ -175,7 +225,9 @@ public record SpreadView(int index, Extent view, List<PlacedPage> pages) {
                         .map(Item.GlyphRun::bounds)
                         .reduce(Rect::union)
                         .map(Extent::of),
-                scene.frames().stream().map(frame -> FrameOnPage.of(frame, publication)).toList(),
+                scene.frames().stream()
+                        .map(frame -> FrameOnPage.of(frame, scene, publication))
+                        .toList(),
                 scene.pictures().stream()
                         .map(frame -> PictureOnPage.of(frame, scene, publication))
                         .toList(),
