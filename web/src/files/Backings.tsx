@@ -32,20 +32,17 @@ const Row = styled.div`
 function BackingRow({
   publication,
   asset,
-  place,
   stored,
 }: {
   publication: Publication;
   asset: Asset;
-  /** Among those of the file. */
-  place: number;
   stored: Backing;
 }) {
   const steps = useSteps(publication);
   const { unit } = publication.setup;
   const [backing, change] = useChanges<Backing>(
     publication,
-    `${asset.id} ${place}`,
+    `${asset.id} ${stored.id}`,
     stored,
     ({ was, made }) => ({ type: "changeBacking", asset: asset.id, from: was, to: made }),
     `Behind words of page ${stored.page} of “${asset.name}” changed`,
@@ -121,14 +118,8 @@ export function Backings({ publication, asset }: { publication: Publication; ass
     backings.length > 0 && (
       <section aria-label="Behind words">
         <h3>Behind words</h3>
-        {backings.map((each, place) => (
-          <BackingRow
-            key={place} // what is changed stays in its place
-            publication={publication}
-            asset={asset}
-            place={place}
-            stored={each}
-          />
+        {backings.map((each) => (
+          <BackingRow key={each.id} publication={publication} asset={asset} stored={each} />
         ))}
       </section>
     )

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
@@ -56,6 +57,7 @@ class BackingsTest extends RecoloringTest {
 
     private static Backing leaf(Rect area, double opacity) {
         return new Backing(
+                UUID.randomUUID(),
                 1,
                 new Box(
                         Length.pt(area.x()),
@@ -232,7 +234,9 @@ class BackingsTest extends RecoloringTest {
     void corners_are_round_as_told() throws IOException {
         byte[] file = page(BOX + LOG);
         Backing sharp = leaf(new Rect(20, 60, 120, 40), 100);
-        Backing round = new Backing(1, sharp.area(), Length.pt(20), sharp.color(), sharp.opacity());
+        Backing round =
+                new Backing(
+                        sharp.id(), 1, sharp.area(), Length.pt(20), sharp.color(), sharp.opacity());
         PageScene scene = backed(file, round);
         Path after = added(file, scene);
         for (BufferedImage drawn : drawn(after, "round")) {
@@ -250,6 +254,7 @@ class BackingsTest extends RecoloringTest {
         Backing wide = leaf(new Rect(20, 60, 120, 40), 100);
         Backing narrow =
                 new Backing(
+                        UUID.randomUUID(),
                         1,
                         new Box(Length.pt(20), Length.pt(60), Length.pt(60), Length.pt(40)),
                         Length.ZERO,

@@ -170,6 +170,7 @@ class ClaimsTest {
                         List.of(darker),
                         List.of(
                                 new Backing(
+                                        UUID.randomUUID(),
                                         1,
                                         new Box(
                                                 Length.pt(20),

@@ -472,6 +472,7 @@ class FieldTest {
             Rect words = worst(scenes.get(i)).run().bounds().inset(-6, -6, -6, -6);
             veils.add(
                     new Backing(
+                            id("veil " + i),
                             i + 1,
                             new Box(
                                     Length.pt(words.x()),

@@ -59,23 +59,21 @@ final class AssetEdits {
         return asset.withBackings(
                 Stream.concat(
                                 asset.backings().stream()
-                                        .filter(each -> !each.isForTheSameAs(backing)),
+                                        .filter(each ->
+                                                !each.id().equals(backing.id())
+                                                        && !each.isForTheSameAs(backing)),
                                 Stream.of(backing))
                         .toList());
     }
 
     private static Asset changed(Asset asset, Backing from, Backing to) {
         check(asset, to);
-        if (asset.backings().stream().noneMatch(from::isForTheSameAs)) {
-            throw Publication.gone("colour behind words");
-        }
+        Backing there = backing(asset, from.id());
+        Backing changed = Merging.onto(there, to, Optional.of(from), Set.of());
         return asset.withBackings(
                 asset.backings().stream()
-                        .filter(each -> from.isForTheSameAs(each) || !each.isForTheSameAs(to))
-                        .map(each ->
-                                from.isForTheSameAs(each)
-                                        ? Merging.onto(each, to, Optional.of(from), Set.of())
-                                        : each)
+                        .filter(each -> each == there || !each.isForTheSameAs(changed))
+                        .map(each -> each == there ? changed : each)
                         .toList());
     }
 
@@ -89,11 +87,15 @@ final class AssetEdits {
     }
 
     private static Asset takenBack(Asset asset, Backing backing) {
-        if (!asset.backings().contains(backing)) {
-            throw Publication.gone("colour behind words");
-        }
-        return asset.withBackings(
-                asset.backings().stream().filter(each -> !each.equals(backing)).toList());
+        Backing there = backing(asset, backing.id());
+        return asset.withBackings(asset.backings().stream().filter(each -> each != there).toList());
+    }
+
+    private static Backing backing(Asset asset, UUID id) {
+        return asset.backings().stream()
+                .filter(each -> each.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> Publication.gone("colour behind words"));
     }
 
     /** A picture in the place of a PDF has no colours that could be others, and no words. */

@@ -384,10 +384,7 @@ public record Remedy(
         /** What puts a colour behind words of a file, as opaque as it is told. */
         private record BackingEdit(UUID asset, Backing full) {
             Edit of(int opacity) {
-                return new AssetEdit.BackWords(
-                        asset,
-                        new Backing(
-                                full.page(), full.area(), full.radius(), full.color(), opacity));
+                return new AssetEdit.BackWords(asset, full.withOpacity(opacity));
             }
         }
 
@@ -409,6 +406,7 @@ public record Remedy(
                     new BackingEdit(
                             file.get().asset(),
                             new Backing(
+                                    ids.get(),
                                     file.get().number(),
                                     new Box(
                                             millimetres(words.x()),

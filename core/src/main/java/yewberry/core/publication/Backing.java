@@ -8,6 +8,7 @@ import yewberry.core.color.Definition;
  * A colour behind words of a page of a file: over all that the page paints before them, a picture
  * or a box, and below the words. The file itself stays as it is.
  *
+ * @param id what it is known by, wherever it is put
  * @param page the number of the page in its file, from 1
  * @param area that it covers, of the page as it is seen, from its top left; it lies behind the text
  *     that begins there
@@ -15,7 +16,7 @@ import yewberry.core.color.Definition;
  * @param opacity in percent, above 0; 100 covers
  * @throws Refused if there is no such page, or nothing would be seen of it
  */
-public record Backing(int page, Box area, Length radius, Tinted color, double opacity) {
+public record Backing(UUID id, int page, Box area, Length radius, Tinted color, double opacity) {
     public Backing {
         if (page < 1) {
             throw new Refused("There is no page %d; the first one is page 1.".formatted(page));
@@ -29,12 +30,17 @@ public record Backing(int page, Box area, Length radius, Tinted color, double op
         }
     }
 
+    /** As opaque as told, in percent. */
+    public Backing withOpacity(double changed) {
+        return new Backing(id, page, area, radius, color, changed);
+    }
+
     /** Whether another one is behind just the same words. */
     public boolean isForTheSameAs(Backing other) {
         return page == other.page && area.equals(other.area);
     }
 
     Backing withReference(UUID old, UUID replacement) {
-        return new Backing(page, area, radius, color.withReference(old, replacement), opacity);
+        return new Backing(id, page, area, radius, color.withReference(old, replacement), opacity);
     }
 }

@@ -447,8 +447,7 @@ class FileTextTest {
         Backing made = edit.backing();
         assertThat(made.opacity()).isBetween(1.0, 99.0);
         assertThat(veil.words()).contains(" at %.0f %%".formatted(made.opacity()));
-        Backing weaker =
-                new Backing(1, made.area(), made.radius(), made.color(), made.opacity() - 1);
+        Backing weaker = made.withOpacity(made.opacity() - 1);
         Publication less = after(set, new AssetEdit.BackWords(FILE, weaker));
         assertThat(AA.judge(composer.compose(less, 4)).getFirst().passes()).isFalse();
     }
@@ -462,6 +461,7 @@ class FileTextTest {
 
     private static Backing backing(int page, double opacity) {
         return new Backing(
+                Sample.id("backing"),
                 page,
                 new Box(Length.mm(8), Length.mm(12), Length.mm(20), Length.mm(8)),
                 Length.mm(1),
@@ -477,6 +477,7 @@ class FileTextTest {
         assertThat(weaker.asset(FILE).backings()).containsExactly(backing(1, 40));
         Backing moved =
                 new Backing(
+                        Sample.id("moved"),
                         1,
                         new Box(Length.mm(1), Length.mm(1), Length.mm(9), Length.mm(9)),
                         Length.ZERO,
@@ -485,6 +486,7 @@ class FileTextTest {
         Publication two = after(weaker, new AssetEdit.BackWords(FILE, moved));
         Backing wider =
                 new Backing(
+                        Sample.id("backing"),
                         1,
                         new Box(Length.mm(8), Length.mm(12), Length.mm(30), Length.mm(8)),
                         Length.mm(1),
@@ -497,21 +499,41 @@ class FileTextTest {
                 .as("in its place")
                 .containsExactly(wider, moved);
         Backing round =
-                new Backing(1, backing(1, 40).area(), Length.mm(3), backing(1, 40).color(), 100);
+                new Backing(
+                        Sample.id("backing"),
+                        1,
+                        backing(1, 40).area(),
+                        Length.mm(3),
+                        backing(1, 40).color(),
+                        100);
         assertThat(
                         after(two, new AssetEdit.ChangeBacking(FILE, backing(1, 100), round))
                                 .asset(FILE)
                                 .backings()
                                 .getFirst())
                 .as("somebody else made it weaker meanwhile, which stays")
-                .isEqualTo(new Backing(1, round.area(), round.radius(), round.color(), 40));
-        assertThatThrownBy(() -> after(two, new AssetEdit.ChangeBacking(FILE, wider, round)))
+                .isEqualTo(round.withOpacity(40));
+        Publication elsewhere =
+                after(two, new AssetEdit.ChangeBacking(FILE, backing(1, 40), wider));
+        Backing bolder = backing(1, 40).withOpacity(90);
+        assertThat(
+                        after(elsewhere, new AssetEdit.ChangeBacking(FILE, backing(1, 40), bolder))
+                                .asset(FILE)
+                                .backings()
+                                .getFirst())
+                .as("somebody else moved it meanwhile, where it stays")
+                .isEqualTo(wider.withOpacity(90));
+        Backing gone =
+                new Backing(Sample.id("gone"), 1, round.area(), round.radius(), round.color(), 50);
+        assertThatThrownBy(() -> after(two, new AssetEdit.ChangeBacking(FILE, gone, round)))
                 .isInstanceOf(Refused.class)
                 .hasMessageStartingWith("There is no such colour behind words");
         assertThat(after(weaker, new AssetEdit.TakeBackBacking(FILE, backing(1, 40))))
                 .isEqualTo(set);
-        assertThatThrownBy(
-                        () -> after(weaker, new AssetEdit.TakeBackBacking(FILE, backing(1, 100))))
+        assertThat(after(weaker, new AssetEdit.TakeBackBacking(FILE, backing(1, 100))))
+                .as("whatever somebody made of it meanwhile")
+                .isEqualTo(set);
+        assertThatThrownBy(() -> after(weaker, new AssetEdit.TakeBackBacking(FILE, gone)))
                 .isInstanceOf(Refused.class)
                 .hasMessageStartingWith("There is no such colour behind words");
         Publication replaced =

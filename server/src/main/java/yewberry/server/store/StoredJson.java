@@ -1,11 +1,14 @@
 package yewberry.server.store;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Set;
+import java.util.UUID;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import yewberry.core.edit.Patch;
+import yewberry.core.publication.Backing;
 import yewberry.core.publication.Basis;
 import yewberry.core.publication.TextSetting;
 
@@ -15,7 +18,7 @@ import yewberry.core.publication.TextSetting;
  */
 final class StoredJson {
     /** What is written now. The first version was written without saying so. */
-    static final int VERSION = 4;
+    static final int VERSION = 5;
 
     private static final String VERSION_KEY = "version";
     private static final String VALUE = "value";
@@ -30,7 +33,11 @@ final class StoredJson {
     }
 
     private static final List<Upgrade> UPGRADES =
-            List.of(StoredJson::flatElements, StoredJson::stories, StoredJson::languages);
+            List.of(
+                    StoredJson::flatElements,
+                    StoredJson::stories,
+                    StoredJson::languages,
+                    StoredJson::backings);
 
     private StoredJson() {}
 
@@ -129,6 +136,36 @@ final class StoredJson {
             own(changed);
         }
         return changed;
+    }
+
+    /**
+     * From 4 to 5: what lies behind words of a file was known by the place where it lies; now it
+     * has an id, which is made of that.
+     */
+    private static JsonNode backings(JsonNode value, Class<?> as) {
+        JsonNode changed = value.deepCopy();
+        if (as == Backing[].class) {
+            named(changed);
+        }
+        if (as == Patch.class) {
+            for (JsonNode change : changed.path("changes")) {
+                for (String side : List.of("before", "after")) {
+                    named(change.path(side).path("element").path("backings"));
+                }
+            }
+        }
+        return changed;
+    }
+
+    private static void named(JsonNode backings) {
+        for (JsonNode each : backings) {
+            if (each instanceof ObjectNode backing && !backing.has("id")) {
+                String place = backing.path("page") + " " + backing.path("area");
+                backing.put(
+                        "id",
+                        UUID.nameUUIDFromBytes(place.getBytes(StandardCharsets.UTF_8)).toString());
+            }
+        }
     }
 
     private static void language(ObjectNode setting) {

@@ -671,12 +671,17 @@ final class EditMaker {
     }
 
     private Backing backing() {
-        return new Backing(1, box(), Length.mm(upTo(5)), Tinted.full(swatch()), 1 + upTo(100));
+        return backing(fresh());
+    }
+
+    private Backing backing(UUID id) {
+        return new Backing(id, 1, box(), Length.mm(upTo(5)), Tinted.full(swatch()), 1 + upTo(100));
     }
 
     private Edit changeBacking() {
         AssetEdit.TakeBackBacking there = takeBackBacking();
-        return new AssetEdit.ChangeBacking(there.asset(), there.backing(), backing());
+        return new AssetEdit.ChangeBacking(
+                there.asset(), there.backing(), backing(there.backing().id()));
     }
 
     /** One that is there, or none. */

@@ -10,6 +10,8 @@ import org.jooq.JSON;
 import org.junit.jupiter.api.Test;
 import yewberry.core.edit.Edited;
 import yewberry.core.edit.Patch;
+import yewberry.core.publication.Asset;
+import yewberry.core.publication.Backing;
 import yewberry.core.publication.Language;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
@@ -41,6 +43,38 @@ class OlderValuesTest {
                                 """),
                         Setup.class);
         assertThat(setup.checks()).isEqualTo(PressChecks.USUAL);
+    }
+
+    /** Of version 4, as the column of an asset and within a patch: one and the same id. */
+    @Test
+    void what_lies_behind_words_of_a_file_gets_an_id() {
+        String backings =
+                """
+                [{"page":2,"area":{"x":"8 mm","y":"12 mm","width":"20 mm","height":"8 mm"},
+                  "radius":"1 mm","color":{"swatch":"4f3c2d10-0000-4000-8000-000000000002","tint":100},
+                  "opacity":40}]
+                """;
+        Backing[] stored =
+                columns.read(
+                        JSON.json("{\"version\":4,\"value\":%s}".formatted(backings)),
+                        Backing[].class);
+        assertThat(stored).hasSize(1);
+        assertThat(stored[0].id()).isNotNull();
+        assertThat(stored[0].opacity()).isEqualTo(40);
+        Patch patch =
+                columns.read(
+                        JSON.json(
+                                """
+                                {"version":4,"value":{"changes":[{"after":{"element":{"type":"asset",
+                                  "id":"4f3c2d10-0000-4000-8000-000000000001","name":"Log","sha256":"%s",
+                                  "content":{"type":"document","pages":[{"width":283,"height":227,"screenColor":false,"missingFonts":[]},
+                                    {"width":283,"height":227,"screenColor":false,"missingFonts":[]}]},
+                                  "recolored":[],"backings":%s},"index":0},"placed":true}]}}
+                                """
+                                        .formatted("a".repeat(64), backings)),
+                        Patch.class);
+        Asset asset = (Asset) patch.changes().getFirst().after().orElseThrow().element();
+        assertThat(asset.backings()).containsExactly(stored);
     }
 
     @Test
