@@ -621,8 +621,9 @@ function frameAt(spread: Spread | undefined, at: Point): string | undefined {
   const page = spread?.pages.find(({ page }) => page === at.page);
   return [...(page?.frames ?? []), ...(page?.pictures ?? []).filter(isContent)]
     .sort((one, other) => one.place - other.place)
-    .findLast(({ where, rotation }) => {
-      const { x, y } = seen(at, where, -rotation);
+    .findLast((frame) => {
+      const where = ("band" in frame && frame.band?.where) || frame.where; // not its words alone
+      const { x, y } = seen(at, where, -frame.rotation);
       return (
         x >= where.x && x <= where.x + where.width && y >= where.y && y <= where.y + where.height
       );

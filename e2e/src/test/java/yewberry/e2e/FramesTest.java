@@ -32,9 +32,12 @@ class FramesTest {
     }
 
     private static Locator chosen(Page page) {
+        return chosen(page, "Chosen frame");
+    }
+
+    private static Locator chosen(Page page, String what) {
         return page.getByRole(
-                AriaRole.GROUP,
-                new Page.GetByRoleOptions().setName(Pattern.compile("^Chosen frame")));
+                AriaRole.GROUP, new Page.GetByRoleOptions().setName(Pattern.compile("^" + what)));
     }
 
     /** By a click into the lower part of page 5, where no text is. */
@@ -106,16 +109,121 @@ class FramesTest {
         assertThat(chosen(page)).not().isVisible();
     }
 
+    @Test
+    void a_frame_of_a_parent_is_held_on_a_page_of_another_size_by_what_it_keeps_to(
+            Browser.Window window) {
+        Page page = window.openDemo("?page=4");
+        edit(
+                page,
+                """
+                (pages, parent) => [
+                  {type: "sizePages", pages: [pages[3].id], size: {width: "200 mm", height: "240 mm"}},
+                  {type: "holdFrame", frame: parent.layer.frames[1].id, hold: {across: "FAR", down: "FAR"}},
+                ]
+                """);
+        page.reload();
+        Browser.changing(page, "Parent Daylight");
+        BoundingBox spread = page.getByRole(AriaRole.APPLICATION).locator(".picture").boundingBox();
+        double pixels = spread.width / (200 + 148 + 6);
+        // 30 mm below where it is on the other pages, and as far from the outer edge
+        page.mouse().click(spread.x + (3 + 76) * pixels, spread.y + (3 + 229) * pixels);
+        BoundingBox before = chosen(page).boundingBox();
+        assertThat(before.x).isCloseTo(spread.x + (3 + 20) * pixels, within(2.0));
+        assertThat(before.y).isCloseTo(spread.y + (3 + 226) * pixels, within(2.0));
+        chosen(page).focus();
+        page.keyboard().press("Shift+ArrowLeft");
+        page.waitForCondition(() -> captionX(page).equals("26 mm")); // on pages of the usual size
+        assertThat(chosen(page).boundingBox().x).isCloseTo(before.x - 10 * pixels, within(2.0));
+        drag(page, before.x, before.y, 0, -20 * pixels);
+        page.waitForCondition(() -> !caption(page, "y").equals("196 mm"));
+        double y = Double.parseDouble(caption(page, "y").split(" ")[0]);
+        assertThat(y).isCloseTo(176, within(1.5));
+        assertThat(chosen(page).boundingBox().y)
+                .isCloseTo(spread.y + (3 + y + 30) * pixels, within(2.0));
+        Browser.undoAll(page);
+    }
+
+    @Test
+    void a_band_with_text_is_made_deeper_by_its_inner_edge_and_by_keys(Browser.Window window) {
+        Page page = window.openDemo("?page=4");
+        Browser.changing(page, "Parent Daylight");
+        BoundingBox spread = page.getByRole(AriaRole.APPLICATION).locator(".picture").boundingBox();
+        double pixels = spread.width / (2 * 148 + 6);
+        page.mouse().click(spread.x + (3 + 100) * pixels, spread.y + (3 + 2) * pixels);
+        Locator band = chosen(page, "Chosen band");
+        BoundingBox before = band.boundingBox();
+        assertThat(before.width).isCloseTo(148 * pixels, within(2.0));
+        assertThat(before.height).isCloseTo(11 * pixels, within(2.0));
+        AccessibilityTest.passesAxe(page);
+        drag(page, before.x + before.width / 4, before.y + before.height, 0, 14 * pixels);
+        page.waitForCondition(() -> !depth(page).equals("11 mm"));
+        double depth = Double.parseDouble(depth(page).split(" ")[0]);
+        assertThat(depth).isCloseTo(25, within(1.5));
+        assertThat(band.boundingBox().height).isCloseTo(depth * pixels, within(2.0));
+
+        band.focus();
+        page.keyboard().press("ArrowUp");
+        page.keyboard().press("ArrowUp");
+        page.keyboard().press("ArrowRight"); // along the edge there is nothing to move
+        page.waitForCondition(() -> Double.parseDouble(depth(page).split(" ")[0]) < depth - 1.5);
+        button(page, "Undo").click();
+        page.waitForCondition(() -> Double.parseDouble(depth(page).split(" ")[0]) == depth);
+        page.keyboard().press("Escape");
+        assertThat(window.complaints()).isEmpty();
+        Browser.undoAll(page);
+        assertThat(depth(page)).isEqualTo("11 mm");
+    }
+
+    /** Makes edits, from the pages and the parent of the pages. */
+    private static void edit(Page page, String edits) {
+        page.evaluate(
+                """
+                async (address) => {
+                  const read = async (path) => (await fetch(address + path)).json();
+                  const { revision, parents } = await read("");
+                  const { pages } = await read("/pages?from=0&to=12");
+                  const parent = parents.find(({ name }) => name === "Daylight");
+                  const answer = await fetch(address + "/edits", {
+                    method: "POST",
+                    headers: { "Content-Type": "application/json" },
+                    body: JSON.stringify({
+                      edit: { type: "several", edits: (%s)(pages, parent) },
+                      revision,
+                      author: localStorage.getItem("yewberry-author"),
+                    }),
+                  });
+                  if (!answer.ok) {
+                    throw new Error(await answer.text());
+                  }
+                }
+                """
+                        .formatted(edits.strip()),
+                "/api/publications/" + Browser.DEMO);
+    }
+
+    private static String depth(Page page) {
+        return daylight(page, "frames[0].band.depth");
+    }
+
     private static String captionX(Page page) {
+        return caption(page, "x");
+    }
+
+    private static String caption(Page page, String property) {
+        return daylight(page, "frames[1].box." + property);
+    }
+
+    private static String daylight(Page page, String what) {
         return (String)
                 page.evaluate(
                         """
                         async address => {
                           const { parents } = await (await fetch(address)).json();
                           const { layer } = parents.find(({ name }) => name === "Daylight");
-                          return layer.frames[1].box.x;
+                          return layer.%s;
                         }
-                        """,
+                        """
+                                .formatted(what),
                         "/api/publications/" + Browser.DEMO);
     }
 
