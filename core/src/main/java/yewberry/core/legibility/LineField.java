@@ -2,7 +2,6 @@ package yewberry.core.legibility;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -44,12 +43,19 @@ final class LineField {
 
     private static final int BUCKETS = (Float.floatToRawIntBits(21) >> 16) - LOWEST + 1;
 
+    /** So many colours are remembered while a viewing shifts those of a line. */
+    private static final int KNOWN_BITS = 12;
+
+    /** Colours that are close to each other get places that are not (Fibonacci hashing). */
+    private static final int SPREAD = 0x9e3779b1;
+
+    private static final int OPAQUE = 0xff000000;
+
     /** L* of luminances from 0 to 1, and one more. */
     private static final double[] LIGHTNESS =
             IntStream.range(0, 4098).mapToDouble(i -> Lab.lightnessOf(i / 4096.0)).toArray();
 
     private final Painting painting;
-    private final int[] numbers;
 
     /** Of each painted pixel what is seen there. */
     private final int[] seen;
@@ -59,12 +65,8 @@ final class LineField {
 
     private final float[] ratios;
 
-    /** For each colour in short its place among those of a glyph, if it stands there. */
-    private final int[] slots = new int[1 << 15];
-
     LineField(Painting painting, View view) {
         this.painting = painting;
-        this.numbers = painting.numbers;
         this.seen = painting.seen(view);
         this.text = painting.text(view);
         double front = Contrast.luminance(view.see(painting.run.paint().color()));
@@ -81,24 +83,19 @@ final class LineField {
     /**
      * The pixels that a glyph and what is close around it cover.
      *
-     * @param at their places in the region
+     * @param numbers of them among those that are painted
      * @param part of each that is covered, 0 to 1
      * @param all of them together
      */
-    private record Covered(int[] at, double[] part, double all) {
-        static Covered of(Coverage coverage) {
-            int[] count = {0};
-            coverage.forEach((place, covers) -> count[0]++);
-            int[] at = new int[count[0]];
-            double[] part = new double[count[0]];
-            double[] all = {0};
-            count[0] = 0;
-            coverage.forEach((place, covers) -> {
-                at[count[0]] = place;
-                part[count[0]++] = covers;
-                all[0] += covers;
-            });
-            return new Covered(at, part, all[0]);
+    private record Covered(int[] numbers, double[] part, double all) {
+        static Covered of(Coverage.Pixels pixels, int[] numbers) {
+            int[] own = new int[pixels.at().length];
+            double all = 0;
+            for (int i = 0; i < own.length; i++) {
+                own[i] = numbers[pixels.at()[i]];
+                all += pixels.part()[i];
+            }
+            return new Covered(own, pixels.part(), all);
         }
     }
 
@@ -117,8 +114,11 @@ final class LineField {
         /** The letters; nothing where they are the same everywhere. */
         private final Optional<PageRaster> lettered;
 
-        /** Of each pixel of the region its number among those that are painted. */
-        private final int[] numbers;
+        /** Of each pixel that is painted, by its number, where it is in the region. */
+        private final int[] places;
+
+        /** For each colour in short its place among those of a glyph, if it stands there. */
+        private final int[] slots = new int[1 << 15];
 
         /** What is seen before a viewing shifts its colours, by what is. */
         private final Map<View, int[]> seen = new HashMap<>();
@@ -154,33 +154,43 @@ final class LineField {
             this.region = new Rect(left, top, all.right() - left, all.bottom() - top);
             this.width = PageRaster.pixels(region.width(), ppi);
             int height = PageRaster.pixels(region.height(), ppi);
-            BitSet inked = new BitSet(width * height);
-            for (GlyphInk ink : inks) {
-                Coverage coverage =
-                        GlyphMasks.of(
-                                run,
-                                ink.line(),
-                                ink.glyph(),
-                                ink.around(),
-                                region,
-                                scale,
-                                width,
-                                height);
-                Covered pixels = Covered.of(coverage);
+            List<Coverage.Pixels> inked =
+                    inks.stream()
+                            .map(ink ->
+                                    GlyphMasks.of(
+                                                    run,
+                                                    ink.line(),
+                                                    ink.glyph(),
+                                                    ink.around(),
+                                                    region,
+                                                    scale,
+                                                    width,
+                                                    height)
+                                            .pixels())
+                            .toList();
+            int[] numbers = new int[width * height];
+            for (Coverage.Pixels pixels : inked) {
                 for (int at : pixels.at()) {
-                    inked.set(at);
+                    numbers[at] = 1;
                 }
-                covered.put(ink.index(), pixels);
             }
-            this.numbers = new int[width * height];
-            int number = 0;
-            for (int at = inked.nextSetBit(0); at >= 0; at = inked.nextSetBit(at + 1)) {
-                numbers[at] = number++;
+            int[] painted = new int[numbers.length];
+            int count = 0;
+            for (int at = 0; at < numbers.length; at++) {
+                if (numbers[at] == 1) {
+                    numbers[at] = count;
+                    painted[count++] = at;
+                }
+            }
+            this.places = Arrays.copyOf(painted, count);
+            for (int i = 0; i < inked.size(); i++) {
+                covered.put(inks.get(i).index(), Covered.of(inked.get(i), numbers));
             }
             List<Item> shown = shown(below, region);
             this.isOnOne = veils.isEmpty() && shown.size() == 1 && covers(shown.getFirst(), region);
             PageRaster plain =
-                    PageRaster.of(scene, shown, region, ppi, ChosenPixels.of(width, height, inked));
+                    PageRaster.of(
+                            scene, shown, region, ppi, ChosenPixels.of(width, height, places));
             if (veils.isEmpty()) {
                 this.lettered =
                         run.paint().overprints()
@@ -191,6 +201,14 @@ final class LineField {
                 this.lettered = Optional.of(plain.lettered(run.paint()).below(veils, ppi));
                 this.ground = plain.below(veils, ppi);
             }
+        }
+
+        /** The middle of a pixel on the page, across and down. */
+        private double[] place(int number) {
+            int at = places[number];
+            return new double[] {
+                region.x() + (at % width + 0.5) / scale, region.y() + (at / width + 0.5) / scale
+            };
         }
 
         private int[] seen(View view) {
@@ -210,11 +228,16 @@ final class LineField {
                 return seen;
             }
             int[] shifted = new int[seen.length];
+            int[] known = new int[1 << KNOWN_BITS];
+            int[] become = new int[1 << KNOWN_BITS];
             for (int i = 0; i < seen.length; i++) {
-                shifted[i] =
-                        i > 0 && seen[i] == seen[i - 1]
-                                ? shifted[i - 1]
-                                : view.shifted(rgb(seen[i])).packed();
+                int color = seen[i] | OPAQUE; // so that none is 0, which stands for none
+                int slot = color * SPREAD >>> Integer.SIZE - KNOWN_BITS;
+                if (known[slot] != color) {
+                    known[slot] = color;
+                    become[slot] = view.shifted(rgb(seen[i])).packed();
+                }
+                shifted[i] = become[slot];
             }
             return shifted;
         }
@@ -368,21 +391,21 @@ final class LineField {
             long first = pixels.first(ranks, leftOut);
             for (int i = 0; i < ranks.length; i++) {
                 if (ranks[i] >= first) {
-                    meet(ranks[i] & ~0xffff_ffffL | pixels.at[i], ink.index());
+                    meet(ranks[i] & ~0xffff_ffffL | pixels.numbers[i], ink.index());
                 }
             }
         }
 
         private void meet(long rank, int glyph) {
             int nearly = nearly(color(rank));
-            int slot = slots[nearly];
+            int slot = painting.slots[nearly];
             if (slot >= count || nearly != nearly(color(worst[slot]))) {
                 if (count == worst.length) {
                     worst = Arrays.copyOf(worst, 2 * count);
                     glyphs = Arrays.copyOf(glyphs, 2 * count);
                 }
                 slot = count++;
-                slots[nearly] = slot;
+                painting.slots[nearly] = slot;
                 worst[slot] = Long.MAX_VALUE;
             }
             if (rank < worst[slot]) {
@@ -392,20 +415,15 @@ final class LineField {
         }
 
         private int color(long rank) {
-            return seen[numbers[(int) rank]];
+            return seen[(int) rank];
         }
 
         List<Pixel> worstFirst() {
             Pixel[] pixels = new Pixel[count];
             for (int i = 0; i < count; i++) {
-                int at = (int) worst[i];
-                pixels[i] =
-                        new Pixel(
-                                worst[i],
-                                numbers[at],
-                                painting.region.x() + (at % painting.width + 0.5) / painting.scale,
-                                painting.region.y() + (at / painting.width + 0.5) / painting.scale,
-                                glyphs[i]);
+                int number = (int) worst[i];
+                double[] place = painting.place(number);
+                pixels[i] = new Pixel(worst[i], number, place[0], place[1], glyphs[i]);
             }
             Arrays.sort(pixels, Comparator.comparingLong(Pixel::rank));
             return List.of(pixels);
@@ -417,8 +435,8 @@ final class LineField {
         Covered pixels = painting.covered.get(ink.index());
         double sum = 0;
         double squares = 0;
-        for (int i = 0; i < pixels.at().length; i++) {
-            double lightness = lightness(seen[numbers[pixels.at()[i]]]);
+        for (int i = 0; i < pixels.numbers().length; i++) {
+            double lightness = lightness(seen[pixels.numbers()[i]]);
             sum += pixels.part()[i] * lightness;
             squares += pixels.part()[i] * lightness * lightness;
         }
@@ -436,14 +454,9 @@ final class LineField {
     /** Those whose ratio is too low, each by its place on the page. */
     void failing(GlyphInk ink, double required, List<double[]> into) {
         Covered pixels = painting.covered.get(ink.index());
-        for (int i = 0; i < pixels.at().length; i++) {
-            if (pixels.part()[i] >= 0.5 && ratios[numbers[pixels.at()[i]]] < required) {
-                int at = pixels.at()[i];
-                into.add(
-                        new double[] {
-                            painting.region.x() + (at % painting.width + 0.5) / painting.scale,
-                            painting.region.y() + (at / painting.width + 0.5) / painting.scale
-                        });
+        for (int i = 0; i < pixels.numbers().length; i++) {
+            if (pixels.part()[i] >= 0.5 && ratios[pixels.numbers()[i]] < required) {
+                into.add(painting.place(pixels.numbers()[i]));
             }
         }
     }
@@ -477,22 +490,22 @@ final class LineField {
 
     /** The pixels that one glyph covers. */
     private final class Pixels {
-        private final int[] at;
+        private final int[] numbers;
         private final double[] part;
         private final int count;
         private final double all;
 
         Pixels(Covered covered) {
-            this.at = covered.at();
+            this.numbers = covered.numbers();
             this.part = covered.part();
-            this.count = at.length;
+            this.count = numbers.length;
             this.all = covered.all();
         }
 
         double failing(double required) {
             double failing = 0;
             for (int i = 0; i < count; i++) {
-                failing += ratios[numbers[at[i]]] < required ? part[i] : 0;
+                failing += ratios[numbers[i]] < required ? part[i] : 0;
             }
             return failing;
         }
@@ -501,7 +514,7 @@ final class LineField {
         private long[] ranks() {
             long[] ranks = new long[count];
             for (int i = 0; i < count; i++) {
-                ranks[i] = (long) Float.floatToRawIntBits(ratios[numbers[at[i]]]) << 32 | i;
+                ranks[i] = (long) Float.floatToRawIntBits(ratios[numbers[i]]) << 32 | i;
             }
             return ranks;
         }

@@ -37,6 +37,14 @@ public final class ChosenPixels {
             at = chosen.nextSetBit(at + 1);
             places[number] = at;
         }
+        return of(width, height, places);
+    }
+
+    /**
+     * @param places of those that are chosen, in their order, row by row from the top left; not to
+     *     be changed
+     */
+    public static ChosenPixels of(int width, int height, int[] places) {
         int[] starts = new int[height + 1];
         for (int row = 0, number = 0; row <= height; row++) {
             while (number < places.length && places[number] < row * width) {

@@ -9,6 +9,8 @@ import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
+import java.util.Arrays;
+import java.util.stream.IntStream;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Rect;
 import yewberry.core.text.Segment;
@@ -23,6 +25,10 @@ public final class Coverage {
          */
         void pixel(int at, double covered);
     }
+
+    /** Of each byte of a mask how much of a pixel it is. */
+    private static final double[] PARTS =
+            IntStream.range(0, 256).mapToDouble(each -> each / 255.0).toArray();
 
     private final Mask mask;
     private final int left;
@@ -155,6 +161,35 @@ public final class Coverage {
         byte[] whole = new byte[pixels];
         forEach((at, covered) -> whole[at] = (byte) Math.round(covered * 255));
         return whole;
+    }
+
+    /**
+     * The pixels that are covered at all.
+     *
+     * @param at the index of each, row by row
+     * @param part how much of it, above 0 and up to 1
+     */
+    public record Pixels(int[] at, double[] part) {}
+
+    /** The same as of {@link #forEach}, for who goes through them more than once. */
+    public Pixels pixels() {
+        int right = Math.min(width, left + mask.across());
+        int bottom = Math.min(height, top + mask.down());
+        int from = Math.max(0, left);
+        byte[] covered = mask.covered();
+        int[] at = new int[covered.length];
+        double[] part = new double[covered.length];
+        int count = 0;
+        for (int row = Math.max(0, top); row < bottom; row++) {
+            int i = (row - top) * mask.across() + from - left;
+            for (int column = from; column < right; column++, i++) {
+                if (covered[i] != 0) {
+                    at[count] = row * width + column;
+                    part[count++] = PARTS[covered[i] & 0xff];
+                }
+            }
+        }
+        return new Pixels(Arrays.copyOf(at, count), Arrays.copyOf(part, count));
     }
 
     public void forEach(Each each) {
