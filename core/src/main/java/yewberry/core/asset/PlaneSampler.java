@@ -1,5 +1,9 @@
 package yewberry.core.asset;
 
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
+import java.nio.ByteOrder;
+
 /**
  * The planes of a picture between its pixels: the mean of the four nearest; at its edges the
  * outermost pixels go on, as they do in a file, where copies of a picture know nothing of each
@@ -10,6 +14,9 @@ public final class PlaneSampler {
     private static final int WHOLE = 1 << 11;
 
     private static final double LEVEL = 1.0 / WHOLE / WHOLE / 255;
+
+    private static final VarHandle FOUR =
+            MethodHandles.byteArrayViewVarHandle(int[].class, ByteOrder.LITTLE_ENDIAN);
 
     private final PlaneImage image;
     private final byte[] alpha;
@@ -88,6 +95,18 @@ public final class PlaneSampler {
     private void mean(int a, int b, int c, int d, int right, int below, double[] planes, int to) {
         byte[] pixels = image.samples();
         int count = image.planes();
+        if (count == Integer.BYTES) {
+            meanOfInks(
+                    (int) FOUR.get(pixels, a * Integer.BYTES),
+                    (int) FOUR.get(pixels, b * Integer.BYTES),
+                    (int) FOUR.get(pixels, c * Integer.BYTES),
+                    (int) FOUR.get(pixels, d * Integer.BYTES),
+                    right,
+                    below,
+                    planes,
+                    to);
+            return;
+        }
         int left = WHOLE - right;
         int above = WHOLE - below;
         int i = a * count;
@@ -99,6 +118,28 @@ public final class PlaneSampler {
             int lower = (pixels[k + plane] & 0xff) * left + (pixels[l + plane] & 0xff) * right;
             planes[to + plane] = (upper * above + lower * below) * LEVEL;
         }
+    }
+
+    /** The same of four planes at once, two in the halves of each long. */
+    private static void meanOfInks(
+            int a, int b, int c, int d, int right, int below, double[] planes, int to) {
+        long left = WHOLE - right;
+        long above = WHOLE - below;
+        long even =
+                (halves(a) * left + halves(b) * right) * above
+                        + (halves(c) * left + halves(d) * right) * below;
+        long odd =
+                (halves(a >>> 8) * left + halves(b >>> 8) * right) * above
+                        + (halves(c >>> 8) * left + halves(d >>> 8) * right) * below;
+        planes[to] = (int) even * LEVEL;
+        planes[to + 1] = (int) odd * LEVEL;
+        planes[to + 2] = (int) (even >>> Integer.SIZE) * LEVEL;
+        planes[to + 3] = (int) (odd >>> Integer.SIZE) * LEVEL;
+    }
+
+    /** The first and the third byte, each in a half: a byte times two parts of a way fits there. */
+    private static long halves(int bytes) {
+        return bytes & 0xff | (long) (bytes & 0xff0000) << 16;
     }
 
     private static int neighbour(int at, int count) {

@@ -196,12 +196,8 @@ public final class PageRaster {
      * @param paint that overprints, everywhere
      */
     public PageRaster overprinted(Paint paint) {
-        PlaneRaster printed = raster.copy();
         double[] source = scene.planes().of(paint.color());
-        boolean[] plates = printed(source);
-        for (int at = 0; at < pixels.count(); at++) {
-            printed.overprint(at, source, plates, 1, BlendMode.NORMAL);
-        }
+        PlaneRaster printed = raster.overprinted(source, printed(source));
         return new PageRaster(scene, region, scale, pixels, printed, pictured);
     }
 
@@ -301,14 +297,22 @@ public final class PageRaster {
                 }
             }
             source.row(xs, count, region.y() + (row + 0.5) / scale, inks, alphas);
+            int from = 0;
+            boolean before = false;
             for (int i = 0; i < count; i++) {
                 double covered = inside[i] * alphas[i];
                 raster.paint(places[i], inks, i * planes, covered, fill.blend());
-                if (picture && covered > 0) {
-                    pictured.set(places[i]);
-                } else if (covered == 1 && fill.blend() == BlendMode.NORMAL) {
-                    pictured.clear(places[i]);
+                boolean changes =
+                        picture ? covered > 0 : covered == 1 && fill.blend() == BlendMode.NORMAL;
+                boolean goesOn = before && changes && places[i] == places[i - 1] + 1;
+                if (before && !goesOn) {
+                    pictured.set(places[from], places[i - 1] + 1, picture);
                 }
+                from = goesOn ? from : i;
+                before = changes;
+            }
+            if (before) {
+                pictured.set(places[from], places[count - 1] + 1, picture);
             }
         }
     }

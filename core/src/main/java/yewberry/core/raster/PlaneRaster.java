@@ -157,6 +157,27 @@ public final class PlaneRaster {
         paint(at, over, covered, mode);
     }
 
+    /**
+     * A copy with a colour printed over all of it.
+     *
+     * @param printed which planes the source prints on
+     */
+    PlaneRaster overprinted(double[] source, boolean[] printed) {
+        PlaneRaster copy = copy();
+        for (int at = 0; at < alpha.length; at++) {
+            if (alpha[at] == 1) {
+                for (int plane = 0; plane < printed.length; plane++) {
+                    if (printed[plane]) {
+                        copy.planes[plane][at] = (float) source[plane];
+                    }
+                }
+            } else {
+                copy.overprint(at, source, printed, 1, BlendMode.NORMAL);
+            }
+        }
+        return copy;
+    }
+
     /** A copy by itself. */
     public PlaneRaster copy() {
         PlaneRaster copy = new PlaneRaster(width, height, planes.length);
