@@ -1,15 +1,14 @@
 import { Link } from "react-router";
 import styled from "styled-components";
 import { useOffers } from "../api/queries";
-import { useSteps } from "../api/steps";
 import type { Extent, Finding, Publication } from "../api/types";
 import { MendList } from "../strata/MendList";
 import { MakeRoom } from "../story/MakeRoom";
 import { StockAnswers } from "./StockAnswers";
 import { Except } from "./Except";
+import { OfferButton } from "./OfferButton";
 import { titles } from "./titles";
 import { theme } from "../theme";
-import { Button } from "../ui/Button";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { Failed } from "../ui/Notice";
 import { ratio } from "../ui/words";
@@ -93,7 +92,6 @@ export function FindingRow({
   publication: Publication;
   finding: Finding;
 }) {
-  const steps = useSteps(publication);
   const offers = useOffers(publication, finding.pageId);
   return (
     <Row>
@@ -120,12 +118,12 @@ export function FindingRow({
         <Link to={onBench(publication, finding)}>Show on the Bench</Link>
         {finding.kind === "stock-not-printed" && <StockAnswers publication={publication} />}
         {offers.data?.[finding.key]?.map((offer) => (
-          <Button
-            key={offer.label}
-            onPress={() => steps.make(offer.edit, `Mended: ${offer.label}`)}
-          >
-            {offer.label}
-          </Button>
+          <OfferButton
+            key={`${publication.revision} ${offer.label}`}
+            publication={publication}
+            label={offer.label}
+            edit={offer.edit}
+          />
         ))}
         {finding.story && finding.owner.type === "onPage" && (
           <MakeRoom publication={publication} story={finding.story} />

@@ -2,13 +2,14 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import { usePairMends } from "../api/queries";
 import { useSteps } from "../api/steps";
-import type { PairCell, PairMatrix, Publication } from "../api/types";
+import type { Extent, PairCell, PairMatrix, Publication } from "../api/types";
+import { After, ElseFails, type Place } from "../strata/MendList";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { Chip } from "../ui/Chip";
 import { Fold, Name, Quiet } from "../ui/Fold";
 import { Failed } from "../ui/Notice";
-import { ratio } from "../ui/words";
+import { numbersInWords, ratio } from "../ui/words";
 
 type Side = PairMatrix["texts"][number];
 
@@ -95,6 +96,7 @@ export function Cell({
             text={text}
             backdrop={backdrop}
             required={cell.required}
+            place={sample && { page: sample.page, part: part(sample.where) }}
           />
         </Fold>
       )}
@@ -102,9 +104,20 @@ export function Cell({
   );
 }
 
-function region(where: { x: number; y: number }): string {
+function part(where: { x: number; y: number }): Extent {
   const millimetre = 25.4 / 96;
-  return `x=${(where.x - 2).toFixed(2)}&y=${(where.y - 2).toFixed(2)}&width=${(WIDTH * millimetre).toFixed(2)}&height=${(HEIGHT * millimetre).toFixed(2)}`;
+  return {
+    x: where.x - 2,
+    y: where.y - 2,
+    width: WIDTH * millimetre,
+    height: HEIGHT * millimetre,
+  };
+}
+
+function region(where: { x: number; y: number }): string {
+  return Object.entries(part(where))
+    .map(([name, value]) => `${name}=${value.toFixed(2)}`)
+    .join("&");
 }
 
 const Offer = styled.div`
@@ -113,6 +126,9 @@ const Offer = styled.div`
   gap: ${theme.space.half} ${theme.space.one};
   align-items: center;
   margin-bottom: ${theme.space.one};
+  & > .wide {
+    grid-column: 1 / -1;
+  }
   & > button {
     grid-column: 1 / -1;
     white-space: normal;
@@ -124,11 +140,14 @@ function Mends({
   text,
   backdrop,
   required,
+  place,
 }: {
   publication: Publication;
   text: Side;
   backdrop: Side | undefined;
   required: number;
+  /** Where it occurs, if it does. */
+  place: Place | undefined;
 }) {
   const mends = usePairMends(publication, {
     text: text.swatch ?? "",
@@ -148,19 +167,21 @@ function Mends({
   }
   return (
     <>
-      {mends.data.map((mend) => (
-        <Offer key={`${mend.side} ${mend.name} ${mend.values}`}>
+      {mends.data.map(({ side, mend, changes }) => (
+        <Offer key={`${side} ${mend.name} ${mend.values}`}>
+          {place && <After publication={publication} place={place} mend={mend} />}
           <Chip $color={mend.screen} $size={24} />
-          <span>
+          <div>
             {mend.values}, <strong>{ratio(mend.ratio)}</strong>
-          </span>
+            <ElseFails mend={mend} />
+          </div>
           <Button onPress={() => steps.make(mend.edit, `Mended: ${ratio(mend.ratio)}`)}>
-            Change “{mend.name}”
+            {mend.pages.length > 0
+              ? `Change “${mend.name}”: ${numbersInWords(mend.pages)}`
+              : `Change “${mend.name}”`}
           </Button>
           <Quiet style={{ gridColumn: "1 / -1" }}>
-            {mend.changes.length > 0
-              ? `Also changes ${mend.changes.join(", ")}`
-              : "Changes nothing else"}
+            {changes.length > 0 ? `Also changes ${changes.join(", ")}` : "Changes nothing else"}
           </Quiet>
         </Offer>
       ))}

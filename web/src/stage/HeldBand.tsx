@@ -1,47 +1,43 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import type { KeyboardEvent } from "react";
 import { useChanges } from "../api/useChanges";
 import type { Edit, PlacedPage, TextBand, TextFrame } from "../api/types";
 import { useTrying } from "../api/trying";
 import { useBench } from "../bench/BenchState";
 import { inMillimetres } from "../ui/length";
 import type { HeldFrame } from "./Held";
-import { Corner, Hold, NEAR, Outline, PAUSE, stepOf } from "./holds";
+import { Corner, Hold, Outline, stepOf } from "./holds";
 import { linesOn } from "./lines";
 import { dragged, edgesOf, type Box, type Grip } from "./snapping";
-import { useLater } from "./useLater";
+import { useDragging } from "./useDragging";
 
 type OnPage = NonNullable<PlacedPage["frames"][number]["band"]>;
 
 /** The edge of a band that is not that of the page. */
-const inner: Record<
-  OnPage["along"],
-  { grip: Grip; handle: [number, number]; hold: React.CSSProperties; cursor: string }
-> = {
-  TOP: {
-    grip: { across: "none", down: "end" },
-    handle: [0.5, 1],
-    hold: { left: 0, right: 0, bottom: -6, height: 12 },
-    cursor: "ns-resize",
-  },
-  BOTTOM: {
-    grip: { across: "none", down: "start" },
-    handle: [0.5, 0],
-    hold: { left: 0, right: 0, top: -6, height: 12 },
-    cursor: "ns-resize",
-  },
-  LEFT: {
-    grip: { across: "end", down: "none" },
-    handle: [1, 0.5],
-    hold: { top: 0, bottom: 0, right: -6, width: 12 },
-    cursor: "ew-resize",
-  },
-  RIGHT: {
-    grip: { across: "start", down: "none" },
-    handle: [0, 0.5],
-    hold: { top: 0, bottom: 0, left: -6, width: 12 },
-    cursor: "ew-resize",
-  },
+const inner: Record<OnPage["along"], Grip> = {
+  TOP: { across: "none", down: "end" },
+  BOTTOM: { across: "none", down: "start" },
+  LEFT: { across: "end", down: "none" },
+  RIGHT: { across: "start", down: "none" },
 };
+
+/** Along that edge, and its middle. */
+function holds({ across, down }: Grip): {
+  along: React.CSSProperties;
+  handle: React.CSSProperties;
+} {
+  if (down === "none") {
+    const at = across === "end" ? { right: -6 } : { left: -6 };
+    return {
+      along: { top: 0, bottom: 0, width: 12, ...at },
+      handle: { left: across === "end" ? "100%" : 0, top: "50%" },
+    };
+  }
+  const at = down === "end" ? { bottom: -6 } : { top: -6 };
+  return {
+    along: { left: 0, right: 0, height: 12, ...at },
+    handle: { left: "50%", top: down === "end" ? "100%" : 0 },
+  };
+}
 
 /** Where it lies when it reaches so far into the page. */
 function deep({ along, where }: OnPage, depth: number, page: Box): Box {
@@ -72,9 +68,6 @@ export function HeldBand({
 }: HeldFrame & { own: TextFrame; stored: TextBand; on: OnPage }) {
   const { chooseFrame } = useBench();
   const { tryOut } = useTrying();
-  const [moved, setMoved] = useState<Box>();
-  const drag = useRef<{ x: number; y: number; from: Box }>(undefined);
-  const later = useLater(PAUSE);
   const changing = (made: TextBand, was: TextBand): Edit => ({
     type: "changeBand",
     frame: own.id,
@@ -88,50 +81,20 @@ export function HeldBand({
     ({ was, made }) => changing(made, was),
     "Band changed",
   );
-  const { grip, handle, hold, cursor } = inner[on.along];
-  const box = moved ?? deep(on, inMillimetres(band.depth), page.trim);
+  const grip = inner[on.along];
   const isAcross = grip.down === "none";
   const as = (to: Box): TextBand => ({
-    ...stored,
+    ...band,
     depth: `${isAcross ? to.width : to.height} mm`,
   });
-  const show = (to: Box) => {
-    setMoved(to);
-    tryOut(changing(as(to), stored), true);
-  };
-  const keep = (to: Box) => {
-    void become(as(to));
-    setMoved(undefined);
-  };
   const lines = linesOn(publication, page, frame.frame);
-  const holding = {
-    onPointerDown: (event: PointerEvent<HTMLElement>) => {
-      if (event.button === 0) {
-        event.stopPropagation();
-        event.currentTarget.setPointerCapture(event.pointerId);
-        drag.current = { x: event.clientX, y: event.clientY, from: box };
-      }
-    },
-    onPointerMove: (event: PointerEvent) => {
-      const at = drag.current;
-      if (at) {
-        const by = { x: (event.clientX - at.x) / scale, y: (event.clientY - at.y) / scale };
-        show(dragged(at.from, grip, by, lines, event.altKey ? 0 : NEAR / scale));
-      }
-    },
-    onPointerUp: () => {
-      drag.current = undefined;
-      if (moved) {
-        keep(moved);
-      }
-    },
-    onPointerCancel: () => {
-      drag.current = undefined;
-      setMoved(undefined);
-      tryOut(undefined);
-    },
-    onClick: (event: React.MouseEvent) => event.stopPropagation(),
-  };
+  const { box, take, byKeys } = useDragging({
+    lies: deep(on, inMillimetres(band.depth), page.trim),
+    scale,
+    dragged: (from, held, by, near) => dragged(from, held, by, lines, near),
+    show: (to) => tryOut(to && changing(as(to), stored), true),
+    keep: (to) => void become(as(to)),
+  });
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === "Escape") {
       event.stopPropagation();
@@ -143,10 +106,10 @@ export function HeldBand({
     }
     event.preventDefault();
     event.stopPropagation();
-    const to = dragged(box, grip, step, edgesOf([]), 0);
-    show(to);
-    later(() => keep(to));
+    byKeys(dragged(box, grip, step, edgesOf([]), 0));
   };
+  const { along, handle } = holds(grip);
+  const cursor = isAcross ? "ew-resize" : "ns-resize";
   return (
     <Outline
       role="group"
@@ -155,12 +118,8 @@ export function HeldBand({
       style={place(box)}
       onKeyDown={onKeyDown}
     >
-      <Hold $cursor={cursor} style={hold} {...holding} />
-      <Corner
-        $cursor={cursor}
-        style={{ left: `${100 * handle[0]}%`, top: `${100 * handle[1]}%` }}
-        {...holding}
-      />
+      <Hold $cursor={cursor} style={along} {...take(grip)} />
+      <Corner $cursor={cursor} style={handle} {...take(grip)} />
     </Outline>
   );
 }

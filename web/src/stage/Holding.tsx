@@ -8,12 +8,13 @@ import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
 import { inMillimetres } from "../ui/length";
 import type { HeldFrame } from "./Held";
-import { Corner, Hold, NEAR, Outline, PAUSE, rotation, stepOf } from "./holds";
+import { Corner, Hold, Outline, PAUSE, rotation, stepOf } from "./holds";
 import { keptAsUsual, keptOn } from "./keeping";
 import { linesOn } from "./lines";
 import { isMirrored, mirrored } from "./mirrored";
 import { draggedRotated, pointedTo, within180 } from "./rotating";
 import { edgesOf, type Box, type Grip } from "./snapping";
+import { useDragging } from "./useDragging";
 import { useLater } from "./useLater";
 
 /** Above the middle of the upper edge: it is dragged round the frame. */
@@ -80,9 +81,7 @@ export function Holding({
 }: HeldFrame & { own: AnyFrame }) {
   const { chooseFrame } = useBench();
   const { tryOut } = useTrying();
-  const [moved, setMoved] = useState<Box>();
   const [rotating, setRotating] = useState<number>();
-  const drag = useRef<{ x: number; y: number; grip: Grip; from: Box }>(undefined);
   const body = useRef<HTMLDivElement>(null);
   const later = useLater(PAUSE);
   const was = { sides: own.sides, box: own.box };
@@ -127,7 +126,6 @@ export function Holding({
     width: inMillimetres(placed.box.width),
     height: inMillimetres(placed.box.height),
   });
-  const box = moved ?? lies;
   // a running item leans the same way on both hands
   const isRunning = own.type === "pictureFrame" && own.level !== "CONTENT";
   const leaning = (degrees: number) => (onOtherHand && !isRunning ? -degrees : degrees);
@@ -139,15 +137,6 @@ export function Holding({
       box: { x: `${x} mm`, y: `${y} mm`, width: `${width} mm`, height: `${height} mm` },
     };
   };
-  const show = (to: Box) => {
-    setMoved(to);
-    tryOut(placing(at(to), was), true);
-  };
-  /** Until the server shows it, it is held as what it was changed to, however slowly that goes. */
-  const keep = (to: Box) => {
-    void putThere(at(to));
-    setMoved(undefined);
-  };
   const showRotated = (shown: number) => {
     const to = leaning(shown);
     setRotating(to);
@@ -158,36 +147,13 @@ export function Holding({
     setRotating(undefined);
   };
   const lines = linesOn(publication, page, frame.frame);
-  const take = (grip: Grip) => (event: PointerEvent<HTMLElement>) => {
-    if (event.button === 0) {
-      event.stopPropagation();
-      event.currentTarget.setPointerCapture(event.pointerId);
-      drag.current = { x: event.clientX, y: event.clientY, grip, from: box };
-    }
-  };
-  const holding = {
-    onPointerMove: (event: PointerEvent) => {
-      const at = drag.current;
-      if (at) {
-        const by = { x: (event.clientX - at.x) / scale, y: (event.clientY - at.y) / scale };
-        const near = event.altKey ? 0 : NEAR / scale;
-        show(draggedRotated(at.from, degrees, at.grip, by, lines, near));
-      }
-    },
-    onPointerUp: () => {
-      const from = drag.current?.from;
-      drag.current = undefined;
-      if (moved && from && moved !== from) {
-        keep(moved);
-      }
-    },
-    onPointerCancel: () => {
-      drag.current = undefined;
-      setMoved(undefined);
-      tryOut(undefined);
-    },
-    onClick: (event: React.MouseEvent) => event.stopPropagation(),
-  };
+  const { box, take, byKeys } = useDragging({
+    lies,
+    scale,
+    dragged: (from, grip, by, near) => draggedRotated(from, degrees, grip, by, lines, near),
+    show: (to) => tryOut(to && placing(at(to), was), true),
+    keep: (to) => void putThere(at(to)),
+  });
   const turning = {
     onPointerDown: (event: PointerEvent<HTMLElement>) => {
       if (event.button === 0) {
@@ -238,9 +204,7 @@ export function Holding({
     event.preventDefault();
     event.stopPropagation();
     const grip: Grip = event.altKey ? { across: "end", down: "end" } : whole;
-    const to = draggedRotated(box, degrees, grip, step, edgesOf([]), 0);
-    show(to);
-    later(() => keep(to));
+    byKeys(draggedRotated(box, degrees, grip, step, edgesOf([]), 0));
   };
   return (
     <Outline
@@ -252,15 +216,14 @@ export function Holding({
       onKeyDown={onKeyDown}
     >
       {edges.map((edge, i) => (
-        <Hold key={i} $cursor="move" style={edge} onPointerDown={take(whole)} {...holding} />
+        <Hold key={i} $cursor="move" style={edge} {...take(whole)} />
       ))}
       {grips.map(({ at, grip, cursor }) => (
         <Corner
           key={at.join()}
           $cursor={cursor}
           style={{ left: `${100 * at[0]}%`, top: `${100 * at[1]}%` }}
-          onPointerDown={take(grip)}
-          {...holding}
+          {...take(grip)}
         />
       ))}
       <Turner

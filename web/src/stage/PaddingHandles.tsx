@@ -5,6 +5,7 @@ import { useChanges } from "../api/useChanges";
 import type { BehindTextStratum, Edit, Panel, PlacedPage, Publication, Spread } from "../api/types";
 import { useTrying } from "../api/trying";
 import { theme } from "../theme";
+import { PAUSE } from "./holds";
 import { padded } from "./padding";
 import { useLater } from "./useLater";
 
@@ -12,9 +13,6 @@ type Side = keyof Panel["padding"];
 
 /** The millimetres that an arrow key adds. */
 const STEP = 0.5;
-
-/** After so long without a key a padding stays as it is, in milliseconds. */
-const PAUSE = 600;
 
 const sides: { side: Side; at: React.CSSProperties; cursor: string; out: [number, number] }[] = [
   { side: "top", at: { left: "88%", top: 0 }, cursor: "ns-resize", out: [0, -1] },

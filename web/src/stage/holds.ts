@@ -6,10 +6,7 @@ import type { Point } from "./rotating";
 /** A frame as it is held: with text or with a picture. */
 export type OnPage = PlacedPage["frames"][number] | PlacedPage["pictures"][number];
 
-/** So near a line draws an edge to it, in pixels. */
-export const NEAR = 6;
-
-/** After so long without a key a frame stays where it was moved to, in milliseconds. */
+/** After so long without a key what was changed by keys stays so, in milliseconds. */
 export const PAUSE = 600;
 
 const directions: Record<string, Point> = {

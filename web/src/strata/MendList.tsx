@@ -51,13 +51,13 @@ const Part = styled.img`
 `;
 
 /** A part of a page. */
-interface Place {
+export interface Place {
   page: string;
   part: Extent;
 }
 
 /** What a mend makes of it. */
-function After({
+export function After({
   publication,
   place,
   mend,
@@ -82,6 +82,28 @@ function After({
         />
       )}
     </div>
+  );
+}
+
+/** What else would come of a mend, before it is done. */
+export function ElseFails({ mend }: { mend: Pick<Mend, "worse" | "overset" | "tried"> }) {
+  return (
+    <>
+      {mend.worse.length > 0 && (
+        <p>
+          <Failed>✕ Other text would fail:</Failed> {mend.worse.slice(0, 3).join("; ")}
+          {mend.worse.length > 3 && ` and ${mend.worse.length - 3} more`}
+        </p>
+      )}
+      {mend.overset && (
+        <p>
+          <Failed>✕ Some text would not fit its frame.</Failed>
+        </p>
+      )}
+      {!mend.tried && (
+        <p>Too many pages to see here whether other text would fail; Findings will tell.</p>
+      )}
+    </>
   );
 }
 
@@ -159,17 +181,7 @@ export function MendList({
             {isColor(mend) ? `“${mend.name}”` : mend.name}, <strong>{ratio(mend.ratio)}</strong>
             <br />
             <Quiet>{mend.values}</Quiet>
-            {mend.worse.length > 0 && (
-              <p>
-                <Failed>✕ Other text would fail:</Failed> {mend.worse.slice(0, 3).join("; ")}
-                {mend.worse.length > 3 && ` and ${mend.worse.length - 3} more`}
-              </p>
-            )}
-            {mend.overset && (
-              <p>
-                <Failed>✕ Some text would not fit its frame.</Failed>
-              </p>
-            )}
+            <ElseFails mend={mend} />
           </div>
           <div className="wide">
             <Button

@@ -111,6 +111,8 @@ class ColorTest {
         cell.getByText("Mend it…").click();
         assertThat(cell).containsText("Change “Midnight”");
         assertThat(cell).containsText("parent “Night”");
+        assertThat(cell.getByAltText("The place after it").first()).isVisible();
+        assertThat(cell).containsText("Other text would fail"); // the white words on Midnight
         page.getByLabel("Try a text colour").fill("#767676");
         page.getByLabel("on a background").fill("white");
         assertThat(page.getByText("4.54 : 1").first()).isVisible();

@@ -130,7 +130,9 @@ class DemoTest {
                         .json();
         assertThat(mends).hasSize(2);
         for (JsonNode mend : mends) {
-            assertThat(mend.path("ratio").asDouble()).isGreaterThanOrEqualTo(4.5);
+            assertThat(mend.path("mend").path("ratio").asDouble()).isGreaterThanOrEqualTo(4.5);
+            assertThat(mend.path("mend").path("tried").asBoolean()).isTrue();
+            assertThat(mend.path("mend").path("pages").toString()).contains("7");
             assertThat(mend.path("changes").size()).isPositive();
         }
         JsonNode typed =

@@ -12,8 +12,8 @@ import yewberry.core.edit.Edit;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Publication;
 
-/** A way to make a run of text legible: an edit, with what it leads to. */
-public sealed interface Mend permits ColorMend, BandMend, Remedy {
+/** A way to make text legible: an edit, with what it leads to. */
+public sealed interface Mend permits ColorMend, BandMend, Remedy, SwatchMend {
     /** What it changes, such as {@code LOOK}; a name of an enumeration. */
     String changes();
 
@@ -34,6 +34,11 @@ public sealed interface Mend permits ColorMend, BandMend, Remedy {
 
     /** Those that it changes, in order. */
     List<UUID> pages();
+
+    /** Whether all that it changes was composed and judged: what else would come of it is known. */
+    default boolean isTried() {
+        return true;
+    }
 
     /** Other text that would fail for it, each once. */
     default List<String> worse() {

@@ -12,8 +12,13 @@ import yewberry.core.color.Color;
 import yewberry.core.color.Contrast;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Medium;
+import yewberry.core.color.Numbers;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.compose.Composer;
+import yewberry.core.edit.Edit;
+import yewberry.core.edit.SwatchEdit;
+import yewberry.core.legibility.Legibility;
 import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Swatch;
@@ -26,8 +31,88 @@ import yewberry.core.publication.Tinted;
  * @param swatch that is changed
  * @param definition it gets
  * @param screen what is seen of the use then
+ * @param ratio that the use has then
+ * @param required the least that passes
+ * @param pages that it changes, in order; empty until it is looked at where it is used
+ * @param trial what comes of it there; nothing where it was not tried
  */
-public record SwatchMend(Swatch swatch, Definition definition, Rgb screen, double ratio) {
+public record SwatchMend(
+        Swatch swatch,
+        Definition definition,
+        Rgb screen,
+        double ratio,
+        double required,
+        List<UUID> pages,
+        Optional<Trial> trial)
+        implements Mend {
+    public SwatchMend {
+        pages = List.copyOf(pages);
+    }
+
+    /**
+     * The same, composed and judged wherever the swatch is used, so that it is known what else
+     * would fail.
+     *
+     * @param isTried whether there is time for that; the pages are named in any case
+     */
+    public SwatchMend on(
+            Publication publication, Composer composer, Legibility legibility, boolean isTried) {
+        return new SwatchMend(
+                swatch,
+                definition,
+                screen,
+                ratio,
+                required,
+                Trial.pages(edit(), publication, composer),
+                isTried ? Trial.of(edit(), publication, composer, legibility) : Optional.empty());
+    }
+
+    @Override
+    public String changes() {
+        return "SWATCH";
+    }
+
+    @Override
+    public String words() {
+        return swatch.name();
+    }
+
+    @Override
+    public String detail() {
+        return switch (definition) {
+            case Definition.Plain(Color color) -> color.toString();
+            case Definition.SpotInk(Color color) -> color.toString();
+            case Definition.Tint(UUID base, double percent) ->
+                    "%s %% of its base".formatted(Numbers.plain(percent));
+            case Definition.Lighter(UUID base, double percent) ->
+                    "%s %% lighter than its base".formatted(Numbers.plain(percent));
+            case Definition.Mix(UUID one, UUID other, double percent) ->
+                    "%s %% of its first colour".formatted(Numbers.plain(percent));
+            case Definition.Legible legible ->
+                    "the first of %d that is legible".formatted(legible.swatches().size());
+        };
+    }
+
+    @Override
+    public boolean isTried() {
+        return trial.isPresent();
+    }
+
+    @Override
+    public List<String> worse() {
+        return trial.map(Trial::worse).orElse(List.of());
+    }
+
+    @Override
+    public boolean overset() {
+        return trial.filter(Trial::overset).isPresent();
+    }
+
+    @Override
+    public Edit edit() {
+        return new SwatchEdit.ChangeSwatch(swatch.id(), definition);
+    }
+
     /**
      * @param against what the use is seen next to
      * @param required the least ratio to that
@@ -98,7 +183,14 @@ public record SwatchMend(Swatch swatch, Definition definition, Rgb screen, doubl
 
         private SwatchMend mend(Swatch swatch, Definition definition) {
             Rgb screen = condition.seen(seen(swatch, definition), medium);
-            return new SwatchMend(swatch, definition, screen, Contrast.ratio(screen, against));
+            return new SwatchMend(
+                    swatch,
+                    definition,
+                    screen,
+                    Contrast.ratio(screen, against),
+                    required,
+                    List.of(),
+                    Optional.empty());
         }
 
         /** The color of the use if a swatch were defined like this. */

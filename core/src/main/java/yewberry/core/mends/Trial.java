@@ -38,22 +38,41 @@ public record Trial(
     /** What takes longer is not tried to its end: who asks is waiting. */
     private static final Duration LONGEST = Duration.ofSeconds(6);
 
-    /**
-     * An edit of a publication that leaves its pages in their order.
-     *
-     * @return nothing where it changes more pages than can be judged in a few seconds
-     * @throws yewberry.core.Refused if the edit is not possible
-     */
-    public static Optional<Trial> of(
-            Edit edit, Publication before, Composer composer, Legibility legibility) {
-        Publication after = Editing.edit(before, edit).publication();
+    /** The positions of the pages that come out otherwise. */
+    private static List<Integer> changed(Publication before, Publication after, Composer composer) {
         List<Integer> changed = new ArrayList<>();
-        for (int i = 0; i < after.pages().size(); i++) {
+        int pages = Math.min(before.pages().size(), after.pages().size());
+        for (int i = 0; i < pages; i++) {
             Cancellation.check();
             if (composer.key(before, i) != composer.key(after, i)) {
                 changed.add(i);
             }
         }
+        return changed;
+    }
+
+    /** The pages that an edit changes, in order, without looking at what comes of them. */
+    public static List<UUID> pages(Edit edit, Publication before, Composer composer) {
+        Publication after = Editing.edit(before, edit).publication();
+        return changed(before, after, composer).stream()
+                .map(i -> after.pages().get(i).id())
+                .toList();
+    }
+
+    /**
+     * An edit of a publication that leaves its pages in their order.
+     *
+     * @return nothing where it changes more pages than can be judged in a few seconds, or how many
+     *     there are
+     * @throws yewberry.core.Refused if the edit is not possible
+     */
+    public static Optional<Trial> of(
+            Edit edit, Publication before, Composer composer, Legibility legibility) {
+        Publication after = Editing.edit(before, edit).publication();
+        if (after.pages().size() != before.pages().size()) {
+            return Optional.empty();
+        }
+        List<Integer> changed = changed(before, after, composer);
         long until = System.nanoTime() + LONGEST.toNanos();
         Map<UUID, Double> ratios = new HashMap<>();
         Set<UUID> failing = new HashSet<>();

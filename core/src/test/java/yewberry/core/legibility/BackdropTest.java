@@ -262,6 +262,10 @@ class BackdropTest {
 
         /** The worst ratio of text that begins so many millimetres from the left. */
         double worst(double across) {
+            return at(across).worst().ratio();
+        }
+
+        RunContrast at(double across) {
             Background picture =
                     Sample.wholePage("g", Sample.NIGHT)
                             .withFill(
@@ -271,8 +275,37 @@ class BackdropTest {
                                             yewberry.core.publication.RunOut.NONE,
                                             Optional.empty()));
             Publication with = publication(List.of(picture), across, 20).withAssets(List.of(asset));
-            return judged(composer.compose(with, 0)).worst().ratio();
+            return judged(composer.compose(with, 0));
         }
+    }
+
+    /** Waves of 98 pixels per inch as they lie there, and the same ones at four times as many. */
+    @Test
+    void a_picture_is_looked_at_as_finely_as_it_is_and_more_pixels_would_say_the_same() {
+        Pictured coarse = new Pictured(waves(600, 850));
+        Pictured fine = new Pictured(waves(2400, 3400));
+        for (double across = 12; across < 30; across += 1.7) {
+            RunContrast one = coarse.at(across);
+            RunContrast other = fine.at(across);
+            assertThat(one.worst().ratio() / other.worst().ratio()).isCloseTo(1, within(0.03));
+            assertThat(one.failing()).isStrictlyBetween(0.1, 0.9);
+            assertThat(one.failing()).isCloseTo(other.failing(), within(0.02));
+            assertThat(one.variation()).isCloseTo(other.variation(), within(0.5));
+        }
+    }
+
+    private static BufferedImage waves(int width, int height) {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                double across = (x + 0.5) / width;
+                double down = (y + 0.5) / height;
+                double wave = Math.sin(across * 130) * Math.cos(down * 160 + across * 9);
+                int level = (int) (128 + 110 * wave);
+                image.setRGB(x, y, level << 16 | level << 8 | (level + 40) / 2);
+            }
+        }
+        return image;
     }
 
     /** Night sky with one white stripe, on which text is moved along by a tenth of a millimetre. */

@@ -4,9 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static yewberry.core.Sample.INK;
 import static yewberry.core.Sample.NIGHT;
 import static yewberry.core.Sample.WHITE;
+import static yewberry.core.Sample.band;
+import static yewberry.core.Sample.frame;
 import static yewberry.core.Sample.id;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import yewberry.core.Sample;
@@ -16,9 +20,15 @@ import yewberry.core.color.Definition;
 import yewberry.core.color.Medium;
 import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
+import yewberry.core.compose.Composer;
 import yewberry.core.edit.Editing;
 import yewberry.core.edit.SwatchEdit;
 import yewberry.core.mends.SwatchMend;
+import yewberry.core.publication.Destination;
+import yewberry.core.publication.Edge;
+import yewberry.core.publication.Layer;
+import yewberry.core.publication.Level;
+import yewberry.core.publication.Look;
 import yewberry.core.publication.Palette;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Swatch;
@@ -75,7 +85,10 @@ class SwatchMendTest {
                         pale,
                         pale.definition().withPercent(percent - 1),
                         more.screen(),
-                        more.ratio());
+                        more.ratio(),
+                        more.required(),
+                        List.of(),
+                        Optional.empty());
         assertThat(ratio(publication, less, use)).as("it is the nearest").isLessThan(4.5);
     }
 
@@ -119,5 +132,45 @@ class SwatchMendTest {
     void an_ink_in_a_can_is_left_as_it_is() {
         Swatch spot = swatch(new Definition.SpotInk(new Cmyk(0, 30, 60, 0)));
         assertThat(mends(with(spot), Tinted.full(spot.id()))).isEmpty();
+    }
+
+    /** A grey too pale on white; the same grey behind black text, which a darker one would hide. */
+    @Test
+    void what_else_would_fail_for_it_and_the_pages_are_known_where_it_was_tried() {
+        Swatch grey = new Swatch(id("grey"), "Grey", new Cmyk(0, 0, 0, 50));
+        Look pale = Sample.look("Pale", 400, 10, grey);
+        Look black = Sample.look("Black", 400, 10, INK);
+        Publication page =
+                Sample.withPage(
+                        new Layer(
+                                List.of(band("b", Edge.TOP, 60, grey)),
+                                List.of(
+                                        frame("p", 10, 100, 100, 40, pale, "Pale words"),
+                                        frame("o", 10, 10, 100, 40, black, "On grey"))));
+        Publication in =
+                page.withSwatches(Stream.concat(page.swatches().stream(), Stream.of(grey)).toList())
+                        .withLooks(
+                                Stream.concat(page.looks().stream(), Stream.of(pale, black))
+                                        .toList());
+        Composer composer = new Composer(COATED);
+        Legibility check = new Legibility(COATED, Level.AA, Destination.PAPER);
+        SwatchMend mend =
+                SwatchMend.of(Tinted.full(grey.id()), Rgb.WHITE, 4.5, Medium.PAPER, in, COATED)
+                        .getFirst();
+        SwatchMend tried = mend.on(in, composer, check, true);
+        UUID first = in.pages().getFirst().id();
+        assertThat(tried.isTried()).isTrue();
+        assertThat(tried.pages()).containsExactly(first);
+        assertThat(tried.worse()).containsExactly("On grey");
+        assertThat(tried.overset()).isFalse();
+        Publication after = Editing.edit(in, tried.edit()).publication();
+        assertThat(check.judge(composer.compose(after, 0)))
+                .filteredOn(each -> !each.passes())
+                .extracting(each -> each.run().text())
+                .containsExactly("On grey");
+        SwatchMend untried = mend.on(in, composer, check, false);
+        assertThat(untried.isTried()).isFalse();
+        assertThat(untried.pages()).containsExactly(first);
+        assertThat(untried.worse()).isEmpty();
     }
 }

@@ -9,11 +9,14 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Progress;
 import yewberry.core.compose.Composer;
+import yewberry.core.edit.Edit;
 import yewberry.core.findings.Exemptions;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Identity;
@@ -27,6 +30,7 @@ import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.MendProgress;
 import yewberry.server.view.MendView;
+import yewberry.server.view.TriedView;
 import yewberry.server.view.WholeMendView;
 
 /** What would make text legible. */
@@ -57,6 +61,21 @@ class MendApi {
                 .stream()
                 .map(mend -> MendView.of(mend, publication))
                 .toList();
+    }
+
+    /** An edit that mends something, and leaves the pages in their order. */
+    record TryRequest(Edit edit) {}
+
+    /** What else would come of an edit; nothing is stored. */
+    @PostMapping("/tried")
+    TriedView tried(@PathVariable UUID id, @RequestBody TryRequest request) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        return TriedView.of(
+                request.edit(),
+                publication,
+                open.composer(publication),
+                open.legibility(publication));
     }
 
     /**

@@ -1,10 +1,12 @@
 package yewberry.server.api;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -40,6 +42,9 @@ import yewberry.server.view.TypedPair;
 @RestController
 @RequestMapping("/api/publications/{id}/pairings")
 class PairingApi {
+    /** So long it is looked for what else comes of mends; who asks is waiting. */
+    private static final Duration TRYING = Duration.ofSeconds(4);
+
     private final Publications publications;
 
     PairingApi(Publications publications) {
@@ -106,7 +111,10 @@ class PairingApi {
                 ByViewing.views(setup, open.press(open.state().publication())));
     }
 
-    /** The nearest passing changes of either side. */
+    /**
+     * The nearest passing changes of either side, each with what else would come of it, as far as
+     * that is known in a few seconds.
+     */
     @GetMapping("/mends")
     List<PairMend> mends(
             @PathVariable UUID id,
@@ -121,9 +129,18 @@ class PairingApi {
         Tinted front = new Tinted(text, textTint);
         Optional<Tinted> behind = backdrop.map(swatch -> new Tinted(swatch, backdropTint));
         List<PairMend> mends = new ArrayList<>();
+        long until = System.nanoTime() + TRYING.toNanos();
+        Function<SwatchMend, SwatchMend> tried =
+                mend ->
+                        mend.on(
+                                publication,
+                                open.composer(publication),
+                                open.legibility(publication),
+                                System.nanoTime() < until);
         Medium medium = publication.setup().destination().media().getFirst();
         Rgb below = behind.map(use -> seen(publication, use, medium, press)).orElse(Rgb.WHITE);
         SwatchMend.of(front, below, required, medium, publication, press).stream()
+                .map(tried)
                 .map(mend -> PairMend.of("text", mend, publication))
                 .forEach(mends::add);
         behind.stream()
@@ -136,6 +153,7 @@ class PairingApi {
                                 publication,
                                 press)
                                 .stream())
+                .map(tried)
                 .map(mend -> PairMend.of("backdrop", mend, publication))
                 .forEach(mends::add);
         return mends;

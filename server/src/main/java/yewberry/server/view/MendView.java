@@ -10,8 +10,9 @@ import yewberry.core.publication.Publication;
 /**
  * A mend as it is offered; {@code edit} applies it.
  *
- * @param scope what it changes: the run, its look, a band behind it, or what else of a remedy's
- *     kinds
+ * @param scope what it changes: the run, its look, a band behind it, a swatch, or what else of a
+ *     remedy's kinds
+ * @param tried whether all that it changes was judged, so that the next two are known
  * @param worse other text that would fail for it
  * @param overset whether text finds no room then that had some
  * @param name of the swatch that the text gets, or of what the band is painted with
@@ -26,6 +27,7 @@ public record MendView(
         BigDecimal ratio,
         double required,
         List<Integer> pages,
+        boolean tried,
         List<String> worse,
         boolean overset,
         Edit edit) {
@@ -38,6 +40,7 @@ public record MendView(
                 Contrast.cut(mend.ratio()),
                 mend.required(),
                 mend.pages().stream().map(page -> publication.indexOf(page) + 1).toList(),
+                mend.isTried(),
                 mend.worse(),
                 mend.overset(),
                 mend.edit());
