@@ -124,7 +124,7 @@ const Offer = styled.div`
   display: grid;
   grid-template-columns: auto minmax(0, 1fr);
   gap: ${theme.space.half} ${theme.space.one};
-  align-items: center;
+  align-items: start;
   margin-bottom: ${theme.space.one};
   & > .wide {
     grid-column: 1 / -1;

@@ -44,7 +44,6 @@ const Offer = styled.li`
 const Part = styled.img`
   display: block;
   width: 100%;
-  aspect-ratio: 220 / 88;
   object-fit: cover;
   background: ${theme.color.ground};
   border: 1px solid ${theme.color.edge};
@@ -74,6 +73,7 @@ export function After({
       ) : (
         <Part
           alt="The place after it"
+          style={{ aspectRatio: `${place.part.width} / ${place.part.height}` }}
           src={
             picture.data
               ? `data:image/svg+xml,${encodeURIComponent(picture.data)}`
@@ -85,13 +85,16 @@ export function After({
   );
 }
 
+/** How a text begins. */
+const begun = (text: string) => (text.length > 40 ? `“${text.slice(0, 39).trim()}…”` : `“${text}”`);
+
 /** What else would come of a mend, before it is done. */
 export function ElseFails({ mend }: { mend: Pick<Mend, "worse" | "overset" | "tried"> }) {
   return (
     <>
       {mend.worse.length > 0 && (
         <p>
-          <Failed>✕ Other text would fail:</Failed> {mend.worse.slice(0, 3).join("; ")}
+          <Failed>✕ Other text would fail:</Failed> {mend.worse.slice(0, 3).map(begun).join(", ")}
           {mend.worse.length > 3 && ` and ${mend.worse.length - 3} more`}
         </p>
       )}
@@ -166,6 +169,7 @@ export function MendList({
         <li>
           <Part
             alt="The place as it is now"
+            style={{ aspectRatio: `${place.part.width} / ${place.part.height}` }}
             src={`/api/publications/${publication.id}/pages/${place.page}/region?${new URLSearchParams(
               Object.entries(place.part).map(([name, value]) => [name, value.toFixed(2)]),
             )}&r=${publication.revision}`}

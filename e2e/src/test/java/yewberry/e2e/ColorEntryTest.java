@@ -189,6 +189,48 @@ class ColorEntryTest {
     }
 
     @Test
+    void a_mend_that_leaves_text_without_room_says_so_before_it_is_done(Browser.Window window) {
+        Page page = window.openDemo("/findings");
+        page.evaluate(
+                """
+                async (address) => {
+                  const read = async (path) => (await fetch(address + path)).json();
+                  const { revision } = await read("");
+                  const { pages } = await read("/pages?from=11&to=12");
+                  const { layer } = await read("/pages/" + pages[0].id);
+                  const { id } = layer.frames.find(({ box }) => box.y === "140 mm");
+                  await fetch(address + "/edits", {
+                    method: "POST",
+                    headers: { "Content-Type": "application/json" },
+                    body: JSON.stringify({
+                      edit: {
+                        type: "placeFrame",
+                        frame: id,
+                        sides: "BOTH",
+                        box: { x: "20 mm", y: "140 mm", width: "92 mm", height: "35 mm" },
+                      },
+                      revision,
+                      author: localStorage.getItem("yewberry-author"),
+                    }),
+                  });
+                }
+                """,
+                "/api/publications/" + Browser.DEMO);
+        page.reload();
+        Locator larger = button(page, "Set the look “Small print” in 9 pt");
+        larger.click();
+        assertThat(page.getByText("Some text would not fit its frame.")).isVisible();
+        AccessibilityTest.passesAxe(page);
+        button(page, "Leave it").click();
+        assertThat(larger).isFocused();
+        assertThat(page.getByText("Some text would not fit its frame.")).hasCount(0);
+        larger.click();
+        button(page, "Do it all the same").click();
+        assertThat(larger).hasCount(0);
+        Browser.undoAll(page);
+    }
+
+    @Test
     void a_stock_that_is_only_simulated_is_printed_where_one_chooses(Browser.Window window) {
         Page page = window.openDemo("?page=2");
         Browser.changePages(page, "Hide the parent’s backgrounds");
