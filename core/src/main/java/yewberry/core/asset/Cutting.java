@@ -72,7 +72,7 @@ final class Cutting {
             if (i > 0 && packed == last) {
                 differences[i] = differences[i - 1];
             } else {
-                Lab lab = condition.lab(new Rgb(packed >> 16, packed >> 8 & 0xff, packed & 0xff));
+                Lab lab = condition.lab(Rgb.of(packed));
                 differences[i] =
                         (float)
                                 Math.sqrt(

@@ -46,7 +46,14 @@ public record Rgb(int red, int green, int blue) implements Color {
             digits = digits.replaceAll("(.)", "$1$1");
         }
         int value = Integer.parseInt(digits, 16);
-        return new Rgb(value >> 16, value >> 8 & 0xff, value & 0xff);
+        return of(value);
+    }
+
+    /**
+     * @param packed red, green and blue in the lowest three bytes
+     */
+    public static Rgb of(int packed) {
+        return new Rgb(packed >> 16 & 0xff, packed >> 8 & 0xff, packed & 0xff);
     }
 
     /** Red, green and blue in the lowest three bytes. */

@@ -13,11 +13,12 @@ import yewberry.core.color.Contrast;
 import yewberry.core.color.Lab;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
+import yewberry.core.raster.BehindLetters;
 import yewberry.core.raster.ChosenPixels;
 import yewberry.core.raster.Coverage;
 import yewberry.core.raster.GlyphMasks;
 import yewberry.core.raster.PageRaster;
-import yewberry.core.raster.PlaneRaster;
+import yewberry.core.raster.PictureInks;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.MediumScene;
@@ -108,11 +109,11 @@ final class LineField {
         private final Rect region;
         private final int width;
         private final Map<Integer, Covered> covered = new HashMap<>();
-        private final PageRaster ground;
+        private final BehindLetters ground;
         private final boolean isOnOne;
 
         /** The letters; nothing where they are the same everywhere. */
-        private final Optional<PageRaster> lettered;
+        private final Optional<BehindLetters> lettered;
 
         /** Of each pixel that is painted, by its number, where it is in the region. */
         private final int[] places;
@@ -188,16 +189,21 @@ final class LineField {
             }
             List<Item> shown = shown(below, region);
             this.isOnOne = veils.isEmpty() && shown.size() == 1 && covers(shown.getFirst(), region);
-            PageRaster plain =
-                    PageRaster.of(
-                            scene, shown, region, ppi, ChosenPixels.of(width, height, places));
+            ChosenPixels pixels = ChosenPixels.of(width, height, places);
+            Optional<BehindLetters> picture =
+                    isOnOne
+                            ? PictureInks.of(scene, shown.getFirst(), region, ppi, pixels)
+                                    .map(BehindLetters.class::cast)
+                            : Optional.empty();
             if (veils.isEmpty()) {
+                this.ground =
+                        picture.orElseGet(() -> PageRaster.of(scene, shown, region, ppi, pixels));
                 this.lettered =
                         run.paint().overprints()
-                                ? Optional.of(plain.overprinted(run.paint()))
+                                ? Optional.of(ground.overprinted(run.paint()))
                                 : Optional.empty();
-                this.ground = plain;
             } else {
+                PageRaster plain = PageRaster.of(scene, shown, region, ppi, pixels);
                 this.lettered = Optional.of(plain.lettered(run.paint()).below(veils, ppi));
                 this.ground = plain.below(veils, ppi);
             }
@@ -235,7 +241,7 @@ final class LineField {
                 int slot = color * SPREAD >>> Integer.SIZE - KNOWN_BITS;
                 if (known[slot] != color) {
                     known[slot] = color;
-                    become[slot] = view.shifted(rgb(seen[i])).packed();
+                    become[slot] = view.shifted(Rgb.of(seen[i])).packed();
                 }
                 shifted[i] = become[slot];
             }
@@ -463,18 +469,13 @@ final class LineField {
 
     /** What the scene's colours come to at a pixel. */
     Color color(Pixel at) {
-        PlaneRaster raster = painting.ground.raster();
-        double[] planes = new double[raster.count()];
-        for (int plane = 0; plane < planes.length; plane++) {
-            planes[plane] = raster.printed(plane, at.number());
-        }
-        return painting.scene.planes().color(planes);
+        return painting.ground.color(at.number());
     }
 
     /** Letters that something lies over, held against what is seen beside them there. */
     RunContrast.Against veiled(Pixel at) {
-        Rgb front = rgb(text[at.number()]);
-        Rgb below = rgb(seen[at.number()]);
+        Rgb front = Rgb.of(text[at.number()]);
+        Rgb below = Rgb.of(seen[at.number()]);
         return new RunContrast.Against(
                 Optional.of(Paint.sampled(color(at), painting.veils.getLast())),
                 front,
@@ -482,10 +483,6 @@ final class LineField {
                 Contrast.ratio(front, below),
                 true,
                 Optional.of(RunContrast.Behind.of(painting.veils.getLast())));
-    }
-
-    private static Rgb rgb(int packed) {
-        return new Rgb(packed >> 16 & 0xff, packed >> 8 & 0xff, packed & 0xff);
     }
 
     /** The pixels that one glyph covers. */

@@ -108,8 +108,7 @@ public final class OfficePrintout {
                 int rgb = image.getRGB(x, y);
                 Rgb printed =
                         printable.contains(px, py)
-                                ? job.printed(
-                                        new Rgb(rgb >> 16 & 0xff, rgb >> 8 & 0xff, rgb & 0xff))
+                                ? job.printed(Rgb.of(rgb))
                                 : new Rgb(255, 255, 255);
                 image.setRGB(
                         x,

@@ -10,6 +10,7 @@ import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
 import yewberry.core.Cancellation;
 import yewberry.core.color.BlendMode;
+import yewberry.core.color.Color;
 import yewberry.core.color.View;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
@@ -24,7 +25,7 @@ import yewberry.core.text.Segment;
  * A part of a page, painted pixel by pixel in what its colours are mixed in: opacities, blend
  * modes, gradients and overprint as the press or the screen will have them.
  */
-public final class PageRaster {
+public final class PageRaster implements BehindLetters {
     /** Fewer pixels than these are painted sooner than they are shared out. */
     private static final int BAND = 40_000;
 
@@ -195,6 +196,7 @@ public final class PageRaster {
      *
      * @param paint that overprints, everywhere
      */
+    @Override
     public PageRaster overprinted(Paint paint) {
         double[] source = scene.planes().of(paint.color());
         PlaneRaster printed = raster.overprinted(source, printed(source));
@@ -257,9 +259,19 @@ public final class PageRaster {
     }
 
     /** The same of what lies behind letters, where few colours have to be exact. */
+    @Override
     public int[] seenBehindLetters(View view) {
         return new ScreenPixels(scene.planes(), view, ScreenPixels.OF_LETTERS)
                 .seen(raster, pictured);
+    }
+
+    @Override
+    public Color color(int number) {
+        double[] planes = new double[raster.count()];
+        for (int plane = 0; plane < planes.length; plane++) {
+            planes[plane] = raster.printed(plane, number);
+        }
+        return scene.planes().color(planes);
     }
 
     private void fill(Item.Filled fill, Painted.Source source) {

@@ -123,9 +123,7 @@ final class ScreenPixels {
             table = view.table();
         }
         int rgb = table.rgb(level(values, 0), level(values, 1), level(values, 2), level(values, 3));
-        return view.shifts()
-                ? view.shifted(new Rgb(rgb >> 16, rgb >> 8 & 0xff, rgb & 0xff)).packed()
-                : rgb;
+        return view.shifts() ? view.shifted(Rgb.of(rgb)).packed() : rgb;
     }
 
     /** What the inks of a plate come to, spot inks by what stands for them. */

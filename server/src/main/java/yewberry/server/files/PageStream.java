@@ -380,7 +380,7 @@ final class PageStream {
             return new Cmyk(in.readDouble(), in.readDouble(), in.readDouble(), in.readDouble());
         }
         int packed = in.readInt();
-        return new Rgb(packed >> 16 & 0xff, packed >> 8 & 0xff, packed & 0xff);
+        return Rgb.of(packed);
     }
 
     private static void unread(DataOutputStream out, PageText.Unread unread) throws IOException {
