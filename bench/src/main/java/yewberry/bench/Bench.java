@@ -28,6 +28,7 @@ public final class Bench {
                     new Named("compose", new Compose()),
                     new Named("colored-text", new ColoredText()),
                     new Named("whole-check", new WholeCheck()),
+                    new Named("open-set", new OpenSet()),
                     new Named("add-to-files", new AddToFiles()),
                     new Named("file-legibility", new FileLegibility()),
                     new Named("draw-page", new DrawPage()),
