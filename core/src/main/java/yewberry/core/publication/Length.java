@@ -8,7 +8,8 @@ import yewberry.core.Refused;
 import yewberry.core.color.Numbers;
 
 /**
- * A length as it was given: a number in a unit, kept exactly, so that 12 pt stays 12 pt.
+ * A length as it was given: a number in a unit, so that 12 pt stays 12 pt. It is kept to nine
+ * decimals, which is what is written of it: what is read again is always equal.
  *
  * @throws Refused if the number is not finite or beyond 100 m
  */
@@ -24,7 +25,7 @@ public record Length(double value, Unit unit) {
         if (!Double.isFinite(value) || Math.abs(value * unit.points()) > LIMIT_POINTS) {
             throw new Refused("A length of that size cannot be handled; stay under 100 m.");
         }
-        value += 0.0;
+        value = Math.rint(value * 1e9) / 1e9 + 0.0;
     }
 
     public static Length mm(double value) {
@@ -73,6 +74,10 @@ public record Length(double value, Unit unit) {
         return WRITTEN.matcher(text.strip().toLowerCase(Locale.ROOT)).matches();
     }
 
+    public Length negative() {
+        return new Length(-value, unit);
+    }
+
     /** In its own unit, to a thousandth. */
     public Length times(double factor) {
         return new Length(Math.rint(value * factor * 1000) / 1000, unit);
@@ -87,14 +92,13 @@ public record Length(double value, Unit unit) {
         return unit == Unit.MM ? value : points() / Unit.MM.points();
     }
 
-    /** What {@link #parse} reads back to an equal value; at most 6 decimals. */
+    /** What {@link #parse} reads back to an equal value. */
     @Override
     public String toString() {
-        double rounded = Math.rint(value * 1e6) / 1e6;
         String number =
-                rounded == Math.rint(rounded)
-                        ? String.valueOf((long) rounded)
-                        : BigDecimal.valueOf(rounded).stripTrailingZeros().toPlainString();
+                value == Math.rint(value)
+                        ? String.valueOf((long) value)
+                        : BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
         return number + " " + unit.symbol();
     }
 

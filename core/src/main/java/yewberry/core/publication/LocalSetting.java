@@ -76,8 +76,7 @@ public record LocalSetting(
         Length indent = left.orElse(setting.left());
         Length beginning = first.orElse(setting.first());
         // what hangs out as far as the look's indent allows hangs no further than this one does
-        Length hanging =
-                indent.points() + beginning.points() < 0 ? Length.pt(-indent.points()) : beginning;
+        Length hanging = TextSetting.hangsOut(beginning, indent) ? indent.negative() : beginning;
         return look.withSize(size.orElse(look.size()))
                 .withLeading(leading.orElse(look.leading()))
                 .withAlignment(alignment.orElse(look.alignment()))

@@ -39,6 +39,9 @@ public record TextSetting(
 
     private static final int MOST_TABS = 20;
 
+    /** In points; what rounding in different units comes to is less. */
+    private static final double HAIR = 2e-6;
+
     /**
      * In percent of the face's own space.
      *
@@ -67,7 +70,7 @@ public record TextSetting(
         if (tabs.size() > MOST_TABS) {
             throw new Refused("A look has at most %d tab stops.".formatted(MOST_TABS));
         }
-        if (left.points() + first.points() < 0) {
+        if (hangsOut(first, left)) {
             throw new Refused(
                     "The first line would hang %s out of its frame; indent all lines by as much at the left."
                             .formatted(first.inWords()));
@@ -200,6 +203,11 @@ public record TextSetting(
                 keeps,
                 letters,
                 changed);
+    }
+
+    /** Whether a first line begins to the left of its frame. */
+    static boolean hangsOut(Length first, Length left) {
+        return left.points() + first.points() < -HAIR;
     }
 
     static void checkAfter(Length after) {

@@ -13,6 +13,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import yewberry.core.Refused;
 import yewberry.core.Sample;
 import yewberry.core.publication.Basis;
@@ -27,6 +28,7 @@ import yewberry.core.publication.Publication;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.Story;
 import yewberry.core.publication.Tinted;
+import yewberry.core.publication.Unit;
 
 /** Text that differs from its looks, and comes to be as they say, or they as it is. */
 class LocalDifferencesTest {
@@ -48,6 +50,19 @@ class LocalDifferencesTest {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    private static LocalSetting indented(Length first, Length left) {
+        return new LocalSetting(
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(first),
+                Optional.of(left),
                 Optional.empty(),
                 Optional.empty());
     }
@@ -167,6 +182,37 @@ class LocalDifferencesTest {
                         .characterLook(STRONG.id());
         assertThat(strong.size()).contains(150.0);
         assertThat(strong.weight()).contains(700);
+    }
+
+    /** In its own unit: another one would be rounded when it is stored, and hang out again. */
+    @ParameterizedTest
+    @ValueSource(strings = {"1 mm", "0.1 in", "7 pt", "3.333333 mm", "0.123457 in"})
+    void what_hangs_out_further_than_all_lines_are_indented_is_taken_in_as_far_as_it_may(
+            String left) {
+        LocalSetting hanging = indented(Length.mm(-20), Length.parse(left));
+        Look made =
+                Editing.edit(
+                                differing(),
+                                new LookEdit.TakeIntoLook(
+                                        BODY.id(), Optional.of(hanging), Optional.empty()))
+                        .publication()
+                        .look(BODY.id());
+        assertThat(made.setting().first()).hasToString("-" + left);
+        assertThat(indented(Length.parse("-" + left), Length.parse(left)).on(BODY))
+                .as("what is written of it, read again")
+                .isEqualTo(made);
+    }
+
+    @Test
+    void a_first_line_that_hangs_as_far_in_another_unit_is_no_further_out() {
+        for (int i = 1; i <= 400; i++) {
+            Length inches = new Length(i / 8.0, Unit.IN);
+            Length exactly = Length.mm(i * 3.175);
+            assertThat(indented(exactly.negative(), inches).on(BODY).setting().first())
+                    .isEqualTo(exactly.negative());
+            assertThat(indented(inches.negative(), exactly).on(BODY).setting().first())
+                    .isEqualTo(inches.negative());
+        }
     }
 
     @Test

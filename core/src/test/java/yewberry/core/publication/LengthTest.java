@@ -48,6 +48,17 @@ class LengthTest {
         assertThat(Length.parse(text)).hasToString(text);
     }
 
+    /** What is calculated has more decimals than are written. */
+    @Test
+    void what_is_calculated_is_read_back_too() {
+        for (Unit unit : Unit.values()) {
+            for (int i = -300; i < 300; i++) {
+                Length calculated = new Length(Math.expm1(i / 40.0) / 7, unit);
+                assertThat(Length.parse(calculated.toString())).isEqualTo(calculated);
+            }
+        }
+    }
+
     @Test
     void a_length_beyond_100_m_is_refused() {
         assertThatThrownBy(() -> Length.mm(100_001)).isInstanceOf(Refused.class);
