@@ -354,7 +354,7 @@ export function useFindings(publication: Publication, viewing: Viewing = "AS_DES
   });
 }
 
-/** What would mend the findings of a page, by their keys. */
+/** What may mend the findings of a page, by their keys. */
 export function useOffers(publication: Publication, page: string) {
   return useQuery({
     queryKey: ["offers", publication.id, publication.revision, page],
@@ -440,18 +440,26 @@ export function useUses(publication: Publication, of: string[]) {
   });
 }
 
-export function useMends(publication: Publication, run: string | undefined) {
+/** What mends are wanted for: text, or something found on a page. */
+export type Mended = { run: string } | { page: string; finding: string };
+
+export function useMends(publication: Publication, of: Mended) {
   return useQuery({
-    queryKey: ["mends", publication.id, publication.revision, run],
-    queryFn: run
-      ? () =>
-          answered(
+    queryKey: ["mends", publication.id, publication.revision, of],
+    queryFn: () =>
+      "run" in of
+        ? answered(
             client.GET("/api/publications/{id}/mends", {
-              params: { path: { id: publication.id }, query: { run } },
+              params: { path: { id: publication.id }, query: of },
             }),
           )
-      : skipToken,
+        : answered(
+            client.GET("/api/publications/{id}/pages/{page}/findings/{finding}/mends", {
+              params: { path: { id: publication.id, ...of } },
+            }),
+          ),
     staleTime: Infinity,
+    retry: false,
   });
 }
 

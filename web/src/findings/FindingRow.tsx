@@ -2,11 +2,10 @@ import { Link } from "react-router";
 import styled from "styled-components";
 import { useOffers } from "../api/queries";
 import type { Extent, Finding, Publication } from "../api/types";
-import { MendList } from "../strata/MendList";
+import { MendList, NoMend } from "../strata/MendList";
 import { MakeRoom } from "../story/MakeRoom";
 import { StockAnswers } from "./StockAnswers";
 import { Except } from "./Except";
-import { OfferButton } from "./OfferButton";
 import { titles } from "./titles";
 import { theme } from "../theme";
 import { Fold, Name, Quiet } from "../ui/Fold";
@@ -93,6 +92,8 @@ export function FindingRow({
   finding: Finding;
 }) {
   const offers = useOffers(publication, finding.pageId);
+  const offered = offers.data?.[finding.key]?.map(({ label }) => label) ?? [];
+  const isText = finding.kind === "contrast" && finding.run !== undefined;
   return (
     <Row>
       <Sample
@@ -117,14 +118,6 @@ export function FindingRow({
       <Act>
         <Link to={onBench(publication, finding)}>Show on the Bench</Link>
         {finding.kind === "stock-not-printed" && <StockAnswers publication={publication} />}
-        {offers.data?.[finding.key]?.map((offer) => (
-          <OfferButton
-            key={`${publication.revision} ${offer.label}`}
-            publication={publication}
-            label={offer.label}
-            edit={offer.edit}
-          />
-        ))}
         {finding.story && finding.owner.type === "onPage" && (
           <MakeRoom publication={publication} story={finding.story} />
         )}
@@ -132,13 +125,28 @@ export function FindingRow({
           <Except publication={publication} finding={finding} />
         )}
       </Act>
-      {finding.kind === "contrast" && finding.run && (
+      {(isText || offered.length > 0) && (
         <Whole>
-          <Fold head={<Name>Mend it…</Name>}>
+          <Fold
+            head={
+              <Name>
+                Mend it…{" "}
+                {!isText && (
+                  <Quiet>{offered.length === 1 ? offered[0] : `${offered.length} ways`}</Quiet>
+                )}
+              </Name>
+            }
+          >
             <MendList
               publication={publication}
-              run={finding.run}
-              inFile={finding.file !== undefined}
+              of={{ page: finding.pageId, finding: finding.key }}
+              nothing={
+                isText ? (
+                  <NoMend inFile={finding.file !== undefined} />
+                ) : (
+                  "There is nothing to do here any more, or something of it is locked."
+                )
+              }
               place={{ page: finding.pageId, part: part(finding) }}
             />
           </Fold>

@@ -3,7 +3,7 @@ import styled from "styled-components";
 import { usePairMends } from "../api/queries";
 import { useSteps } from "../api/steps";
 import type { Extent, PairCell, PairMatrix, Publication } from "../api/types";
-import { After, ElseFails, type Place } from "../strata/MendList";
+import { After, doneWords, ElseFails, type Place } from "../strata/MendList";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { Chip } from "../ui/Chip";
@@ -170,12 +170,17 @@ function Mends({
       {mends.data.map(({ side, mend, changes }) => (
         <Offer key={`${side} ${mend.name} ${mend.values}`}>
           {place && <After publication={publication} place={place} mend={mend} />}
-          <Chip $color={mend.screen} $size={24} />
+          {mend.seen && <Chip $color={mend.seen.screen} $size={24} />}
           <div>
-            {mend.values}, <strong>{ratio(mend.ratio)}</strong>
+            {mend.values}
+            {mend.seen && (
+              <>
+                , <strong>{ratio(mend.seen.ratio)}</strong>
+              </>
+            )}
             <ElseFails mend={mend} />
           </div>
-          <Button onPress={() => steps.make(mend.edit, `Mended: ${ratio(mend.ratio)}`)}>
+          <Button onPress={() => steps.make(mend.edit, doneWords(mend))}>
             {mend.pages.length > 0
               ? `Change “${mend.name}”: ${numbersInWords(mend.pages)}`
               : `Change “${mend.name}”`}

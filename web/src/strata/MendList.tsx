@@ -1,5 +1,6 @@
+import type { ReactNode } from "react";
 import styled from "styled-components";
-import { useMends, usePart } from "../api/queries";
+import { type Mended, useMends, usePart } from "../api/queries";
 import { useSteps } from "../api/steps";
 import type { Extent, Mend, Publication } from "../api/types";
 import { theme } from "../theme";
@@ -66,22 +67,25 @@ export function After({
   mend: Mend;
 }) {
   const picture = usePart(publication, place.page, mend.edit, place.part);
-  return (
-    <div className="wide">
-      {picture.isError ? (
-        <Quiet role="alert">{picture.error.message}</Quiet>
-      ) : (
-        <Part
-          alt="The place after it"
-          style={{ aspectRatio: `${place.part.width} / ${place.part.height}` }}
-          src={
-            picture.data
-              ? `data:image/svg+xml,${encodeURIComponent(picture.data)}`
-              : "data:image/svg+xml,<svg xmlns='http://www.w3.org/2000/svg'/>"
-          }
-        />
-      )}
-    </div>
+  if (picture.isError) {
+    return (
+      <Quiet className="wide" role="alert">
+        {picture.error.message}
+      </Quiet>
+    );
+  }
+  const style = { aspectRatio: `${place.part.width} / ${place.part.height}` };
+  return picture.data ? (
+    <Part
+      className="wide"
+      alt="The place after it"
+      style={style}
+      src={`data:image/svg+xml,${encodeURIComponent(picture.data)}`}
+    />
+  ) : (
+    <Part as="div" className="wide" style={style} role="status">
+      <Quiet>Drawing…</Quiet>
+    </Part>
   );
 }
 
@@ -89,15 +93,25 @@ export function After({
 const begun = (text: string) => (text.length > 40 ? `“${text.slice(0, 39).trim()}…”` : `“${text}”`);
 
 /** What else would come of a mend, before it is done. */
-export function ElseFails({ mend }: { mend: Pick<Mend, "worse" | "overset" | "tried"> }) {
+export function ElseFails({ mend }: { mend: Mend }) {
   return (
     <>
+      {mend.stays && (
+        <p>
+          <Failed>✕ Not all of it:</Failed> {mend.stays}
+        </p>
+      )}
       {mend.worse.length > 0 && (
         <p>
           <Failed>✕ Other text would fail:</Failed> {mend.worse.slice(0, 3).map(begun).join(", ")}
           {mend.worse.length > 3 && ` and ${mend.worse.length - 3} more`}
         </p>
       )}
+      {mend.comes.map((each) => (
+        <p key={each}>
+          <Failed>✕ Found then:</Failed> {each}
+        </p>
+      ))}
       {mend.overset && (
         <p>
           <Failed>✕ Some text would not fit its frame.</Failed>
@@ -111,38 +125,57 @@ export function ElseFails({ mend }: { mend: Pick<Mend, "worse" | "overset" | "tr
 }
 
 function labelOf(mend: Mend): string {
+  const pages = mend.pages.length > 0 ? `: ${numbersInWords(mend.pages)}` : "";
   switch (mend.scope) {
     case "RUN":
       return "Give it to this text only";
     case "LOOK":
-      return `Give it to the look: ${numbersInWords(mend.pages)}`;
+      return `Give it to the look${pages}`;
     case "BAND":
-      return `Move the edge of the band: ${numbersInWords(mend.pages)}`;
+      return `Move the edge of the band${pages}`;
+    case "FINDING":
+      return `${mend.name}${pages}`;
     default:
-      return `Do it: ${numbersInWords(mend.pages)}`;
+      return `Do it${pages}`;
   }
 }
+
+/** What is said when it is done. */
+export const doneWords = ({ seen, name }: Mend) => `Mended: ${seen ? ratio(seen.ratio) : name}`;
 
 /** Whether it gives the text or a band another colour, which is named. */
 function isColor(mend: Mend): boolean {
   return ["RUN", "LOOK", "BAND"].includes(mend.scope);
 }
 
-/** The mends of a run: each with its new colour and ratio, tried out before it is done. */
+/** What there is to do where no mend of text is found. */
+export function NoMend({ inFile }: { inFile: boolean }) {
+  return (
+    <>
+      Nothing was found that makes this text legible everywhere it stands: no colour, background,
+      veil, shading, outline or size.{" "}
+      {inFile
+        ? "Change it in the program that made the file, or change what is behind it."
+        : "Move it, or change what is behind it."}
+    </>
+  );
+}
+
+/** Mends, each with what it leads to, and tried out before it is done. */
 export function MendList({
   publication,
-  run,
-  inFile,
+  of,
+  nothing,
   place,
 }: {
   publication: Publication;
-  run: string;
-  /** Whether it is written in a file, which Yewberry does not write anew. */
-  inFile?: boolean;
+  of: Mended;
+  /** What there is to do where nothing is found. */
+  nothing: ReactNode;
   /** Shown as it is and as each would make it, where the page itself does not show that. */
   place?: Place;
 }) {
-  const mends = useMends(publication, run);
+  const mends = useMends(publication, of);
   const steps = useSteps(publication);
   const { tryOut } = useTrying();
 
@@ -153,15 +186,7 @@ export function MendList({
     return <p role="alert">{mends.error.message}</p>;
   }
   if (mends.data.length === 0) {
-    return (
-      <p>
-        Nothing was found that makes this text legible everywhere it stands: no colour, background,
-        veil, shading, outline or size.{" "}
-        {inFile
-          ? "Change it in the program that made the file, or change what is behind it."
-          : "Move it, or change what is behind it."}
-      </p>
-    );
+    return <p>{nothing}</p>;
   }
   return (
     <List aria-label="Mends" className={place ? "cards" : ""}>
@@ -180,11 +205,16 @@ export function MendList({
       {mends.data.map((mend) => (
         <Offer key={`${mend.scope} ${mend.name} ${mend.values}`}>
           {place && <After publication={publication} place={place} mend={mend} />}
-          <Chip $color={mend.screen} $size={26} />
-          <div>
-            {isColor(mend) ? `“${mend.name}”` : mend.name}, <strong>{ratio(mend.ratio)}</strong>
-            <br />
-            <Quiet>{mend.values}</Quiet>
+          {mend.seen && <Chip $color={mend.seen.screen} $size={26} />}
+          <div className={mend.seen ? "" : "wide"}>
+            {mend.seen && (
+              <>
+                {mend.scope !== "FINDING" && `${isColor(mend) ? `“${mend.name}”` : mend.name}, `}
+                <strong>{ratio(mend.seen.ratio)}</strong>
+                <br />
+              </>
+            )}
+            {mend.values && <Quiet>{mend.values}</Quiet>}
             <ElseFails mend={mend} />
           </div>
           <div className="wide">
@@ -193,7 +223,7 @@ export function MendList({
               onHoverEnd={() => tryOut(undefined)}
               onFocus={() => tryOut(mend.edit)}
               onBlur={() => tryOut(undefined)}
-              onPress={() => steps.makeSeen(mend.edit, `Mended: ${ratio(mend.ratio)}`)}
+              onPress={() => steps.makeSeen(mend.edit, doneWords(mend))}
             >
               {labelOf(mend)}
             </Button>

@@ -31,7 +31,7 @@ import { areaInWords } from "../scope/AreaFields";
 import { alone, BackgroundEditor } from "../scope/BackgroundEditor";
 import { FrameEditor } from "../scope/FrameEditor";
 import { PictureFrameEditor } from "../scope/PictureFrameEditor";
-import { MendList } from "./MendList";
+import { MendList, NoMend } from "./MendList";
 import { RunColor } from "./RunColor";
 import { takenFrom } from "./sampler";
 import { useBench, type Sampling } from "../bench/BenchState";
@@ -389,7 +389,11 @@ function Text({
       <Below>
         {isDesigned(viewing) && !stratum.passes && (
           <Fold head={<Name>Mend it…</Name>}>
-            <MendList publication={publication} run={stratum.run} />
+            <MendList
+              publication={publication}
+              of={{ run: stratum.run }}
+              nothing={<NoMend inFile={false} />}
+            />
           </Fold>
         )}
         {run && (
@@ -449,7 +453,11 @@ function FileText({
         <Below>
           {isDesigned(viewing) && !stratum.passes && (
             <Fold head={<Name>Mend it…</Name>}>
-              <MendList publication={publication} run={stratum.run} inFile />
+              <MendList
+                publication={publication}
+                of={{ run: stratum.run }}
+                nothing={<NoMend inFile />}
+              />
             </Fold>
           )}
           <Button onPress={() => setIsOpen(true)}>Colours of the file…</Button>

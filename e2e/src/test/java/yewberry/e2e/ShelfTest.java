@@ -215,6 +215,17 @@ class ShelfTest {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name)).click();
     }
 
+    /** Opens what mends a finding. */
+    private static void mends(Page page, String finding) {
+        Pattern name = Pattern.compile("^" + finding);
+        Locator region = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name));
+        region.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Mend it…"))
+                .first()
+                .click();
+        assertThat(region.getByAltText("The place after it").first()).isVisible();
+        AccessibilityTest.passesAxe(page);
+    }
+
     /** The example's log sheets: pale type in a file is found, and painted darker in all of it. */
     @Test
     void pale_text_of_a_file_is_painted_in_a_colour_that_is_legible(Browser.Window window) {
@@ -223,7 +234,8 @@ class ShelfTest {
         assertThat(page.getByText("“#c7c7c7” on “Evening”, background of parent “Archived”"))
                 .isVisible();
         assertThat(page.getByText("Written in the file “october”").first()).isVisible();
-        Pattern night = Pattern.compile("Paint all text of “october” in #c7c7c7 in “Night”");
+        mends(page, "Too little contrast: “#c7c7c7” on “Evening”");
+        Pattern night = Pattern.compile("^Paint all text of “october” in #c7c7c7 in “Night”");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(night)).first().click();
         assertThat(page.getByText("2 findings on 2 pages")).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench").setExact(true))
@@ -262,15 +274,15 @@ class ShelfTest {
         assertThat(window.complaints()).isEmpty();
     }
 
-    /** The example's log sheets: what hides the background is told, and mended with one button. */
+    /** The example's log sheets: what hides the background is told, and mended with one change. */
     @Test
     void a_background_that_a_white_box_hides_is_laid_over_the_page(Browser.Window window) {
         Page page = logSheets(window, "176");
         findings(page);
         page.getByLabel("Search").fill("lets nothing through");
         assertThat(page.getByText("45 % of this page lets nothing through")).isVisible();
-        Locator mend = button(page, "Lay it over all pages of “Archived”, multiplied").first();
-        mend.click();
+        mends(page, "Background hidden by what is on the page: november");
+        button(page, "Lay it over all pages of “Archived”, multiplied: pages 1 to 7").click();
         Pattern less = Pattern.compile("^Findings 174");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(less))
                 .waitFor(new Locator.WaitForOptions().setTimeout(120_000));
@@ -285,9 +297,11 @@ class ShelfTest {
         Page page = logSheets(window, "176");
         findings(page);
         page.getByLabel("Search").fill("100 % of this page lets nothing through");
+        page.getByText("100 % of this page lets nothing through").waitFor();
+        mends(page, "Background hidden by what is on the page: january");
         button(
                         page,
-                        "Make all that is nearly white on page 1 of “january” see-through, its picture included")
+                        "Make all that is nearly white on page 1 of “january” see-through, its picture included: page 5")
                 .click();
         page.getByRole(
                         AriaRole.LINK,

@@ -5,13 +5,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import yewberry.core.asset.PageText;
-import yewberry.core.color.Contrast;
-import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.edit.AssetEdit;
 import yewberry.core.edit.Edit;
-import yewberry.core.legibility.RunContrast;
-import yewberry.core.mends.FileMend;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Imported;
 import yewberry.core.publication.Publication;
@@ -28,21 +24,6 @@ final class FileOffers {
     private static final double PAPER = 12;
 
     private FileOffers() {}
-
-    /** What would mend text of a file, and what it comes to. */
-    static List<Offer> of(
-            RunContrast contrast,
-            Imported file,
-            Publication publication,
-            PressCondition condition) {
-        return FileMend.of(contrast, file, publication, condition).stream()
-                .map(mend ->
-                        new Offer(
-                                "%s (%s : 1 here)"
-                                        .formatted(mend.words(), Contrast.cut(mend.ratio())),
-                                mend.edit()))
-                .toList();
-    }
 
     /**
      * White fills of a page that can be made see-through, so that what lies behind it shows there.

@@ -47,7 +47,7 @@ import yewberry.core.scene.Paint;
 import yewberry.core.scene.Rect;
 
 /**
- * A way to mend a finding.
+ * What may mend a finding, or be done instead of something else.
  *
  * @param label what it does, in words
  * @param edit that does it
@@ -60,7 +60,7 @@ public record Offer(String label, Edit edit) {
             return List.of(); // what others wrote is not set here
         }
         return switch (finding) {
-            case Finding.TooLittleContrast low -> inFile(low, publication, condition);
+            case Finding.TooLittleContrast low -> List.of();
             case Finding.TextOverflow overflow -> List.of();
             case Finding.StockNotPrinted stock -> List.of();
             case Finding.OfCharacters characters -> List.of();
@@ -99,17 +99,6 @@ public record Offer(String label, Edit edit) {
             case PressFinding.LightOverprint light ->
                     List.of(overprint(light.run().look(), Look.Overprint.BLACK));
         };
-    }
-
-    private static List<Offer> inFile(
-            Finding.TooLittleContrast low, Publication publication, PressCondition condition) {
-        return low.contrast().run().isInFile()
-                ? publication
-                        .page(low.page())
-                        .imported()
-                        .map(file -> FileOffers.of(low.contrast(), file, publication, condition))
-                        .orElse(List.of())
-                : List.of();
     }
 
     /** The ways in which a picture that is too small could go on, the best first; then a flood. */

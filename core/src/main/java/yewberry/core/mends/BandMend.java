@@ -44,7 +44,7 @@ public record BandMend(
         List<UUID> pages,
         Edit edit,
         Rgb screen)
-        implements Mend {
+        implements ContrastMend {
     @Override
     public String changes() {
         return "BAND";

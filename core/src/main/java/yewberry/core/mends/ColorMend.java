@@ -44,7 +44,7 @@ public record ColorMend(
         double required,
         List<UUID> pages,
         Edit edit)
-        implements Mend {
+        implements ContrastMend {
     /** What is given the new colour. */
     public enum Scope {
         RUN,

@@ -13,6 +13,8 @@ import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.edit.AssetEdit;
 import yewberry.core.edit.Edit;
+import yewberry.core.findings.Finding;
+import yewberry.core.findings.Offer;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Box;
@@ -40,6 +42,21 @@ public record FileMend(String words, Edit edit, double ratio, double difference)
     private static final double HAIR = 0.1;
 
     private record Candidate(Swatch swatch, double ratio, double difference) {}
+
+    /** What would mend text of a file, and what it comes to; nothing for other text. */
+    static List<Offer> offers(
+            Finding.TooLittleContrast low, Publication publication, PressCondition condition) {
+        return low.contrast().run().isInFile()
+                ? publication
+                        .page(low.page())
+                        .imported()
+                        .map(file -> of(low.contrast(), file, publication, condition))
+                        .orElse(List.of())
+                        .stream()
+                        .map(mend -> new Offer(mend.words(), mend.edit()))
+                        .toList()
+                : List.of();
+    }
 
     /** The swatch that passes and is nearest to what it is, and the one that reads best. */
     public static List<FileMend> of(

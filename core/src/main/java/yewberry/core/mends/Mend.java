@@ -1,19 +1,22 @@
 package yewberry.core.mends;
 
-import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Supplier;
-import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
-import yewberry.core.compose.Composer;
 import yewberry.core.edit.Edit;
-import yewberry.core.legibility.Legibility;
-import yewberry.core.publication.Publication;
 
-/** A way to make text legible: an edit, with what it leads to. */
-public sealed interface Mend permits ColorMend, BandMend, Remedy, SwatchMend {
+/** A way to mend what is wrong: an edit, with what it leads to. */
+public sealed interface Mend permits ContrastMend, FindingMend {
+    /**
+     * How text is seen then.
+     *
+     * @param screen a colour that it brings, as it is seen
+     * @param ratio the least that the text has
+     * @param required the least that passes
+     */
+    record Seen(Rgb screen, double ratio, double required) {}
+
     /** What it changes, such as {@code LOOK}; a name of an enumeration. */
     String changes();
 
@@ -23,14 +26,8 @@ public sealed interface Mend permits ColorMend, BandMend, Remedy, SwatchMend {
     /** The values of that colour, or how it is done. */
     String detail();
 
-    /** A colour that it brings, as it is seen. */
-    Rgb screen();
-
-    /** The least that the text has then. */
-    double ratio();
-
-    /** The least that passes then. */
-    double required();
+    /** Nothing where it is not about how text stands out. */
+    Optional<Seen> seen();
 
     /** Those that it changes, in order. */
     List<UUID> pages();
@@ -40,8 +37,18 @@ public sealed interface Mend permits ColorMend, BandMend, Remedy, SwatchMend {
         return true;
     }
 
+    /** What of it would be wrong still, in words. */
+    default Optional<String> stays() {
+        return Optional.empty();
+    }
+
     /** Other text that would fail for it, each once. */
     default List<String> worse() {
+        return List.of();
+    }
+
+    /** What else would be wrong on the page that was not, in words. */
+    default List<String> comes() {
         return List.of();
     }
 
@@ -51,39 +58,4 @@ public sealed interface Mend permits ColorMend, BandMend, Remedy, SwatchMend {
     }
 
     Edit edit();
-
-    /**
-     * All that is known for a run: colours first, then where a band behind it may end, then the
-     * rest. Empty where nothing helps.
-     *
-     * @param ids for what is new
-     */
-    static List<Mend> of(
-            UUID run,
-            Publication publication,
-            Composer composer,
-            Legibility legibility,
-            PressCondition condition,
-            Supplier<UUID> ids) {
-        List<Mend> all = new ArrayList<>();
-        all.addAll(
-                ColorMend.of(
-                        run,
-                        publication,
-                        composer.composeAll(publication),
-                        legibility,
-                        condition,
-                        ids.get()));
-        all.addAll(BandMend.of(run, publication, composer, legibility, condition, ids.get()));
-        all.addAll(
-                Remedy.of(
-                        run,
-                        EnumSet.allOf(Remedy.Kind.class),
-                        publication,
-                        composer,
-                        legibility,
-                        condition,
-                        ids));
-        return List.copyOf(all);
-    }
 }

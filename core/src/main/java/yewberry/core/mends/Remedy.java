@@ -86,7 +86,7 @@ public record Remedy(
         boolean overset,
         Edit edit,
         Trial trial)
-        implements Mend {
+        implements ContrastMend {
     /** What it changes. */
     public enum Kind {
         /** A veil between a picture and the text. */

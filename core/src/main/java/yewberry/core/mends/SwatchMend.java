@@ -44,7 +44,7 @@ public record SwatchMend(
         double required,
         List<UUID> pages,
         Optional<Trial> trial)
-        implements Mend {
+        implements ContrastMend {
     public SwatchMend {
         pages = List.copyOf(pages);
     }

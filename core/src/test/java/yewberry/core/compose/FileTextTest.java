@@ -51,6 +51,7 @@ import yewberry.core.legibility.Legibility;
 import yewberry.core.legibility.RunContrast;
 import yewberry.core.mends.ColorMend;
 import yewberry.core.mends.FileMend;
+import yewberry.core.mends.FindingMend;
 import yewberry.core.mends.Remedy;
 import yewberry.core.mends.WholeMend;
 import yewberry.core.picture.SvgPicture;
@@ -637,7 +638,7 @@ class FileTextTest {
         Composer composer = composer(new PageText.Ground.Bare(), PALE);
         Publication set = set();
         Finding.TooLittleContrast finding = contrast(composer, set, 4);
-        Offer only = Offer.of(finding, set, COATED).getLast();
+        Offer only = FindingMend.offers(finding, set, COATED).getLast();
         assertThat(only.label()).startsWith("Paint these words only in “");
         Recolor recolor = after(set, only.edit()).asset(FILE).recolored().getFirst();
         assertThat(recolor.pages()).containsExactly(1);
@@ -661,7 +662,7 @@ class FileTextTest {
     void a_colour_of_the_file_that_is_legible_is_offered_for_all_of_its_text() {
         Composer composer = composer(new PageText.Ground.Bare(), PALE);
         Publication set = set();
-        List<Offer> offers = Offer.of(contrast(composer, set, 4), set, COATED);
+        List<Offer> offers = FindingMend.offers(contrast(composer, set, 4), set, COATED);
         assertThat(offers).hasSizeBetween(2, 4);
         Publication after = after(set, offers.getFirst().edit());
         Recolor recolor = after.asset(FILE).recolored().getFirst();

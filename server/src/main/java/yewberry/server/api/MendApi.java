@@ -1,5 +1,8 @@
 package yewberry.server.api;
 
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -9,19 +12,21 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Progress;
+import yewberry.core.color.PressCondition;
 import yewberry.core.compose.Composer;
-import yewberry.core.edit.Edit;
 import yewberry.core.findings.Exemptions;
 import yewberry.core.findings.Finding;
 import yewberry.core.findings.Identity;
+import yewberry.core.findings.Offer;
+import yewberry.core.findings.OnPageContent;
 import yewberry.core.legibility.Legibility;
 import yewberry.core.legibility.RunContrast;
+import yewberry.core.mends.ContrastMend;
+import yewberry.core.mends.FindingMend;
 import yewberry.core.mends.Mend;
 import yewberry.core.mends.WholeMend;
 import yewberry.core.publication.Publication;
@@ -30,13 +35,15 @@ import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.Publications;
 import yewberry.server.view.MendProgress;
 import yewberry.server.view.MendView;
-import yewberry.server.view.TriedView;
 import yewberry.server.view.WholeMendView;
 
-/** What would make text legible. */
+/** What would mend what is found. */
 @RestController
 @RequestMapping("/api/publications/{id}")
 class MendApi {
+    /** So long pages are looked at for a place that is free on all of them. */
+    private static final Duration LOOKING = Duration.ofMillis(1500);
+
     private final Publications publications;
 
     /** How far the searches have come that somebody watches, by the ids they gave them. */
@@ -51,7 +58,7 @@ class MendApi {
     List<MendView> mends(@PathVariable UUID id, @RequestParam UUID run) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
-        return Mend.of(
+        return ContrastMend.of(
                         run,
                         publication,
                         open.composer(publication),
@@ -63,19 +70,89 @@ class MendApi {
                 .toList();
     }
 
-    /** An edit that mends something, and leaves the pages in their order. */
-    record TryRequest(Edit edit) {}
-
-    /** What else would come of an edit; nothing is stored. */
-    @PostMapping("/tried")
-    TriedView tried(@PathVariable UUID id, @RequestBody TryRequest request) {
+    /** What is offered for the findings of a page, by their keys, without trying it. */
+    @GetMapping("/pages/{page}/offers")
+    Map<UUID, List<Offer>> offers(@PathVariable UUID id, @PathVariable UUID page) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
-        return TriedView.of(
-                request.edit(),
-                publication,
-                open.composer(publication),
-                open.legibility(publication));
+        Composer composer = open.composer(publication);
+        PressCondition press = open.press(publication);
+        long until = System.nanoTime() + LOOKING.toNanos();
+        Map<UUID, List<Offer>> offers = new HashMap<>();
+        for (Finding finding : found(open, publication, page)) {
+            offers.putIfAbsent(
+                    Identity.of(finding).key(),
+                    offers(finding, publication, composer, press, until));
+        }
+        return offers;
+    }
+
+    /**
+     * What would mend a finding, whatever it is about, with what would come of it.
+     *
+     * @param finding its key; nothing mends what is not found any more
+     */
+    @GetMapping("/pages/{page}/findings/{finding}/mends")
+    List<MendView> mends(
+            @PathVariable UUID id, @PathVariable UUID page, @PathVariable UUID finding) {
+        OpenPublication open = publications.get(id);
+        Publication publication = open.state().publication();
+        List<Finding> there = found(open, publication, page);
+        return there.stream()
+                .filter(each -> Identity.of(each).key().equals(finding))
+                .findFirst()
+                .map(one -> mends(open, publication, one, there))
+                .orElse(List.of());
+    }
+
+    private static List<MendView> mends(
+            OpenPublication open, Publication publication, Finding one, List<Finding> there) {
+        Composer composer = open.composer(publication);
+        Legibility legibility = open.legibility(publication);
+        PressCondition press = open.press(publication);
+        List<Mend> mends = new ArrayList<>();
+        if (one instanceof Finding.TooLittleContrast low) {
+            mends.addAll(
+                    ContrastMend.of(
+                            low.contrast().run().run(),
+                            publication,
+                            composer,
+                            legibility,
+                            press,
+                            UUID::randomUUID));
+        }
+        long until = System.nanoTime() + LOOKING.toNanos();
+        mends.addAll(
+                FindingMend.of(
+                        one,
+                        offers(one, publication, composer, press, until),
+                        there,
+                        publication,
+                        composer,
+                        legibility,
+                        press));
+        return mends.stream().map(mend -> MendView.of(mend, publication)).toList();
+    }
+
+    private static List<Finding> found(OpenPublication open, Publication publication, UUID page) {
+        PageScene scene =
+                open.composer(publication).compose(publication, PageApi.indexOf(publication, page));
+        return open.findings(scene, publication, Optional.empty());
+    }
+
+    private static List<Offer> offers(
+            Finding finding,
+            Publication publication,
+            Composer composer,
+            PressCondition press,
+            long until) {
+        List<Offer> all = new ArrayList<>();
+        if (finding instanceof OnPageContent on) {
+            Duration left = Duration.ofNanos(Math.max(0, until - System.nanoTime()));
+            on.freeOnAll(publication, composer, left).ifPresent(all::add);
+        }
+        all.addAll(FindingMend.offers(finding, publication, press));
+        return all;
     }
 
     /**

@@ -3,7 +3,6 @@ package yewberry.server.api;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,16 +21,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Refused;
-import yewberry.core.color.PressCondition;
 import yewberry.core.color.View;
 import yewberry.core.color.Viewing;
-import yewberry.core.compose.Composer;
 import yewberry.core.findings.Checked;
-import yewberry.core.findings.Finding;
 import yewberry.core.findings.Hiding;
-import yewberry.core.findings.Identity;
-import yewberry.core.findings.Offer;
-import yewberry.core.findings.OnPageContent;
 import yewberry.core.legibility.Demand;
 import yewberry.core.legibility.FailingMarks;
 import yewberry.core.picture.SceneStamp;
@@ -79,9 +72,6 @@ class PageApi {
 
     /** A request checks pages for so long, then it answers with what it has. */
     private static final Duration CHECKING = Duration.ofMillis(1500);
-
-    /** So long pages are looked at for a place that is free on all of them. */
-    private static final Duration LOOKING = Duration.ofMillis(1500);
 
     /** So many findings are listed; nobody reads more, and a browser could not hold them all. */
     private static final int MOST = 10_000;
@@ -345,28 +335,6 @@ class PageApi {
                 : list;
     }
 
-    /** What would mend the findings of a page, by their keys; text has mends of its own besides. */
-    @GetMapping("/pages/{page}/offers")
-    Map<UUID, List<Offer>> offers(@PathVariable UUID id, @PathVariable UUID page) {
-        OpenPublication open = publications.get(id);
-        Publication publication = open.state().publication();
-        Composer composer = open.composer(publication);
-        PageScene scene = composer.compose(publication, indexOf(publication, page));
-        PressCondition press = open.press(publication);
-        long until = System.nanoTime() + LOOKING.toNanos();
-        Map<UUID, List<Offer>> offers = new HashMap<>();
-        for (Finding finding : open.findings(scene, publication, Optional.empty())) {
-            List<Offer> all = new ArrayList<>();
-            if (finding instanceof OnPageContent on) {
-                Duration left = Duration.ofNanos(Math.max(0, until - System.nanoTime()));
-                on.freeOnAll(publication, composer, left).ifPresent(all::add);
-            }
-            all.addAll(Offer.of(finding, publication, press));
-            offers.putIfAbsent(Identity.of(finding).key(), all);
-        }
-        return offers;
-    }
-
     /**
      * Text that fails under some viewing: of the pages that are checked by now, the worst first.
      *
@@ -412,7 +380,7 @@ class PageApi {
         return open.composer(publication).compose(publication, indexOf(publication, page));
     }
 
-    private static int indexOf(Publication publication, UUID page) {
+    static int indexOf(Publication publication, UUID page) {
         return publication.pages().position(page).orElseThrow(() -> new Missing("page"));
     }
 

@@ -18,6 +18,7 @@ import yewberry.core.findings.PictureFinding;
 import yewberry.core.findings.PressFinding;
 import yewberry.core.findings.RunsIntoText;
 import yewberry.core.legibility.RunContrast;
+import yewberry.core.mends.FindingMend;
 import yewberry.core.publication.Imported;
 import yewberry.core.publication.Owner;
 import yewberry.core.publication.Publication;
@@ -28,7 +29,7 @@ import yewberry.core.scene.Item;
  *
  * @param page the page's number, from 1
  * @param rule behind it, and where the rule comes from
- * @param offers what would mend it; contrasts have mends of their own. Where many findings are
+ * @param offers what may mend it, not yet tried; contrasts have more. Where many findings are
  *     listed they are left out, and asked for page by page
  * @param origin what it comes from, in words
  * @param story of text that finds no room
@@ -99,7 +100,12 @@ public record FindingView(
             Publication publication,
             PressCondition press,
             Exemptions exemptions) {
-        return of(finding, page, publication, Offer.of(finding, publication, press), exemptions);
+        return of(
+                finding,
+                page,
+                publication,
+                FindingMend.offers(finding, publication, press),
+                exemptions);
     }
 
     private static FindingView of(

@@ -1,0 +1,158 @@
+package yewberry.core.mends;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import yewberry.core.Refused;
+import yewberry.core.color.PressCondition;
+import yewberry.core.compose.Composer;
+import yewberry.core.edit.Edit;
+import yewberry.core.edit.Editing;
+import yewberry.core.findings.Finding;
+import yewberry.core.findings.Findings;
+import yewberry.core.findings.Identity;
+import yewberry.core.findings.Offer;
+import yewberry.core.legibility.Legibility;
+import yewberry.core.legibility.RunContrast;
+import yewberry.core.publication.Publication;
+import yewberry.core.scene.PageScene;
+
+/**
+ * A way to mend any finding: what is offered for it, tried.
+ *
+ * @param seen of text that stands out too little: how it does then
+ * @param stays what of the finding is still there then
+ * @param comes what is found on its page then that is not found there now; text that fails is apart
+ * @param pages that it changes, in order
+ * @param trial what becomes of all text on those; nothing where it was not tried
+ */
+public record FindingMend(
+        Offer offer,
+        Optional<Seen> seen,
+        Optional<String> stays,
+        List<String> comes,
+        List<UUID> pages,
+        Optional<Trial> trial)
+        implements Mend {
+    /** Whoever asks is waiting: nothing more is tried on all its pages then. */
+    private static final Duration LONGEST = Duration.ofSeconds(6);
+
+    public FindingMend {
+        comes = List.copyOf(comes);
+        pages = List.copyOf(pages);
+    }
+
+    /** What is offered for a finding; not yet tried. */
+    public static List<Offer> offers(
+            Finding finding, Publication publication, PressCondition condition) {
+        return finding instanceof Finding.TooLittleContrast low
+                ? FileMend.offers(low, publication, condition)
+                : Offer.of(finding, publication, condition);
+    }
+
+    /**
+     * Each of them that is possible, tried.
+     *
+     * @param offers for the finding
+     * @param there all that is found on its page
+     */
+    public static List<FindingMend> of(
+            Finding finding,
+            List<Offer> offers,
+            List<Finding> there,
+            Publication publication,
+            Composer composer,
+            Legibility legibility,
+            PressCondition condition) {
+        Set<UUID> known =
+                there.stream().map(each -> Identity.of(each).key()).collect(Collectors.toSet());
+        UUID key = Identity.of(finding).key();
+        long until = System.nanoTime() + LONGEST.toNanos();
+        List<FindingMend> mends = new ArrayList<>();
+        for (Offer offer : offers) {
+            Publication after;
+            try {
+                after = Editing.edit(publication, offer.edit()).publication();
+            } catch (Refused refused) {
+                continue; // of something that is locked, or full
+            }
+            PageScene scene = composer.compose(after, after.indexOf(finding.page()));
+            Optional<String> stays = Optional.empty();
+            Set<UUID> seen = new HashSet<>(known);
+            List<String> comes = new ArrayList<>();
+            for (Finding each : Findings.of(scene, legibility, after.setup(), condition)) {
+                UUID its = Identity.of(each).key();
+                if (its.equals(key)) {
+                    stays = Optional.of(each.message());
+                } else if (!(each instanceof Finding.TooLittleContrast) && seen.add(its)) {
+                    comes.add(each.message());
+                }
+            }
+            mends.add(
+                    new FindingMend(
+                            offer,
+                            seen(finding, scene, legibility),
+                            stays,
+                            comes,
+                            Trial.pages(offer.edit(), publication, composer),
+                            System.nanoTime() < until
+                                    ? Trial.of(offer.edit(), publication, composer, legibility)
+                                    : Optional.empty()));
+        }
+        return List.copyOf(mends);
+    }
+
+    private static Optional<Seen> seen(Finding finding, PageScene scene, Legibility legibility) {
+        return finding instanceof Finding.TooLittleContrast low
+                ? legibility.judge(scene).stream()
+                        .filter(each -> each.run().run().equals(low.contrast().run().run()))
+                        .findFirst()
+                        .map(FindingMend::seen)
+                : Optional.empty();
+    }
+
+    private static Seen seen(RunContrast contrast) {
+        return new Seen(
+                contrast.worst().foreground(), contrast.worst().ratio(), contrast.required());
+    }
+
+    @Override
+    public String changes() {
+        return "FINDING";
+    }
+
+    @Override
+    public String words() {
+        return offer.label();
+    }
+
+    @Override
+    public String detail() {
+        return "";
+    }
+
+    @Override
+    public boolean isTried() {
+        return trial.isPresent();
+    }
+
+    @Override
+    public List<String> worse() {
+        return trial.map(Trial::worse).orElse(List.of());
+    }
+
+    @Override
+    public boolean overset() {
+        return trial.filter(Trial::overset).isPresent();
+    }
+
+    @Override
+    public Edit edit() {
+        return offer.edit();
+    }
+}
