@@ -85,13 +85,18 @@ class DemoTest {
                 client.get("/api/publications/" + id + "/mends?run=" + dark.path("run").asString())
                         .json();
         assertThat(mends.size()).isPositive();
+        String ofFinding =
+                "/api/publications/%s/pages/%s/findings/%s/mends"
+                        .formatted(id, dark.path("pageId").asString(), dark.path("key").asString());
+        assertThat(client.get(ofFinding).json()).hasSameSizeAs(mends);
         JsonNode mend = mends.get(0);
-        assertThat(mend.path("ratio").asDouble()).isGreaterThanOrEqualTo(4.5);
+        assertThat(mend.path("seen").path("ratio").asDouble()).isGreaterThanOrEqualTo(4.5);
         long revision = client.read(id).path("revision").asLong();
         assertThat(client.edit(id, revision, "demo-test", mend.path("edit").toString()).status())
                 .isEqualTo(200);
         JsonNode after = client.findings(id, "");
         assertThat(after.path("findings").size()).isEqualTo(findings.path("findings").size() - 1);
+        assertThat(client.get(ofFinding).json()).as("it is gone").isEmpty();
         assertThat(
                         client.post(
                                         "/api/publications/" + id + "/undo",
@@ -130,7 +135,8 @@ class DemoTest {
                         .json();
         assertThat(mends).hasSize(2);
         for (JsonNode mend : mends) {
-            assertThat(mend.path("mend").path("ratio").asDouble()).isGreaterThanOrEqualTo(4.5);
+            assertThat(mend.path("mend").path("seen").path("ratio").asDouble())
+                    .isGreaterThanOrEqualTo(4.5);
             assertThat(mend.path("mend").path("tried").asBoolean()).isTrue();
             assertThat(mend.path("mend").path("pages").toString()).contains("7");
             assertThat(mend.path("changes").size()).isPositive();
