@@ -95,15 +95,16 @@ public final class AddedLayers {
             Set<COSDictionary> changed = new HashSet<>();
             Map<List<Object>, COSStream> forms = new HashMap<>();
             Map<List<Recoloring>, RecoloredContent> recoloring = new HashMap<>();
-            Map<String, COSStream> streams = new HashMap<>();
+            PageMarks.Shared shared = new PageMarks.Shared();
             PageIndex pages = PageIndex.of(document);
+            String date = PageMarks.date(now);
             int done = 0;
             for (Map.Entry<Integer, PageScene> each : scenes.entrySet()) {
                 progress.at(done++, scenes.size());
                 PDPage page = pages.page(each.getKey());
                 PageScene scene = each.getValue();
-                if (new Adding(materials, forms, recoloring, streams, page, scene, medium)
-                        .add(now)) {
+                if (new Adding(materials, forms, recoloring, shared, page, scene, medium)
+                        .add(date)) {
                     changed.add(page.getCOSObject());
                 }
                 if (ScreenAndPaper.of(scene).switches()) {
@@ -258,14 +259,15 @@ public final class AddedLayers {
             boolean switched = SwitchedLayers.areIn(document);
             Set<COSDictionary> used = new HashSet<>();
             MarkedByOthers.Forms forms = MarkedByOthers.Forms.without(document, others);
-            Map<String, COSStream> streams = new HashMap<>();
+            PageMarks.Shared shared = new PageMarks.Shared();
+            String date = PageMarks.date(now);
             int done = 0;
             for (PDPage page : document.getPages()) {
                 progress.at(done++, document.getNumberOfPages());
-                PageMarks marks = new PageMarks(page, document.getDocument(), streams);
+                PageMarks marks = new PageMarks(page, document.getDocument(), shared);
                 boolean off =
-                        marks.keep(marks.items().stream().filter(goes.negate()).toList(), now);
-                if (leaveOut(page, marks, others, forms, document, now) || off) {
+                        marks.keep(marks.items().stream().filter(goes.negate()).toList(), date);
+                if (leaveOut(page, marks, others, forms, document, date) || off) {
                     changed.add(page.getCOSObject());
                 }
                 if (switched) {
@@ -286,7 +288,7 @@ public final class AddedLayers {
             Set<AddedItem.Kind> kinds,
             MarkedByOthers.Forms forms,
             PDDocument document,
-            Instant now)
+            String now)
             throws IOException {
         if (kinds.isEmpty() || Collections.disjoint(byOthers(marks.bare(), forms), kinds)) {
             return false;
@@ -386,7 +388,7 @@ public final class AddedLayers {
         private final Materials materials;
         private final Map<List<Object>, COSStream> known;
         private final Map<List<Recoloring>, RecoloredContent> recoloring;
-        private final Map<String, COSStream> streams;
+        private final PageMarks.Shared shared;
         private final PDPage page;
         private final MediumScene scene;
         private final List<Where> where;
@@ -398,20 +400,20 @@ public final class AddedLayers {
         /**
          * @param known forms that other pages have, by what makes them the same; gets more
          * @param recoloring what changes colours, by which it changes; gets more
-         * @param streams contents that other pages have; gets more
+         * @param shared what other pages have; gets more
          */
         Adding(
                 Materials materials,
                 Map<List<Object>, COSStream> known,
                 Map<List<Recoloring>, RecoloredContent> recoloring,
-                Map<String, COSStream> streams,
+                PageMarks.Shared shared,
                 PDPage page,
                 PageScene scene,
                 Medium medium) {
             this.materials = materials;
             this.known = known;
             this.recoloring = recoloring;
-            this.streams = streams;
+            this.shared = shared;
             this.page = page;
             ScreenAndPaper both = ScreenAndPaper.of(scene);
             this.scene = (both.switches() ? both.all() : scene).on(medium);
@@ -427,7 +429,7 @@ public final class AddedLayers {
         /**
          * @return whether it gets anything
          */
-        boolean add(Instant now) throws IOException {
+        boolean add(String now) throws IOException {
             List<Item> together = new ArrayList<>();
             boolean behind = true;
             int from = 0; // what is together begins there
@@ -455,8 +457,10 @@ public final class AddedLayers {
             }
             Optional<COSBase> were =
                     Optional.ofNullable(page.getCOSObject().getItem(COSName.RESOURCES));
-            PageMarks marks = new PageMarks(page, materials.document().getDocument(), streams);
+            PageMarks marks = new PageMarks(page, materials.document().getDocument(), shared);
             marks.add(added, this::changed, were, now);
+            forms.setDirect(true);
+            resources.setDirect(true);
             resources.setItem(COSName.XOBJECT, forms);
             page.getCOSObject().setItem(COSName.RESOURCES, resources);
             return true;
@@ -568,13 +572,13 @@ public final class AddedLayers {
         private COSStream form(byte[] content, COSDictionary own, Rect bleed) throws IOException {
             COSArray box = numbers(0, 0, bleed.width(), bleed.height());
             COSArray matrix = numbers(matrix(bleed));
-            boolean shared = isShared(own);
+            boolean isShared = isShared(own);
             List<Object> key =
                     List.of(
                             new String(content, StandardCharsets.ISO_8859_1),
                             box.toList(),
                             matrix.toList());
-            if (shared && known.containsKey(key)) {
+            if (isShared && known.containsKey(key)) {
                 return known.get(key);
             }
             COSStream form = materials.document().getDocument().createCOSStream();
@@ -582,9 +586,13 @@ public final class AddedLayers {
             form.setItem(COSName.SUBTYPE, COSName.FORM);
             form.setItem(COSName.BBOX, box);
             form.setItem(COSName.MATRIX, matrix);
+            own.setDirect(true);
+            own.getValues().stream()
+                    .filter(COSDictionary.class::isInstance)
+                    .forEach(each -> each.setDirect(true));
             form.setItem(COSName.RESOURCES, own);
             PageMarks.write(form, content);
-            if (shared) {
+            if (isShared) {
                 known.put(key, form);
             }
             return form;

@@ -23,6 +23,7 @@ import org.apache.pdfbox.cos.COSObject;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageTree;
+import org.apache.pdfbox.util.DateConverter;
 
 /**
  * What was added to a page of a file, in the page's own page-piece data (ISO 32000-1, 14.5): which
@@ -46,22 +47,27 @@ final class PageMarks {
     /** Shorter content is not compressed: it would not be shorter then. */
     private static final int SHORT = 200;
 
+    /** What several pages have: what is the same is in the file once. */
+    static final class Shared {
+        private final Map<String, COSStream> streams = new HashMap<>();
+        private final Map<AddedItem, COSDictionary> items = new HashMap<>();
+    }
+
     private final PDPage page;
     private final COSDocument document;
-    private final Map<String, COSStream> streams;
+    private final Shared shared;
 
     PageMarks(PDPage page, COSDocument document) {
-        this(page, document, new HashMap<>());
+        this(page, document, new Shared());
     }
 
     /**
-     * @param streams that other pages have, by their content: what is the same is in the file once;
-     *     gets more
+     * @param shared with other pages of the document; gets more
      */
-    PageMarks(PDPage page, COSDocument document, Map<String, COSStream> streams) {
+    PageMarks(PDPage page, COSDocument document, Shared shared) {
         this.page = page;
         this.document = document;
-        this.streams = streams;
+        this.shared = shared;
     }
 
     private COSDictionary of() {
@@ -195,8 +201,9 @@ final class PageMarks {
      *
      * @param change of the content itself
      * @param resourcesWere what the page had of its own; nothing where it inherited them
+     * @param now {@link #date as it stands in files}
      */
-    void add(List<AddedItem> added, Change change, Optional<COSBase> resourcesWere, Instant now)
+    void add(List<AddedItem> added, Change change, Optional<COSBase> resourcesWere, String now)
             throws IOException {
         List<AddedItem> items = new ArrayList<>(items());
         items.addAll(0, added.stream().filter(AddedItem::behind).toList());
@@ -224,7 +231,7 @@ final class PageMarks {
         wrap(items, before, now);
     }
 
-    private void wrap(List<AddedItem> items, Before was, Instant now) throws IOException {
+    private void wrap(List<AddedItem> items, Before was, String now) throws IOException {
         SavedStates states = SavedStates.of(page);
         COSStream before = stream(paint(items, true) + "q\n".repeat(1 + states.missing()));
         COSStream after = stream("\n" + "Q\n".repeat(1 + states.open()) + paint(items, false));
@@ -235,7 +242,7 @@ final class PageMarks {
         of().setItem(COSName.CONTENTS, contents);
         COSDictionary own = new COSDictionary();
         COSArray array = new COSArray();
-        items.forEach(item -> array.add(item.dictionary()));
+        items.forEach(item -> array.add(shared.items.computeIfAbsent(item, AddedItem::dictionary)));
         own.setItem(ITEMS, array);
         own.setItem(BEFORE, before);
         own.setItem(AFTER, after);
@@ -247,16 +254,22 @@ final class PageMarks {
         set(own, ANNOTATIONS_WERE, was.annotations());
         COSDictionary ours = new COSDictionary();
         ours.setItem(PRIVATE, own);
-        date(ours, now);
+        ours.setString(MODIFIED, now);
         COSDictionary known = of().getCOSDictionary(PIECES);
         COSDictionary pieces = known == null ? new COSDictionary() : new COSDictionary(known);
         pieces.setItem(OURS, ours);
         of().setItem(PIECES, pieces);
-        date(of(), now);
+        of().setString(MODIFIED, now);
+        // what only this page has is written where it is: that is much less to write and to read
+        array.setDirect(true);
+        own.setDirect(true);
+        ours.setDirect(true);
+        pieces.setDirect(true);
     }
 
-    private static void date(COSDictionary of, Instant now) {
-        of.setDate(MODIFIED, GregorianCalendar.from(now.atZone(ZoneOffset.UTC)));
+    /** As it stands in files. */
+    static String date(Instant now) {
+        return DateConverter.toString(GregorianCalendar.from(now.atZone(ZoneOffset.UTC)));
     }
 
     /** The streams of the page's content, as they are referred to. */
@@ -291,13 +304,13 @@ final class PageMarks {
     }
 
     private COSStream stream(String content) throws IOException {
-        COSStream known = streams.get(content);
+        COSStream known = shared.streams.get(content);
         if (known != null) {
             return known;
         }
         COSStream stream = document.createCOSStream();
         write(stream, content.getBytes(StandardCharsets.US_ASCII));
-        streams.put(content, stream);
+        shared.streams.put(content, stream);
         return stream;
     }
 
@@ -313,9 +326,10 @@ final class PageMarks {
     /**
      * Leaves only these of what was added; where none is left, the page is as it came.
      *
+     * @param now {@link #date as it stands in files}
      * @return whether anything came off
      */
-    boolean keep(List<AddedItem> kept, Instant now) throws IOException {
+    boolean keep(List<AddedItem> kept, String now) throws IOException {
         Optional<COSDictionary> known = data();
         if (known.isEmpty() || items().equals(kept)) {
             return false;
