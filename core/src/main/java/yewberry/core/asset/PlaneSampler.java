@@ -13,6 +13,12 @@ public final class PlaneSampler {
     /** Steps that the way from one pixel to the next is divided into. */
     private static final int WHOLE = 1 << 11;
 
+    /** Bits below a byte in a mean. */
+    private static final int BYTE = 22;
+
+    /** Half of what a byte counts, in both halves of a long. */
+    private static final long HALVES = (1L << BYTE - 1) * (1 + (1L << Integer.SIZE));
+
     private static final double LEVEL = 1.0 / WHOLE / WHOLE / 255;
 
     private static final VarHandle FOUR =
@@ -91,6 +97,47 @@ public final class PlaneSampler {
         return covers;
     }
 
+    /**
+     * The same of four planes, as {@link InkBytes}, whether they cover there or not.
+     *
+     * @param room for the planes
+     */
+    public int bytes(double u, double v, double[] room) {
+        if (alpha != null) {
+            sample(u, v, room);
+            return InkBytes.of(room, 0);
+        }
+        double x = u * image.width() - 0.5;
+        double y = v * image.height() - 0.5;
+        int left = (int) Math.floor(x);
+        int top = (int) Math.floor(y);
+        int x0 = neighbour(left, image.width());
+        int x1 = neighbour(left + 1, image.width());
+        int upper = neighbour(top, image.height()) * image.width();
+        int lower = neighbour(top + 1, image.height()) * image.width();
+        byte[] pixels = image.samples();
+        int a = (int) FOUR.get(pixels, (upper + x0) * Integer.BYTES);
+        int b = (int) FOUR.get(pixels, (upper + x1) * Integer.BYTES);
+        int c = (int) FOUR.get(pixels, (lower + x0) * Integer.BYTES);
+        int d = (int) FOUR.get(pixels, (lower + x1) * Integer.BYTES);
+        int right = (int) ((x - left) * WHOLE + 0.5);
+        int below = (int) ((y - top) * WHOLE + 0.5);
+        long even = mean(halves(a), halves(b), halves(c), halves(d), right, below) + HALVES;
+        long odd =
+                mean(
+                                halves(a >>> 8),
+                                halves(b >>> 8),
+                                halves(c >>> 8),
+                                halves(d >>> 8),
+                                right,
+                                below)
+                        + HALVES;
+        return (int) even >>> BYTE << 24
+                | (int) odd >>> BYTE << 16
+                | (int) (even >>> Integer.SIZE + BYTE) << 8
+                | (int) (odd >>> Integer.SIZE + BYTE);
+    }
+
     /** In whole numbers, which is what most pixels take their time with. */
     private void mean(int a, int b, int c, int d, int right, int below, double[] planes, int to) {
         byte[] pixels = image.samples();
@@ -123,18 +170,25 @@ public final class PlaneSampler {
     /** The same of four planes at once, two in the halves of each long. */
     private static void meanOfInks(
             int a, int b, int c, int d, int right, int below, double[] planes, int to) {
-        long left = WHOLE - right;
-        long above = WHOLE - below;
-        long even =
-                (halves(a) * left + halves(b) * right) * above
-                        + (halves(c) * left + halves(d) * right) * below;
+        long even = mean(halves(a), halves(b), halves(c), halves(d), right, below);
         long odd =
-                (halves(a >>> 8) * left + halves(b >>> 8) * right) * above
-                        + (halves(c >>> 8) * left + halves(d >>> 8) * right) * below;
+                mean(
+                        halves(a >>> 8),
+                        halves(b >>> 8),
+                        halves(c >>> 8),
+                        halves(d >>> 8),
+                        right,
+                        below);
         planes[to] = (int) even * LEVEL;
         planes[to + 1] = (int) odd * LEVEL;
         planes[to + 2] = (int) (even >>> Integer.SIZE) * LEVEL;
         planes[to + 3] = (int) (odd >>> Integer.SIZE) * LEVEL;
+    }
+
+    private static long mean(long a, long b, long c, long d, int right, int below) {
+        long left = WHOLE - right;
+        long above = WHOLE - below;
+        return (a * left + b * right) * above + (c * left + d * right) * below;
     }
 
     /** The first and the third byte, each in a half: a byte times two parts of a way fits there. */

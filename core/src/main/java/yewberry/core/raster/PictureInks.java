@@ -2,6 +2,7 @@ package yewberry.core.raster;
 
 import java.util.Optional;
 import yewberry.core.Cancellation;
+import yewberry.core.asset.InkBytes;
 import yewberry.core.color.Color;
 import yewberry.core.color.Medium;
 import yewberry.core.color.Rgb;
@@ -23,7 +24,7 @@ import yewberry.core.scene.Rect;
 public final class PictureInks implements BehindLetters {
     private static final int INKS = 4;
 
-    /** Of each pixel cyan, magenta, yellow and black, from the highest byte down. */
+    /** Of each pixel cyan, magenta, yellow and black, as {@link InkBytes}. */
     private final int[] inks;
 
     private final Planes planes;
@@ -61,8 +62,6 @@ public final class PictureInks implements BehindLetters {
             Painted.Source source, Rect region, double scale, ChosenPixels pixels) {
         int[] inks = new int[pixels.count()];
         double[] xs = new double[pixels.widest()];
-        double[] alphas = new double[xs.length];
-        double[] row = new double[INKS * xs.length];
         for (int down = 0; down < pixels.height(); down++) {
             Cancellation.check();
             int from = pixels.start(down);
@@ -70,32 +69,24 @@ public final class PictureInks implements BehindLetters {
             for (int i = 0; i < count; i++) {
                 xs[i] = region.x() + (pixels.column(from + i, down) + 0.5) / scale;
             }
-            source.row(xs, count, region.y() + (down + 0.5) / scale, row, alphas);
-            for (int i = 0; i < count; i++) {
-                inks[from + i] = packed(row, INKS * i);
-            }
+            source.bytes(xs, count, region.y() + (down + 0.5) / scale, inks, from);
         }
         return inks;
-    }
-
-    private static int packed(double[] planes, int from) {
-        return level(planes[from]) << 24
-                | level(planes[from + 1]) << 16
-                | level(planes[from + 2]) << 8
-                | level(planes[from + 3]);
-    }
-
-    private static int level(double value) {
-        return (int) (value * 255 + 0.5);
     }
 
     @Override
     public int[] seenBehindLetters(View view) {
         ScreenTable table = view.table();
         int[] seen = new int[inks.length];
+        int last = 0;
+        int rgb = table.rgb(0, 0, 0, 0);
         for (int i = 0; i < seen.length; i++) {
             int ink = inks[i];
-            seen[i] = table.rgb(ink >>> 24, ink >>> 16 & 0xff, ink >>> 8 & 0xff, ink & 0xff);
+            if (ink != last) {
+                last = ink;
+                rgb = table.rgb(ink >>> 24, ink >>> 16 & 0xff, ink >>> 8 & 0xff, ink & 0xff);
+            }
+            seen[i] = rgb;
         }
         for (int i = 0; i < seen.length && view.shifts(); i++) {
             seen[i] = view.shifted(Rgb.of(seen[i])).packed();
@@ -107,7 +98,7 @@ public final class PictureInks implements BehindLetters {
     public PictureInks overprinted(Paint paint) {
         double[] source = planes.of(paint.color());
         int printed = 0;
-        int color = packed(source, 0);
+        int color = InkBytes.of(source, 0);
         for (int plane = 0; plane < INKS; plane++) {
             printed |= source[plane] > 0 ? 0xff << 8 * (INKS - 1 - plane) : 0;
         }

@@ -5,6 +5,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import yewberry.core.asset.InkBytes;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.color.Blend;
 import yewberry.core.color.Color;
@@ -103,6 +104,18 @@ public final class Painted {
                 alphas[i] = alpha(xs[i], y);
                 double[] ink = ink(xs[i], y);
                 System.arraycopy(ink, 0, inks, i * ink.length, ink.length);
+            }
+        }
+
+        /**
+         * The same of four planes, whether they cover or not.
+         *
+         * @param inks gets those of each point, as {@link InkBytes}
+         * @param from where the first goes
+         */
+        default void bytes(double[] xs, int count, double y, int[] inks, int from) {
+            for (int i = 0; i < count; i++) {
+                inks[from + i] = InkBytes.of(ink(xs[i], y), 0);
             }
         }
     }

@@ -1,6 +1,7 @@
 package yewberry.core.scene;
 
 import java.awt.geom.AffineTransform;
+import yewberry.core.asset.InkBytes;
 import yewberry.core.asset.PlaneImage;
 import yewberry.core.asset.PlaneSampler;
 import yewberry.core.publication.RunOut;
@@ -76,6 +77,22 @@ final class PictureSource implements Painted.Source {
                 System.arraycopy(ink, 0, inks, at, planes);
             } else {
                 alphas[i] = opacity * sampler.sample(within(u), within(v), inks, at);
+            }
+        }
+    }
+
+    @Override
+    public void bytes(double[] xs, int count, double y, int[] inks, int from) {
+        boolean runsOut = picture.runOut() != RunOut.MIRROR;
+        for (int i = 0; i < count; i++) {
+            double u = acrossX * xs[i] + acrossY * y + across;
+            double v = downX * xs[i] + downY * y + down;
+            if (runsOut && isOutside(u, v)) {
+                look(xs[i], y);
+                inks[from + i] = InkBytes.of(ink, 0);
+            } else {
+                inks[from + i] = sampler.bytes(within(u), within(v), ink);
+                atX = Double.NaN; // the planes are others now
             }
         }
     }
