@@ -133,7 +133,9 @@ function Looking({ publication, watch }: { publication: Publication; watch: stri
         words={
           all === 0
             ? "Reading all pages…"
-            : `${done} of ${counted(all, "cause", "causes")} looked at`
+            : done < all
+              ? `${done} of ${counted(all, "cause", "causes")} looked at`
+              : "Putting the changes together…"
         }
         done={done}
         all={all}

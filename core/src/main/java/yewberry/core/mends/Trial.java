@@ -68,12 +68,26 @@ public record Trial(
      */
     public static Optional<Trial> of(
             Edit edit, Publication before, Composer composer, Legibility legibility) {
+        return of(edit, before, composer, legibility, LONGEST);
+    }
+
+    /**
+     * The same where nobody is waiting, or is told how far it has come.
+     *
+     * @param longest that it may take
+     */
+    static Optional<Trial> of(
+            Edit edit,
+            Publication before,
+            Composer composer,
+            Legibility legibility,
+            Duration longest) {
         Publication after = Editing.edit(before, edit).publication();
         if (after.pages().size() != before.pages().size()) {
             return Optional.empty();
         }
         List<Integer> changed = changed(before, after, composer);
-        long until = System.nanoTime() + LONGEST.toNanos();
+        long until = System.nanoTime() + longest.toNanos();
         Map<UUID, Double> ratios = new HashMap<>();
         Set<UUID> failing = new HashSet<>();
         Set<UUID> failedBefore = new HashSet<>();

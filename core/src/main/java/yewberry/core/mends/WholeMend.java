@@ -48,11 +48,17 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
     /** What is tried where nothing else does. */
     private static final Set<Remedy.Kind> LAST = Set.of(Remedy.Kind.VEIL);
 
-    /** For so long changes are looked for; then those that were found are put together. */
-    private static final Duration LOOKING = Duration.ofSeconds(14);
+    /**
+     * For so long changes are looked for, and whoever asked sees how far that is; then those that
+     * were found are put together.
+     */
+    private static final Duration LOOKING = Duration.ofMinutes(3);
 
     /** For so long they are put together; what was not tried by then is told as more. */
-    private static final Duration PUTTING = Duration.ofSeconds(7);
+    private static final Duration PUTTING = Duration.ofMinutes(1);
+
+    /** One of them, on all pages that it changes. */
+    private static final Duration TRYING = Duration.ofSeconds(30);
 
     /**
      * One of the changes.
@@ -274,7 +280,7 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
         }
 
         private Optional<Trial> tried(Edit edit) {
-            Optional<Trial> trial = Trial.of(edit, publication, composer, legibility);
+            Optional<Trial> trial = Trial.of(edit, publication, composer, legibility, TRYING);
             if (trial.isEmpty()) {
                 more.set(true);
             }

@@ -10,12 +10,14 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Semaphore;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yewberry.core.Progress;
+import yewberry.core.Refused;
 import yewberry.core.color.PressCondition;
 import yewberry.core.compose.Composer;
 import yewberry.core.findings.Exemptions;
@@ -43,6 +45,9 @@ import yewberry.server.view.WholeMendView;
 class MendApi {
     /** So long pages are looked at for a place that is free on all of them. */
     private static final Duration LOOKING = Duration.ofMillis(1500);
+
+    /** So many search at a time: each has one of the few threads that all else is computed on. */
+    private final Semaphore searches = new Semaphore(2);
 
     private final Publications publications;
 
@@ -160,6 +165,7 @@ class MendApi {
      *
      * @param watch an id that one can ask by how far it has come
      * @param cause of findings, where only what fails for that is to be mended
+     * @throws Refused if others are searching already
      */
     @GetMapping("/whole-mend")
     WholeMendView wholeMend(
@@ -167,6 +173,20 @@ class MendApi {
             @RequestParam Optional<UUID> watch,
             @RequestParam Optional<UUID> cause) {
         OpenPublication open = publications.get(id);
+        if (!searches.tryAcquire()) {
+            throw new Refused(
+                    "Two searches for what mends all text are under way; wait until one of them is done, or cancel it.");
+        }
+        try {
+            return wholeMend(open, watch, cause);
+        } finally {
+            searches.release();
+            watch.ifPresent(watched::remove);
+        }
+    }
+
+    private WholeMendView wholeMend(
+            OpenPublication open, Optional<UUID> watch, Optional<UUID> cause) {
         OpenPublication.State state = open.state();
         Publication publication = state.publication();
         Composer composer = open.composer(publication);
@@ -184,21 +204,17 @@ class MendApi {
         Progress progress =
                 (done, all) ->
                         watch.ifPresent(each -> watched.put(each, new MendProgress(done, all)));
-        try {
-            return WholeMendView.of(
-                    state.revision(),
-                    WholeMend.of(
-                            publication,
-                            composer,
-                            legibility,
-                            open.press(publication),
-                            excepted,
-                            UUID::randomUUID,
-                            progress),
-                    publication);
-        } finally {
-            watch.ifPresent(watched::remove);
-        }
+        return WholeMendView.of(
+                state.revision(),
+                WholeMend.of(
+                        publication,
+                        composer,
+                        legibility,
+                        open.press(publication),
+                        excepted,
+                        UUID::randomUUID,
+                        progress),
+                publication);
     }
 
     private static boolean isFor(UUID cause, PageScene scene, RunContrast contrast) {

@@ -45,6 +45,9 @@ class Computing extends OncePerRequestFilter implements DisposableBean {
     private static final int WAITING = 500;
     private static final long LONGEST_MILLIS = 30_000;
 
+    /** The search for what mends all text says how far it is, and can be cancelled. */
+    private static final long LONGEST_SEARCH_MILLIS = 290_000;
+
     /** What bodies that are worked on take together, in kilobytes; others wait to be read. */
     private static final int BODIES = 256 << 10;
 
@@ -152,7 +155,11 @@ class Computing extends OncePerRequestFilter implements DisposableBean {
     private static void await(
             HttpServletRequest request, AtomicBoolean unwanted, CompletableFuture<Void> answer)
             throws ServletException, IOException {
-        long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(LONGEST_MILLIS);
+        long longest =
+                request.getRequestURI().endsWith("/whole-mend")
+                        ? LONGEST_SEARCH_MILLIS
+                        : LONGEST_MILLIS;
+        long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(longest);
         BooleanSupplier gone = Connection.of(request);
         while (true) {
             try {
