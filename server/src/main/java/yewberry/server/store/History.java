@@ -5,6 +5,7 @@ import static yewberry.server.store.db.Tables.REVISION;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import org.jooq.ResultQuery;
 import yewberry.server.store.db.tables.records.RevisionRecord;
 
 /**
@@ -26,16 +27,22 @@ public record History(Optional<Entry> undoable, Optional<Entry> redoable) {
     public record Entry(long edit, long since, Optional<Long> beneath) {}
 
     static History of(DSLContext db, UUID publication, String author) {
-        return db.selectFrom(REVISION)
-                .where(REVISION.PUBLICATION.eq(publication).and(REVISION.AUTHOR.eq(author)))
-                .orderBy(REVISION.NUMBER.desc())
-                .limit(1)
+        return newest(db, publication, author)
                 .fetchOptional()
                 .map(last ->
                         new History(
                                 entry(db, publication, last.getUndoable()),
                                 entry(db, publication, last.getRedoable())))
                 .orElse(NONE);
+    }
+
+    /** All columns of the index say the order, so that its last entry is all that is read. */
+    static ResultQuery<RevisionRecord> newest(DSLContext db, UUID publication, String author) {
+        return db.selectFrom(REVISION)
+                .where(REVISION.PUBLICATION.eq(publication).and(REVISION.AUTHOR.eq(author)))
+                .orderBy(
+                        REVISION.PUBLICATION.desc(), REVISION.AUTHOR.desc(), REVISION.NUMBER.desc())
+                .limit(1);
     }
 
     private static Optional<Entry> entry(DSLContext db, UUID publication, Long number) {
