@@ -6,11 +6,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import yewberry.core.Names;
 import yewberry.core.color.Definition;
+import yewberry.core.color.Difference;
 import yewberry.core.color.Numbers;
 import yewberry.core.edit.Edit;
 import yewberry.core.edit.LookEdit;
+import yewberry.core.edit.StoryEdit;
 import yewberry.core.edit.SwatchEdit;
 import yewberry.core.edit.TypeChange;
 import yewberry.core.publication.Length;
@@ -24,6 +27,9 @@ import yewberry.core.text.FontLibrary;
  * What the letters themselves may be: outlined, larger, bolder, of a colour that chooses itself.
  */
 final class OtherType extends TriedOut {
+    /** So many swatches are tried, the nearest first. */
+    private static final int MOST = 12;
+
     private static final double LARGE = 18;
 
     private static final double LARGE_BOLD = 14;
@@ -32,6 +38,61 @@ final class OtherType extends TriedOut {
 
     OtherType(Failing failing) {
         super(failing);
+    }
+
+    /**
+     * The nearest swatch that reads through what lies over the text: all text of the look gets it,
+     * or where that does not do, this text alone. Where nothing lies over it, a {@link ColorMend}
+     * knows without trying.
+     */
+    Optional<Remedy> color() {
+        if (!contrast.veiled()) {
+            return Optional.empty();
+        }
+        Optional<UUID> own = run().paint().swatch();
+        return swatches(contrast.worst().color()).stream()
+                .filter(each ->
+                        !own.equals(Optional.of(each.id())) && each.ratio() >= contrast.required())
+                .sorted(
+                        Comparator.comparingDouble(each ->
+                                Difference.ciede2000(
+                                        condition.lab(each.seen()), condition.lab(text()))))
+                .limit(MOST)
+                .flatMap(each -> Stream.of(inLook(each), inRun(each)).flatMap(Optional::stream))
+                .findFirst();
+    }
+
+    private Optional<Remedy> inLook(Named color) {
+        Look look = look();
+        boolean isLooks =
+                run().paint().swatch().equals(Optional.of(look.color().swatch()))
+                        && run().paint().tint() == look.color().tint();
+        Look changed =
+                (look.overprint() == Look.Overprint.ALWAYS
+                                ? look.withOverprint(Look.Overprint.BLACK)
+                                : look)
+                        .withColor(Tinted.full(color.id()));
+        Edit edit = new LookEdit.ChangeLook(changed, Optional.of(look));
+        return isLooks && passes(edit)
+                ? colored(color, "All text of the look “%s”".formatted(look.name()), edit)
+                        .filter(remedy -> remedy.worse().isEmpty())
+                : Optional.empty();
+    }
+
+    private Optional<Remedy> inRun(Named color) {
+        Edit edit = new StoryEdit.ColorRun(run().run(), Optional.of(Tinted.full(color.id())));
+        return look().overprint() != Look.Overprint.ALWAYS && passes(edit)
+                ? colored(color, "This text only", edit)
+                : Optional.empty();
+    }
+
+    private Optional<Remedy> colored(Named color, String detail, Edit edit) {
+        return tried(
+                Remedy.Kind.COLOR,
+                "The letters in “%s”".formatted(color.name()),
+                detail + ", seen through what lies over it",
+                color.seen(),
+                edit);
     }
 
     /** As wide as it has to be to count, in a colour that reads against the letters. */

@@ -18,8 +18,8 @@ import yewberry.core.publication.Publication;
 import yewberry.core.scene.PageScene;
 
 /**
- * A way to make text legible other than by a colour of its own: what lies behind it, around it, or
- * how large it is. Each was tried, so that what it leads to is known.
+ * A way to make text legible other than by a colour that is known to do: what lies behind it,
+ * around it, or how large it is. Each was tried, so that what it leads to is known.
  *
  * @param words what it does
  * @param detail how
@@ -46,6 +46,8 @@ public record Remedy(
         implements ContrastMend {
     /** What it changes. */
     public enum Kind {
+        /** A swatch for letters that something lies over. */
+        COLOR,
         /** A veil between a picture and the text. */
         VEIL,
         /** The colour of the background. */
@@ -124,6 +126,7 @@ public record Remedy(
 
     private static Optional<Remedy> of(Kind kind, TriedOut.Failing failing) {
         return switch (kind) {
+            case COLOR -> new OtherType(failing).color();
             case VEIL -> new BehindWords(failing).veil();
             case SHADING -> new BehindWords(failing).shading();
             case GROUND -> new OtherGround(failing).ground();

@@ -43,7 +43,8 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
     private static final int FEW = 12;
 
     /** Those that leave the text as it is set. */
-    private static final Set<Remedy.Kind> AROUND = Set.of(Remedy.Kind.GROUND, Remedy.Kind.LEGIBLE);
+    private static final Set<Remedy.Kind> AROUND =
+            Set.of(Remedy.Kind.COLOR, Remedy.Kind.GROUND, Remedy.Kind.LEGIBLE);
 
     /** What is tried where nothing else does. */
     private static final Set<Remedy.Kind> LAST = Set.of(Remedy.Kind.VEIL);

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.awt.image.BufferedImage;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -20,6 +22,9 @@ import yewberry.core.color.PressCondition;
 import yewberry.core.color.Rgb;
 import yewberry.core.color.View;
 import yewberry.core.compose.Composer;
+import yewberry.core.edit.Editing;
+import yewberry.core.mends.ContrastMend;
+import yewberry.core.mends.Mend;
 import yewberry.core.picture.Png;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Box;
@@ -29,8 +34,10 @@ import yewberry.core.publication.Length;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.PictureFrame;
 import yewberry.core.publication.Placing;
+import yewberry.core.publication.Publication;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.Sides;
+import yewberry.core.publication.Swatch;
 import yewberry.core.publication.Tinted;
 import yewberry.core.scene.PageScene;
 import yewberry.core.strata.Strata;
@@ -51,16 +58,24 @@ class VeiledTextTest {
         return Png.of(image);
     }
 
-    private static PageScene scene(PictureFrame veil) {
+    private static Composer composer() {
         byte[] file = grey();
+        return new Composer(COATED, new Pictures(sha256 -> file, Documents.NONE));
+    }
+
+    private static PageScene scene(PictureFrame veil) {
+        return composer().compose(publication(Sample.INK, veil), 0);
+    }
+
+    private static Publication publication(Swatch color, PictureFrame veil) {
         Asset asset =
                 new Asset(
                         Sample.id("grey"),
                         "Grey",
                         "any",
-                        new Intake(Documents.NONE).look("grey.png", file));
-        Look look = Sample.look("Plain", 400, 12, Sample.INK).withOverprint(Look.Overprint.NEVER);
-        var page =
+                        new Intake(Documents.NONE).look("grey.png", grey()));
+        Look look = Sample.look("Plain", 400, 12, color).withOverprint(Look.Overprint.NEVER);
+        Publication page =
                 Sample.withPage(
                                 new Layer(
                                         List.of(),
@@ -69,14 +84,7 @@ class VeiledTextTest {
                                                         "f", 20, 40, 60, 20, look, "Reeds and mud"),
                                                 veil)))
                         .withAssets(List.of(asset));
-        return new Composer(COATED, new Pictures(sha256 -> file, Documents.NONE))
-                .compose(
-                        page.withLooks(
-                                java.util.stream.Stream.concat(
-                                                page.looks().stream(),
-                                                java.util.stream.Stream.of(look))
-                                        .toList()),
-                        0);
+        return page.withLooks(Stream.concat(page.looks().stream(), Stream.of(look)).toList());
     }
 
     private static PictureFrame over(double x, double width, double opacity, Fill fill) {
@@ -159,5 +167,53 @@ class VeiledTextTest {
         assertThat(heavy.passes()).isFalse();
         RunContrast faint = judged(scene(over(20, 30, 10, word)));
         assertThat(faint.passes()).isTrue();
+    }
+
+    /** What a colour comes to through a veil is not worked out, but tried. */
+    @ParameterizedTest
+    @ValueSource(ints = {5, 20, 35})
+    void letters_below_a_veil_get_the_nearest_swatch_that_reads_through_it(int opacity) {
+        Publication veiled = publication(Sample.SIGNAL, over(10, 90, opacity, picture()));
+        Legibility legibility =
+                new Legibility(COATED, veiled.setup().level(), veiled.setup().destination());
+        RunContrast failing = judged(composer().compose(veiled, 0));
+        assertThat(failing.passes()).isFalse();
+        List<Mend> mends =
+                List.copyOf(
+                        ContrastMend.of(
+                                failing.run().run(),
+                                veiled,
+                                composer(),
+                                legibility,
+                                COATED,
+                                UUID::randomUUID));
+        Mend color =
+                mends.stream()
+                        .filter(each -> each.changes().equals("COLOR"))
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(color.words()).isEqualTo("The letters in “Ink”");
+        assertThat(color.detail()).startsWith("All text of the look “Plain”");
+        RunContrast after =
+                judged(composer().compose(Editing.edit(veiled, color.edit()).publication(), 0));
+        assertThat(after.passes()).isTrue();
+        assertThat(after.worst().ratio()).isEqualTo(color.seen().orElseThrow().ratio());
+    }
+
+    @Test
+    void below_a_veil_that_lets_nearly_nothing_through_no_swatch_helps() {
+        Publication veiled = publication(Sample.SIGNAL, over(10, 90, 90, picture()));
+        assertThat(
+                        ContrastMend.of(
+                                judged(composer().compose(veiled, 0)).run().run(),
+                                veiled,
+                                composer(),
+                                new Legibility(
+                                        COATED,
+                                        veiled.setup().level(),
+                                        veiled.setup().destination()),
+                                COATED,
+                                UUID::randomUUID))
+                .noneMatch(each -> each.changes().equals("COLOR"));
     }
 }
