@@ -440,22 +440,25 @@ export function useUses(publication: Publication, of: string[]) {
   });
 }
 
-/** What mends are wanted for: text, or something found on a page. */
-export type Mended = { run: string } | { page: string; finding: string };
+/** What mends are wanted for: text, or something found on a page, which may be text. */
+export type Mended = { run: string } | { page: string; finding: string; run?: string | undefined };
 
 export function useMends(publication: Publication, of: Mended) {
   return useQuery({
     queryKey: ["mends", publication.id, publication.revision, of],
     queryFn: () =>
-      "run" in of
+      "finding" in of
         ? answered(
-            client.GET("/api/publications/{id}/mends", {
-              params: { path: { id: publication.id }, query: of },
+            client.GET("/api/publications/{id}/pages/{page}/findings/{finding}/mends", {
+              params: {
+                path: { id: publication.id, page: of.page, finding: of.finding },
+                query: of.run === undefined ? {} : { run: of.run },
+              },
             }),
           )
         : answered(
-            client.GET("/api/publications/{id}/pages/{page}/findings/{finding}/mends", {
-              params: { path: { id: publication.id, ...of } },
+            client.GET("/api/publications/{id}/mends", {
+              params: { path: { id: publication.id }, query: of },
             }),
           ),
     staleTime: Infinity,

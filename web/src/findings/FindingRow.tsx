@@ -139,7 +139,7 @@ export function FindingRow({
           >
             <MendList
               publication={publication}
-              of={{ page: finding.pageId, finding: finding.key }}
+              of={{ page: finding.pageId, finding: finding.key, run: finding.run }}
               nothing={
                 isText ? (
                   <NoMend inFile={finding.file !== undefined} />

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -89,6 +90,17 @@ class DemoTest {
                 "/api/publications/%s/pages/%s/findings/%s/mends"
                         .formatted(id, dark.path("pageId").asString(), dark.path("key").asString());
         assertThat(client.get(ofFinding).json()).hasSameSizeAs(mends);
+        assertThat(
+                        client.get(
+                                        "/api/publications/%s/pages/%s/findings/%s/mends?run=%s"
+                                                .formatted(
+                                                        id,
+                                                        dark.path("pageId").asString(),
+                                                        UUID.randomUUID(),
+                                                        dark.path("run").asString()))
+                                .json())
+                .as("of text that is found under some viewing only")
+                .hasSameSizeAs(mends);
         JsonNode mend = mends.get(0);
         assertThat(mend.path("seen").path("ratio").asDouble()).isGreaterThanOrEqualTo(4.5);
         long revision = client.read(id).path("revision").asLong();

@@ -63,16 +63,7 @@ class MendApi {
     List<MendView> mends(@PathVariable UUID id, @RequestParam UUID run) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
-        return ContrastMend.of(
-                        run,
-                        publication,
-                        open.composer(publication),
-                        open.legibility(publication),
-                        open.press(publication),
-                        UUID::randomUUID)
-                .stream()
-                .map(mend -> MendView.of(mend, publication))
-                .toList();
+        return shown(ofText(run, open, publication), publication);
     }
 
     /** What is offered for the findings of a page, by their keys, without trying it. */
@@ -96,10 +87,14 @@ class MendApi {
      * What would mend a finding, whatever it is about, with what would come of it.
      *
      * @param finding its key; nothing mends what is not found any more
+     * @param run of text, which may fail under some viewing only and is not found without that
      */
     @GetMapping("/pages/{page}/findings/{finding}/mends")
     List<MendView> mends(
-            @PathVariable UUID id, @PathVariable UUID page, @PathVariable UUID finding) {
+            @PathVariable UUID id,
+            @PathVariable UUID page,
+            @PathVariable UUID finding,
+            @RequestParam Optional<UUID> run) {
         OpenPublication open = publications.get(id);
         Publication publication = open.state().publication();
         List<Finding> there = found(open, publication, page);
@@ -107,7 +102,24 @@ class MendApi {
                 .filter(each -> Identity.of(each).key().equals(finding))
                 .findFirst()
                 .map(one -> mends(open, publication, one, there))
-                .orElse(List.of());
+                .orElseGet(() ->
+                        run.map(each -> shown(ofText(each, open, publication), publication))
+                                .orElse(List.of()));
+    }
+
+    private static List<? extends Mend> ofText(
+            UUID run, OpenPublication open, Publication publication) {
+        return ContrastMend.of(
+                run,
+                publication,
+                open.composer(publication),
+                open.legibility(publication),
+                open.press(publication),
+                UUID::randomUUID);
+    }
+
+    private static List<MendView> shown(List<? extends Mend> mends, Publication publication) {
+        return mends.stream().map(mend -> MendView.of(mend, publication)).toList();
     }
 
     private static List<MendView> mends(
@@ -117,14 +129,7 @@ class MendApi {
         PressCondition press = open.press(publication);
         List<Mend> mends = new ArrayList<>();
         if (one instanceof Finding.TooLittleContrast low) {
-            mends.addAll(
-                    ContrastMend.of(
-                            low.contrast().run().run(),
-                            publication,
-                            composer,
-                            legibility,
-                            press,
-                            UUID::randomUUID));
+            mends.addAll(ofText(low.contrast().run().run(), open, publication));
         }
         long until = System.nanoTime() + LOOKING.toNanos();
         mends.addAll(
@@ -136,7 +141,7 @@ class MendApi {
                         composer,
                         legibility,
                         press));
-        return mends.stream().map(mend -> MendView.of(mend, publication)).toList();
+        return shown(mends, publication);
     }
 
     private static List<Finding> found(OpenPublication open, Publication publication, UUID page) {
