@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import yewberry.core.Names;
 import yewberry.core.color.Definition;
 import yewberry.core.color.Difference;
@@ -58,7 +57,7 @@ final class OtherType extends TriedOut {
                                 Difference.ciede2000(
                                         condition.lab(each.seen()), condition.lab(text()))))
                 .limit(MOST)
-                .flatMap(each -> Stream.of(inLook(each), inRun(each)).flatMap(Optional::stream))
+                .flatMap(each -> inLook(each).or(() -> inRun(each)).stream())
                 .findFirst();
     }
 
