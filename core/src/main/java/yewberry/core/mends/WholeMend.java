@@ -53,13 +53,13 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
      * For so long changes are looked for, and whoever asked sees how far that is; then those that
      * were found are put together.
      */
-    private static final Duration LOOKING = Duration.ofMinutes(3);
+    private static final Duration LOOKING = Duration.ofSeconds(110);
 
     /** For so long they are put together; what was not tried by then is told as more. */
-    private static final Duration PUTTING = Duration.ofMinutes(1);
+    private static final Duration PUTTING = Duration.ofSeconds(45);
 
     /** One of them, on all pages that it changes. */
-    private static final Duration TRYING = Duration.ofSeconds(30);
+    private static final Duration TRYING = Duration.ofSeconds(20);
 
     /**
      * One of the changes.
@@ -96,7 +96,8 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
                         excepted,
                         ids,
                         progress,
-                        new AtomicBoolean())
+                        new AtomicBoolean(),
+                        System.nanoTime() + LOOKING.toNanos())
                 .found();
     }
 
@@ -108,7 +109,8 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
             Set<UUID> excepted,
             Supplier<UUID> ids,
             Progress progress,
-            AtomicBoolean more) {
+            AtomicBoolean more,
+            long lookingEnds) {
         WholeMend found() {
             Map<UUID, Left> failing = new LinkedHashMap<>();
             Map<UUID, RunContrast> contrasts = new HashMap<>();
@@ -151,11 +153,10 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
             List<Change> candidates = new ArrayList<>();
             Set<UUID> mended = new HashSet<>();
             List<UUID> rest = new ArrayList<>();
-            long until = System.nanoTime() + LOOKING.toNanos();
             int looked = 0;
             for (List<UUID> runs : causes) {
                 progress.at(looked++, causes.size());
-                if (isOver(until)) {
+                if (isOver(lookingEnds)) {
                     break;
                 }
                 List<Change> found = candidates(contrasts.get(runs.getFirst()), failing);
@@ -170,7 +171,7 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
                 if (mended.contains(run)) {
                     continue;
                 }
-                if (isOver(until)) {
+                if (isOver(lookingEnds)) {
                     break;
                 }
                 List<Change> found = candidates(contrasts.get(run), failing);
@@ -280,8 +281,14 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
                     .toList();
         }
 
+        /** While changes are looked for: no longer than that goes on. */
         private Optional<Trial> tried(Edit edit) {
-            Optional<Trial> trial = Trial.of(edit, publication, composer, legibility, TRYING);
+            long left = Math.max(0, lookingEnds - System.nanoTime());
+            return tried(edit, Duration.ofNanos(Math.min(TRYING.toNanos(), left)));
+        }
+
+        private Optional<Trial> tried(Edit edit, Duration longest) {
+            Optional<Trial> trial = Trial.of(edit, publication, composer, legibility, longest);
             if (trial.isEmpty()) {
                 more.set(true);
             }
@@ -402,7 +409,7 @@ public record WholeMend(List<Change> changes, List<Left> left, boolean more) {
             }
             Optional<Trial> together;
             try {
-                together = tried(together(changes));
+                together = tried(together(changes), TRYING);
             } catch (Refused apart) {
                 return Set.of(); // such as two that each bring the same swatch
             }
