@@ -88,7 +88,7 @@ class BackgroundsTest {
         assertThat(spread.locator("linearGradient")).hasCount(1);
         choose(page, "Area", "Rectangle");
         assertThat(page.getByText("Bleeds, outside")).isVisible();
-        Browser.undoAll(page);
+        Browser.undoAllAndReload(page);
         assertThat(page.getByRole(AriaRole.APPLICATION).locator("linearGradient")).hasCount(0);
     }
 

@@ -64,7 +64,7 @@ class ColorEntryTest {
                 .click();
         assertThat(buttonLike(page, "^Sand #d94f2b")).isVisible();
         assertThat(strata).not().containsText("Taking a colour");
-        Browser.undoAll(page);
+        Browser.undoAllAndReload(page);
         page = window.openDemo("?page=2&x=60&y=190");
         buttonLike(page, "^Sand C3").click();
         button(page, "Take a colour from the page…").click();
@@ -119,7 +119,7 @@ class ColorEntryTest {
         assertThat(page.getByText("Used by parent “Night”")).isVisible();
         slider(page, "Magenta of New swatch").press("End");
         assertThat(buttonLike(page, "^New swatch C100 M100")).isVisible();
-        Browser.undoAll(page);
+        Browser.undoAllAndReload(page);
         assertThat(buttonLike(page, "^New swatch C")).hasCount(0);
     }
 
@@ -145,7 +145,7 @@ class ColorEntryTest {
         rows.first().dragTo(rows.nth(3), new Locator.DragToOptions().setTargetPosition(40, 40));
         assertThat(rows.first()).containsText("White");
         assertThat(rows.nth(3)).containsText("Black");
-        Browser.undoAll(page);
+        Browser.undoAllAndReload(page);
         assertThat(page.locator("[draggable=true]").first()).containsText("Black");
     }
 

@@ -92,7 +92,7 @@ class ColorTest {
         page.keyboard().press("Enter");
         assertThat(page.getByRole(AriaRole.ALERT).getByText("from 0 to 100 %")).isVisible();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Close")).click();
-        Browser.undoAll(page);
+        Browser.undoAllAndReload(page);
         assertThat(
                         page.getByRole(
                                 AriaRole.BUTTON,

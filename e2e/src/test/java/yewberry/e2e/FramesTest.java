@@ -102,7 +102,7 @@ class FramesTest {
         assertThat(right.x).isCloseTo(spread.x + (3 + 148 + 26) * pixels, within(2.0));
         drag(page, right.x + right.width / 4, right.y, -7.5 * pixels, 0);
         page.waitForCondition(() -> captionX(page).equals("18 mm")); // drawn to the margin
-        Browser.undoAll(page);
+        Browser.undoAllAndReload(page);
 
         // while the page is being changed the parent's frames are not held
         page.mouse().click(spread.x + (3 + 76) * pixels, spread.y + (3 + 199) * pixels);
@@ -170,7 +170,7 @@ class FramesTest {
         page.waitForCondition(() -> Double.parseDouble(depth(page).split(" ")[0]) == depth);
         page.keyboard().press("Escape");
         assertThat(window.complaints()).isEmpty();
-        Browser.undoAll(page);
+        Browser.undoAllAndReload(page);
         assertThat(depth(page)).isEqualTo("11 mm");
     }
 

@@ -110,7 +110,7 @@ class JourneyTest {
 
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench")).click();
         assertThat(window.complaints()).isEmpty();
-        Browser.undoAll(page);
+        Browser.undoAllAndReload(page);
         tallyIs(page, before);
     }
 
@@ -248,7 +248,7 @@ class JourneyTest {
         dialog.getByText("Replace and remove").click();
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sand")))
                 .hasCount(0);
-        Browser.undoAll(page);
+        Browser.undoAllAndReload(page);
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sand")))
                 .hasCount(1);
     }

@@ -179,7 +179,7 @@ class ScopeTest {
         page.getByLabel("Opacity %").press("Enter");
         page.waitForCondition(() -> stored(page, 5).get(0).path("opacity").asInt() == 35);
         Assertions.assertThat(stored(page, 4).get(0).path("opacity").asInt()).isEqualTo(35);
-        Browser.undoAll(page);
+        Browser.undoAllAndReload(page);
         Assertions.assertThat(stored(page, 4)).isEmpty();
     }
 

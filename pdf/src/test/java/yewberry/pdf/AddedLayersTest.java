@@ -19,7 +19,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.BiPredicate;
-import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -31,7 +30,7 @@ import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ArgumentsSource;
 import yewberry.core.Progress;
 import yewberry.core.Refused;
 import yewberry.core.asset.Intake;
@@ -88,10 +87,6 @@ class AddedLayersTest {
 
     private static UUID id(String name) {
         return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
-    }
-
-    static Stream<String> names() throws IOException {
-        return FilesOfOthers.all().keySet().stream();
     }
 
     /** A set of one file: a colour on all of the page, a band at its left, a word over it. */
@@ -255,7 +250,7 @@ class AddedLayersTest {
     }
 
     @ParameterizedTest
-    @MethodSource("names")
+    @ArgumentsSource(Sweep.OfFiles.class)
     void what_is_added_is_where_it_should_be_and_comes_off_again(String name) throws IOException {
         byte[] original = FilesOfOthers.all().get(name);
         Path before = written("before.pdf", original);
@@ -371,7 +366,7 @@ class AddedLayersTest {
      * with only what goes there. Drawings of poppler and ghostscript.
      */
     @ParameterizedTest
-    @MethodSource("names")
+    @ArgumentsSource(Sweep.OfFiles.class)
     void what_goes_to_the_screen_or_to_paper_only_is_switched(String name) throws IOException {
         byte[] original = FilesOfOthers.all().get(name);
         Path before = written("before.pdf", original);
@@ -539,7 +534,7 @@ class AddedLayersTest {
 
     /** ISO 32000-1, 11.3.5.2: multiplied, white takes the colour over it, and black stays. */
     @ParameterizedTest
-    @MethodSource("names")
+    @ArgumentsSource(Sweep.OfFiles.class)
     void a_colour_over_the_page_is_multiplied_with_it(String name) throws IOException {
         byte[] original = FilesOfOthers.all().get(name);
         Publication behind = set(original, PictureFrame.Level.OVER);
@@ -653,7 +648,7 @@ class AddedLayersTest {
     }
 
     @ParameterizedTest
-    @MethodSource("names")
+    @ArgumentsSource(Sweep.OfFiles.class)
     void the_read_back_finds_what_was_added_and_what_is_missing(String name) throws IOException {
         byte[] original = FilesOfOthers.all().get(name);
         PageScene scene = scene(set(original, PictureFrame.Level.OVER));

@@ -10,7 +10,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -23,8 +22,8 @@ import org.apache.pdfbox.pdmodel.graphics.form.PDTransparencyGroupAttributes;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ArgumentsSource;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.MethodSource;
 import yewberry.core.asset.KnownFile;
 import yewberry.core.asset.PageText;
 import yewberry.core.color.Medium;
@@ -50,10 +49,6 @@ class BackingsTest extends RecoloringTest {
 
     /** Where the words of these files are, in those of them that nothing is told of. */
     private static final Rect WORDS = new Rect(26, 72, 106, 24);
-
-    private static Stream<String> names() throws IOException {
-        return FilesOfOthers.all().keySet().stream();
-    }
 
     private static Backing leaf(Rect area, double opacity) {
         return new Backing(
@@ -121,7 +116,7 @@ class BackingsTest extends RecoloringTest {
     }
 
     @ParameterizedTest
-    @MethodSource("names")
+    @ArgumentsSource(Sweep.OfFiles.class)
     void a_colour_is_behind_the_words_and_nothing_else_changes_and_it_comes_off(String name)
             throws IOException {
         byte[] original = FilesOfOthers.all().get(name);

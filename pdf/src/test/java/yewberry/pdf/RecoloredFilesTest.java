@@ -28,8 +28,8 @@ import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ArgumentsSource;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.MethodSource;
 import yewberry.core.Progress;
 import yewberry.core.asset.KnownFile;
 import yewberry.core.color.Medium;
@@ -48,10 +48,6 @@ import yewberry.core.scene.Rect;
  * before, with, and after it was taken back.
  */
 class RecoloredFilesTest extends RecoloringTest {
-    private static Stream<String> names() throws IOException {
-        return FilesOfOthers.all().keySet().stream();
-    }
-
     /**
      * @param from the colour that changed
      * @return how many pixels are in the other colour now
@@ -80,7 +76,7 @@ class RecoloredFilesTest extends RecoloringTest {
     }
 
     @ParameterizedTest
-    @MethodSource("names")
+    @ArgumentsSource(Sweep.OfFiles.class)
     void only_what_is_chosen_has_the_other_colour_and_all_of_it_comes_back(String name)
             throws IOException {
         byte[] original = FilesOfOthers.all().get(name);
@@ -100,7 +96,7 @@ class RecoloredFilesTest extends RecoloringTest {
     }
 
     @ParameterizedTest
-    @MethodSource("names")
+    @ArgumentsSource(Sweep.OfFiles.class)
     void colours_come_off_by_themselves_and_so_do_backgrounds(String name) throws IOException {
         byte[] original = FilesOfOthers.all().get(name);
         PageScene both = scene(original, true, recolor(RED, 0, Recolor.What.FILLS));
@@ -301,7 +297,7 @@ class RecoloredFilesTest extends RecoloringTest {
     }
 
     @ParameterizedTest
-    @MethodSource("names")
+    @ArgumentsSource(Sweep.OfFiles.class)
     void in_the_half_of_the_page_where_it_is_seen_a_fill_changes_and_in_the_other_nothing(
             String name) throws IOException {
         byte[] original = FilesOfOthers.all().get(name);
@@ -325,7 +321,7 @@ class RecoloredFilesTest extends RecoloringTest {
     }
 
     @ParameterizedTest
-    @MethodSource("names")
+    @ArgumentsSource(Sweep.OfFiles.class)
     void text_changes_in_the_area_that_it_begins_in_as_it_is_read_back(String name)
             throws IOException {
         byte[] original = FilesOfOthers.all().get(name);

@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.io.TempDir;
@@ -45,7 +44,7 @@ class SpreadPdfTest {
 
     /** Those whose pages face each other. */
     static Stream<Long> seeds() {
-        return LongStream.range(0, 20).map(i -> 2 * i).boxed();
+        return Sweep.seeds(20).map(seed -> 2 * seed);
     }
 
     private PdfOutput output(SeededGuide guide, Publication publication, OutputSettings settings) {

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -33,9 +35,16 @@ import yewberry.pdf.proof.SvgReadBack;
 class SvgReadBackTest {
     private static final View SCREEN = View.designed(Medium.SCREEN, PressCondition.coated());
 
+    /** Those of a seed are the same for all tests. */
+    private static final Map<Long, List<PageScene>> SCENES = new HashMap<>();
+
     private static List<PageScene> scenes(long seed) {
-        SeededGuide guide = new SeededGuide(seed);
-        return guide.scenes(guide.publication());
+        return SCENES.computeIfAbsent(
+                seed,
+                each -> {
+                    SeededGuide guide = new SeededGuide(each);
+                    return guide.scenes(guide.publication());
+                });
     }
 
     private static List<String> problems(String svg, List<PlacedScene> pages, View view) {

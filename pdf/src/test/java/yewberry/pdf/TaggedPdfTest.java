@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -40,7 +39,7 @@ class TaggedPdfTest {
     @TempDir Path folder;
 
     static Stream<Long> seeds() {
-        return LongStream.range(0, 40).boxed();
+        return Sweep.seeds(40);
     }
 
     @ParameterizedTest

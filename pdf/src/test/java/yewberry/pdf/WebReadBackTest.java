@@ -43,7 +43,7 @@ import yewberry.pdf.proof.WebReadBack;
 /** Web pages read from their files by jsoup: those that are right, and harmed ones. */
 class WebReadBackTest {
     private static final int SEEDS = 12;
-    private static final int BROKEN = 60;
+    private static final int BROKEN = Sweep.times(60);
 
     /** A web page and what it was made of. */
     private record Made(

@@ -15,7 +15,7 @@ import tools.jackson.databind.JsonNode;
  * everything is tried.
  */
 class AcknowledgedEditsTest {
-    private static final int TIMES = Integer.getInteger("yewberry.kills", 4);
+    private static final int TIMES = Integer.getInteger("yewberry.kills", 2);
 
     @TempDir Path data;
 

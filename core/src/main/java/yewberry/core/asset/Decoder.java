@@ -8,9 +8,11 @@ import java.awt.image.PixelInterleavedSampleModel;
 import java.awt.image.Raster;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.util.Arrays;
 import java.util.Iterator;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -178,6 +180,10 @@ final class Decoder {
         int pixels = model.getWidth() * model.getHeight();
         byte[] samples = new byte[pixels * bands];
         int[] offsets = model.getBandOffsets();
+        if (isPlain(model, bands, first)) {
+            System.arraycopy(data, 0, samples, 0, samples.length);
+            return samples;
+        }
         int to = 0;
         for (int y = 0; y < model.getHeight(); y++) {
             int row = y * model.getScanlineStride();
@@ -189,5 +195,14 @@ final class Decoder {
             }
         }
         return samples;
+    }
+
+    /** Whether all that there is are just these bands, in their order. */
+    private static boolean isPlain(PixelInterleavedSampleModel model, int bands, int first) {
+        return first == 0
+                && model.getPixelStride() == bands
+                && model.getScanlineStride() == bands * model.getWidth()
+                && Arrays.equals(
+                        model.getBandOffsets(), IntStream.range(0, model.getNumBands()).toArray());
     }
 }

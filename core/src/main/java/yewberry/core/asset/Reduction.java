@@ -10,8 +10,50 @@ import java.util.Optional;
  * @param alpha a byte a pixel, 255 where it covers
  */
 record Reduction(int width, int height, int components, byte[] samples, Optional<byte[]> alpha) {
+    /** Above it sums of samples need more than 32 bits. */
+    private static final int LARGEST = 1024;
+
     /** Each pixel the mean of those it stands for, those that let through counting less. */
     Reduction by(int factor) {
+        return alpha.isPresent() || factor > LARGEST ? weighed(factor) : plain(factor);
+    }
+
+    /** Where all of them count the same: rows are added up first. */
+    private Reduction plain(int factor) {
+        int w = Math.max(1, width / factor);
+        int h = Math.max(1, height / factor);
+        int row = width * components;
+        byte[] mean = new byte[w * h * components];
+        int[] sums = new int[row];
+        int to = 0;
+        for (int y = 0; y < h; y++) {
+            int top = (int) ((long) y * height / h);
+            int bottom = Math.max(top + 1, (int) ((long) (y + 1) * height / h));
+            Arrays.fill(sums, 0);
+            for (int from = top * row; from < bottom * row; from += row) {
+                for (int i = 0; i < row; i++) {
+                    sums[i] += samples[from + i] & 0xff;
+                }
+            }
+            for (int x = 0; x < w; x++) {
+                int left = (int) ((long) x * width / w);
+                int right = Math.max(left + 1, (int) ((long) (x + 1) * width / w));
+                int of = (bottom - top) * (right - left);
+                for (int i = 0; i < components; i++) {
+                    int sum = 0;
+                    for (int at = left * components + i;
+                            at < right * components;
+                            at += components) {
+                        sum += sums[at];
+                    }
+                    mean[to++] = (byte) ((sum + of / 2) / of);
+                }
+            }
+        }
+        return new Reduction(w, h, components, mean, Optional.empty());
+    }
+
+    private Reduction weighed(int factor) {
         int w = Math.max(1, width / factor);
         int h = Math.max(1, height / factor);
         byte[] mean = new byte[w * h * components];

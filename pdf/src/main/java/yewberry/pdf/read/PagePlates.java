@@ -5,7 +5,6 @@ import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Area;
 import java.awt.geom.GeneralPath;
-import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
@@ -60,14 +59,8 @@ import yewberry.core.raster.PlaneRaster;
  * have no other painter here, go by way of light.
  */
 public final class PagePlates extends PathEngine {
-    /** Cells of a pattern that are painted one by one; of more, one is painted and looked up. */
-    private static final long MOST_CELLS = 2500;
-
     /** Larger than any page: 14,400 units are the most that one has (ISO 32000-1, annex C). */
     private static final Shape EVERYWHERE = new Rectangle2D.Double(-1e5, -1e5, 2e5, 2e5);
-
-    /** What a square has beyond its sides: it is not there, rather than see-through. */
-    private static final double OUTSIDE = -1;
 
     private final PDPage page;
     private final AffineTransform toPixels;
@@ -227,14 +220,6 @@ public final class PagePlates extends PathEngine {
 
     // what is painted, and through what
 
-    /** The planes at a pixel, and how much of it is there. */
-    private interface Ink {
-        /**
-         * @return nothing where it does not paint
-         */
-        double at(int x, int y, double[] planes);
-    }
-
     /**
      * Something to paint with.
      *
@@ -288,69 +273,23 @@ public final class PagePlates extends PathEngine {
         }
         DeviceColors.Inked inked = shown.get();
         boolean[] printed = inked.printed(over, getGraphicsState().getOverprintMode());
-        return Optional.of(new Colored(shape, flat(inked), printed));
-    }
-
-    private static Ink flat(DeviceColors.Inked inked) {
-        return (x, y, planes) -> {
-            System.arraycopy(inked.planes(), 0, planes, 0, planes.length);
-            return 1;
-        };
+        return Optional.of(new Colored(shape, Ink.flat(inked), printed));
     }
 
     private void cover(Colored colored, double alpha) throws IOException {
         Shape pixels = toPixels.createTransformedShape(colored.shape());
-        Brush brush = new Brush(colored.ink(), colored.printed(), alpha, false);
+        Brush brush = brush(colored, alpha, false);
         Coverage.of(pixels, width, height).forEach(brush::paint);
     }
 
-    /** Paints pixels through the clip and the soft mask, with the mode of the state. */
-    private final class Brush {
-        private final Surface surface = surfaces.peek();
-        private final Ink ink;
-        private final boolean[] printed;
-        private final double alpha;
-        private final boolean letsThrough;
-        private final byte[] clipped = clip();
-        private final float[] soft = softMask();
-        private final BlendMode mode = mode();
-        private final boolean masksShape = getGraphicsState().isAlphaSource();
-        private final double[] planes = new double[surface.raster().count()];
-
-        /**
-         * @param letsThrough whether the ink is see-through where it is not all there, rather than
-         *     missing (11.3.7.2)
-         */
-        Brush(Ink ink, boolean[] printed, double alpha, boolean letsThrough) throws IOException {
-            this.ink = ink;
-            this.printed = printed;
-            this.alpha = alpha;
-            this.letsThrough = letsThrough;
-        }
-
-        void paint(int at, double covered) {
-            double shape = clipped == null ? covered : covered * (clipped[at] & 0xff) / 255.0;
-            if (shape <= 0) {
-                return;
-            }
-            double opacity = soft == null ? alpha : alpha * soft[at];
-            if (opacity <= 0 && !surface.needsShapes()) {
-                return;
-            }
-            double there = ink.at(at % width, at / width, planes);
-            if (letsThrough && there >= 0) {
-                opacity *= there;
-            } else {
-                shape *= there;
-            }
-            if (masksShape) {
-                shape *= opacity;
-                opacity = 1;
-            }
-            if (shape > 0) {
-                surface.paint(at, planes, printed, shape, opacity, mode);
-            }
-        }
+    /**
+     * @param letsThrough whether the ink is see-through where it is not all there
+     */
+    private Brush brush(Colored colored, double alpha, boolean letsThrough) throws IOException {
+        Brush.Through through =
+                new Brush.Through(clip(), softMask(), mode(), getGraphicsState().isAlphaSource());
+        return new Brush(
+                surfaces.peek(), colored.ink(), colored.printed(), through, alpha, letsThrough);
     }
 
     private BlendMode mode() {
@@ -555,7 +494,7 @@ public final class PagePlates extends PathEngine {
         Cancellation.check();
         if (!layers.isOff()) {
             DeviceColors.Inked inked = surfaces.peek().colors().inked(what.color());
-            cover(new Colored(shape, flat(inked), null), what.opacity());
+            cover(new Colored(shape, Ink.flat(inked), null), what.opacity());
         }
     }
 
@@ -620,107 +559,54 @@ public final class PagePlates extends PathEngine {
         AffineTransform place = new AffineTransform(toPixels);
         place.concatenate(
                 getGraphicsState().getCurrentTransformationMatrix().createAffineTransform());
-        AffineTransform back;
-        try {
-            back = place.createInverse();
-        } catch (NoninvertibleTransformException flat) {
+        Optional<UnitSquare> square = UnitSquare.of(place);
+        if (square.isEmpty()) {
+            return;
+        }
+        if (image.isStencil()) {
+            stencil(image, square.get());
             return;
         }
         DeviceColors colors = surfaces.peek().colors();
-        double across = Math.hypot(place.getScaleX(), place.getShearY());
-        if (image.isStencil()) {
-            stencil(image, place, back);
-            return;
-        }
+        int wanted = PlaneImage.wanted(square.get().across());
         PlaneSampler sampler =
-                new PlaneSampler(
-                        images.get(image, colors, middle(square()), PlaneImage.wanted(across)));
-        unitSquare(place, back, sampler::sample, null, true);
-    }
-
-    /** Gives the planes of a point of a square of one unit, from its top left. */
-    private interface Square {
-        double sample(double u, double v, double[] planes);
-    }
-
-    /**
-     * Pixels whose middle lies within the square: images that touch leave no seam.
-     *
-     * @param letsThrough whether what a point has is how much it hides, rather than how much of it
-     *     is there
-     */
-    private void unitSquare(
-            AffineTransform place,
-            AffineTransform back,
-            Square square,
-            boolean[] printed,
-            boolean letsThrough)
-            throws IOException {
-        Rectangle2D bounds = place.createTransformedShape(UNIT).getBounds2D();
-        int left = Math.clamp((long) Math.floor(bounds.getMinX()), 0, width);
-        int right = Math.clamp((long) Math.ceil(bounds.getMaxX()), 0, width);
-        int top = Math.clamp((long) Math.floor(bounds.getMinY()), 0, height);
-        int bottom = Math.clamp((long) Math.ceil(bounds.getMaxY()), 0, height);
-        Point2D.Double point = new Point2D.Double();
-        Ink ink =
-                (x, y, into) -> {
-                    point.setLocation(x + 0.5, y + 0.5);
-                    back.transform(point, point);
-                    boolean within = point.x >= 0 && point.x < 1 && point.y >= 0 && point.y < 1;
-                    return within ? square.sample(point.x, 1 - point.y, into) : OUTSIDE;
-                };
+                new PlaneSampler(images.get(image, colors, middle(square()), wanted));
+        Ink ink = square.get().ink(sampler::sample);
         double alpha = getGraphicsState().getNonStrokeAlphaConstant();
-        Brush brush = new Brush(ink, printed, alpha, letsThrough);
-        for (int y = top; y < bottom; y++) {
-            Cancellation.check();
-            for (int x = left; x < right; x++) {
-                brush.paint(y * width + x, 1);
-            }
-        }
+        square.get().paint(brush(new Colored(square(), ink, null), alpha, true), width, height);
     }
 
-    private void stencil(PDImage image, AffineTransform place, AffineTransform back)
-            throws IOException {
+    private void stencil(PDImage image, UnitSquare square) throws IOException {
         byte[] painted = ImageReader.stencil(image);
-        Shape square = square();
+        Shape shape = square();
         PDGraphicsState state = getGraphicsState();
         Optional<Colored> colored =
                 colored(
-                        square,
+                        shape,
                         state.getNonStrokingColor(),
                         state.isNonStrokingOverprint(),
                         Optional.empty(),
-                        middle(square));
+                        middle(shape));
         if (colored.isEmpty()) {
             return;
         }
-        Ink ink = colored.get().ink();
-        Coverage reach =
-                Coverage.of(toPixels.createTransformedShape(colored.get().shape()), width, height);
-        byte[] reached = colored.get().shape() == square ? null : reach.whole(width * height);
-        int across = image.getWidth();
-        int down = image.getHeight();
-        AffineTransform pixels = new AffineTransform(place);
-        Point2D.Double point = new Point2D.Double();
-        unitSquare(
-                place,
-                back,
-                (u, v, planes) -> {
-                    int column = Math.min(across - 1, (int) (u * across));
-                    int row = Math.clamp((int) (v * down), 0, down - 1);
-                    double there = (painted[row * across + column] & 0xff) / 255.0;
-                    if (there == 0) {
-                        return 0;
-                    }
-                    point.setLocation(u, 1 - v);
-                    pixels.transform(point, point);
-                    int x = Math.clamp((long) Math.floor(point.x), 0, width - 1);
-                    int y = Math.clamp((long) Math.floor(point.y), 0, height - 1);
-                    double within = reached == null ? 1 : (reached[y * width + x] & 0xff) / 255.0;
-                    return there * within * Math.max(0, ink.at(x, y, planes));
-                },
-                colored.get().printed(),
-                false);
+        Ink ink = within(colored.get(), shape);
+        Ink seen = square.stencil(ink, painted, image.getWidth(), image.getHeight());
+        Colored through = new Colored(shape, seen, colored.get().printed());
+        square.paint(brush(through, state.getNonStrokeAlphaConstant(), false), width, height);
+    }
+
+    /** An ink as far as it goes, where that is not all of a shape. */
+    private Ink within(Colored colored, Shape shape) {
+        Ink ink = colored.ink();
+        if (colored.shape() == shape) {
+            return ink;
+        }
+        byte[] reached =
+                Coverage.of(toPixels.createTransformedShape(colored.shape()), width, height)
+                        .whole(width * height);
+        return (x, y, planes) ->
+                (reached[y * width + x] & 0xff) / 255.0 * Math.max(0, ink.at(x, y, planes));
     }
 
     // shadings and patterns
@@ -751,16 +637,12 @@ public final class PagePlates extends PathEngine {
                         shading, surfaces.peek().colors(), toShading, width, height, ground);
         Shape visible = shape;
         if (shading.getBBox() != null) {
-            Area within = new Area(place.createTransformedShape(rectangle(shading.getBBox())));
+            Area within =
+                    new Area(place.createTransformedShape(SeenPage.rectangle(shading.getBBox())));
             within.intersect(new Area(shape));
             visible = within;
         }
         return new Colored(visible, planes::at, null);
-    }
-
-    private static Rectangle2D rectangle(PDRectangle box) {
-        return new Rectangle2D.Double(
-                box.getLowerLeftX(), box.getLowerLeftY(), box.getWidth(), box.getHeight());
     }
 
     private Optional<Colored> pattern(Shape shape, PDColor color) throws IOException {
@@ -781,75 +663,36 @@ public final class PagePlates extends PathEngine {
         };
     }
 
-    private Optional<Ink> cells(Shape shape, PDTilingPattern tiling, PDColor color)
+    private Optional<Ink> cells(Shape shape, PDTilingPattern pattern, PDColor color)
             throws IOException {
-        Matrix full = Matrix.concatenate(getInitialMatrix(), tiling.getMatrix());
-        double stepX = tiling.getXStep();
-        double stepY = tiling.getYStep();
-        if (stepX == 0 || stepY == 0 || tiling.getBBox() == null) {
+        Area visible = new Area(shape);
+        visible.intersect(getGraphicsState().getCurrentClippingPath());
+        Matrix full = Matrix.concatenate(getInitialMatrix(), pattern.getMatrix());
+        Optional<Tiling> tiling = Tiling.of(pattern, full, visible);
+        if (tiling.isEmpty()) {
             return Optional.empty();
         }
-        Rectangle2D box = rectangle(tiling.getBBox());
-        Rectangle2D needed;
-        try {
-            Area visible = new Area(shape);
-            visible.intersect(getGraphicsState().getCurrentClippingPath());
-            needed =
-                    full.createAffineTransform()
-                            .createInverse()
-                            .createTransformedShape(visible)
-                            .getBounds2D();
-        } catch (NoninvertibleTransformException flat) {
-            return Optional.empty();
-        }
-        if (needed.isEmpty()) {
-            return Optional.empty();
-        }
-        long left = (long) Math.floor((needed.getMinX() - box.getMaxX()) / Math.abs(stepX));
-        long right = (long) Math.ceil((needed.getMaxX() - box.getMinX()) / Math.abs(stepX));
-        long low = (long) Math.floor((needed.getMinY() - box.getMaxY()) / Math.abs(stepY));
-        long high = (long) Math.ceil((needed.getMaxY() - box.getMinY()) / Math.abs(stepY));
-        PDColor own = tiling.getPaintType() == PDTilingPattern.PAINT_UNCOLORED ? color : null;
+        PDColor own = pattern.getPaintType() == PDTilingPattern.PAINT_UNCOLORED ? color : null;
         return Optional.of(
-                (right - left + 1) * (high - low + 1) <= MOST_CELLS
-                        ? eachCell(tiling, own, full, left, right, low, high)
-                        : oneCell(tiling, own, full, box));
+                tiling.get().isFew()
+                        ? eachCell(pattern, own, tiling.get())
+                        : oneCell(pattern, own, tiling.get()));
     }
 
-    private Ink eachCell(
-            PDTilingPattern tiling,
-            PDColor color,
-            Matrix full,
-            long left,
-            long right,
-            long low,
-            long high)
-            throws IOException {
+    private Ink eachCell(PDTilingPattern pattern, PDColor color, Tiling tiling) throws IOException {
         Surface all = Surface.of(width, height, surfaces.peek().colors().asTheyAre());
-        PlaneRaster raster = all.raster();
         surfaces.push(all);
-        for (long row = low; row <= high; row++) {
-            for (long column = left; column <= right; column++) {
-                Matrix cell = full.clone();
-                cell.translate(
-                        column * Math.abs(tiling.getXStep()), row * Math.abs(tiling.getYStep()));
-                cell(tiling, color, cell);
-            }
+        for (Matrix each : tiling.cells().toList()) {
+            cell(pattern, color, each);
         }
         surfaces.pop();
-        return (x, y, planes) -> {
-            int at = y * width + x;
-            for (int plane = 0; plane < planes.length; plane++) {
-                planes[plane] = raster.plane(plane, at);
-            }
-            return raster.alpha(at);
-        };
+        return Ink.of(all.raster());
     }
 
-    private void cell(PDTilingPattern tiling, PDColor color, Matrix place) throws IOException {
+    private void cell(PDTilingPattern pattern, PDColor color, Matrix place) throws IOException {
         Area outerText = textClip;
         processTilingPattern(
-                tiling,
+                pattern,
                 color,
                 color == null
                         ? null
@@ -859,68 +702,18 @@ public final class PagePlates extends PathEngine {
     }
 
     /** One cell by itself, about as fine as it is on the page. */
-    private Ink oneCell(PDTilingPattern tiling, PDColor color, Matrix full, Rectangle2D box)
-            throws IOException {
-        AffineTransform place = new AffineTransform(toPixels);
-        place.concatenate(full.createAffineTransform());
-        double stepX = Math.abs(tiling.getXStep());
-        double stepY = Math.abs(tiling.getYStep());
-        int across =
-                Math.clamp(
-                        (long)
-                                Math.ceil(
-                                        2
-                                                * stepX
-                                                * Math.hypot(place.getScaleX(), place.getShearY())),
-                        1,
-                        1024);
-        int down =
-                Math.clamp(
-                        (long)
-                                Math.ceil(
-                                        2
-                                                * stepY
-                                                * Math.hypot(place.getShearX(), place.getScaleY())),
-                        1,
-                        1024);
-        AffineTransform toCell =
-                new AffineTransform(
-                        across / stepX,
-                        0,
-                        0,
-                        -down / stepY,
-                        -box.getMinX() * across / stepX,
-                        down + box.getMinY() * down / stepY);
+    private Ink oneCell(PDTilingPattern pattern, PDColor color, Tiling tiling) throws IOException {
+        Tiling.Sample sample = tiling.sample(toPixels);
         PagePlates cell =
                 new PagePlates(
                         getPage(),
                         layers.properties(),
                         surfaces.peek().colors().asTheyAre(),
                         images,
-                        toCell,
-                        across,
-                        down);
-        cell.cell(tiling, color, new Matrix());
-        PlaneRaster raster = cell.surfaces.peek().raster();
-        AffineTransform back;
-        try {
-            back = place.createInverse();
-        } catch (NoninvertibleTransformException flat) {
-            return (x, y, planes) -> 0;
-        }
-        Point2D.Double point = new Point2D.Double();
-        return (x, y, planes) -> {
-            point.setLocation(x + 0.5, y + 0.5);
-            back.transform(point, point);
-            double u = (point.x - box.getMinX()) / stepX;
-            double v = (point.y - box.getMinY()) / stepY;
-            int column = Math.min(across - 1, (int) ((u - Math.floor(u)) * across));
-            int row = down - 1 - Math.min(down - 1, (int) ((v - Math.floor(v)) * down));
-            int at = row * across + column;
-            for (int plane = 0; plane < planes.length; plane++) {
-                planes[plane] = raster.plane(plane, at);
-            }
-            return raster.alpha(at);
-        };
+                        sample.toCell(),
+                        sample.across(),
+                        sample.down());
+        cell.cell(pattern, color, new Matrix());
+        return sample.ink(cell.surfaces.peek().raster());
     }
 }

@@ -14,12 +14,8 @@ import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
-import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
@@ -90,8 +86,8 @@ public final class PageWords extends PathEngine {
     private final List<OtherPaint> onPage = new ArrayList<>();
     private final List<OtherPaint> onTop = new ArrayList<>();
     private final List<PageText.Place> annotations = new ArrayList<>();
-    private final Map<PageText.Why, PageText.Unread> unread = new EnumMap<>(PageText.Why.class);
-    private final Map<UsedKey, Count> used = new LinkedHashMap<>();
+    private final NotRead unread = new NotRead();
+    private final UsedColors used = new UsedColors();
     private int order;
     private int mixing;
 
@@ -159,43 +155,21 @@ public final class PageWords extends PathEngine {
         annotates = true;
         for (PDAnnotation each : all.drawn()) {
             Rectangle2D where = Annotations.place(each, toSeen);
-            used.merge(
-                    new UsedKey(PageText.Painted.ANNOTATIONS, Optional.empty()),
-                    new Count(1, 0),
-                    Count::together);
+            used.add(PageText.Painted.ANNOTATIONS, Optional.empty(), false);
             if (!where.intersects(seen)) {
                 continue;
             }
-            annotations.add(place(where.createIntersection(seen)));
+            annotations.add(NotRead.place(where.createIntersection(seen)));
             layers.endAll();
             try {
                 aside(() -> showAnnotation(each));
             } catch (IOException broken) {
-                count(PageText.Why.ANNOTATION, where);
+                unread.add(PageText.Why.ANNOTATION, where);
             }
         }
         for (PDAnnotation each : all.undrawn()) {
-            count(PageText.Why.ANNOTATION, Annotations.place(each, toSeen));
+            unread.add(PageText.Why.ANNOTATION, Annotations.place(each, toSeen));
         }
-    }
-
-    private static PageText.Place place(Rectangle2D where) {
-        return new PageText.Place(where.getX(), where.getY(), where.getWidth(), where.getHeight());
-    }
-
-    private void count(PageText.Why why, Rectangle2D where) {
-        PageText.Unread one = new PageText.Unread(why, 1, Optional.of(place(where)));
-        unread.merge(
-                why,
-                one,
-                (before, more) ->
-                        new PageText.Unread(
-                                why,
-                                before.count() + 1,
-                                Optional.of(
-                                        before.where()
-                                                .orElseThrow()
-                                                .around(more.where().orElseThrow()))));
     }
 
     /**
@@ -224,7 +198,7 @@ public final class PageWords extends PathEngine {
 
     private void used(PageText.Painted what, Optional<Rgb> color, boolean changed) {
         if (!layers.isOff() && !annotates) {
-            used.merge(new UsedKey(what, color), new Count(1, changed ? 1 : 0), Count::together);
+            used.add(what, color, changed);
         }
     }
 
@@ -238,15 +212,6 @@ public final class PageWords extends PathEngine {
         boolean changes = colors.hasPictures() && recolored.of(image, at).isPresent();
         used(PageText.Painted.PICTURES, Optional.empty(), changes);
     }
-
-    /** How many there are, and how many of them change. */
-    private record Count(int all, int changed) {
-        Count together(Count other) {
-            return new Count(all + other.all, changed + other.changed);
-        }
-    }
-
-    private record UsedKey(PageText.Painted what, Optional<Rgb> seen) {}
 
     /** As a screen shows it, before it is another one. */
     private Rgb seen(PDColor color) throws IOException {
@@ -406,7 +371,7 @@ public final class PageWords extends PathEngine {
         Rectangle2D bounds = toSeen.createTransformedShape(path).getBounds2D();
         boolean small = Math.max(bounds.getWidth(), bounds.getHeight()) < LETTER;
         if (small && bounds.intersects(seen) && !layers.isOff() && isCurved(path)) {
-            count(PageText.Why.OUTLINES, bounds);
+            unread.add(PageText.Why.OUTLINES, bounds);
         }
     }
 
@@ -461,7 +426,7 @@ public final class PageWords extends PathEngine {
                 getGraphicsState().getNonStrokeAlphaConstant(),
                 !image.isStencil());
         if (others().size() > before) {
-            count(PageText.Why.PICTURE, others().getLast().bounds());
+            unread.add(PageText.Why.PICTURE, others().getLast().bounds());
         }
     }
 
@@ -631,7 +596,7 @@ public final class PageWords extends PathEngine {
         }
         RenderingMode mode = state.getTextState().getRenderingMode();
         if (!blank && !mode.isFill() && !mode.isStroke()) {
-            count(PageText.Why.INVISIBLE, ink);
+            unread.add(PageText.Why.INVISIBLE, ink);
             return;
         }
         PDColor pdColor = mode.isFill() ? state.getNonStrokingColor() : state.getStrokingColor();
@@ -641,11 +606,11 @@ public final class PageWords extends PathEngine {
                         ? flat(pdColor, Recolor.What.TEXT, begun())
                         : used(pdColor, Recolor.What.TEXT, begun());
         if (!blank && color.isEmpty()) {
-            count(PageText.Why.PATTERN, ink);
+            unread.add(PageText.Why.PATTERN, ink);
             return;
         }
         if (!blank && (alpha < 1 || !isPlain())) {
-            count(PageText.Why.SEE_THROUGH, ink);
+            unread.add(PageText.Why.SEE_THROUGH, ink);
             return;
         }
         boolean over = mode.isFill() ? state.isNonStrokingOverprint() : state.isOverprint();
@@ -677,92 +642,29 @@ public final class PageWords extends PathEngine {
     // what comes of it
 
     private Read read() {
-        PageText.Unread outlines = unread.get(PageText.Why.OUTLINES);
-        if (outlines != null && outlines.count() < WORD) {
-            unread.remove(PageText.Why.OUTLINES);
-        }
-        PaintGrid page = new PaintGrid(seen, onPage);
-        PaintGrid top = new PaintGrid(seen, onTop);
+        unread.forget(PageText.Why.OUTLINES, WORD);
+        PenGrounds grounds =
+                new PenGrounds(new PaintGrid(seen, onPage), new PaintGrid(seen, onTop));
         PenLines lines = new PenLines();
-        List<Rectangle2D> ownLines = new ArrayList<>();
         for (int i = 0; i < pens.size(); i++) {
             Cancellation.check();
             Pen pen = pens.get(i);
-            if (pen.ink().isEmpty()) {
-                lines.add(i, pen, Optional.empty());
-                continue;
-            }
-            List<OtherPaint> below = touching(pen, page, ownLines);
-            List<OtherPaint> above = touching(pen, top, ownLines);
-            boolean covered =
-                    Stream.concat(below.stream(), above.stream())
-                            .filter(other -> pen.annotates() || other.veil().isEmpty())
-                            .anyMatch(other ->
-                                    other.order() > pen.order() && other.touches(pen.ink()));
-            if (covered) {
-                count(PageText.Why.COVERED, pen.ink());
+            boolean blank = pen.ink().isEmpty();
+            Optional<Pen.Grounds> stands = blank ? Optional.empty() : grounds.of(pen);
+            if (blank || stands.isPresent()) {
+                lines.add(i, pen, stands);
             } else {
-                Pen.Grounds grounds =
-                        new Pen.Grounds(
-                                ground(pen, below),
-                                pen.annotates()
-                                        ? Optional.of(ground(pen, above))
-                                        : Optional.empty());
-                lines.add(i, pen, Optional.of(grounds));
+                unread.add(PageText.Why.COVERED, pen.ink());
             }
         }
         return new Read(
                 new PageText(
                         faces.closed(),
                         lines.stretches(),
-                        List.copyOf(unread.values()),
-                        used.entrySet().stream()
-                                .map(each ->
-                                        new PageText.Used(
-                                                each.getKey().what(),
-                                                each.getKey().seen(),
-                                                each.getValue().all(),
-                                                each.getValue().changed()))
-                                .toList(),
+                        unread.all(),
+                        used.all(),
                         annotations,
                         onTop.stream().flatMap(each -> each.veil().stream()).toList()),
-                ownLines.stream().distinct().toList());
-    }
-
-    /**
-     * What else is painted around a glyph, but for lines that belong to it.
-     *
-     * @param own gets those
-     */
-    private static List<OtherPaint> touching(Pen pen, PaintGrid grid, List<Rectangle2D> own) {
-        List<OtherPaint> touching = new ArrayList<>();
-        for (OtherPaint other : grid.at(pen.around())) {
-            if (other.isLineOf(pen)) {
-                own.add(other.path());
-            } else {
-                touching.add(other);
-            }
-        }
-        return touching;
-    }
-
-    /** What is below it, from the topmost down. */
-    private static PageText.Ground ground(Pen pen, List<OtherPaint> touching) {
-        Rectangle2D box = pen.around();
-        boolean pictured = false;
-        boolean any = false;
-        for (OtherPaint other : touching.reversed()) {
-            if (other.order() > pen.order() || !other.touches(box)) {
-                continue;
-            }
-            if (other.hides() && other.holds(box)) {
-                return any
-                        ? new PageText.Ground.Mixed(pictured)
-                        : new PageText.Ground.Flat(other.color().orElseThrow());
-            }
-            any = true;
-            pictured |= other.picture();
-        }
-        return any ? new PageText.Ground.Mixed(pictured) : new PageText.Ground.Bare();
+                grounds.lines());
     }
 }

@@ -54,7 +54,7 @@ final class DemoLogSheets {
     private static final Swatch MOON = new Swatch(id("moon"), "Moon", new Rgb(246, 243, 226));
     private static final Swatch RUST = new Swatch(id("rust"), "Rust", new Rgb(168, 62, 36));
     private static final Look NUMBER =
-            DemoPublication.look("Sheet number", "Source Sans 3", 600, 8, 10, 0, MOON);
+            DemoLooks.look("Sheet number", "Source Sans 3", 600, 8, 10, 0, MOON);
 
     private final DemoStories stories = new DemoStories();
 

@@ -52,7 +52,7 @@ final class DemoNotice {
         this.ids = ids;
         Panel bar = Panel.shaded(Tinted.full(ground.id()), Panel.Reach.MEASURE, padding(0.25, 0.7));
         this.text =
-                DemoPublication.look("Notice", "Source Sans 3", 400, 9.5, 13, 0, reading)
+                DemoLooks.look("Notice", "Source Sans 3", 400, 9.5, 13, 0, reading)
                         .withPanel(
                                 Optional.of(
                                         Panel.NONE
@@ -69,7 +69,7 @@ final class DemoNotice {
                                                                         Border.Style.SOLID)))
                                                 .withPadding(padding(0.6, 0.8))));
         this.heading =
-                DemoPublication.look("Notice heading", "Fraunces", 600, 12, 15, 14, reading)
+                DemoLooks.look("Notice heading", "Fraunces", 600, 12, 15, 14, reading)
                         .withRole(Optional.of(Role.HEADING_2))
                         .withPanel(Optional.of(bar))
                         .withNext(Optional.of(text.id()))

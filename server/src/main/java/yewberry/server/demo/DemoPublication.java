@@ -6,15 +6,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import yewberry.core.color.Cmyk;
-import yewberry.core.color.Color;
-import yewberry.core.color.Definition;
-import yewberry.core.color.Rgb;
+import java.util.stream.Stream;
 import yewberry.core.publication.Anchor;
 import yewberry.core.publication.Area;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Background;
-import yewberry.core.publication.Basis;
 import yewberry.core.publication.Bleed;
 import yewberry.core.publication.Box;
 import yewberry.core.publication.CharacterLook;
@@ -22,16 +18,12 @@ import yewberry.core.publication.Destination;
 import yewberry.core.publication.Edge;
 import yewberry.core.publication.Exemption;
 import yewberry.core.publication.Fill;
-import yewberry.core.publication.Keeps;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Length;
-import yewberry.core.publication.Letters;
 import yewberry.core.publication.Level;
 import yewberry.core.publication.LinkTo;
-import yewberry.core.publication.ListMark;
 import yewberry.core.publication.Look;
 import yewberry.core.publication.Margins;
-import yewberry.core.publication.Outline;
 import yewberry.core.publication.Page;
 import yewberry.core.publication.PageSize;
 import yewberry.core.publication.Paragraph;
@@ -41,15 +33,12 @@ import yewberry.core.publication.Press;
 import yewberry.core.publication.PressChecks;
 import yewberry.core.publication.Publication;
 import yewberry.core.publication.Recipe;
-import yewberry.core.publication.Role;
 import yewberry.core.publication.Run;
 import yewberry.core.publication.RunOut;
 import yewberry.core.publication.Setup;
 import yewberry.core.publication.Sides;
 import yewberry.core.publication.Swatch;
-import yewberry.core.publication.TabStop;
 import yewberry.core.publication.TextFrame;
-import yewberry.core.publication.TextSetting;
 import yewberry.core.publication.Tinted;
 import yewberry.core.publication.Unit;
 import yewberry.server.publications.Beginning;
@@ -66,104 +55,14 @@ public final class DemoPublication {
     /** The page on which the story of the nights begins. */
     private static final int NIGHTS = 6;
 
-    private final Swatch black = swatch("Black", new Cmyk(0, 0, 0, 100));
-    private final Swatch white = swatch("White", new Cmyk(0, 0, 0, 0));
-    private final Swatch midnight = swatch("Midnight", new Cmyk(100, 86, 42, 52));
-    private final Swatch dusk = swatch("Dusk", new Cmyk(82, 64, 22, 12));
-    private final Swatch moonlight = swatch("Moonlight", new Cmyk(5, 3, 12, 0));
-    private final Swatch sand = swatch("Sand", new Cmyk(3, 6, 18, 0));
-    private final Swatch slate = swatch("Slate", new Cmyk(62, 46, 36, 28));
-    private final Swatch lantern =
-            defined("Lantern", new Definition.SpotInk(new Cmyk(0, 48, 92, 0)));
-    private final Swatch haze = defined("Haze", new Definition.Tint(dusk.id(), 40));
-    private final Swatch afterglow =
-            defined("Afterglow", new Definition.Mix(lantern.id(), dusk.id(), 35));
-    private final Swatch shingle = defined("Shingle", new Definition.Lighter(sand.id(), 45));
-    private final Swatch reading =
-            defined(
-                    "Reading",
-                    new Definition.Legible(List.of(black.id(), moonlight.id()), List.of()));
-    private final Swatch beacon = swatch("Beacon", new Rgb(0xd9, 0x4f, 0x2b));
-
-    private final Look title =
-            followed("Title", 700, 46, 48, moonlight, "Subtitle").withRole(Optional.of(Role.TITLE));
-    private final Look subtitle = look("Subtitle", "Source Sans 3", 600, 15, 19, 8, moonlight);
-    private final Look heading =
-            followed("Heading", 600, 23, 27, black, "Body").withRole(Optional.of(Role.HEADING_1));
-    private final Look body =
-            look("Body", "Source Serif 4", 400, 9.5, 13.5, 6, black)
-                    .withRole(Optional.of(Role.BODY));
-    private final Look nightHeading =
-            followed("Night heading", 600, 23, 27, moonlight, "Night body")
-                    .withRole(Optional.of(Role.HEADING_1))
-                    .withBasis(
-                            Optional.of(new Basis(heading.id(), Set.of("color", "setting.keeps"))))
-                    .withSetting(beginning());
-    private final Look nightBody =
-            look("Night body", "Source Serif 4", 400, 9.5, 13.5, 6, reading)
-                    .withRole(Optional.of(Role.BODY))
-                    .withBasis(Optional.of(new Basis(body.id(), Set.of("color"))));
-    private final Look caption =
-            look("Caption", "Source Sans 3", 400, 7.5, 10, 0, black)
-                    .withColor(new Tinted(black.id(), 80))
-                    .withRole(Optional.of(Role.CAPTION));
-    private final Look nightCaption =
-            look("Night caption", "Source Sans 3", 400, 9, 11.5, 0, moonlight);
-    private final Look smallPrint = look("Small print", "Source Sans 3", 400, 7, 9, 10, moonlight);
-
-    private final Look call =
-            look("Call", "Fraunces", 700, 21, 24, 0, lantern)
-                    .withItalic(true)
-                    .withAlignment(Look.Alignment.CENTER)
-                    .withOutline(
-                            Optional.of(
-                                    new Outline(
-                                            Tinted.full(midnight.id()),
-                                            Length.pt(1.2),
-                                            Outline.Join.ROUND,
-                                            false)));
-
-    /** Of an article that goes on from the page before. */
-    private final Look nextArticle =
-            followed("Next article", 600, 23, 27, black, "Body")
-                    .withRole(Optional.of(Role.HEADING_1))
-                    .withBasis(Optional.of(new Basis(heading.id(), Set.of("setting.keeps"))))
-                    .withSetting(beginning());
-
-    private final Look contents =
-            look("Contents", "Source Serif 4", 400, 9.5, 13.5, 0, black)
-                    .withBasis(
-                            Optional.of(
-                                    new Basis(
-                                            body.id(),
-                                            Set.of(
-                                                    "before",
-                                                    "setting.tabs",
-                                                    "setting.letters.figures"))))
-                    .withSetting(
-                            TextSetting.USUAL
-                                    .withLetters(
-                                            new Letters(
-                                                    Letters.Capitals.AS_TYPED,
-                                                    Letters.Figures.OLD_STYLE_TABLE))
-                                    .withTabs(
-                                            List.of(
-                                                    new TabStop(
-                                                            Optional.empty(),
-                                                            TabStop.Side.RIGHT,
-                                                            ". "))));
-
-    private final Look list = listed("List", new ListMark.Bullet("–"));
-    private final Look steps =
-            listed(
-                    "Steps",
-                    new ListMark.Numbered(ListMark.NumberStyle.FIGURES, "", ".", false, false));
+    private final DemoLooks looks = new DemoLooks();
 
     private final CharacterLook emphasis = Beginning.emphasis(id("character look Emphasis"));
     private final CharacterLook strong = Beginning.strong(id("character look Strong"));
 
     private final DemoNotice notice =
-            new DemoNotice(DemoPublication::id, reading, slate, shingle, lantern);
+            new DemoNotice(
+                    DemoPublication::id, looks.reading, looks.slate, looks.shingle, looks.lantern);
 
     private final DemoStories stories = new DemoStories();
     private final DemoRunning running;
@@ -179,7 +78,14 @@ public final class DemoPublication {
                         id("picture Milky way"),
                         "Milky way.jpg",
                         DemoPictures.milkyWay(1819, 1996));
-        this.running = new DemoRunning(DemoPublication::id, files, reading, midnight, dusk, slate);
+        this.running =
+                new DemoRunning(
+                        DemoPublication::id,
+                        files,
+                        looks.reading,
+                        looks.midnight,
+                        looks.dusk,
+                        looks.slate);
         this.daylight = daylight();
         this.night = night();
     }
@@ -189,69 +95,8 @@ public final class DemoPublication {
     }
 
     /** Ids are derived from names, so that the demo is the same every time it is made. */
-    private static UUID id(String name) {
+    static UUID id(String name) {
         return UUID.nameUUIDFromBytes(("season guide: " + name).getBytes(StandardCharsets.UTF_8));
-    }
-
-    private static Swatch defined(String name, Definition definition) {
-        return new Swatch(id("swatch " + name), name, definition);
-    }
-
-    private static Swatch swatch(String name, Color color) {
-        return new Swatch(id("swatch " + name), name, color);
-    }
-
-    static Look look(
-            String name,
-            String family,
-            int weight,
-            double size,
-            double leading,
-            double before,
-            Swatch color) {
-        return new Look(
-                id("look " + name),
-                name,
-                family,
-                weight,
-                Length.pt(size),
-                Length.pt(leading),
-                Length.pt(before),
-                Look.Alignment.LEFT,
-                Tinted.full(color.id()),
-                Look.Overprint.BLACK);
-    }
-
-    /** That an article begins in the next frame. */
-    private static TextSetting beginning() {
-        return TextSetting.USUAL.withKeeps(Keeps.USUAL.withBegin(Keeps.Begin.FRAME));
-    }
-
-    /** The looks of lists are body text with a mark that hangs before it. */
-    private Look listed(String name, ListMark.Mark mark) {
-        return look(name, "Source Serif 4", 400, 9.5, 13.5, 3, black)
-                .withList(Optional.of(new ListMark(mark, 1, Optional.empty())))
-                .withSetting(TextSetting.USUAL.withIndents(Length.mm(-5), Length.mm(5)))
-                .withBasis(
-                        Optional.of(
-                                new Basis(
-                                        body.id(),
-                                        Set.of(
-                                                "before",
-                                                "list",
-                                                "setting.first",
-                                                "setting.left"))));
-    }
-
-    /**
-     * A look of headings.
-     *
-     * @param next the name of the look of what is begun after it
-     */
-    private static Look followed(
-            String name, int weight, double size, double leading, Swatch color, String next) {
-        return look(name, "Fraunces", weight, size, leading, 0, color)
-                .withNext(Optional.of(id("look " + next)));
     }
 
     private static final String WORD_MARK = "Saltmarsh Observatory";
@@ -275,9 +120,7 @@ public final class DemoPublication {
                                 id("publication"),
                                 "Season guide",
                                 setup,
-                                List.of(
-                                        black, white, midnight, dusk, moonlight, sand, slate,
-                                        beacon, lantern, haze, afterglow, shingle, reading),
+                                looks.swatches(),
                                 looks(),
                                 assets(),
                                 List.of(darkHours()),
@@ -300,7 +143,7 @@ public final class DemoPublication {
     }
 
     private TextFrame besideTheMark() {
-        Paragraph name = paragraph("word mark", subtitle, WORD_MARK);
+        Paragraph name = paragraph("word mark", looks.subtitle, WORD_MARK);
         return frame(
                 "word mark",
                 50,
@@ -308,7 +151,11 @@ public final class DemoPublication {
                 78,
                 12,
                 name.withRuns(
-                        List.of(run("word mark", WORD_MARK, Optional.of(Tinted.full(haze.id()))))));
+                        List.of(
+                                run(
+                                        "word mark",
+                                        WORD_MARK,
+                                        Optional.of(Tinted.full(looks.haze.id()))))));
     }
 
     private List<Asset> assets() {
@@ -318,26 +165,9 @@ public final class DemoPublication {
     }
 
     private List<Look> looks() {
-        List<Look> looks =
-                new ArrayList<>(
-                        List.of(
-                                title,
-                                subtitle,
-                                heading,
-                                body,
-                                nightHeading,
-                                nightBody,
-                                caption,
-                                nightCaption,
-                                smallPrint,
-                                call,
-                                nextArticle,
-                                contents,
-                                list,
-                                steps));
-        looks.addAll(notice.looks());
-        looks.addAll(running.looks());
-        return looks;
+        return Stream.of(looks.all(), notice.looks(), running.looks())
+                .flatMap(List::stream)
+                .toList();
     }
 
     private Parent daylight() {
@@ -346,11 +176,11 @@ public final class DemoPublication {
                 "Daylight",
                 new Layer(
                         List.of(
-                                background("daylight ground", new Area.WholePage(), sand),
+                                background("daylight ground", new Area.WholePage(), looks.sand),
                                 background(
                                         "daylight band",
                                         new Area.Band(Edge.OUTSIDE, Length.mm(8)),
-                                        dusk)),
+                                        looks.dusk)),
                         List.of(
                                 running.band(stories),
                                 frame(
@@ -361,7 +191,7 @@ public final class DemoPublication {
                                         6,
                                         paragraph(
                                                 "daylight foot",
-                                                caption,
+                                                looks.caption,
                                                 "Saltmarsh Observatory, season guide")))));
     }
 
@@ -371,11 +201,11 @@ public final class DemoPublication {
                 "Night",
                 new Layer(
                         List.of(
-                                background("night ground", new Area.WholePage(), midnight),
+                                background("night ground", new Area.WholePage(), looks.midnight),
                                 background(
                                         "night horizon",
                                         new Area.Band(Edge.BOTTOM, Length.mm(10)),
-                                        dusk)),
+                                        looks.dusk)),
                         List.of(
                                 frame(
                                         "night foot",
@@ -385,7 +215,7 @@ public final class DemoPublication {
                                         6,
                                         paragraph(
                                                 "night foot",
-                                                nightCaption,
+                                                looks.nightCaption,
                                                 "After dark: red light only, please")))));
     }
 
@@ -407,19 +237,21 @@ public final class DemoPublication {
                                                 false,
                                                 List.of(
                                                         new Fill.Gradient.Stop(
-                                                                0, Tinted.full(slate.id()), 100),
+                                                                0,
+                                                                Tinted.full(looks.slate.id()),
+                                                                100),
                                                         new Fill.Gradient.Stop(
                                                                 45,
-                                                                Tinted.full(midnight.id()),
+                                                                Tinted.full(looks.midnight.id()),
                                                                 100),
                                                         new Fill.Gradient.Stop(
                                                                 100,
-                                                                Tinted.full(midnight.id()),
+                                                                Tinted.full(looks.midnight.id()),
                                                                 100)))),
                                 background(
                                         "dark hours band",
                                         new Area.Band(Edge.OUTSIDE, Length.mm(6)),
-                                        beacon)),
+                                        looks.beacon)),
                         List.of()));
     }
 
@@ -431,8 +263,8 @@ public final class DemoPublication {
         pages.add(calendar());
         pages.add(
                 ending(
-                        article(5, daylight, DemoText.TELESCOPES, heading, body),
-                        list,
+                        article(5, daylight, DemoText.TELESCOPES, looks.heading, looks.body),
+                        looks.list,
                         DemoText.TERRACE));
         pages.addAll(nights());
         pages.add(running.draft(schools()).withPart(Optional.of("Booking and access")));
@@ -443,7 +275,7 @@ public final class DemoPublication {
 
     /** With a notice below its text. */
     private Page gettingHere() {
-        Page plain = article(3, daylight, DemoText.GETTING_HERE, heading, body);
+        Page plain = article(3, daylight, DemoText.GETTING_HERE, looks.heading, looks.body);
         UUID story = plain.layer().textFrames().getFirst().story();
         List<Paragraph> paragraphs = new ArrayList<>(stories.text(story));
         paragraphs.addAll(notice.paragraphs());
@@ -453,10 +285,10 @@ public final class DemoPublication {
 
     /** The first article, and below it where to find the others. */
     private Page welcome() {
-        Page plain = article(2, daylight, DemoText.WELCOME, heading, body);
+        Page plain = article(2, daylight, DemoText.WELCOME, looks.heading, looks.body);
         UUID story = plain.layer().textFrames().getFirst().story();
         List<Paragraph> paragraphs = new ArrayList<>(stories.text(story));
-        paragraphs.add(paragraph("contents gap", contents, ""));
+        paragraphs.add(paragraph("contents gap", looks.contents, ""));
         entry(paragraphs, DemoText.GETTING_HERE, 3, 3);
         entry(paragraphs, DemoText.CALENDAR, 4, 4);
         entry(paragraphs, DemoText.TELESCOPES, 5, 5);
@@ -477,7 +309,8 @@ public final class DemoPublication {
      */
     private void entry(
             List<Paragraph> contentsList, DemoText.Article article, int page, int first) {
-        Paragraph line = paragraph("contents " + page, contents, article.heading() + "\t" + page);
+        Paragraph line =
+                paragraph("contents " + page, looks.contents, article.heading() + "\t" + page);
         contentsList.add(
                 leading(
                         new LinkTo.ToParagraph(
@@ -506,11 +339,18 @@ public final class DemoPublication {
     private List<Page> nights() {
         List<Page> pages =
                 List.of(
-                        article(6, night, DemoText.DARK_HOURS, nightHeading, nightBody)
+                        article(6, night, DemoText.DARK_HOURS, looks.nightHeading, looks.nightBody)
                                 .withPart(Optional.of("Nights")),
-                        article(7, night, DemoText.AUTUMN, nightHeading, body),
-                        underOneSky(article(8, night, DemoText.WINTER, nextArticle, body)),
-                        underOneSky(article(9, night, DemoText.COMETS, nightHeading, nightBody)));
+                        article(7, night, DemoText.AUTUMN, looks.nightHeading, looks.body),
+                        underOneSky(
+                                article(8, night, DemoText.WINTER, looks.nextArticle, looks.body)),
+                        underOneSky(
+                                article(
+                                        9,
+                                        night,
+                                        DemoText.COMETS,
+                                        looks.nightHeading,
+                                        looks.nightBody)));
         List<Paragraph> all = new ArrayList<>();
         List<Page> joined = new ArrayList<>();
         UUID story = id("story article " + NIGHTS);
@@ -531,9 +371,9 @@ public final class DemoPublication {
                         345,
                         false,
                         List.of(
-                                new Fill.Gradient.Stop(0, Tinted.full(midnight.id()), 100),
-                                new Fill.Gradient.Stop(62, Tinted.full(midnight.id()), 100),
-                                new Fill.Gradient.Stop(100, Tinted.full(dusk.id()), 100)));
+                                new Fill.Gradient.Stop(0, Tinted.full(looks.midnight.id()), 100),
+                                new Fill.Gradient.Stop(62, Tinted.full(looks.midnight.id()), 100),
+                                new Fill.Gradient.Stop(100, Tinted.full(looks.dusk.id()), 100)));
         return plain.withLayer(
                 plain.layer()
                         .withBackgrounds(
@@ -553,7 +393,7 @@ public final class DemoPublication {
                                 background(
                                         "cover band",
                                         new Area.Band(Edge.BOTTOM, Length.mm(44)),
-                                        beacon)),
+                                        looks.beacon)),
                         List.of(
                                 frame(
                                         "cover title",
@@ -561,10 +401,10 @@ public final class DemoPublication {
                                         24,
                                         116,
                                         70,
-                                        paragraph("cover 1", title, "Season guide"),
+                                        paragraph("cover 1", looks.title, "Season guide"),
                                         paragraph(
                                                 "cover 2",
-                                                subtitle,
+                                                looks.subtitle,
                                                 "Saltmarsh Observatory, October to March")),
                                 frame(
                                         "cover line",
@@ -573,7 +413,9 @@ public final class DemoPublication {
                                         116,
                                         22,
                                         paragraph(
-                                                "cover 3", subtitle, "Open on every clear night")),
+                                                "cover 3",
+                                                looks.subtitle,
+                                                "Open on every clear night")),
                                 call(),
                                 underTheSky()));
         return new Page(id("page 1"), Optional.of(night.id()), true, layer);
@@ -588,7 +430,7 @@ public final class DemoPublication {
                         112,
                         70,
                         12,
-                        paragraph("cover 4", call, "Lights out, look up"));
+                        paragraph("cover 4", looks.call, "Lights out, look up"));
         return frame.withSetting(frame.setting().withRotation(-9));
     }
 
@@ -596,7 +438,7 @@ public final class DemoPublication {
     private TextFrame underTheSky() {
         String words =
                 "The Milky Way over the hides, put together from sixty long nights of winter";
-        Paragraph paragraph = paragraph("cover 5", nightCaption, words);
+        Paragraph paragraph = paragraph("cover 5", looks.nightCaption, words);
         return frame(
                 "cover sky",
                 16,
@@ -604,7 +446,7 @@ public final class DemoPublication {
                 116,
                 8,
                 paragraph.withRuns(
-                        List.of(run("cover 5", words, Optional.of(Tinted.full(haze.id()))))));
+                        List.of(run("cover 5", words, Optional.of(Tinted.full(looks.haze.id()))))));
     }
 
     /** From the top of the page down to the band, out to the bleed. */
@@ -647,7 +489,7 @@ public final class DemoPublication {
 
     /** Each paragraph begins with its month, which stands out. */
     private Page calendar() {
-        Page plain = article(4, daylight, DemoText.CALENDAR, heading, body);
+        Page plain = article(4, daylight, DemoText.CALENDAR, looks.heading, looks.body);
         UUID story = plain.layer().textFrames().getFirst().story();
         List<Paragraph> paragraphs = new ArrayList<>();
         for (Paragraph each : stories.text(story)) {
@@ -674,7 +516,7 @@ public final class DemoPublication {
 
     /** Two words of this page have a colour of their own. */
     private Page schools() {
-        Page plain = article(10, daylight, DemoText.SCHOOLS, heading, body);
+        Page plain = article(10, daylight, DemoText.SCHOOLS, looks.heading, looks.body);
         TextFrame frame = plain.layer().textFrames().getFirst();
         List<Paragraph> paragraphs = new ArrayList<>(stories.text(frame.story()));
         String text = paragraphs.get(2).text();
@@ -690,7 +532,7 @@ public final class DemoPublication {
                                         run(
                                                 "schools 2",
                                                 words,
-                                                Optional.of(Tinted.full(beacon.id()))),
+                                                Optional.of(Tinted.full(looks.beacon.id()))),
                                         run(
                                                 "schools 3",
                                                 text.substring(at + words.length()),
@@ -703,33 +545,33 @@ public final class DemoPublication {
     private Page access() {
         Page plain =
                 ending(
-                        article(11, daylight, DemoText.ACCESS, heading, body),
-                        steps,
+                        article(11, daylight, DemoText.ACCESS, looks.heading, looks.body),
+                        looks.steps,
                         DemoText.BEFORE_YOU_COME);
         return plain.withLayer(
                 plain.layer()
                         .withBackgrounds(
                                 List.of(
-                                        background("access", new Area.WholePage(), shingle),
+                                        background("access", new Area.WholePage(), looks.shingle),
                                         background(
                                                 "access inside",
                                                 new Area.Band(Edge.INSIDE, Length.mm(6)),
-                                                haze))));
+                                                looks.haze))));
     }
 
     private Page backCover() {
         Layer layer =
                 new Layer(
                         List.of(
-                                background("back ground", new Area.WholePage(), dusk),
+                                background("back ground", new Area.WholePage(), looks.dusk),
                                 background(
                                         "back sky",
                                         new Area.Band(Edge.TOP, Length.mm(64)),
-                                        afterglow),
+                                        looks.afterglow),
                                 background(
                                         "back foot",
                                         new Area.Band(Edge.BOTTOM, Length.mm(10)),
-                                        lantern)),
+                                        looks.lantern)),
                         List.of(
                                 frame(
                                         "back",
@@ -737,16 +579,19 @@ public final class DemoPublication {
                                         140,
                                         108,
                                         50,
-                                        paragraph("back 1", nightHeading, "Come when it is clear"),
+                                        paragraph(
+                                                "back 1",
+                                                looks.nightHeading,
+                                                "Come when it is clear"),
                                         paragraph(
                                                 "back 2",
-                                                nightBody,
+                                                looks.nightBody,
                                                 "Saltmarsh Observatory, at the end of the sea wall. The dome opens at dusk and closes when the last visitor has seen enough."),
                                         leading(
                                                 new LinkTo.Address("tel:+441632960000"),
                                                 paragraph(
                                                         "back 3",
-                                                        smallPrint,
+                                                        looks.smallPrint,
                                                         "Times may change with the weather. Please ring before a long journey."))),
                                 besideTheMark()));
         return new Page(id("page 12"), Optional.empty(), true, layer);

@@ -67,7 +67,7 @@ final class DemoRunning {
         this.pale = pale;
         this.stamp = stamp;
         this.head =
-                DemoPublication.look("Running head", "Source Sans 3", 600, 9, 11, 0, reading)
+                DemoLooks.look("Running head", "Source Sans 3", 600, 9, 11, 0, reading)
                         .withAlignment(Look.Alignment.AWAY_FROM_SPINE);
         this.mark =
                 files.take(
