@@ -10,8 +10,8 @@ import java.util.Optional;
  * @param alpha a byte a pixel, 255 where it covers
  */
 record Reduction(int width, int height, int components, byte[] samples, Optional<byte[]> alpha) {
-    /** Above it sums of samples need more than 32 bits. */
-    private static final int LARGEST = 1024;
+    /** Up to it sums are divided by so many samples by multiplying, exactly. */
+    private static final int LARGEST = 16;
 
     /** Each pixel the mean of those it stands for, those that let through counting less. */
     Reduction by(int factor) {
@@ -25,6 +25,7 @@ record Reduction(int width, int height, int components, byte[] samples, Optional
         int row = width * components;
         byte[] mean = new byte[w * h * components];
         int[] sums = new int[row];
+        long[] inverses = inverses(4 * factor * factor);
         int to = 0;
         for (int y = 0; y < h; y++) {
             int top = (int) ((long) y * height / h);
@@ -39,6 +40,7 @@ record Reduction(int width, int height, int components, byte[] samples, Optional
                 int left = (int) ((long) x * width / w);
                 int right = Math.max(left + 1, (int) ((long) (x + 1) * width / w));
                 int of = (bottom - top) * (right - left);
+                long inverse = inverses[of];
                 for (int i = 0; i < components; i++) {
                     int sum = 0;
                     for (int at = left * components + i;
@@ -46,11 +48,20 @@ record Reduction(int width, int height, int components, byte[] samples, Optional
                             at += components) {
                         sum += sums[at];
                     }
-                    mean[to++] = (byte) ((sum + of / 2) / of);
+                    mean[to++] = (byte) ((sum + of / 2) * inverse >>> 32);
                 }
             }
         }
         return new Reduction(w, h, components, mean, Optional.empty());
+    }
+
+    /** Of each number what to multiply by, and then to take the upper half of 64 bits. */
+    private static long[] inverses(int most) {
+        long[] inverses = new long[most + 1];
+        for (int of = 1; of <= most; of++) {
+            inverses[of] = (1L << 32) / of + 1;
+        }
+        return inverses;
     }
 
     private Reduction weighed(int factor) {

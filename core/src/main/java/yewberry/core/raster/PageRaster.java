@@ -309,11 +309,14 @@ public final class PageRaster implements BehindLetters {
                 }
             }
             source.row(xs, count, region.y() + (row + 0.5) / scale, inks, alphas);
+            for (int i = 0; i < count; i++) {
+                alphas[i] *= inside[i];
+            }
+            paint(places, count, inks, alphas, fill.blend());
             int from = 0;
             boolean before = false;
             for (int i = 0; i < count; i++) {
-                double covered = inside[i] * alphas[i];
-                raster.paint(places[i], inks, i * planes, covered, fill.blend());
+                double covered = alphas[i];
                 boolean changes =
                         picture ? covered > 0 : covered == 1 && fill.blend() == BlendMode.NORMAL;
                 boolean goesOn = before && changes && places[i] == places[i - 1] + 1;
@@ -326,6 +329,16 @@ public final class PageRaster implements BehindLetters {
             if (before) {
                 pictured.set(places[from], places[count - 1] + 1, picture);
             }
+        }
+    }
+
+    private void paint(int[] places, int count, double[] inks, double[] covered, BlendMode mode) {
+        if (count > 0 && places[count - 1] - places[0] == count - 1) {
+            raster.paint(places[0], count, inks, covered, mode);
+            return;
+        }
+        for (int i = 0; i < count; i++) {
+            raster.paint(places[i], inks, i * raster.count(), covered[i], mode);
         }
     }
 

@@ -144,6 +144,57 @@ public final class PlaneRaster {
     }
 
     /**
+     * Paints pixels that lie side by side.
+     *
+     * @param at the first
+     * @param colors their planes, pixel by pixel
+     * @param covered how much of each, 0 to 1
+     */
+    void paint(int at, int count, double[] colors, double[] covered, BlendMode mode) {
+        if (mode == BlendMode.NORMAL && areAtLeast(1, covered, count)) {
+            Arrays.fill(alpha, at, at + count, 1);
+            for (int plane = 0; plane < planes.length; plane++) {
+                float[] there = planes[plane];
+                for (int i = 0, from = plane; i < count; i++, from += planes.length) {
+                    there[at + i] = (float) colors[from];
+                }
+            }
+        } else if (mode == BlendMode.NORMAL
+                && areAtLeast(Double.MIN_VALUE, covered, count)
+                && areCovered(at, count)) {
+            for (int plane = 0; plane < planes.length; plane++) {
+                float[] there = planes[plane];
+                for (int i = 0, from = plane; i < count; i++, from += planes.length) {
+                    there[at + i] =
+                            (float) ((1 - covered[i]) * there[at + i] + covered[i] * colors[from]);
+                }
+            }
+        } else {
+            for (int i = 0; i < count; i++) {
+                paint(at + i, colors, i * planes.length, covered[i], mode);
+            }
+        }
+    }
+
+    private static boolean areAtLeast(double least, double[] values, int count) {
+        for (int i = 0; i < count; i++) {
+            if (values[i] < least) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private boolean areCovered(int at, int count) {
+        for (int i = at; i < at + count; i++) {
+            if (alpha[i] != 1) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /**
      * Prints a pixel over what is there: planes that are left free keep what is below (ISO 32000-1,
      * 8.6.7).
      *

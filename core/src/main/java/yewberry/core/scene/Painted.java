@@ -158,8 +158,9 @@ public final class Painted {
     }
 
     private static final class GradientSource implements Source {
-        private final Item.Filled fill;
-        private final AreaPaint.Gradient gradient;
+        private final double opacity;
+        private final double[] positions;
+        private final double[] opacities;
         private final double[][] inks;
         private final double[] mixed;
         private final AreaPaint.Gradient.Way way;
@@ -169,8 +170,10 @@ public final class Painted {
         private double part;
 
         GradientSource(Item.Filled fill, AreaPaint.Gradient gradient, Planes planes) {
-            this.fill = fill;
-            this.gradient = gradient;
+            List<AreaPaint.Gradient.Stop> stops = gradient.stops();
+            this.opacity = fill.opacity();
+            this.positions = stops.stream().mapToDouble(stop -> stop.position()).toArray();
+            this.opacities = stops.stream().mapToDouble(stop -> stop.opacity()).toArray();
             this.inks =
                     gradient.stops().stream()
                             .map(stop -> planes.of(stop.paint().color()))
@@ -182,19 +185,38 @@ public final class Painted {
         @Override
         public double[] ink(double x, double y) {
             look(x, y);
-            for (int plane = 0; plane < mixed.length; plane++) {
-                double from = inks[next - 1][plane];
-                mixed[plane] = from + (inks[next][plane] - from) * part;
-            }
+            mix(next, part, mixed, 0);
             return mixed;
         }
 
         @Override
         public double alpha(double x, double y) {
             look(x, y);
-            double from = gradient.stops().get(next - 1).opacity();
-            double to = gradient.stops().get(next).opacity();
-            return fill.opacity() * (from + (to - from) * part);
+            return alpha(next, part);
+        }
+
+        @Override
+        public void row(double[] xs, int count, double y, double[] into, double[] alphas) {
+            for (int i = 0; i < count; i++) {
+                double along = way.at(xs[i], y);
+                int stop = next(along);
+                double between = part(along, stop);
+                alphas[i] = alpha(stop, between);
+                mix(stop, between, into, i * mixed.length);
+            }
+        }
+
+        private void mix(int stop, double between, double[] into, int first) {
+            double[] before = inks[stop - 1];
+            double[] after = inks[stop];
+            for (int plane = 0; plane < before.length; plane++) {
+                into[first + plane] = before[plane] + (after[plane] - before[plane]) * between;
+            }
+        }
+
+        private double alpha(int stop, double between) {
+            double before = opacities[stop - 1];
+            return opacity * (before + (opacities[stop] - before) * between);
         }
 
         /** Both are asked for at the same point, one after the other. */
@@ -211,16 +233,15 @@ public final class Painted {
         /** The stop that a point lies before, from the second on. */
         private int next(double way) {
             int next = 1;
-            while (next < gradient.stops().size() - 1
-                    && gradient.stops().get(next).position() < way) {
+            while (next < positions.length - 1 && positions[next] < way) {
                 next++;
             }
             return next;
         }
 
         private double part(double way, int next) {
-            double from = gradient.stops().get(next - 1).position();
-            double to = gradient.stops().get(next).position();
+            double from = positions[next - 1];
+            double to = positions[next];
             return to <= from ? (way < to ? 0 : 1) : Math.clamp((way - from) / (to - from), 0, 1);
         }
     }
