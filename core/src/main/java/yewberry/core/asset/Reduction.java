@@ -30,29 +30,52 @@ record Reduction(int width, int height, int components, byte[] samples, Optional
         for (int y = 0; y < h; y++) {
             int top = (int) ((long) y * height / h);
             int bottom = Math.max(top + 1, (int) ((long) (y + 1) * height / h));
-            Arrays.fill(sums, 0);
-            for (int from = top * row; from < bottom * row; from += row) {
-                for (int i = 0; i < row; i++) {
-                    sums[i] += samples[from + i] & 0xff;
-                }
+            set(sums, samples, top * row);
+            for (int from = (top + 1) * row; from < bottom * row; from += row) {
+                add(sums, samples, from);
             }
             for (int x = 0; x < w; x++) {
                 int left = (int) ((long) x * width / w);
                 int right = Math.max(left + 1, (int) ((long) (x + 1) * width / w));
                 int of = (bottom - top) * (right - left);
-                long inverse = inverses[of];
-                for (int i = 0; i < components; i++) {
-                    int sum = 0;
-                    for (int at = left * components + i;
-                            at < right * components;
-                            at += components) {
-                        sum += sums[at];
-                    }
-                    mean[to++] = (byte) ((sum + of / 2) * inverse >>> 32);
-                }
+                mean(sums, left, right, mean, to, of / 2, inverses[of]);
+                to += components;
             }
         }
         return new Reduction(w, h, components, mean, Optional.empty());
+    }
+
+    private static void set(int[] sums, byte[] samples, int from) {
+        for (int i = 0; i < sums.length; i++) {
+            sums[i] = samples[from + i] & 0xff;
+        }
+    }
+
+    private static void add(int[] sums, byte[] samples, int from) {
+        for (int i = 0; i < sums.length; i++) {
+            sums[i] += samples[from + i] & 0xff;
+        }
+    }
+
+    /** Of a pixel, from the sums of some columns. */
+    private void mean(
+            int[] sums, int left, int right, byte[] mean, int to, int half, long inverse) {
+        int first = left * components;
+        int end = right * components;
+        if (right - left == 2) { // most often
+            for (int i = 0; i < components; i++) {
+                int sum = half + sums[first + i] + sums[first + components + i];
+                mean[to + i] = (byte) (sum * inverse >>> 32);
+            }
+            return;
+        }
+        for (int i = 0; i < components; i++) {
+            int sum = half;
+            for (int at = first + i; at < end; at += components) {
+                sum += sums[at];
+            }
+            mean[to + i] = (byte) (sum * inverse >>> 32);
+        }
     }
 
     /** Of each number what to multiply by, and then to take the upper half of 64 bits. */

@@ -151,33 +151,57 @@ public final class PlaneRaster {
      * @param covered how much of each, 0 to 1
      */
     void paint(int at, int count, double[] colors, double[] covered, BlendMode mode) {
-        if (mode == BlendMode.NORMAL && areAtLeast(1, covered, count)) {
-            Arrays.fill(alpha, at, at + count, 1);
+        // at the ends a row may be cut
+        int first = Math.min(1, count);
+        int last = Math.max(first, count - 1);
+        each(at, 0, first, colors, covered, mode);
+        if (mode == BlendMode.NORMAL && areAtLeast(1, covered, first, last)) {
+            Arrays.fill(alpha, at + first, at + last, 1);
             for (int plane = 0; plane < planes.length; plane++) {
-                float[] there = planes[plane];
-                for (int i = 0, from = plane; i < count; i++, from += planes.length) {
-                    there[at + i] = (float) colors[from];
-                }
+                replace(planes[plane], at, first, last, colors, plane);
             }
         } else if (mode == BlendMode.NORMAL
-                && areAtLeast(Double.MIN_VALUE, covered, count)
-                && areCovered(at, count)) {
+                && areAtLeast(Double.MIN_VALUE, covered, first, last)
+                && areCovered(at + first, at + last)) {
             for (int plane = 0; plane < planes.length; plane++) {
-                float[] there = planes[plane];
-                for (int i = 0, from = plane; i < count; i++, from += planes.length) {
-                    there[at + i] =
-                            (float) ((1 - covered[i]) * there[at + i] + covered[i] * colors[from]);
-                }
+                mix(planes[plane], at, first, last, colors, plane, covered);
             }
         } else {
-            for (int i = 0; i < count; i++) {
-                paint(at + i, colors, i * planes.length, covered[i], mode);
-            }
+            each(at, first, last, colors, covered, mode);
+        }
+        each(at, last, count, colors, covered, mode);
+    }
+
+    private void each(
+            int at, int first, int last, double[] colors, double[] covered, BlendMode mode) {
+        for (int i = first; i < last; i++) {
+            paint(at + i, colors, i * planes.length, covered[i], mode);
         }
     }
 
-    private static boolean areAtLeast(double least, double[] values, int count) {
-        for (int i = 0; i < count; i++) {
+    private void replace(float[] there, int at, int first, int last, double[] colors, int plane) {
+        int from = first * planes.length + plane;
+        for (int i = first; i < last; i++, from += planes.length) {
+            there[at + i] = (float) colors[from];
+        }
+    }
+
+    private void mix(
+            float[] there,
+            int at,
+            int first,
+            int last,
+            double[] colors,
+            int plane,
+            double[] covered) {
+        int from = first * planes.length + plane;
+        for (int i = first; i < last; i++, from += planes.length) {
+            there[at + i] = (float) ((1 - covered[i]) * there[at + i] + covered[i] * colors[from]);
+        }
+    }
+
+    private static boolean areAtLeast(double least, double[] values, int first, int last) {
+        for (int i = first; i < last; i++) {
             if (values[i] < least) {
                 return false;
             }
@@ -185,8 +209,8 @@ public final class PlaneRaster {
         return true;
     }
 
-    private boolean areCovered(int at, int count) {
-        for (int i = at; i < at + count; i++) {
+    private boolean areCovered(int first, int last) {
+        for (int i = first; i < last; i++) {
             if (alpha[i] != 1) {
                 return false;
             }
