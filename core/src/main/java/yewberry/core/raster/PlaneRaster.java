@@ -76,6 +76,38 @@ public final class PlaneRaster {
         }
     }
 
+    /**
+     * What lies on four planes at pixels side by side, each as a byte of 255 for all there is of
+     * it, the first lowest.
+     *
+     * @param to behind the last of them
+     */
+    void levels(int from, int to, int[] into) {
+        Arrays.fill(into, 0, to - from, 0);
+        for (int plane = 0; plane < 4; plane++) {
+            addLevels(planes[plane], from, to - from, Byte.SIZE * plane, into);
+        }
+    }
+
+    private void addLevels(float[] plane, int from, int count, int shift, int[] into) {
+        for (int i = 0; i < count; i++) {
+            float printed = plane[from + i] * alpha[from + i];
+            into[i] |= (int) (Math.min(1, printed) * 255 + 0.5f) << shift;
+        }
+    }
+
+    /** Whether nothing lies on the planes from the fifth on, at pixels side by side. */
+    boolean areFourOnly(int from, int to) {
+        for (int plane = 4; plane < planes.length; plane++) {
+            for (int at = from; at < to; at++) {
+                if (planes[plane][at] != 0) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+
     /** Takes over a pixel of another raster of as many planes as it is. */
     public void copy(PlaneRaster from, int source, int at) {
         alpha[at] = from.alpha[source];

@@ -24,13 +24,16 @@ final class ScreenPixels {
     /** Of a few letters: where more colours lie behind them, the nearest table's will do. */
     static final int OF_LETTERS = 200;
 
+    /** Pixels of pictures that are looked up in one go. */
+    private static final int TOGETHER = 1024;
+
     private final Planes planes;
     private final View view;
     private final double[][] equivalents;
     private final Map<Tuple, Integer> exact = new HashMap<>();
-    private ScreenTable table;
-
+    private final int[] levels = new int[TOGETHER];
     private final int mostExact;
+    private ScreenTable table;
 
     /**
      * @param mostExact so many colours are exact, the others to a level of 255 or so
@@ -63,20 +66,21 @@ final class ScreenPixels {
         float[] now = new float[raster.count()];
         float[] last = new float[raster.count()];
         int lastRgb = -1;
-        for (int at = 0; at < rgb.length; at++) {
+        int at = 0;
+        while (at < rgb.length) {
             if (paper && pictured.get(at)) {
-                rgb[at] = table(raster, at, now);
+                int end = Math.min(Math.min(pictured.nextClearBit(at), at + TOGETHER), rgb.length);
+                table(raster, at, end, rgb, now);
+                at = end;
                 lastRgb = -1;
                 continue;
             }
             raster.printed(at, now);
-            if (lastRgb >= 0 && Arrays.equals(now, last)) {
-                rgb[at] = lastRgb;
-                continue;
+            if (lastRgb < 0 || !Arrays.equals(now, last)) {
+                lastRgb = one(now);
+                System.arraycopy(now, 0, last, 0, now.length);
             }
-            rgb[at] = one(now);
-            lastRgb = rgb[at];
-            System.arraycopy(now, 0, last, 0, now.length);
+            rgb[at++] = lastRgb;
         }
         return rgb;
     }
@@ -105,17 +109,23 @@ final class ScreenPixels {
         return view.see(planes.color(colors)).packed();
     }
 
-    /** A pixel of a picture; of those there are the most. */
-    private int table(PlaneRaster raster, int at, float[] values) {
-        if (equivalents.length > 0 || table == null || view.shifts()) {
-            raster.printed(at, values);
-            return table(values);
+    /** Pixels of a picture, side by side; of those there are the most. */
+    private void table(PlaneRaster raster, int from, int to, int[] rgb, float[] values) {
+        if (table == null) {
+            table = view.table();
         }
-        return table.rgb(
-                level(raster.printed(0, at)),
-                level(raster.printed(1, at)),
-                level(raster.printed(2, at)),
-                level(raster.printed(3, at)));
+        if (view.shifts() || !raster.areFourOnly(from, to)) {
+            for (int at = from; at < to; at++) {
+                raster.printed(at, values);
+                rgb[at] = table(values);
+            }
+            return;
+        }
+        raster.levels(from, to, levels);
+        for (int at = from; at < to; at++) {
+            int inks = levels[at - from];
+            rgb[at] = table.rgb(inks & 0xff, inks >> 8 & 0xff, inks >> 16 & 0xff, inks >>> 24);
+        }
     }
 
     private int table(float[] values) {

@@ -1,6 +1,7 @@
 package yewberry.core.scene;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -125,20 +126,8 @@ public final class Painted {
      */
     public static Source source(Item.Filled fill, Planes planes, double ppi) {
         return switch (fill.paint()) {
-            case AreaPaint.Solid(Paint paint) -> {
-                double[] ink = planes.of(paint.color());
-                yield new Source() {
-                    @Override
-                    public double[] ink(double x, double y) {
-                        return ink;
-                    }
-
-                    @Override
-                    public double alpha(double x, double y) {
-                        return fill.opacity();
-                    }
-                };
-            }
+            case AreaPaint.Solid(Paint paint) ->
+                    new SolidSource(planes.of(paint.color()), fill.opacity());
             case AreaPaint.Gradient gradient -> new GradientSource(fill, gradient, planes);
             case AreaPaint.Picture picture -> {
                 int wanted = PlaneImage.wanted(picture.place().width() / 72 * ppi);
@@ -155,6 +144,27 @@ public final class Painted {
     public static Source picture(
             Item.Filled fill, AreaPaint.Picture picture, PlaneImage image, Planes planes) {
         return new PictureSource(fill, picture, image, planes.count());
+    }
+
+    /** One colour everywhere. */
+    private record SolidSource(double[] ink, double opacity) implements Source {
+        @Override
+        public double[] ink(double x, double y) {
+            return ink;
+        }
+
+        @Override
+        public double alpha(double x, double y) {
+            return opacity;
+        }
+
+        @Override
+        public void row(double[] xs, int count, double y, double[] inks, double[] alphas) {
+            Arrays.fill(alphas, 0, count, opacity);
+            for (int i = 0; i < count; i++) {
+                System.arraycopy(ink, 0, inks, i * ink.length, ink.length);
+            }
+        }
     }
 
     private static final class GradientSource implements Source {
