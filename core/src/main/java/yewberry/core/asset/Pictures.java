@@ -38,7 +38,7 @@ public final class Pictures {
                     Documents.NONE);
 
     /** Part of the name of all that is kept; goes up whenever the same file gives other pixels. */
-    private static final int MAKING = 2;
+    private static final int MAKING = 3;
 
     /** The part of the heap that pictures are remembered in. */
     private static final int PART = 8;
@@ -460,13 +460,16 @@ public final class Pictures {
         int every = every(of, key.step());
         PixelArray decoded = reader.pixels(of.format(), files.read(key.sha256()), every);
         PlaneImage wanted = null;
-        for (int step = finest; step <= coarsest; step *= 2) {
-            if (every(of, step) != every) {
-                continue; // its pixels are the same, whichever is asked for first
+        PixelArray pixels = decoded;
+        for (int step = every; step <= coarsest; step *= 2) {
+            // each from the one before, so that they are the same, whichever is asked for first
+            pixels = step == every ? decoded : pixels.reduced(2);
+            if (step < finest || every(of, step) != every) {
+                continue;
             }
             PlaneImage image =
                     cut(
-                            planes(decoded.reduced(step / every), key.condition(), key.medium()),
+                            planes(pixels, key.condition(), key.medium()),
                             key.seeThrough(),
                             key.condition(),
                             key.medium());
