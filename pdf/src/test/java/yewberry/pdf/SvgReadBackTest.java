@@ -55,11 +55,11 @@ class SvgReadBackTest {
     @EnumSource(Medium.class)
     void a_file_that_is_right_matches(Medium medium) {
         View view = View.designed(medium, PressCondition.coated());
-        for (long seed = 1; seed <= 6; seed++) {
-            List<PageScene> scenes = scenes(seed);
+        for (long seed : Sweep.seeds(6).toList()) {
+            List<PageScene> scenes = scenes(seed + 1);
             List<PlacedScene> page = SvgPicture.arrange(List.of(scenes.getFirst()));
             assertThat(problems(SvgPicture.file(page, view), page, view))
-                    .as("seed %d", seed)
+                    .as("seed %d", seed + 1)
                     .isEmpty();
         }
     }
@@ -69,8 +69,8 @@ class SvgReadBackTest {
     @ValueSource(doubles = {35, 400})
     void text_on_and_beyond_the_edge_of_a_page_matches(double right) {
         View view = View.designed(Medium.PAPER, PressCondition.coated());
-        for (long seed = 4; seed <= 5; seed++) {
-            SeededGuide guide = new SeededGuide(seed);
+        for (long seed : Sweep.seeds(2).toList()) {
+            SeededGuide guide = new SeededGuide(seed + 4);
             Publication publication = guide.publication();
             Publication moved =
                     publication.withPages(
@@ -80,7 +80,7 @@ class SvgReadBackTest {
             for (PageScene scene : guide.scenes(moved)) {
                 List<PlacedScene> page = SvgPicture.arrange(List.of(scene));
                 assertThat(problems(SvgPicture.file(page, view), page, view))
-                        .as("seed %d", seed)
+                        .as("seed %d", seed + 4)
                         .isEmpty();
             }
         }

@@ -3,6 +3,8 @@ package yewberry.core.legibility;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.awt.Color;
+import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.List;
@@ -345,12 +347,14 @@ class BackdropTest {
         int pixels = 3600;
         double across = 154.0 / pixels;
         BufferedImage image = new BufferedImage(pixels, 5100, BufferedImage.TYPE_INT_RGB);
-        for (int y = 0; y < image.getHeight(); y++) {
-            for (int x = 0; x < image.getWidth(); x++) {
-                boolean white = x * across >= 25 && x * across < 25 + width;
-                image.setRGB(x, y, white ? 0xffffff : 0x101830);
-            }
-        }
+        Graphics2D to = image.createGraphics();
+        to.setColor(new Color(0x101830));
+        to.fillRect(0, 0, image.getWidth(), image.getHeight());
+        to.setColor(Color.WHITE);
+        int left = (int) Math.ceil(25 / across);
+        int right = (int) Math.ceil((25 + width) / across);
+        to.fillRect(left, 0, right - left, image.getHeight());
+        to.dispose();
         return new Pictured(image).worst(15);
     }
 
