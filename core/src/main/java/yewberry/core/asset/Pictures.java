@@ -458,13 +458,12 @@ public final class Pictures {
         int finest = Math.min(key.step(), PlaneImage.factor(of.width(), SHOWN));
         int coarsest = Math.max(key.step(), PlaneImage.factor(of.width(), LOOKED_AT));
         int every = every(of, key.step());
-        PixelArray decoded = reader.pixels(of.format(), files.read(key.sha256()), every);
+        PixelArray pixels = reader.pixels(of.format(), files.read(key.sha256()), every);
         PlaneImage wanted = null;
-        PixelArray pixels = decoded;
-        for (int step = every; step <= coarsest; step *= 2) {
+        for (int step = every; step <= coarsest && every(of, step) == every; step *= 2) {
             // each from the one before, so that they are the same, whichever is asked for first
-            pixels = step == every ? decoded : pixels.reduced(2);
-            if (step < finest || every(of, step) != every) {
+            pixels = pixels.reduced(step == every ? 1 : 2);
+            if (step < finest) {
                 continue;
             }
             PlaneImage image =

@@ -73,8 +73,9 @@ record Tiling(
                         (long) Math.ceil((within.getMaxY() - box.getMinY()) / stepY)));
     }
 
+    /** Of a hostile file there may be more than a long can count. */
     boolean isFew() {
-        return (right - left + 1) * (high - low + 1) <= MOST_CELLS;
+        return (right - left + 1.0) * (high - low + 1.0) <= MOST_CELLS;
     }
 
     /** From the space of each cell to that of the page. */
