@@ -118,7 +118,7 @@ export function ElseFails({ mend }: { mend: Mend }) {
         </p>
       )}
       {!mend.tried && (
-        <p>Too many pages to see here whether other text would fail; Findings will tell.</p>
+        <p>It would take too long to see here whether other text would fail; Findings will tell.</p>
       )}
     </>
   );

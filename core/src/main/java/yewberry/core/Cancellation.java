@@ -1,5 +1,7 @@
 package yewberry.core;
 
+import java.time.Duration;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
@@ -32,6 +34,28 @@ public final class Cancellation {
             } else {
                 UNWANTED.set(outer);
             }
+        }
+    }
+
+    /**
+     * Does something that can be done without, if it is done in time.
+     *
+     * @return nothing where it would have taken longer
+     * @throws CancellationException if it was not wanted any more
+     */
+    public static <T> Optional<T> within(Duration longest, Supplier<T> work) {
+        BooleanSupplier outer = UNWANTED.get();
+        long until = System.nanoTime() + longest.toNanos();
+        try {
+            return Optional.of(
+                    unless(
+                            () ->
+                                    System.nanoTime() - until > 0
+                                            || outer != null && outer.getAsBoolean(),
+                            work));
+        } catch (CancellationException late) {
+            check();
+            return Optional.empty();
         }
     }
 

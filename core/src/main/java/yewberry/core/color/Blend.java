@@ -143,22 +143,25 @@ public final class Blend {
             double source = above[plane];
             double blended = source;
             if (mode != BlendMode.NORMAL && belowAlpha > 0) {
-                if (plane >= 4) {
-                    blended =
-                            keepsWhite(mode)
-                                    ? 1 - separable(mode, 1 - below[plane], 1 - source)
-                                    : source;
-                } else {
-                    blended =
-                            mixed == null
-                                    ? 1 - separable(mode, 1 - below[plane], 1 - source)
-                                    : mixed[plane];
-                }
+                blended =
+                        mixed == null || plane >= 4
+                                ? ink(onPlane(mode, plane), below[plane], source)
+                                : mixed[plane];
             }
             double painted = (1 - belowAlpha) * source + belowAlpha * blended;
             below[plane] = (1 - part) * below[plane] + part * painted;
         }
         return union;
+    }
+
+    /** What a separable mode makes of one plane of ink on another that covers. */
+    public static double ink(BlendMode mode, double below, double above) {
+        return mode == BlendMode.NORMAL ? above : 1 - separable(mode, 1 - below, 1 - above);
+    }
+
+    /** The mode that counts on a plane, by its number: spot inks, from the fifth on, know fewer. */
+    public static BlendMode onPlane(BlendMode mode, int plane) {
+        return plane < 4 || keepsWhite(mode) ? mode : BlendMode.NORMAL;
     }
 
     /** ISO 32000-1, 11.7.4.2: the modes that a spot ink can take part in. */

@@ -36,7 +36,7 @@ import yewberry.core.text.StoryPlace;
  * before. Scenes themselves are remembered as long as there is room. Thread-safe.
  */
 public final class Composer {
-    /** The stored state and a preview take turns; both are kept. */
+    /** The stored state and what is tried out take turns; those met last are kept. */
     private static final int VARIANTS = 2;
 
     private final Map<UUID, Deque<Composed>> made = new ConcurrentHashMap<>();
@@ -199,7 +199,16 @@ public final class Composer {
 
     private Optional<Composed> known(
             Deque<Composed> variants, Publication publication, Wanted wanted) {
-        return variants.stream().filter(each -> each.holds(publication, wanted, flows)).findFirst();
+        Optional<Composed> known =
+                variants.stream()
+                        .filter(each -> each.holds(publication, wanted, flows))
+                        .findFirst();
+        known.filter(each -> each != variants.getFirst())
+                .ifPresent(each -> {
+                    variants.remove(each);
+                    variants.addFirst(each);
+                });
+        return known;
     }
 
     /**

@@ -61,7 +61,7 @@ final class LineField {
     /** Of each painted pixel what is seen there. */
     private final int[] seen;
 
-    /** What the letters come to; empty where that is the same everywhere. */
+    /** What the letters come to; one alone where that is the same everywhere. */
     private final int[] text;
 
     private final float[] ratios;
@@ -70,13 +70,13 @@ final class LineField {
         this.painting = painting;
         this.seen = painting.seen(view);
         this.text = painting.text(view);
-        double front = Contrast.luminance(view.see(painting.run.paint().color()));
+        double front = text.length == 1 ? Contrast.luminance(text[0]) : 0;
         this.ratios = new float[seen.length];
         for (int i = 0; i < seen.length; i++) {
             ratios[i] =
                     (float)
                             Contrast.ratio(
-                                    text.length == 0 ? front : Contrast.luminance(text[i]),
+                                    text.length == 1 ? front : Contrast.luminance(text[i]),
                                     Contrast.luminance(seen[i]));
         }
     }
@@ -204,9 +204,24 @@ final class LineField {
                                 : Optional.empty();
             } else {
                 PageRaster plain = PageRaster.of(scene, shown, region, ppi, pixels);
-                this.lettered = Optional.of(plain.lettered(run.paint()).below(veils, ppi));
+                boolean areAlike = !run.paint().overprints() && count > 0 && areEven(veils);
+                PageRaster letters =
+                        areAlike ? PageRaster.of(scene, List.of(), region, ppi, first()) : plain;
+                this.lettered = Optional.of(letters.lettered(run.paint()).below(veils, ppi));
                 this.ground = plain.below(veils, ppi);
             }
+        }
+
+        /** Whether all of them are the same on every pixel, those at the edges included. */
+        private boolean areEven(List<Item.Filled> veils) {
+            double pixel = 1 / scale;
+            Rect roomy = region.inset(-pixel, -pixel, -pixel, -pixel);
+            return scene.boxes().bleed().contains(roomy)
+                    && veils.stream().allMatch(each -> isEven(each, roomy));
+        }
+
+        private ChosenPixels first() {
+            return ChosenPixels.of(width, places[0] / width + 1, new int[] {places[0]});
         }
 
         /** The middle of a pixel on the page, across and down. */
@@ -226,7 +241,7 @@ final class LineField {
             View begins = view.unshifted();
             return lettered.map(letters ->
                             shifted(view, text.computeIfAbsent(begins, letters::seenBehindLetters)))
-                    .orElse(new int[0]);
+                    .orElseGet(() -> new int[] {view.see(run.paint().color()).packed()});
         }
 
         private static int[] shifted(View view, int[] seen) {
@@ -259,7 +274,7 @@ final class LineField {
      */
     static double fineEnough(List<Item> below, List<Item.Filled> veils, Rect around) {
         double finest = LEAST_PPI;
-        if (!veils.isEmpty()) {
+        if (!veils.stream().allMatch(each -> isEven(each, around))) {
             return PPI;
         }
         for (Item item : below.reversed()) {
@@ -286,6 +301,10 @@ final class LineField {
             }
         }
         return Math.min(PPI, Math.ceil(finest / STEP_PPI) * STEP_PPI);
+    }
+
+    private static boolean isEven(Item.Filled fill, Rect region) {
+        return fill.paint() instanceof AreaPaint.Solid && fill.holds(region);
     }
 
     private static boolean covers(Item item, Rect region) {
@@ -474,7 +493,7 @@ final class LineField {
 
     /** Letters that something lies over, held against what is seen beside them there. */
     RunContrast.Against veiled(Pixel at) {
-        Rgb front = Rgb.of(text[at.number()]);
+        Rgb front = Rgb.of(text[text.length == 1 ? 0 : at.number()]);
         Rgb below = Rgb.of(seen[at.number()]);
         return new RunContrast.Against(
                 Optional.of(Paint.sampled(color(at), painting.veils.getLast())),

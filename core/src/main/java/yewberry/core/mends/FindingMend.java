@@ -2,12 +2,12 @@ package yewberry.core.mends;
 
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import yewberry.core.Cancellation;
 import yewberry.core.Refused;
 import yewberry.core.color.PressCondition;
 import yewberry.core.compose.Composer;
@@ -39,12 +39,21 @@ public record FindingMend(
         List<UUID> pages,
         Optional<Trial> trial)
         implements Mend {
-    /** Whoever asks is waiting: nothing more is tried on all its pages then. */
-    private static final Duration LONGEST = Duration.ofSeconds(6);
+    /** Whoever asks is waiting: nothing more is tried then. */
+    private static final Duration LONGEST = Duration.ofSeconds(8);
 
     public FindingMend {
         comes = List.copyOf(comes);
         pages = List.copyOf(pages);
+    }
+
+    /** One that there was no time to try. */
+    private FindingMend(Offer offer, List<UUID> pages) {
+        this(offer, Optional.empty(), Optional.empty(), List.of(), pages, Optional.empty());
+    }
+
+    private FindingMend withTrial(Optional<Trial> then) {
+        return new FindingMend(offer, seen, stays, comes, pages, then);
     }
 
     /** What is offered for a finding; not yet tried. */
@@ -56,7 +65,8 @@ public record FindingMend(
     }
 
     /**
-     * Each of them that is possible, tried.
+     * Each of them that is possible, tried: all of them on the page of the finding first, then on
+     * all pages, as far as there is time.
      *
      * @param offers for the finding
      * @param there all that is found on its page
@@ -69,11 +79,26 @@ public record FindingMend(
             Composer composer,
             Legibility legibility,
             PressCondition condition) {
-        Set<UUID> known =
-                there.stream().map(each -> Identity.of(each).key()).collect(Collectors.toSet());
-        UUID key = Identity.of(finding).key();
-        long until = System.nanoTime() + LONGEST.toNanos();
-        List<FindingMend> mends = new ArrayList<>();
+        return of(finding, offers, there, publication, composer, legibility, condition, LONGEST);
+    }
+
+    /**
+     * The same where it may take another time.
+     *
+     * @param longest that all of it may take
+     */
+    static List<FindingMend> of(
+            Finding finding,
+            List<Offer> offers,
+            List<Finding> there,
+            Publication publication,
+            Composer composer,
+            Legibility legibility,
+            PressCondition condition,
+            Duration longest) {
+        Here here = new Here(finding, there, composer, legibility, condition);
+        long until = System.nanoTime() + longest.toNanos();
+        List<FindingMend> onPage = new ArrayList<>();
         for (Offer offer : offers) {
             Publication after;
             try {
@@ -81,30 +106,52 @@ public record FindingMend(
             } catch (Refused refused) {
                 continue; // of something that is locked, or full
             }
+            List<UUID> pages = Trial.pages(offer.edit(), publication, composer);
+            onPage.add(
+                    Cancellation.within(left(until), () -> here.tried(offer, after, pages))
+                            .orElseGet(() -> new FindingMend(offer, pages)));
+        }
+        return onPage.stream()
+                .map(mend ->
+                        mend.withTrial(
+                                Trial.of(
+                                        mend.edit(),
+                                        publication,
+                                        composer,
+                                        legibility,
+                                        left(until))))
+                .toList();
+    }
+
+    private static Duration left(long until) {
+        return Duration.ofNanos(Math.max(0, until - System.nanoTime()));
+    }
+
+    /** What is found on the page of a finding, to try there what mends it. */
+    private record Here(
+            Finding finding,
+            List<Finding> there,
+            Composer composer,
+            Legibility legibility,
+            PressCondition condition) {
+        FindingMend tried(Offer offer, Publication after, List<UUID> pages) {
+            UUID key = Identity.of(finding).key();
+            Set<UUID> known =
+                    there.stream().map(each -> Identity.of(each).key()).collect(Collectors.toSet());
             PageScene scene = composer.compose(after, after.indexOf(finding.page()));
             Optional<String> stays = Optional.empty();
-            Set<UUID> seen = new HashSet<>(known);
             List<String> comes = new ArrayList<>();
             for (Finding each : Findings.of(scene, legibility, after.setup(), condition)) {
                 UUID its = Identity.of(each).key();
                 if (its.equals(key)) {
                     stays = Optional.of(each.message());
-                } else if (!(each instanceof Finding.TooLittleContrast) && seen.add(its)) {
+                } else if (!(each instanceof Finding.TooLittleContrast) && known.add(its)) {
                     comes.add(each.message());
                 }
             }
-            mends.add(
-                    new FindingMend(
-                            offer,
-                            seen(finding, scene, legibility),
-                            stays,
-                            comes,
-                            Trial.pages(offer.edit(), publication, composer),
-                            System.nanoTime() < until
-                                    ? Trial.of(offer.edit(), publication, composer, legibility)
-                                    : Optional.empty()));
+            Optional<Seen> seen = FindingMend.seen(finding, scene, legibility);
+            return new FindingMend(offer, seen, stays, comes, pages, Optional.empty());
         }
-        return List.copyOf(mends);
     }
 
     private static Optional<Seen> seen(Finding finding, PageScene scene, Legibility legibility) {

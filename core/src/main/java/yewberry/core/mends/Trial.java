@@ -62,7 +62,7 @@ public record Trial(
     /**
      * An edit of a publication that leaves its pages in their order.
      *
-     * @return nothing where it changes more pages than can be judged in a few seconds, or how many
+     * @return nothing where it changes more than can be judged in a few seconds, or how many pages
      *     there are
      * @throws yewberry.core.Refused if the edit is not possible
      */
@@ -83,11 +83,14 @@ public record Trial(
             Legibility legibility,
             Duration longest) {
         Publication after = Editing.edit(before, edit).publication();
-        if (after.pages().size() != before.pages().size()) {
-            return Optional.empty();
-        }
+        return after.pages().size() == before.pages().size()
+                ? Cancellation.within(longest, () -> of(before, after, composer, legibility))
+                : Optional.empty();
+    }
+
+    private static Trial of(
+            Publication before, Publication after, Composer composer, Legibility legibility) {
         List<Integer> changed = changed(before, after, composer);
-        long until = System.nanoTime() + longest.toNanos();
         Map<UUID, Double> ratios = new HashMap<>();
         Set<UUID> failing = new HashSet<>();
         Set<UUID> failedBefore = new HashSet<>();
@@ -95,9 +98,7 @@ public record Trial(
         boolean hadOverset = false;
         boolean hasOverset = false;
         for (int i : changed) {
-            if (System.nanoTime() > until) {
-                return Optional.empty();
-            }
+            Cancellation.check();
             PageScene was = composer.compose(before, i);
             legibility.judgeEach(was).stream()
                     .filter(each -> !each.passes())
@@ -115,13 +116,12 @@ public record Trial(
             hasOverset |= !will.overset().isEmpty();
         }
         texts.keySet().removeAll(failedBefore);
-        return Optional.of(
-                new Trial(
-                        after,
-                        changed.stream().map(i -> after.pages().get(i).id()).toList(),
-                        ratios,
-                        failing,
-                        texts.values().stream().sorted().toList(),
-                        hasOverset && !hadOverset));
+        return new Trial(
+                after,
+                changed.stream().map(i -> after.pages().get(i).id()).toList(),
+                ratios,
+                failing,
+                texts.values().stream().sorted().toList(),
+                hasOverset && !hadOverset);
     }
 }

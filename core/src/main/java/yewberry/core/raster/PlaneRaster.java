@@ -198,6 +198,10 @@ public final class PlaneRaster {
             for (int plane = 0; plane < planes.length; plane++) {
                 mix(planes[plane], at, first, last, colors, plane, covered);
             }
+        } else if (mode.isSeparable() && areCovered(at + first, at + last)) {
+            for (int plane = 0; plane < planes.length; plane++) {
+                blend(at, first, last, colors, plane, covered, Blend.onPlane(mode, plane));
+            }
         } else {
             each(at, first, last, colors, covered, mode);
         }
@@ -229,6 +233,23 @@ public final class PlaneRaster {
         int from = first * planes.length + plane;
         for (int i = first; i < last; i++, from += planes.length) {
             there[at + i] = (float) ((1 - covered[i]) * there[at + i] + covered[i] * colors[from]);
+        }
+    }
+
+    /** On what covers, each plane by itself. */
+    private void blend(
+            int at,
+            int first,
+            int last,
+            double[] colors,
+            int plane,
+            double[] covered,
+            BlendMode mode) {
+        float[] there = planes[plane];
+        int from = first * planes.length + plane;
+        for (int i = first; i < last; i++, from += planes.length) {
+            double blended = Blend.ink(mode, there[at + i], colors[from]);
+            there[at + i] = (float) ((1 - covered[i]) * there[at + i] + covered[i] * blended);
         }
     }
 

@@ -40,6 +40,7 @@ import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.Origin;
 import yewberry.core.scene.PageScene;
+import yewberry.core.scene.SceneKey;
 
 class ComposerTest {
     private final Composer composer = new Composer(PressCondition.coated());
@@ -246,6 +247,17 @@ class ComposerTest {
         assertThat(Spreads.of(facing)).containsExactly(List.of(0), List.of(1, 2), List.of(3));
         for (int page = 0; page < 4; page++) {
             assertThat(Spreads.at(facing, Spreads.indexOf(facing, page))).contains(page);
+        }
+    }
+
+    /** What is remembered by a page's key, findings and pictures, stays so while one tries out. */
+    @Test
+    void a_page_keeps_its_key_however_much_is_tried_out_beside_it() {
+        Publication stored = Sample.publication();
+        SceneKey key = composer.key(stored, 0);
+        for (String tried : List.of("one", "two", "three", "four")) {
+            composer.compose(onPage(1, wholePage(tried, SIGNAL)), 0);
+            assertThat(composer.key(stored, 0)).as(tried).isEqualTo(key);
         }
     }
 }

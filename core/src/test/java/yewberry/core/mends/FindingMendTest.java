@@ -9,6 +9,7 @@ import static yewberry.core.Sample.frame;
 import static yewberry.core.Sample.id;
 import static yewberry.core.Sample.wholePage;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -163,5 +164,28 @@ class FindingMendTest {
                     assertThat(mend.comes()).isEmpty();
                     assertThat(mend.pages()).isEmpty();
                 });
+    }
+
+    /** Whoever waits gets what there is, and what was not looked at is not said to be well. */
+    @Test
+    void where_there_is_no_time_it_says_that_it_was_not_tried() {
+        Publication before = wrong();
+        for (Finding finding : found(before)) {
+            List<Offer> offers = FindingMend.offers(finding, before, COATED);
+            Legibility afresh = new Legibility(COATED, Level.AA, Destination.PAPER);
+            List<FindingMend> mends =
+                    FindingMend.of(
+                            finding,
+                            offers,
+                            found(before),
+                            before,
+                            new Composer(COATED),
+                            afresh,
+                            COATED,
+                            Duration.ZERO);
+            assertThat(mends).extracting(FindingMend::offer).isEqualTo(offers);
+            assertThat(mends).noneMatch(FindingMend::isTried);
+            assertThat(mends).noneMatch(mend -> mend.pages().isEmpty());
+        }
     }
 }
