@@ -16,5 +16,12 @@ export default defineConfig({
       "/api": { target: "http://127.0.0.1:8620", headers: { Origin: "http://127.0.0.1:8620" } },
     },
   },
-  test: { environment: "jsdom", setupFiles: ["src/testSetup.ts"] },
+  test: {
+    environment: "jsdom",
+    setupFiles: ["src/testSetup.ts"],
+    // one window for all files of a thread: setting up one for each takes far longer than the tests
+    pool: "threads",
+    isolate: false,
+    restoreMocks: true,
+  },
 });

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import * as Aria from "react-aria-components";
 import styled from "styled-components";
 import { theme } from "../theme";
+import { afterPause } from "../ui/afterPause";
 import { Quiet } from "../ui/Fold";
 import { NumberField } from "../ui/NumberField";
 
@@ -70,7 +71,7 @@ export function SlideField({
 }) {
   const [held, setHeld] = useState<number>();
   const byKey = useRef(false);
-  const waiting = useRef<{ timer: ReturnType<typeof setTimeout>; commit: () => void }>(undefined);
+  const waiting = useRef<{ giveUp: () => void; commit: () => void }>(undefined);
   const take = (to: number) => {
     waiting.current = undefined;
     setHeld(undefined);
@@ -83,7 +84,7 @@ export function SlideField({
   const flush = () => {
     const last = waiting.current;
     if (last) {
-      clearTimeout(last.timer);
+      last.giveUp();
       last.commit();
     }
   };
@@ -121,12 +122,10 @@ export function SlideField({
           onTry(Number(to));
         }}
         onChangeEnd={(to) => {
-          if (waiting.current) {
-            clearTimeout(waiting.current.timer);
-          }
+          waiting.current?.giveUp();
           const commit = () => take(Number(to));
           if (byKey.current) {
-            waiting.current = { timer: setTimeout(commit, PAUSE), commit };
+            waiting.current = { giveUp: afterPause(PAUSE, commit), commit };
           } else {
             commit();
           }

@@ -83,6 +83,8 @@ export function Holding({
   const { tryOut } = useTrying();
   const [rotating, setRotating] = useState<number>();
   const body = useRef<HTMLDivElement>(null);
+  // by the pointer; may not be drawn yet when it is let go
+  const rotatedTo = useRef<number>(undefined);
   const later = useLater(PAUSE);
   const was = { sides: own.sides, box: own.box };
   const placing = (made: typeof was, from: typeof was) => ({
@@ -167,15 +169,18 @@ export function Holding({
       if (event.currentTarget.hasPointerCapture(event.pointerId) && page && at) {
         const { offsetLeft: x, offsetTop: y, offsetWidth: width, offsetHeight: height } = at;
         const pointer = { x: event.clientX - page.x, y: event.clientY - page.y };
-        showRotated(pointedTo({ x, y, width, height }, pointer, event.shiftKey));
+        rotatedTo.current = pointedTo({ x, y, width, height }, pointer, event.shiftKey);
+        showRotated(rotatedTo.current);
       }
     },
     onPointerUp: () => {
-      if (rotating !== undefined) {
-        keepRotated(leaning(rotating));
+      if (rotatedTo.current !== undefined) {
+        keepRotated(rotatedTo.current);
+        rotatedTo.current = undefined;
       }
     },
     onPointerCancel: () => {
+      rotatedTo.current = undefined;
       setRotating(undefined);
       tryOut(undefined);
     },

@@ -101,7 +101,8 @@ function Held({
 }) {
   const { tryOut } = useTrying();
   const later = useLater(PAUSE);
-  const drag = useRef<{ side: Side; x: number; y: number; from: Panel }>(undefined);
+  // what was dragged to last may not be drawn yet when it is let go
+  const drag = useRef<{ side: Side; x: number; y: number; from: Panel; to?: Panel }>(undefined);
   const [tried, setTried] = useState<Panel>();
   const [panel, become] = useChanges(
     publication,
@@ -123,8 +124,8 @@ function Held({
     setTried(made);
     tryOut(edit(made, stored));
   };
-  const keep = async (made: Panel) => {
-    await become(made);
+  const keep = (made: Panel) => {
+    void become(made);
     setTried(undefined);
   };
   return (
@@ -161,13 +162,15 @@ function Held({
             if (from) {
               const more =
                 ((event.clientX - from.x) * out[0] + (event.clientY - from.y) * out[1]) / scale;
-              show(by(from.from, side, more));
+              from.to = by(from.from, side, more);
+              show(from.to);
             }
           }}
           onPointerUp={() => {
+            const made = drag.current?.to;
             drag.current = undefined;
-            if (tried) {
-              void keep(tried);
+            if (made) {
+              keep(made);
             }
           }}
           onPointerCancel={() => {
@@ -184,7 +187,7 @@ function Held({
             event.stopPropagation();
             const made = by(shown, side, way * STEP * (event.shiftKey ? 10 : 1));
             show(made);
-            later(() => void keep(made));
+            later(() => keep(made));
           }}
         />
       ))}

@@ -23,7 +23,8 @@ interface Dragged {
 /** A box that follows the pointer, or keys, and stays where it is let go. */
 export function useDragging({ lies, scale, dragged, show, keep }: Dragged) {
   const [moved, setMoved] = useState<Box>();
-  const drag = useRef<{ x: number; y: number; grip: Grip; from: Box }>(undefined);
+  // where it was dragged to last, which may not be drawn yet when it is let go
+  const drag = useRef<{ x: number; y: number; grip: Grip; from: Box; to?: Box }>(undefined);
   const later = useLater(PAUSE);
   const move = (to: Box) => {
     setMoved(to);
@@ -46,14 +47,15 @@ export function useDragging({ lies, scale, dragged, show, keep }: Dragged) {
       const at = drag.current;
       if (at) {
         const by = { x: (event.clientX - at.x) / scale, y: (event.clientY - at.y) / scale };
-        move(dragged(at.from, at.grip, by, event.altKey ? 0 : NEAR / scale));
+        at.to = dragged(at.from, at.grip, by, event.altKey ? 0 : NEAR / scale);
+        move(at.to);
       }
     },
     onPointerUp: () => {
-      const from = drag.current?.from;
+      const to = drag.current?.to;
       drag.current = undefined;
-      if (moved && from && moved !== from) {
-        letGo(moved);
+      if (to) {
+        letGo(to);
       }
     },
     onPointerCancel: () => {

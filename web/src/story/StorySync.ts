@@ -3,6 +3,7 @@ import { TextSelection } from "prosemirror-state";
 import { ReplaceStep } from "prosemirror-transform";
 import type { EditorView } from "prosemirror-view";
 import type { Edit } from "../api/types";
+import { afterPause } from "../ui/afterPause";
 import { allWritten, idOf, nodeOf, sameWritten, stretch, together, type Written } from "./text";
 
 /** After so long without a key a burst of typing is over, in milliseconds. */
@@ -38,7 +39,7 @@ export class StorySync {
   /** As it is being stored. */
   private sent: Written[] = [];
   private storing: Promise<void> | undefined;
-  private pause: number | undefined;
+  private giveUp: (() => void) | undefined;
   private follow: number | undefined;
   private since = 0;
 
@@ -61,12 +62,12 @@ export class StorySync {
   /** To be called whenever something was typed. */
   typed() {
     const now = Date.now();
-    if (this.pause === undefined) {
+    if (!this.giveUp) {
       this.since = now;
     }
-    window.clearTimeout(this.pause);
+    this.giveUp?.();
     const wait = Math.max(0, Math.min(PAUSE, this.since + MOST - now));
-    this.pause = window.setTimeout(() => void this.commit(), wait);
+    this.giveUp = afterPause(wait, () => void this.commit());
     this.follow ??= window.setTimeout(() => {
       this.follow = undefined;
       const edit = this.pending();
@@ -99,8 +100,8 @@ export class StorySync {
    * @param first an edit that is stored with it, as one step
    */
   commit(first?: Edit): Promise<void> {
-    window.clearTimeout(this.pause);
-    this.pause = undefined;
+    this.giveUp?.();
+    this.giveUp = undefined;
     if (this.last === undefined && this.around.read()?.composing) {
       return first ? this.around.store(() => first).then(() => undefined) : Promise.resolve();
     }

@@ -129,6 +129,32 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
         return page.getByLabel("Text of the story");
     }
 
+    /**
+     * Keys in one go, such as {@code Shift+ArrowUp}, where the focus is: a busy machine would make
+     * pauses between those of a keyboard.
+     */
+    static void keysInOneGo(Page page, String... keys) {
+        page.evaluate(
+                """
+                async (keys) => {
+                  for (const each of keys) {
+                    const [key, ...held] = each.split("+").reverse();
+                    document.activeElement.dispatchEvent(
+                      new KeyboardEvent("keydown", {
+                        key,
+                        shiftKey: held.includes("Shift"),
+                        altKey: held.includes("Alt"),
+                        bubbles: true,
+                        cancelable: true,
+                      }),
+                    );
+                    await new Promise((resolve) => setTimeout(resolve, 20));
+                  }
+                }
+                """,
+                keys);
+    }
+
     /** Asks for something from the list of what is done with the pages chosen on the Bench. */
     static void changePages(Page page, String action) {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change pages"))

@@ -162,9 +162,8 @@ class FramesTest {
         assertThat(band.boundingBox().height).isCloseTo(depth * pixels, within(2.0));
 
         band.focus();
-        page.keyboard().press("ArrowUp");
-        page.keyboard().press("ArrowUp");
-        page.keyboard().press("ArrowRight"); // along the edge there is nothing to move
+        // along the edge there is nothing to move
+        Browser.keysInOneGo(page, "ArrowUp", "ArrowUp", "ArrowRight");
         page.waitForCondition(() -> Double.parseDouble(depth(page).split(" ")[0]) < depth - 1.5);
         button(page, "Undo").click();
         page.waitForCondition(() -> Double.parseDouble(depth(page).split(" ")[0]) == depth);
@@ -251,8 +250,7 @@ class FramesTest {
         assertThat(turned.width).isGreaterThan(turned.height);
 
         handle.focus();
-        page.keyboard().press("ArrowLeft");
-        page.keyboard().press("Shift+ArrowLeft");
+        Browser.keysInOneGo(page, "ArrowLeft", "Shift+ArrowLeft");
         assertThat(field(page, "Rotation °")).hasValue("74");
         assertThat(handle).hasAttribute("aria-valuenow", "74");
 
@@ -281,10 +279,7 @@ class FramesTest {
         Page page = open(window);
         choose(page);
         chosen(page).focus();
-        for (int i = 0; i < 3; i++) {
-            page.keyboard().press("ArrowRight");
-        }
-        page.keyboard().press("Shift+ArrowDown");
+        Browser.keysInOneGo(page, "ArrowRight", "ArrowRight", "ArrowRight", "Shift+ArrowDown");
         assertThat(field(page, "From the left")).hasValue("19 mm");
         assertThat(field(page, "From the top")).hasValue("30 mm");
         page.keyboard().press("Alt+ArrowLeft");
