@@ -12,6 +12,7 @@ import type { Edit, Publication, Story } from "../api/types";
 import { useTrying } from "../api/trying";
 import { useBench } from "../bench/BenchState";
 import { theme } from "../theme";
+import { afterLists } from "../ui/afterLists";
 import { useArea } from "../ui/useArea";
 import { Button, QuietButton } from "../ui/Button";
 import { Choice, ChoiceMenu } from "../ui/Choice";
@@ -268,8 +269,7 @@ function Writing({
   const act = useCallback(
     (command: Command) => {
       apply(command);
-      // the list that it was chosen from gives the focus back first
-      requestAnimationFrame(() => requestAnimationFrame(() => view.current?.focus()));
+      afterLists(() => view.current?.focus());
     },
     [apply],
   );
@@ -644,7 +644,7 @@ function Writing({
             take={(into, command) => void take(into, command)}
             onClose={() => {
               setDiffering(undefined);
-              requestAnimationFrame(() => view.current?.focus());
+              afterLists(() => view.current?.focus());
             }}
           />
         )}
@@ -669,7 +669,7 @@ function Writing({
             }}
             onClose={() => {
               setGrounded(undefined);
-              requestAnimationFrame(() => view.current?.focus());
+              afterLists(() => view.current?.focus());
             }}
           />
         )}
@@ -711,7 +711,7 @@ function Writing({
           }
           onClose={() => {
             setWords(undefined);
-            requestAnimationFrame(() => view.current?.focus());
+            afterLists(() => view.current?.focus());
           }}
         />
       )}

@@ -119,6 +119,7 @@ class StoryTest {
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Beacon")).click();
         Locator colored = Browser.story(page).locator("span[data-swatch]");
         assertThat(colored).hasText("telescopes");
+        assertThat(Browser.story(page)).isFocused();
         page.keyboard().press("End");
         page.keyboard().type("!");
         assertThat(colored).hasText("telescopes!");
