@@ -21,28 +21,7 @@ import yewberry.core.color.Rgb;
 /** WCAG 2.2 AA: what axe-core finds, and what has to be tried by keys. */
 @ExtendWith(Browser.class)
 class AccessibilityTest {
-    /** All that is shown but for the thousands of shapes of large pictures. */
     static void passesAxe(Page page) {
-        page.evaluate(
-                """
-                () => {
-                  window.pictures = [...document.querySelectorAll("svg")]
-                    .filter((svg) => svg.querySelectorAll("*").length > 100)
-                    .map((svg) => {
-                      const shapes = document.createDocumentFragment();
-                      shapes.append(...svg.childNodes);
-                      return () => svg.childNodes.length > 0 || svg.append(shapes);
-                    });
-                }
-                """);
-        try {
-            allPassesAxe(page);
-        } finally {
-            page.evaluate("pictures.forEach((bringBack) => bringBack())");
-        }
-    }
-
-    private static void allPassesAxe(Page page) {
         // one picture's parts would be drawn with those of another, which axe does not tell
         assertThat(
                         page.evaluate(
@@ -89,7 +68,7 @@ class AccessibilityTest {
     @ParameterizedTest
     @ValueSource(strings = {"?page=7&x=60&y=50", "/pairings", "/findings", "/output"})
     void the_screens_of_a_publication_pass_axe(String screen, Browser.Window window) {
-        allPassesAxe(window.openDemo(screen));
+        passesAxe(window.openDemo(screen));
     }
 
     @Test
