@@ -247,8 +247,12 @@ class BenchTest {
     @Test
     void the_spreads_beside_the_open_one_are_there_before_they_are_turned_to(
             Browser.Window window) {
+        List<String> there = new CopyOnWriteArrayList<>();
+        window.page().onRequestFinished(request -> there.add(request.url()));
         Page page = window.openDemo("?page=4");
-        page.waitForTimeout(1500); // they are read once one has settled
+        // they are read once one has settled
+        page.waitForCondition(
+                () -> there.stream().anyMatch(each -> each.contains("/spreads/3/picture")));
         List<String> read = new CopyOnWriteArrayList<>();
         page.onRequest(request -> read.add(request.url()));
         stage(page).focus();

@@ -28,7 +28,7 @@ import yewberry.core.scene.PageScene;
  * @param seen of text that stands out too little: how it does then
  * @param stays what of the finding is still there then
  * @param comes what is found on its page then that is not found there now; text that fails is apart
- * @param pages that it changes, in order
+ * @param pages that it changes, in order; none where there was no time to look
  * @param trial what becomes of all text on those; nothing where it was not tried
  */
 public record FindingMend(
@@ -106,7 +106,11 @@ public record FindingMend(
             } catch (Refused refused) {
                 continue; // of something that is locked, or full
             }
-            List<UUID> pages = Trial.pages(offer.edit(), publication, composer);
+            List<UUID> pages =
+                    Cancellation.within(
+                                    left(until),
+                                    () -> Trial.pages(offer.edit(), publication, composer))
+                            .orElse(List.of());
             onPage.add(
                     Cancellation.within(left(until), () -> here.tried(offer, after, pages))
                             .orElseGet(() -> new FindingMend(offer, pages)));
