@@ -103,6 +103,15 @@ const Cross = styled.svg`
   overflow: visible;
 `;
 
+/** What the desk has, in pixels. */
+interface Room {
+  width: number;
+  height: number;
+}
+
+/** Until it is measured. */
+const ASSUMED: Room = { width: 600, height: 500 };
+
 /** An item that the walk through the page has come to. */
 export interface Focus {
   page: string;
@@ -159,7 +168,7 @@ export function SpreadView({
   const desk = useRef<HTMLDivElement>(null);
   const sheet = useRef<HTMLDivElement>(null);
   const textId = useId();
-  const [room, setRoom] = useState({ width: 600, height: 500 });
+  const [room, setRoom] = useState<Room>();
 
   useEffect(() => {
     const element = desk.current;
@@ -175,8 +184,13 @@ export function SpreadView({
     return () => observer.disconnect();
   }, []);
 
-  const scale = pixelsPerMillimetre(zoom, room, spread, page);
-  useEffect(() => onPercent((100 * scale) / ACTUAL), [onPercent, scale]);
+  const scale = pixelsPerMillimetre(zoom, room ?? ASSUMED, spread, page);
+  useEffect(() => {
+    // what is only assumed would have pictures drawn that are never seen
+    if (room) {
+      onPercent((100 * scale) / ACTUAL);
+    }
+  }, [onPercent, room, scale]);
 
   // What is looked at stays in the middle when the zoom changes or it lies out of sight.
   const middle = useMemo(
@@ -306,12 +320,7 @@ export function SpreadView({
   );
 }
 
-function pixelsPerMillimetre(
-  zoom: Zoom,
-  room: { width: number; height: number },
-  spread: Spread,
-  page: string,
-): number {
+function pixelsPerMillimetre(zoom: Zoom, room: Room, spread: Spread, page: string): number {
   if (zoom.kind === "percent") {
     return (zoom.percent / 100) * ACTUAL;
   }

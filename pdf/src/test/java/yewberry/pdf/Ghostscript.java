@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 
 /** Has files drawn by ghostscript, which honours the press condition that they name. */
@@ -64,8 +63,11 @@ final class Ghostscript {
     /** Whether a pixel and those beside it are covered wholly. */
     static boolean isInside(byte[] inked, int width, int x, int y) {
         int at = y * width + x;
-        return IntStream.of(at, at - 1, at + 1, at - width, at + width)
-                .allMatch(each -> inked[each] == -1);
+        return inked[at] == -1
+                && inked[at - 1] == -1
+                && inked[at + 1] == -1
+                && inked[at - width] == -1
+                && inked[at + width] == -1;
     }
 
     /** In order, of all components, where letters cover a pixel wholly. */

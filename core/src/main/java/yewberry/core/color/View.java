@@ -39,6 +39,14 @@ public record View(Viewing viewing, Medium medium, PressCondition condition, Lab
         };
     }
 
+    /** Whether colours of a screen are seen as they are. */
+    public boolean keepsLight() {
+        return switch (viewing) {
+            case AS_DESIGNED, ON_SCREEN, BACKGROUNDS_OFF -> medium == Medium.SCREEN;
+            case ON_PRESS, ON_STOCK, GREY_COPY, PROTAN, DEUTAN, TRITAN -> false;
+        };
+    }
+
     /** What is seen before colours are shifted: the same view for all that begin alike. */
     public View unshifted() {
         return switch (viewing) {

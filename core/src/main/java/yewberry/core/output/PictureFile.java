@@ -30,7 +30,20 @@ public final class PictureFile {
     /** All pixels of an image, alpha, red, green and blue packed, row by row. */
     public static int[] pixels(BufferedImage image) {
         int width = image.getWidth();
-        return image.getRGB(0, 0, width, image.getHeight(), null, 0, width);
+        int height = image.getHeight();
+        return switch (image.getType()) {
+            // pixel by pixel the colour model would be asked for what is there already
+            case BufferedImage.TYPE_INT_ARGB ->
+                    (int[]) image.getRaster().getDataElements(0, 0, width, height, null);
+            case BufferedImage.TYPE_INT_RGB -> {
+                int[] pixels = (int[]) image.getRaster().getDataElements(0, 0, width, height, null);
+                for (int at = 0; at < pixels.length; at++) {
+                    pixels[at] |= 0xff000000;
+                }
+                yield pixels;
+            }
+            default -> image.getRGB(0, 0, width, height, null, 0, width);
+        };
     }
 
     /**

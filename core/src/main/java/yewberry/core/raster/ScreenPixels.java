@@ -87,7 +87,8 @@ final class ScreenPixels {
 
     private int one(float[] values) {
         if (planes.medium() == Medium.SCREEN) {
-            return exactly(values); // light is quicker worked out than found
+            // light is quicker worked out than found
+            return view.keepsLight() ? Planes.screen(values) : exactly(values);
         }
         Integer known = exact.get(new Tuple(values));
         if (known != null) {

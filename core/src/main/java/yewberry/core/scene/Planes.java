@@ -117,8 +117,17 @@ public final class Planes {
         return used.isEmpty() ? process : new Inks(used, process);
     }
 
+    /**
+     * Of a pixel of the screen, as {@link #color} has it: red, green and blue in the lowest three
+     * bytes.
+     */
+    public static int screen(float[] planes) {
+        return component(planes[0]) << 16 | component(planes[1]) << 8 | component(planes[2]);
+    }
+
     private static int component(double taken) {
-        return (int) Math.round((1 - Math.clamp(taken, 0, 1)) * 255);
+        double left = taken <= 0 ? 1 : taken >= 1 ? 0 : 1 - taken;
+        return (int) (left * 255 + 0.5);
     }
 
     /** To a thousandth of a percent, so that arithmetic noise makes no new colour. */

@@ -105,8 +105,9 @@ final class PlateComparison {
             float high = low;
             for (int row = at - width; row <= at + width; row += width) {
                 for (int each = row - 1; each <= row + 1; each++) {
-                    low = Math.min(low, values[each]);
-                    high = Math.max(high, values[each]);
+                    float there = values[each]; // never not a number
+                    low = there < low ? there : low;
+                    high = there > high ? there : high;
                 }
             }
             this.value = values[at];

@@ -1,7 +1,7 @@
 package yewberry.pdf.proof;
 
 import java.util.Optional;
-import java.util.function.IntUnaryOperator;
+import java.util.function.IntBinaryOperator;
 
 /** Sums over the squares of a picture, each found from four numbers, however large it is. */
 final class Squares {
@@ -12,39 +12,33 @@ final class Squares {
      *
      * @param middle its pixel in the middle
      */
-    record Square(int middle, int sum) {
-        boolean isMoreThan(Square other) {
-            return Math.abs(sum) > Math.abs(other.sum);
-        }
-    }
+    record Square(int middle, int sum) {}
 
     /**
      * @param side of the squares, in pixels
-     * @param value of a pixel
+     * @param value of a pixel, by its column and row
      * @return nothing where the picture is smaller than a square, or is 0 all over
      */
-    static Optional<Square> furthest(int width, int height, int side, IntUnaryOperator value) {
+    static Optional<Square> furthest(int width, int height, int side, IntBinaryOperator value) {
         // of all above and to the left of each pixel
         int[] sums = new int[(width + 1) * (height + 1)];
-        Square most = new Square(0, 0);
+        int most = 0;
+        int middle = 0;
         for (int y = 1; y <= height; y++) {
             for (int x = 1; x <= width; x++) {
                 int at = y * (width + 1) + x;
                 int up = at - width - 1;
-                sums[at] =
-                        sums[at - 1]
-                                + sums[up]
-                                - sums[up - 1]
-                                + value.applyAsInt((y - 1) * width + x - 1);
+                sums[at] = sums[at - 1] + sums[up] - sums[up - 1] + value.applyAsInt(x - 1, y - 1);
                 if (x >= side && y >= side) {
                     int top = at - side * (width + 1);
                     int sum = sums[at] - sums[at - side] - sums[top] + sums[top - side];
-                    int middle = (y - 1 - side / 2) * width + x - 1 - side / 2;
-                    Square here = new Square(middle, sum);
-                    most = here.isMoreThan(most) ? here : most;
+                    if (Math.abs(sum) > Math.abs(most)) {
+                        most = sum;
+                        middle = (y - 1 - side / 2) * width + x - 1 - side / 2;
+                    }
                 }
             }
         }
-        return most.sum == 0 ? Optional.empty() : Optional.of(most);
+        return most == 0 ? Optional.empty() : Optional.of(new Square(middle, most));
     }
 }

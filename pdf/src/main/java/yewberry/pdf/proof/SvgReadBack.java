@@ -126,11 +126,12 @@ public final class SvgReadBack {
     /** The middle of the square in which the most pixels are off, if those are enough. */
     private static Optional<Integer> off(BufferedImage wanted, BufferedImage found) {
         PlateComparison comparison = PlateComparison.of(light(wanted), light(found));
+        int width = wanted.getWidth();
         return Squares.furthest(
-                        wanted.getWidth(),
+                        width,
                         wanted.getHeight(),
                         SIDE,
-                        at -> comparison.isOff(at) ? 1 : 0)
+                        (x, y) -> comparison.isOff(y * width + x) ? 1 : 0)
                 .filter(square -> square.sum() >= SIDE * SIDE - SPARED)
                 .map(Squares.Square::middle);
     }
@@ -147,11 +148,11 @@ public final class SvgReadBack {
                                 width,
                                 height,
                                 SIDE,
-                                at ->
-                                        isAtEnd(at % width, width) || isAtEnd(at / width, height)
+                                (x, y) ->
+                                        isAtEnd(x, width) || isAtEnd(y, height)
                                                 ? 0
-                                                : (other[at] >> shift & 0xff)
-                                                        - (one[at] >> shift & 0xff)))
+                                                : (other[y * width + x] >> shift & 0xff)
+                                                        - (one[y * width + x] >> shift & 0xff)))
                 .flatMap(Optional::stream)
                 .filter(square -> Math.abs(square.sum()) > MEAN * 255 * SIDE * SIDE)
                 .map(Squares.Square::middle)

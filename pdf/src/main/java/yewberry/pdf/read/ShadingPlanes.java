@@ -92,12 +92,13 @@ interface ShadingPlanes {
             if (Double.isNaN(way) || way < 0 && !before || way > 1 && !beyond) {
                 return behind(behind, planes);
             }
-            double at = Math.clamp(way, 0, 1) * STEPS;
+            double at = way <= 0 ? 0 : way >= 1 ? STEPS : way * STEPS;
             int low = Math.min(STEPS - 1, (int) at);
             double part = at - low;
+            double[] lower = table[low];
+            double[] upper = table[low + 1];
             for (int plane = 0; plane < planes.length; plane++) {
-                planes[plane] =
-                        table[low][plane] + (table[low + 1][plane] - table[low][plane]) * part;
+                planes[plane] = lower[plane] + (upper[plane] - lower[plane]) * part;
             }
             return 1;
         };
