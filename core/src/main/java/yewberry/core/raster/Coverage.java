@@ -26,6 +26,16 @@ public final class Coverage {
         void pixel(int at, double covered);
     }
 
+    /** Gets those that are covered wholly row by row. */
+    public interface Rows extends Each {
+        /**
+         * Pixels side by side.
+         *
+         * @param to behind the last of them
+         */
+        void whole(int from, int to);
+    }
+
     /** Of each byte of a mask how much of a pixel it is. */
     private static final double[] PARTS =
             IntStream.range(0, 256).mapToDouble(each -> each / 255.0).toArray();
@@ -190,6 +200,30 @@ public final class Coverage {
             }
         }
         return new Pixels(Arrays.copyOf(at, count), Arrays.copyOf(part, count));
+    }
+
+    public void forEach(Rows rows) {
+        int right = Math.min(width, left + mask.across());
+        int bottom = Math.min(height, top + mask.down());
+        int from = Math.max(0, left);
+        byte[] covered = mask.covered();
+        for (int row = Math.max(0, top); row < bottom; row++) {
+            int end = row * width + right;
+            // from a pixel to its byte of the mask
+            int shift = (row - top) * mask.across() - left - row * width;
+            for (int at = row * width + from; at < end; at++) {
+                int begun = at;
+                while (at < end && covered[at + shift] == -1) {
+                    at++;
+                }
+                if (at > begun) {
+                    rows.whole(begun, at);
+                }
+                if (at < end && covered[at + shift] != 0) {
+                    rows.pixel(at, PARTS[covered[at + shift] & 0xff]);
+                }
+            }
+        }
     }
 
     public void forEach(Each each) {

@@ -279,9 +279,16 @@ public final class PageRaster implements BehindLetters {
         if (rect.intersection(region).isEmpty()) {
             return;
         }
-        byte[] within = fill.shape().map(this::within).orElse(WHOLE);
         double[] columns = coverage(rect.x() - region.x(), rect.width(), pixels.width());
         double[] rows = coverage(rect.y() - region.y(), rect.height(), pixels.height());
+        if (fill.solid().isPresent()
+                && fill.opacity() == 1
+                && fill.blend() == BlendMode.NORMAL
+                && fill.shape().isEmpty()) {
+            fill(scene.planes().of(fill.solid().get().color()), columns, rows);
+            return;
+        }
+        byte[] within = fill.shape().map(this::within).orElse(WHOLE);
         boolean picture = fill.paint() instanceof AreaPaint.Picture;
         int planes = raster.count();
         int most = pixels.widest();
@@ -328,6 +335,33 @@ public final class PageRaster implements BehindLetters {
             }
             if (before) {
                 pictured.set(places[from], places[count - 1] + 1, picture);
+            }
+        }
+    }
+
+    /** One colour that hides what is below it, in a rectangle. */
+    private void fill(double[] ink, double[] columns, double[] rows) {
+        for (int row = 0; row < rows.length; row++) {
+            if (rows[row] == 0) {
+                continue;
+            }
+            Cancellation.check();
+            int end = pixels.start(row + 1);
+            int whole = end;
+            for (int at = pixels.start(row); at <= end; at++) {
+                double part = at < end ? columns[pixels.column(at, row)] * rows[row] : 0;
+                if (part == 1) {
+                    whole = Math.min(whole, at);
+                    continue;
+                }
+                if (whole < at) {
+                    raster.fill(whole, at, ink);
+                    pictured.clear(whole, at);
+                    whole = end;
+                }
+                if (part > 0) {
+                    raster.paint(at, ink, part, BlendMode.NORMAL);
+                }
             }
         }
     }

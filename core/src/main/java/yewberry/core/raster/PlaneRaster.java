@@ -68,6 +68,15 @@ public final class PlaneRaster {
         return planes[plane][at] * alpha[at];
     }
 
+    /** The same of all pixels. */
+    public float[] printed(int plane) {
+        float[] printed = planes[plane].clone();
+        for (int at = 0; at < printed.length; at++) {
+            printed[at] *= alpha[at];
+        }
+        return printed;
+    }
+
     /** The same of all planes. */
     void printed(int at, float[] into) {
         float covered = alpha[at];
@@ -126,6 +135,38 @@ public final class PlaneRaster {
         alpha[at] = (float) covered;
         for (int plane = 0; plane < planes.length; plane++) {
             planes[plane][at] = (float) source[plane];
+        }
+    }
+
+    /**
+     * Puts one colour in the place of pixels that lie side by side.
+     *
+     * @param to behind the last of them
+     * @param source each plane, 0 to 1
+     */
+    public void fill(int from, int to, double[] source) {
+        Arrays.fill(alpha, from, to, 1);
+        for (int plane = 0; plane < planes.length; plane++) {
+            Arrays.fill(planes[plane], from, to, (float) source[plane]);
+        }
+    }
+
+    /**
+     * Prints one colour over pixels that lie side by side, as {@link #overprint} does.
+     *
+     * @param to behind the last of them
+     */
+    public void overprint(int from, int to, double[] source, boolean[] printed) {
+        for (int at = from; at < to; at++) {
+            if (alpha[at] == 1) {
+                for (int plane = 0; plane < printed.length; plane++) {
+                    if (printed[plane]) {
+                        planes[plane][at] = (float) source[plane];
+                    }
+                }
+            } else {
+                overprint(at, source, printed, 1, BlendMode.NORMAL);
+            }
         }
     }
 
@@ -292,17 +333,7 @@ public final class PlaneRaster {
      */
     PlaneRaster overprinted(double[] source, boolean[] printed) {
         PlaneRaster copy = copy();
-        for (int at = 0; at < alpha.length; at++) {
-            if (alpha[at] == 1) {
-                for (int plane = 0; plane < printed.length; plane++) {
-                    if (printed[plane]) {
-                        copy.planes[plane][at] = (float) source[plane];
-                    }
-                }
-            } else {
-                copy.overprint(at, source, printed, 1, BlendMode.NORMAL);
-            }
-        }
+        copy.overprint(0, alpha.length, source, printed);
         return copy;
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Random;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import yewberry.core.color.Blend;
 import yewberry.core.color.BlendMode;
 
@@ -22,6 +23,40 @@ class PlaneRasterTest {
                 painted(mode, planes, most, random);
             }
         }
+    }
+
+    /** Of pixels side by side, some covered and some not, as of each by itself. */
+    @ParameterizedTest
+    @ValueSource(ints = {3, 4, 6})
+    void one_colour_is_filled_and_printed_as_its_pixels_are(int planes) {
+        Random random = new Random(planes);
+        PlaneRaster there = new PlaneRaster(COUNT, 1, planes);
+        for (int at = 0; at < COUNT; at++) {
+            there.set(
+                    at,
+                    random.doubles(planes).toArray(),
+                    random.nextBoolean() ? 1 : random.nextDouble());
+        }
+        double[] source = random.doubles(planes).toArray();
+        boolean[] printed = new boolean[planes];
+        for (int plane = 0; plane < planes; plane++) {
+            printed[plane] = random.nextBoolean();
+        }
+        int from = 3;
+        int to = COUNT - 2;
+        PlaneRaster filled = there.copy();
+        filled.fill(from, to, source);
+        PlaneRaster overprinted = there.copy();
+        overprinted.overprint(from, to, source, printed);
+        PlaneRaster one = there.copy();
+        PlaneRaster other = there.copy();
+        for (int at = from; at < to; at++) {
+            one.paint(at, source, 1, BlendMode.NORMAL);
+            other.overprint(at, source, printed, 1, BlendMode.NORMAL);
+        }
+        assertThat(filled.isSame(one)).isTrue();
+        assertThat(overprinted.isSame(other)).isTrue();
+        assertThat(filled.isSame(there)).isFalse();
     }
 
     private static void painted(BlendMode mode, int planes, double most, Random random) {

@@ -40,6 +40,8 @@ final class PlateComparison {
     private final int[] worstPlane;
     private final boolean[] off;
 
+    private final int place;
+
     /** How far any pixel is off. */
     private float most;
 
@@ -50,8 +52,9 @@ final class PlateComparison {
         this.worstPlane = new int[width * height];
         this.off = new boolean[width * height];
         for (int plane = 0; plane < one.count(); plane++) {
-            compare(printed(one, plane), printed(other, plane), plane);
+            compare(one.printed(plane), other.printed(plane), plane);
         }
+        this.place = mostOff();
     }
 
     /**
@@ -59,14 +62,6 @@ final class PlateComparison {
      */
     static PlateComparison of(PlaneRaster one, PlaneRaster other) {
         return new PlateComparison(one, other);
-    }
-
-    private static float[] printed(PlaneRaster raster, int plane) {
-        float[] printed = new float[raster.width() * raster.height()];
-        for (int at = 0; at < printed.length; at++) {
-            printed[at] = raster.printed(plane, at);
-        }
-        return printed;
     }
 
     /**
@@ -147,7 +142,6 @@ final class PlateComparison {
      * @param pictured the first painting, for a picture of what differs; nothing for none
      */
     PaintCheck told(List<String> planes, Rect shown, int ppi, Optional<PlaneRaster> pictured) {
-        int place = place();
         return new PaintCheck(
                 ppi,
                 Math.rint(off(place) * 1000) / 10,
@@ -166,6 +160,10 @@ final class PlateComparison {
 
     /** The pixel that is off the most; where none is, the one that comes nearest to it. */
     int place() {
+        return place;
+    }
+
+    private int mostOff() {
         int place = 0;
         for (int at = 1; at < worst.length; at++) {
             boolean more = off[at] == off[place] ? worst[at] > worst[place] : off[at];
@@ -184,7 +182,7 @@ final class PlateComparison {
     }
 
     boolean matches() {
-        return !off[place()];
+        return !off[place];
     }
 
     boolean isOff(int at) {

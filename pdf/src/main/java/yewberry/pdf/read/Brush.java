@@ -1,9 +1,10 @@
 package yewberry.pdf.read;
 
 import yewberry.core.color.BlendMode;
+import yewberry.core.raster.Coverage;
 
 /** Paints pixels of a surface through a clip and a soft mask, with one mode. */
-final class Brush {
+final class Brush implements Coverage.Rows {
     private final Surface surface;
     private final Ink ink;
     private final boolean[] printed;
@@ -20,7 +21,11 @@ final class Brush {
      * @param soft the same of a soft mask, 0 to 1
      * @param masksShape whether opacities are shapes (AIS, ISO 32000-1, 11.6.4.3)
      */
-    record Through(byte[] clip, float[] soft, BlendMode mode, boolean masksShape) {}
+    record Through(byte[] clip, float[] soft, BlendMode mode, boolean masksShape) {
+        boolean isOpen() {
+            return clip == null && soft == null && mode == BlendMode.NORMAL;
+        }
+    }
 
     /**
      * @param printed planes that it prints on; null for all of them
@@ -44,11 +49,24 @@ final class Brush {
         this.planes = new double[surface.raster().count()];
     }
 
+    @Override
+    public void whole(int from, int to) {
+        double[] flat = ink.everywhere();
+        if (flat != null && alpha == 1 && through.isOpen() && surface.isPlain()) {
+            surface.fill(from, to, flat, printed);
+            return;
+        }
+        for (int at = from; at < to; at++) {
+            pixel(at, 1);
+        }
+    }
+
     /**
      * @param at the pixel, counted row by row
      * @param covered how much of it lies within what is painted, 0 to 1
      */
-    void paint(int at, double covered) {
+    @Override
+    public void pixel(int at, double covered) {
         byte[] clip = through.clip();
         double shape = clip == null ? covered : covered * (clip[at] & 0xff) / 255.0;
         if (shape <= 0) {

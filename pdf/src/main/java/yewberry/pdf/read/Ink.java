@@ -9,12 +9,22 @@ interface Ink {
      */
     double at(int x, int y, double[] planes);
 
+    /** Its planes where it is all there everywhere, and the same; null where it is not. */
+    default double[] everywhere() {
+        return null;
+    }
+
     /** One colour everywhere. */
-    static Ink flat(DeviceColors.Inked inked) {
-        return (x, y, planes) -> {
-            System.arraycopy(inked.planes(), 0, planes, 0, planes.length);
+    record Flat(double[] everywhere) implements Ink {
+        @Override
+        public double at(int x, int y, double[] planes) {
+            System.arraycopy(everywhere, 0, planes, 0, planes.length);
             return 1;
-        };
+        }
+    }
+
+    static Ink flat(DeviceColors.Inked inked) {
+        return new Flat(inked.planes());
     }
 
     /** What was painted before, pixel for pixel. */

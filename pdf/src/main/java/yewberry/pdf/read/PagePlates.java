@@ -272,14 +272,15 @@ public final class PagePlates extends PathEngine {
             return Optional.empty();
         }
         DeviceColors.Inked inked = shown.get();
-        boolean[] printed = inked.printed(over, getGraphicsState().getOverprintMode());
+        boolean[] printed =
+                over ? inked.printed(true, getGraphicsState().getOverprintMode()) : null;
         return Optional.of(new Colored(shape, Ink.flat(inked), printed));
     }
 
     private void cover(Colored colored, double alpha) throws IOException {
         Shape pixels = toPixels.createTransformedShape(colored.shape());
         Brush brush = brush(colored, alpha, false);
-        Coverage.of(pixels, width, height).forEach(brush::paint);
+        Coverage.of(pixels, width, height).forEach(brush);
     }
 
     /**

@@ -81,6 +81,27 @@ final class Surface {
         return knocksOut || shapes != null;
     }
 
+    /** Whether what is painted just lies on what was painted before. */
+    boolean isPlain() {
+        return !knocksOut && own == null && shapes == null;
+    }
+
+    /**
+     * Paints pixels that lie side by side with one colour that hides what is below it; only on a
+     * plain surface.
+     *
+     * @param to behind the last of them
+     * @param planes each 0 to 1
+     * @param printed planes that are printed on; null for all of them
+     */
+    void fill(int from, int to, double[] planes, boolean[] printed) {
+        if (printed == null) {
+            raster.fill(from, to, planes);
+        } else {
+            raster.overprint(from, to, planes, printed);
+        }
+    }
+
     /**
      * Paints a pixel.
      *

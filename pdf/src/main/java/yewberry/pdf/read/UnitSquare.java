@@ -59,7 +59,7 @@ record UnitSquare(AffineTransform place, AffineTransform back) {
         for (int y = top; y < bottom; y++) {
             Cancellation.check();
             for (int x = left; x < right; x++) {
-                brush.paint(y * width + x, 1);
+                brush.pixel(y * width + x, 1);
             }
         }
     }
