@@ -21,6 +21,7 @@ import type {
 import { theme } from "../theme";
 import { VisuallyHidden } from "../ui/Notice";
 import { dropping, useFileDrop } from "../ui/useFileDrop";
+import { useOwnTree } from "../ui/useOwnTree";
 import { CoarseSpread } from "./CoarseSpread";
 import { Frames } from "./Frames";
 import { PaddingHandles } from "./PaddingHandles";
@@ -55,9 +56,7 @@ const Sheet = styled.div`
   cursor: crosshair;
   forced-color-adjust: none;
   & > .picture,
-  & > .picture > div,
-  & > .picture > div > svg {
-    display: block;
+  & > .picture > div {
     width: 100%;
     height: 100%;
   }
@@ -282,7 +281,7 @@ export function SpreadView({
               scale={scale}
             />
           ) : (
-            <div dangerouslySetInnerHTML={{ __html: picture }} />
+            <Pages picture={picture} />
           )}
         </div>
         <FindingMarks spread={spread} findings={findings} scale={scale} />
@@ -318,6 +317,10 @@ export function SpreadView({
       </VisuallyHidden>
     </Desk>
   );
+}
+
+function Pages({ picture }: { picture: string }) {
+  return <div ref={useOwnTree<HTMLDivElement>(picture, "100%")} />;
 }
 
 function pixelsPerMillimetre(zoom: Zoom, room: Room, spread: Spread, page: string): number {

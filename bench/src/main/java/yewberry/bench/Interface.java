@@ -46,7 +46,8 @@ final class Interface implements Bench.Benchmark {
                 const seen = new MutationObserver(records => {
                   changed ||= start !== undefined
                     && records.some(({ target }) =>
-                      (target.closest ? target : target.parentElement)?.closest(selector));
+                      (target.closest ? target : target.host ?? target.parentElement)
+                        ?.closest(selector));
                   if (!changed || document.querySelector("[role=application][aria-busy=true]")) {
                     return;
                   }
@@ -58,6 +59,8 @@ final class Interface implements Bench.Benchmark {
                   }));
                 });
                 seen.observe(document.body, { childList: true, subtree: true, attributes: true, characterData: true });
+                document.querySelectorAll(".picture > div").forEach(({ shadowRoot }) =>
+                  shadowRoot && seen.observe(shadowRoot, { childList: true }));
               });
             }
             """;
@@ -71,7 +74,10 @@ final class Interface implements Bench.Benchmark {
                   seen.disconnect();
                   requestAnimationFrame(() => requestAnimationFrame(() => resolve(Date.now())));
                 });
-                seen.observe(document.querySelector(selector), { childList: true, subtree: true });
+                const picture = document.querySelector(selector);
+                seen.observe(picture, { childList: true, subtree: true });
+                picture.querySelectorAll("div").forEach(({ shadowRoot }) =>
+                  shadowRoot && seen.observe(shadowRoot, { childList: true }));
               });
             }
             """;

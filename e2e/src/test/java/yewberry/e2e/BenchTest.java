@@ -207,33 +207,33 @@ class BenchTest {
         Browser.changing(page, "Parent Daylight");
         panel(page, "Sand, whole page").click();
         Locator opacity = page.getByLabel("Opacity %");
-        String before = sheet(page).innerHTML();
+        String before = Browser.drawn(page);
         opacity.press("Control+a");
         page.keyboard().type("40");
-        page.waitForCondition(() -> !sheet(page).innerHTML().equals(before));
+        page.waitForCondition(() -> !Browser.drawn(page).equals(before));
         page.keyboard().press("Escape");
-        page.waitForCondition(() -> sheet(page).innerHTML().equals(before));
+        page.waitForCondition(() -> Browser.drawn(page).equals(before));
 
         List<Route> held = new CopyOnWriteArrayList<>();
         page.route("**/edits", held::add);
         opacity.press("Control+a");
         page.keyboard().type("60");
         page.keyboard().press("Enter");
-        page.waitForCondition(() -> !held.isEmpty() && !sheet(page).innerHTML().equals(before));
+        page.waitForCondition(() -> !held.isEmpty() && !Browser.drawn(page).equals(before));
         assertThat(stage(page)).hasAttribute("aria-busy", "false");
-        String tried = sheet(page).innerHTML();
+        String tried = Browser.drawn(page);
         held.forEach(Route::resume);
         page.unroute("**/edits");
         assertThat(page.getByText("Background changed")).isVisible();
-        assertThat(sheet(page).innerHTML()).isEqualTo(tried);
+        assertThat(Browser.drawn(page)).isEqualTo(tried);
 
         page.route("**/edits", route -> route.fulfill(REFUSED));
         opacity.press("Control+a");
         page.keyboard().type("70");
-        page.waitForCondition(() -> !sheet(page).innerHTML().equals(tried));
+        page.waitForCondition(() -> !Browser.drawn(page).equals(tried));
         page.keyboard().press("Enter");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("The disk is full");
-        page.waitForCondition(() -> sheet(page).innerHTML().equals(tried));
+        page.waitForCondition(() -> Browser.drawn(page).equals(tried));
         page.unroute("**/edits");
         Browser.undoAll(page);
     }

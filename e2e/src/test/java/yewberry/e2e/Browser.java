@@ -124,6 +124,11 @@ public final class Browser implements BeforeEachCallback, AfterEachCallback, Par
                 "/api/publications/" + DEMO + "/undo");
     }
 
+    /** The spread as it is drawn. */
+    static String drawn(Page page) {
+        return page.getByRole(AriaRole.APPLICATION).locator(".picture svg").first().innerHTML();
+    }
+
     /** Where a story is written. */
     static Locator story(Page page) {
         return page.getByLabel("Text of the story");

@@ -62,14 +62,13 @@ class StoryTest {
         window.page().clock().install();
         Page page = open(window);
         long before = revision(page);
-        Locator picture = read(page).locator(".picture");
-        String drawn = picture.innerHTML();
+        String drawn = Browser.drawn(page);
         atTheEndOf(page, 0);
         // however slow the machine is, no time goes by within the burst
         page.clock().pauseAt(((Number) page.evaluate("Date.now()")).longValue() + 1000);
         page.keyboard().type(" of Saltmarsh");
         page.clock().resume();
-        page.waitForCondition(() -> !picture.innerHTML().equals(drawn));
+        page.waitForCondition(() -> !Browser.drawn(page).equals(drawn));
         assertThat(read(page)).containsText("The telescopes of Saltmarsh");
         assertThat(revision(page)).isEqualTo(before + 1);
         page.keyboard().press("Control+z");
