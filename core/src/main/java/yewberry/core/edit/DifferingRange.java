@@ -14,14 +14,21 @@ import yewberry.core.publication.Element;
  */
 public record DifferingRange(int from, int behind) {
     public static <T> DifferingRange of(List<T> before, List<T> after) {
-        int shorter = Math.min(before.size(), after.size());
+        // of thousands each would be asked for by itself
+        return before == after
+                ? new DifferingRange(before.size(), 0)
+                : between(before.toArray(), after.toArray());
+    }
+
+    private static DifferingRange between(Object[] before, Object[] after) {
+        int shorter = Math.min(before.length, after.length);
         int from = 0;
-        while (from < shorter && before.get(from) == after.get(from)) {
+        while (from < shorter && before[from] == after[from]) {
             from++;
         }
         int behind = 0;
         while (behind < shorter - from
-                && before.get(before.size() - 1 - behind) == after.get(after.size() - 1 - behind)) {
+                && before[before.length - 1 - behind] == after[after.length - 1 - behind]) {
             behind++;
         }
         return new DifferingRange(from, behind);

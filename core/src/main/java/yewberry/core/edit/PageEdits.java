@@ -63,9 +63,10 @@ final class PageEdits {
             throw new Refused("Add one page or more.");
         }
         int at = after.map(page -> on.indexOf(page) + 1).orElse(0);
+        Lists.refuseTwice(added, Page::id);
+        added.forEach(on.pages()::refuse);
         List<Page> pages = new ArrayList<>(on.pages());
         pages.addAll(at, added);
-        Lists.refuseTwice(pages, Page::id);
         return on.withPages(pages);
     }
 

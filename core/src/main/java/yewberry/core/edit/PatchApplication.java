@@ -3,10 +3,8 @@ package yewberry.core.edit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -94,15 +92,17 @@ final class PatchApplication {
     private static <T extends Element> List<T> merged(
             Kind<?, T> kind, List<T> list, List<Change> changes) {
         Map<UUID, T> known = new HashMap<>();
-        list.forEach(each -> known.put(each.id(), each));
         Map<UUID, Change> byId = new HashMap<>();
         changes.forEach(change -> byId.put(change.id(), change));
-        List<T> result = new ArrayList<>();
+        List<T> result = new ArrayList<>(list.size());
         for (T each : list) {
             Change change = byId.get(each.id());
             if (change == null) {
                 result.add(each);
-            } else if (!change.placed()) {
+                continue;
+            }
+            known.put(each.id(), each);
+            if (!change.placed()) {
                 result.add(rebuilt(kind, change, each));
             }
         }
@@ -127,42 +127,52 @@ final class PatchApplication {
      */
     private static <T extends Element> List<T> inserted(
             List<T> list, List<Placed> coming, Function<Placed, T> element) {
-        Set<UUID> there = new HashSet<>();
-        list.forEach(each -> there.add(each.id()));
-        coming.forEach(each -> there.add(each.element().id()));
-        Map<Optional<UUID>, Placed> behind = new HashMap<>();
+        if (coming.isEmpty()) {
+            return list;
+        }
+        Set<UUID> gone =
+                coming.stream()
+                        .flatMap(each -> each.predecessor().stream())
+                        .collect(Collectors.toSet());
+        list.forEach(each -> gone.remove(each.id()));
+        coming.forEach(each -> gone.remove(each.element().id()));
+        Map<UUID, Placed> behind = new HashMap<>();
         List<Placed> alone = new ArrayList<>();
+        Placed first = null;
         for (Placed each : coming) {
-            if (each.predecessor().isEmpty() || there.contains(each.predecessor().get())) {
-                behind.put(each.predecessor(), each);
-            } else {
+            if (each.predecessor().isEmpty()) {
+                first = each;
+            } else if (gone.contains(each.predecessor().get())) {
                 alone.add(each);
+            } else {
+                behind.put(each.predecessor().get(), each);
             }
         }
         List<T> result = new ArrayList<>(list.size() + coming.size());
-        follow(Optional.empty(), behind, element, result);
+        follow(first, behind, element, result);
         for (T each : list) {
             result.add(each);
-            follow(Optional.of(each.id()), behind, element, result);
+            follow(behind.remove(each.id()), behind, element, result);
         }
         for (Placed each : alone) {
             List<T> row = new ArrayList<>(List.of(element.apply(each)));
-            follow(Optional.of(each.element().id()), behind, element, row);
+            follow(behind.remove(each.element().id()), behind, element, row);
             result.addAll(Math.min(each.index(), result.size()), row);
         }
         return result;
     }
 
-    /** Adds what stands behind an element, and what stands behind that. */
+    /**
+     * Adds an element, and what stands behind it, and behind that.
+     *
+     * @param first null for none
+     */
     private static <T extends Element> void follow(
-            Optional<UUID> predecessor,
-            Map<Optional<UUID>, Placed> behind,
-            Function<Placed, T> element,
-            List<T> result) {
-        Placed next = behind.remove(predecessor);
+            Placed first, Map<UUID, Placed> behind, Function<Placed, T> element, List<T> result) {
+        Placed next = first;
         while (next != null) {
             result.add(element.apply(next));
-            next = behind.remove(Optional.of(next.element().id()));
+            next = behind.remove(next.element().id());
         }
     }
 

@@ -3,7 +3,6 @@ package yewberry.core.publication;
 import java.util.AbstractList;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,9 +22,9 @@ public final class Elements<T extends Element> extends AbstractList<T> implement
     private final List<T> inOrder;
 
     /** Made when it is asked for; lists of the same ids in the same order share it. */
-    private volatile Map<UUID, Integer> positions;
+    private volatile Positions positions;
 
-    private Elements(List<T> inOrder, Map<UUID, Integer> positions) {
+    private Elements(List<T> inOrder, Positions positions) {
         this.inOrder = inOrder;
         this.positions = positions;
     }
@@ -49,29 +48,31 @@ public final class Elements<T extends Element> extends AbstractList<T> implement
 
     /** Where an element stands, from 0. */
     public OptionalInt position(UUID id) {
-        Integer position = positions().get(id);
-        return position == null ? OptionalInt.empty() : OptionalInt.of(position);
+        int position = positions().of(id);
+        return position < 0 ? OptionalInt.empty() : OptionalInt.of(position);
     }
 
     public Optional<T> find(UUID id) {
-        Integer position = positions().get(id);
-        return position == null ? Optional.empty() : Optional.of(inOrder.get(position));
+        int position = positions().of(id);
+        return position < 0 ? Optional.empty() : Optional.of(inOrder.get(position));
     }
 
     public boolean holds(UUID id) {
-        return positions().containsKey(id);
+        return positions().of(id) >= 0;
     }
 
-    private Map<UUID, Integer> positions() {
-        Map<UUID, Integer> known = positions;
+    private Positions positions() {
+        Positions known = positions;
         if (known == null) {
-            known = HashMap.newHashMap(inOrder.size());
-            for (int i = 0; i < inOrder.size(); i++) {
-                known.put(inOrder.get(i).id(), i);
-            }
+            known = new Positions(inOrder);
             positions = known;
         }
         return known;
+    }
+
+    @Override
+    public Object[] toArray() {
+        return inOrder.toArray();
     }
 
     /**
@@ -80,12 +81,19 @@ public final class Elements<T extends Element> extends AbstractList<T> implement
      * @throws Refused if it is in already
      */
     public Elements<T> plus(T added) {
-        if (holds(added.id())) {
-            throw new Refused("This was added already; reload to see it.");
-        }
+        refuse(added);
         List<T> longer = new ArrayList<>(inOrder);
         longer.add(added);
         return of(longer);
+    }
+
+    /**
+     * @throws Refused if it is in already
+     */
+    public void refuse(T added) {
+        if (holds(added.id())) {
+            throw new Refused("This was added already; reload to see it.");
+        }
     }
 
     /** Without one of them. */

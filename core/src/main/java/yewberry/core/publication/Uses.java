@@ -11,12 +11,22 @@ import java.util.stream.Stream;
 
 /** How often each swatch, look and parent of a publication is used. */
 public final class Uses {
-    private final Map<UUID, Integer> counts = new HashMap<>();
+    /** So many counts may differ from those that are shared. */
+    private static final int FEW = 500;
 
-    private Uses() {}
+    /** What was counted once and for all; not changed any more. */
+    private final Map<UUID, Integer> counted;
+
+    /** The counts that have changed since. */
+    private final Map<UUID, Integer> changed;
+
+    private Uses(Map<UUID, Integer> counted, Map<UUID, Integer> changed) {
+        this.counted = counted;
+        this.changed = changed;
+    }
 
     public static Uses of(Publication publication) {
-        Uses uses = new Uses();
+        Uses uses = new Uses(Map.of(), new HashMap<>());
         publication.elements().forEach(uses::count);
         publication.layers().forEach(uses::count);
         publication.stories().forEach(story -> story.paragraphs().forEach(uses::count));
@@ -106,21 +116,33 @@ public final class Uses {
     }
 
     private void count(Element element) {
-        element.references().forEach(each -> counts.merge(each.id(), 1, Integer::sum));
+        element.references().forEach(each -> add(each.id(), 1));
+    }
+
+    private void add(UUID element, int uses) {
+        changed.put(element, of(element) + uses);
+    }
+
+    /** The same, to be changed: all is not copied for a few that differ. */
+    private Uses shared() {
+        if (changed.size() <= FEW) {
+            return new Uses(counted, new HashMap<>(changed));
+        }
+        Map<UUID, Integer> all = new HashMap<>(counted);
+        all.putAll(changed);
+        return new Uses(all, new HashMap<>());
     }
 
     /** The same after some elements were changed, added or removed. */
     public Uses after(Stream<Element> before, Stream<Element> after) {
-        Uses uses = new Uses();
-        uses.counts.putAll(counts);
-        before.flatMap(each -> each.references().stream())
-                .forEach(each -> uses.counts.merge(each.id(), -1, Integer::sum));
+        Uses uses = shared();
+        before.flatMap(each -> each.references().stream()).forEach(each -> uses.add(each.id(), -1));
         after.forEach(uses::count);
         return uses;
     }
 
     /** How often anything refers to an element. */
     public int of(UUID element) {
-        return counts.getOrDefault(element, 0);
+        return changed.getOrDefault(element, counted.getOrDefault(element, 0));
     }
 }

@@ -45,7 +45,7 @@ public final class Face {
     private final FontFile.Rights rights;
 
     /** What tells files of the same name apart. */
-    private final String mark;
+    private final String key;
 
     private final Map<Integer, Outline> outlines = new ConcurrentHashMap<>();
     private final Map<List<String>, Font> featured = new ConcurrentHashMap<>();
@@ -64,7 +64,8 @@ public final class Face {
             String mark,
             Supplier<byte[]> source) {
         this.family = family;
-        this.mark = mark;
+        this.key =
+                family.replaceAll("[^A-Za-z0-9]", "") + "-" + weight + (italic ? "i" : "") + mark;
         this.weight = weight;
         this.italic = italic;
         this.rights = rights;
@@ -160,7 +161,7 @@ public final class Face {
 
     /** A name for use inside a file: letters, digits and hyphens only. */
     public String key() {
-        return family.replaceAll("[^A-Za-z0-9]", "") + "-" + weight + (italic ? "i" : "") + mark;
+        return key;
     }
 
     /** The TrueType program. */

@@ -24,6 +24,9 @@ import yewberry.core.publication.Publication;
  * @param <R> its table's rows
  */
 abstract class Rows<T extends Element, R extends UpdatableRecord<R>> {
+    /** So many rows are sooner found one by one than among all. */
+    private static final int FEW = 20;
+
     private final Class<T> type;
     private final Table<R> table;
     private final TableField<R, UUID> publication;
@@ -120,10 +123,21 @@ abstract class Rows<T extends Element, R extends UpdatableRecord<R>> {
 
     /** The positions that some elements are stored at. */
     final Map<UUID, Long> keys(DSLContext db, UUID in, Collection<UUID> ids) {
-        return db.select(id, position)
-                .from(table)
-                .where(publication.eq(in).and(id.in(ids)))
-                .fetchMap(id, position);
+        if (ids.size() > FEW) {
+            return db.select(id, position)
+                    .from(table)
+                    .where(publication.eq(in).and(id.in(ids)))
+                    .fetchMap(id, position);
+        }
+        // in a list H2 looks for ids row by row
+        Map<UUID, Long> keys = new HashMap<>();
+        for (UUID each : ids) {
+            db.select(position)
+                    .from(table)
+                    .where(publication.eq(in).and(id.eq(each)))
+                    .forEach(row -> keys.put(each, row.value1()));
+        }
+        return keys;
     }
 
     /** Stores a list at new positions throughout. */
