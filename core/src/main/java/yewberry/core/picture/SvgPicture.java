@@ -673,9 +673,13 @@ public final class SvgPicture {
         if (scaled % 10_000 == 0) {
             return Long.toString(scaled / 10_000);
         }
-        String digits = String.format(java.util.Locale.ROOT, "%05d", Math.abs(scaled));
-        String whole = digits.substring(0, digits.length() - 4);
-        String decimals = digits.substring(digits.length() - 4).replaceAll("0+$", "");
-        return (scaled < 0 ? "-" : "") + whole + "." + decimals;
+        long whole = Math.abs(scaled) / 10_000;
+        // one more in front, so that zeros behind the point stay
+        String decimals = Long.toString(10_000 + Math.abs(scaled) % 10_000);
+        int end = decimals.length();
+        while (decimals.charAt(end - 1) == '0') {
+            end--;
+        }
+        return (scaled < 0 ? "-" : "") + whole + "." + decimals.substring(1, end);
     }
 }
