@@ -124,9 +124,12 @@ class BackingTest {
                 """
                 () => {
                   const ask = window.fetch;
+                  window.stored = 0;
                   window.fetch = async (...args) => {
                     await new Promise((resolve) => setTimeout(resolve, 300));
-                    return ask(...args);
+                    const answer = await ask(...args);
+                    window.stored += answer.url.endsWith("/edits") ? 1 : 0;
+                    return answer;
                   };
                 }
                 """);
@@ -136,7 +139,7 @@ class BackingTest {
             page.keyboard().type(value, new Keyboard.TypeOptions().setDelay(40));
             page.keyboard().press("Tab");
         }
-        page.waitForTimeout(4_000); // all are stored, one after the other
+        page.waitForFunction("() => window.stored === 6"); // one after the other
         assertThat(dialog.getByText(Pattern.compile("at 90 %, page 1"))).isVisible();
         assertThat(dialog.getByLabel("Radius")).hasValue("4 mm");
         assertThat(dialog.getByLabel("From the left")).hasValue("21 mm");

@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Request;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -166,6 +168,19 @@ class RandomStepsTest {
                 .click();
     }
 
+    /** What is being stored, however slow the machine is. */
+    private static List<Request> sent(Page page) {
+        List<Request> underWay = new CopyOnWriteArrayList<>();
+        page.onRequest(request -> {
+            if (request.method().equals("POST")) {
+                underWay.add(request);
+            }
+        });
+        page.onRequestFinished(underWay::remove);
+        page.onRequestFailed(underWay::remove);
+        return underWay;
+    }
+
     private static void press(Page page, String keys, long before) {
         page.getByRole(AriaRole.APPLICATION).focus();
         page.keyboard().press(keys);
@@ -175,6 +190,7 @@ class RandomStepsTest {
     @Test
     void each_step_is_undone_and_redone_exactly_and_so_are_all_of_them(Browser.Window window) {
         Page page = window.openDemo("?page=2");
+        List<Request> underWay = sent(page);
         Deque<String> states = new ArrayDeque<>();
         states.push(state(page));
         List<String> made = new ArrayList<>();
@@ -186,6 +202,7 @@ class RandomStepsTest {
             if (revision(page) == before) {
                 page.waitForTimeout(350); // or what was chosen was so already
             }
+            page.waitForCondition(underWay::isEmpty);
             long after = revision(page);
             String now = state(page);
             if (now.equals(states.peek())) {

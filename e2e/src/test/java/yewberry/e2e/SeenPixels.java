@@ -63,8 +63,11 @@ final class SeenPixels {
                             && y > 0
                             && x < width - 1
                             && y < ours.getHeight() - 1
-                            && IntStream.of(at, at - 1, at + 1, at - width, at + width)
-                                    .allMatch(each -> covered[each] == -1);
+                            && covered[at] == -1
+                            && covered[at - 1] == -1
+                            && covered[at + 1] == -1
+                            && covered[at - width] == -1
+                            && covered[at + width] == -1;
                 })
                 .flatMap(at ->
                         IntStream.of(0, 8, 16)
