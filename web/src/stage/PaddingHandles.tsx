@@ -16,9 +16,9 @@ const STEP = 0.5;
 
 /** Where each edge is held: apart from each other where a shading is as low as its line. */
 const sides: { side: Side; at: React.CSSProperties; cursor: string; out: [number, number] }[] = [
-  { side: "top", at: { left: "75%", top: 0 }, cursor: "ns-resize", out: [0, -1] },
+  { side: "top", at: { left: "88%", top: 0 }, cursor: "ns-resize", out: [0, -1] },
   { side: "right", at: { left: "100%", top: "50%" }, cursor: "ew-resize", out: [1, 0] },
-  { side: "bottom", at: { left: "25%", top: "100%" }, cursor: "ns-resize", out: [0, 1] },
+  { side: "bottom", at: { left: "56%", top: "100%" }, cursor: "ns-resize", out: [0, 1] },
   { side: "left", at: { left: 0, top: "50%" }, cursor: "ew-resize", out: [-1, 0] },
 ];
 

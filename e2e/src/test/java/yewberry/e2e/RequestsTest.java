@@ -113,6 +113,22 @@ class RequestsTest {
         Browser.undoAll(page);
     }
 
+    /** At the size shown, and at no other that is only assumed first; those beside it likewise. */
+    @Test
+    void a_page_that_is_opened_has_each_spread_drawn_once(Browser.Window window) {
+        Page page = window.page();
+        count(page);
+        window.openDemo("?page=5");
+        settle(page);
+        List<String> drawn =
+                asked.stream()
+                        .map(Request::url)
+                        .filter(url -> url.contains("/picture?"))
+                        .map(url -> url.replaceFirst("/picture.*", ""))
+                        .toList();
+        assertThat(drawn).hasSizeBetween(1, 3).doesNotHaveDuplicates();
+    }
+
     @Test
     void writing_sends_and_reads_one_paragraph(Browser.Window window) {
         Page page = window.openDemo("?page=5");

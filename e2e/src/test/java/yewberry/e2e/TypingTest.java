@@ -114,8 +114,7 @@ class TypingTest {
         Locator catalogue =
                 page.getByRole(
                         AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Catalogue"));
-        Locator spread = page.getByRole(AriaRole.APPLICATION);
-        String drawn = spread.innerHTML();
+        String drawn = Browser.drawn(page);
         long before = revision(page);
         List<String> labels =
                 List.of(
@@ -127,7 +126,7 @@ class TypingTest {
         type(page, field(catalogue, "Space below"), 1, List.of("3", "9", "12", "6", "20"));
         awaitSteps(page, before, 5);
         check(catalogue, labels, List.of("3 pt", "9 pt", "12 pt", "6 pt", "20"));
-        page.waitForCondition(() -> !spread.innerHTML().equals(drawn));
+        page.waitForCondition(() -> !Browser.drawn(page).equals(drawn));
         Browser.undoAll(page);
     }
 
