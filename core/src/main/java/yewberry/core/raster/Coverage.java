@@ -24,16 +24,17 @@ public final class Coverage {
          * @param covered how much of it, above 0 and up to 1
          */
         void pixel(int at, double covered);
-    }
 
-    /** Gets those that are covered wholly row by row. */
-    public interface Rows extends Each {
         /**
-         * Pixels side by side.
+         * Pixels side by side that are covered wholly.
          *
          * @param to behind the last of them
          */
-        void whole(int from, int to);
+        default void whole(int from, int to) {
+            for (int at = from; at < to; at++) {
+                pixel(at, 1);
+            }
+        }
     }
 
     /** Of each byte of a mask how much of a pixel it is. */
@@ -202,7 +203,7 @@ public final class Coverage {
         return new Pixels(Arrays.copyOf(at, count), Arrays.copyOf(part, count));
     }
 
-    public void forEach(Rows rows) {
+    public void forEach(Each each) {
         int right = Math.min(width, left + mask.across());
         int bottom = Math.min(height, top + mask.down());
         int from = Math.max(0, left);
@@ -217,24 +218,10 @@ public final class Coverage {
                     at++;
                 }
                 if (at > begun) {
-                    rows.whole(begun, at);
+                    each.whole(begun, at);
                 }
                 if (at < end && covered[at + shift] != 0) {
-                    rows.pixel(at, PARTS[covered[at + shift] & 0xff]);
-                }
-            }
-        }
-    }
-
-    public void forEach(Each each) {
-        int right = Math.min(width, left + mask.across());
-        int bottom = Math.min(height, top + mask.down());
-        for (int row = Math.max(0, top); row < bottom; row++) {
-            int from = Math.max(0, left);
-            int i = (row - top) * mask.across() + from - left;
-            for (int at = row * width + from; at < row * width + right; at++, i++) {
-                if (mask.covered()[i] != 0) {
-                    each.pixel(at, (mask.covered()[i] & 0xff) / 255.0);
+                    each.pixel(at, PARTS[covered[at + shift] & 0xff]);
                 }
             }
         }

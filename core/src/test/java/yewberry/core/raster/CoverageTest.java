@@ -12,7 +12,7 @@ class CoverageTest {
     private static final int HEIGHT = 17;
 
     /** Gathers what is covered, and that no pixel is told twice. */
-    private static final class Gathered implements Coverage.Rows {
+    private static final class Gathered implements Coverage.Each {
         private final double[] covered = new double[WIDTH * HEIGHT];
         private int whole;
 

@@ -100,7 +100,7 @@ final class PlateComparison {
             float high = low;
             for (int row = at - width; row <= at + width; row += width) {
                 for (int each = row - 1; each <= row + 1; each++) {
-                    float there = values[each]; // never not a number
+                    float there = values[each];
                     low = there < low ? there : low;
                     high = there > high ? there : high;
                 }

@@ -4,7 +4,7 @@ import yewberry.core.color.BlendMode;
 import yewberry.core.raster.Coverage;
 
 /** Paints pixels of a surface through a clip and a soft mask, with one mode. */
-final class Brush implements Coverage.Rows {
+final class Brush implements Coverage.Each {
     private final Surface surface;
     private final Ink ink;
     private final boolean[] printed;
@@ -56,9 +56,7 @@ final class Brush implements Coverage.Rows {
             surface.fill(from, to, flat, printed);
             return;
         }
-        for (int at = from; at < to; at++) {
-            pixel(at, 1);
-        }
+        Coverage.Each.super.whole(from, to);
     }
 
     /**
