@@ -15,7 +15,8 @@ export function reactCompiler(): Plugin {
           babelrc: false,
           configFile: false,
           parserOpts: { plugins: syntax as ("typescript" | "jsx")[] },
-          plugins: ["babel-plugin-react-compiler"],
+          // what it could not compile would be drawn anew each time, and nobody would know
+          plugins: [["babel-plugin-react-compiler", { panicThreshold: "all_errors" }]],
           sourceMaps: true,
         });
         return { code: result?.code ?? code, map: result?.map };

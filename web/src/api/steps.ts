@@ -34,7 +34,7 @@ export function useSteps(publication: Publication) {
     readAhead(queries, publication.id, result.revision, made);
   };
 
-  const edit = useMutation({
+  const { mutate, mutateAsync } = useMutation({
     scope,
     mutationFn: async ({ edit }: Sent) => {
       const revision = queries.getQueryData<Publication>(key)?.revision ?? publication.revision;
@@ -58,7 +58,7 @@ export function useSteps(publication: Publication) {
     onSettled: settled,
   });
 
-  const undo = useMutation({
+  const { mutate: undo } = useMutation({
     scope,
     mutationFn: () =>
       answered(
@@ -75,7 +75,7 @@ export function useSteps(publication: Publication) {
     onSettled: settled,
   });
 
-  const redo = useMutation({
+  const { mutate: redo } = useMutation({
     scope,
     mutationFn: () =>
       answered(
@@ -97,14 +97,16 @@ export function useSteps(publication: Publication) {
     done?: string,
     onKept?: () => void,
   ): Promise<boolean> => {
+    const sent: Sent = {
+      edit: typeof made === "function" ? made : () => made,
+      ...(done ? { done } : {}),
+      ...(onKept ? { onKept } : {}),
+    };
     let revision: number;
     try {
-      const { result } = await edit.mutateAsync({
-        edit: typeof made === "function" ? made : () => made,
-        ...(done ? { done } : {}),
-        ...(onKept ? { onKept } : {}),
-      });
-      ({ revision } = result);
+      ({
+        result: { revision },
+      } = await mutateAsync(sent));
     } catch {
       return false; // its message is shown
     }
@@ -115,13 +117,12 @@ export function useSteps(publication: Publication) {
   return {
     /** Makes an edit; `done` is announced when it is stored. */
     make: (made: Edit, done?: string) =>
-      edit.mutate(done ? { edit: () => made, done } : { edit: () => made }),
+      mutate(done ? { edit: () => made, done } : { edit: () => made }),
     /** The same; the promise is kept when what is shown follows, with false where it was refused. */
     stored,
     /** Makes an edit that comes to the same when it is made twice, and shows it meanwhile. */
     makeSeen: (made: Edit, done?: string) => settle(stored(made, done), made),
-    undo: () => undo.mutate(),
-    redo: () => redo.mutate(),
-    busy: edit.isPending || undo.isPending || redo.isPending,
+    undo: () => undo(),
+    redo: () => redo(),
   };
 }

@@ -43,7 +43,7 @@ import { Catalogue } from "../catalogue/Catalogue";
 import { AROUND_LEAVES, Concertina } from "../strip/Concertina";
 import { seen } from "../stage/rotating";
 import { Legend } from "../stage/Legend";
-import { countedByPage } from "../findings/counted";
+import { useCountedByPage } from "../findings/counted";
 import {
   allOpen,
   isFolded,
@@ -178,7 +178,7 @@ export function Bench() {
   const page = publication.pages[number - 1] ?? publication.pages[0];
   const [selection, setSelection] = useState<Selection>(new Set());
   const [point, setPoint] = useState<Point | undefined>(
-    () => pointIn(address, page?.id) ?? (place.point?.page === page?.id ? place.point : undefined),
+    () => pointIn(address, page?.id) ?? onPage(place.point, page?.id),
   );
   const [focus, setFocus] = useState<Focus>();
   const [zoom, setZoom] = useState<Zoom>(place.zoom);
@@ -233,7 +233,7 @@ export function Bench() {
 
   const all = findings.data?.findings ?? nothing;
   const checking = findings.data === undefined || findings.data.checked < findings.data.pages;
-  const perPage = useMemo(() => countedByPage(all), [all]);
+  const perPage = useCountedByPage(all);
 
   const turnTo = useCallback(
     (id: string) => {
@@ -651,6 +651,10 @@ function pointIn(address: URLSearchParams, page: string | undefined): Point | un
   const x = Number(address.get("x") ?? Number.NaN);
   const y = Number(address.get("y") ?? Number.NaN);
   return page && Number.isFinite(x) && Number.isFinite(y) ? { page, x, y } : undefined;
+}
+
+function onPage(point: Point | undefined, page: string | undefined): Point | undefined {
+  return point?.page === page ? point : undefined;
 }
 
 function spreadLabel(publication: Publication, index: number): string {

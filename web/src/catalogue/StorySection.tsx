@@ -11,7 +11,7 @@ import { useCommands } from "../ui/commands";
 import { Name, Quiet, Values } from "../ui/Fold";
 import { Section } from "../ui/Section";
 import { useStatus } from "../ui/Status";
-import { counted } from "../ui/words";
+import { counted, messageOf } from "../ui/words";
 
 const Line = styled.div`
   display: flex;
@@ -71,7 +71,7 @@ export function StorySection({
       const offer = await roomFor(publication, story, page.id);
       await steps.stored(offer.edit, offer.label);
     } catch (error) {
-      status.fail(error instanceof Error ? error.message : String(error));
+      status.fail(messageOf(error));
     }
   };
   const stories = found.data?.stories ?? [];

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { readColor } from "../api/queries";
 import { useSteps } from "../api/steps";
 import { useChanges } from "../api/useChanges";
-import type { Definition, Publication, SwatchEntry } from "../api/types";
+import type { Color, Definition, Publication, SwatchEntry } from "../api/types";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { swatchOptions } from "../ui/colors";
@@ -16,7 +16,7 @@ import { RecentColors } from "../color/RecentColors";
 import { useRemembered } from "../color/recent";
 import { written } from "../color/spaces";
 import { Fold, Name } from "../ui/Fold";
-import { counted } from "../ui/words";
+import { counted, messageOf } from "../ui/words";
 import { useTrying } from "../api/trying";
 import { useBench } from "../bench/BenchState";
 import { definitionOf, refusedFor } from "../strata/sampler";
@@ -61,15 +61,14 @@ export function SwatchEditor({
   };
   /** A written colour stays what was written. */
   const write = async (text: string) => {
+    const isInk = definition.type === "spotInk";
+    const of = (color: Color): Definition =>
+      isInk ? { type: "spotInk", equivalent: color } : { type: "plain", color };
     try {
       const { color } = await readColor(publication, text);
-      await choose(
-        definition.type === "spotInk"
-          ? { type: "spotInk", equivalent: color }
-          : { type: "plain", color },
-      );
+      await choose(of(color));
     } catch (error) {
-      status.fail(error instanceof Error ? error.message : String(error));
+      status.fail(messageOf(error));
     }
   };
   const tryDefinition = (tried: Definition | undefined) =>

@@ -11,6 +11,7 @@ import { FileButton } from "../ui/FileButton";
 import { Name, Quiet, Values } from "../ui/Fold";
 import { Actions, Modal } from "../ui/Modal";
 import { useStatus } from "../ui/Status";
+import { messageOf } from "../ui/words";
 
 const Row = styled.li`
   display: flex;
@@ -52,7 +53,7 @@ export function TypefacesDialog({ onClose }: { onClose: () => void }) {
         );
         status.say(`${added.inWords} can be chosen now`);
       } catch (error) {
-        const reason = error instanceof Error ? error.message : String(error);
+        const reason = messageOf(error);
         setWrong((before) => [...before, `${file.name}: ${reason}`]);
       }
     }
@@ -64,7 +65,7 @@ export function TypefacesDialog({ onClose }: { onClose: () => void }) {
       await answered(client.DELETE("/api/typefaces/{id}", { params: { path: { id } } }));
       await known();
     } catch (error) {
-      setWrong([error instanceof Error ? error.message : String(error)]);
+      setWrong([messageOf(error)]);
     }
   };
   return (

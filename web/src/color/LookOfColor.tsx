@@ -9,6 +9,7 @@ import { GamutPlane } from "./GamutPlane";
 import { SlideField } from "./SlideField";
 import { inSpaceOf } from "./spaces";
 import { stripOf } from "./strips";
+import { messageOf } from "../ui/words";
 
 /** A colour chosen by how it looks: lightness, chroma and hue, within what the press can print. */
 export function LookOfColor({
@@ -40,20 +41,15 @@ export function LookOfColor({
     // one question at a time; the pointer moves faster than answers come
     if (!asking.current) {
       asking.current = true;
-      try {
-        onTry(await read(l, c, h));
-      } catch {
-        onTry(undefined);
-      } finally {
-        asking.current = false;
-      }
+      await read(l, c, h).then(onTry, () => onTry(undefined));
+      asking.current = false;
     }
   };
   const store = async (l: number, c: number, h: number) => {
     try {
       return await onChange(await read(l, c, h));
     } catch (error) {
-      status.fail(error instanceof Error ? error.message : String(error));
+      status.fail(messageOf(error));
       return false;
     }
   };

@@ -67,6 +67,7 @@ export function Listed<T>({
   scroller: RefObject<HTMLElement | null>;
   children: (entry: T) => ReactNode;
 }) {
+  "use no memo"; // what it draws changes with where it is scrolled to, which no value tells
   const list = useRef<HTMLDivElement>(null);
   const [above, setAbove] = useState(0);
   useLayoutEffect(() => setAbove(list.current?.offsetTop ?? 0), [entries]);

@@ -4,6 +4,7 @@ import type { Publication } from "../api/types";
 import { theme } from "../theme";
 import { Button } from "../ui/Button";
 import { useStatus } from "../ui/Status";
+import { messageOf } from "../ui/words";
 
 const Line = styled.div`
   display: flex;
@@ -13,6 +14,8 @@ const Line = styled.div`
 `;
 
 const formats = ["PDF", "CSV", "JSON"] as const;
+
+type Format = (typeof formats)[number];
 
 /** All findings and exceptions with their reasons as a file, once every page is checked. */
 export function ReportButtons({
@@ -24,36 +27,38 @@ export function ReportButtons({
 }) {
   const status = useStatus();
   const [writing, setWriting] = useState(false);
-  const save = async (format: (typeof formats)[number]) => {
+  const save = (format: Format) => {
     setWriting(true);
-    try {
-      const answer = await fetch(`/api/publications/${publication.id}/report/${format}`);
-      if (!answer.ok) {
-        const problem = (await answer.json()) as { detail?: string };
-        throw new Error(problem.detail ?? "The report could not be written.");
-      }
-      const named = /filename="?([^";]+)/.exec(answer.headers.get("Content-Disposition") ?? "");
-      const address = URL.createObjectURL(await answer.blob());
-      const link = document.createElement("a");
-      link.href = address;
-      link.download = named?.[1] ?? `legibility.${format.toLowerCase()}`;
-      link.click();
-      URL.revokeObjectURL(address);
-      status.say(`The report is saved as ${link.download}`);
-    } catch (error) {
-      status.fail(error instanceof Error ? error.message : "The report could not be written.");
-    } finally {
-      setWriting(false);
-    }
+    void saved(publication.id, format)
+      .then((name) => status.say(`The report is saved as ${name}`))
+      .catch((error: unknown) => status.fail(messageOf(error)))
+      .finally(() => setWriting(false));
   };
   return (
     <Line role="group" aria-label="Report">
       <span>Report as</span>
       {formats.map((format) => (
-        <Button key={format} isDisabled={!isChecked || writing} onPress={() => void save(format)}>
+        <Button key={format} isDisabled={!isChecked || writing} onPress={() => save(format)}>
           {format}
         </Button>
       ))}
     </Line>
   );
+}
+
+/** Hands a report to the browser; what it is saved as. */
+async function saved(publication: string, format: Format): Promise<string> {
+  const answer = await fetch(`/api/publications/${publication}/report/${format}`);
+  if (!answer.ok) {
+    const problem = (await answer.json()) as { detail?: string };
+    throw new Error(problem.detail ?? "The report could not be written.");
+  }
+  const named = /filename="?([^";]+)/.exec(answer.headers.get("Content-Disposition") ?? "");
+  const address = URL.createObjectURL(await answer.blob());
+  const link = document.createElement("a");
+  link.href = address;
+  link.download = named?.[1] ?? `legibility.${format.toLowerCase()}`;
+  link.click();
+  URL.revokeObjectURL(address);
+  return link.download;
 }

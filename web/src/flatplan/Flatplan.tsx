@@ -7,7 +7,7 @@ import { useSteps } from "../api/steps";
 import type { Finding, PageEntry, Publication, Viewing } from "../api/types";
 import { differs, isAlone, label, parentName } from "../strip/Concertina";
 import { PageActions } from "../pages/PageActions";
-import { countedByPage } from "../findings/counted";
+import { useCountedByPage } from "../findings/counted";
 import { useOpened } from "../publication/PublicationScreen";
 import { overviewSizes } from "../publication/sizes";
 import { useDroppedFiles } from "../pictures/useDroppedFiles";
@@ -190,7 +190,7 @@ export function Flatplan() {
   const frame = useRef<HTMLDivElement>(null);
   const room = useWidth(frame);
   const { facing } = publication.setup;
-  const counts = useMemo(() => countedByPage(findings.data?.findings ?? nothing), [findings.data]);
+  const counts = useCountedByPage(findings.data?.findings ?? nothing);
   const sizeOf = useMemo(() => overviewSizes(publication, HEIGHT, WIDEST), [publication]);
   const width = useMemo(
     () => Math.max(...publication.pages.map((page) => sizeOf(page).width)),

@@ -4,6 +4,7 @@ import { pagesIn } from "../api/queries";
 import type { Publication } from "../api/types";
 import { theme } from "../theme";
 import { useStatus } from "../ui/Status";
+import { messageOf } from "../ui/words";
 
 const Range = styled.label`
   display: flex;
@@ -45,7 +46,7 @@ export function RangeField({
       onChoose(await pagesIn(publication, text));
       setText("");
     } catch (error) {
-      status.fail(error instanceof Error ? error.message : String(error));
+      status.fail(messageOf(error));
     }
   };
   return (

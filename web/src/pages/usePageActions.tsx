@@ -1,10 +1,11 @@
 import { useState, type ReactNode } from "react";
 import { useSteps } from "../api/steps";
 import type { PageEntry, Publication } from "../api/types";
-import { HidingDialog } from "../files/HidingDialog";
+import { HidingDialog } from "../files/dialogs";
 import { newBackground } from "../scope/newBackground";
 import { ApplyRecipe } from "../recipes/ApplyRecipe";
 import type { Option } from "../ui/Choice";
+import { Parts } from "../ui/Parts";
 import { swatchOptions } from "../ui/colors";
 import { useCommands } from "../ui/commands";
 import { numbersInWords } from "../ui/words";
@@ -226,7 +227,11 @@ function Asked({
 }) {
   switch (dialog) {
     case "hiding":
-      return <HidingDialog {...asked} />;
+      return (
+        <Parts>
+          <HidingDialog {...asked} />
+        </Parts>
+      );
     case "size":
       return <PageSizeDialog {...asked} />;
     case "add":

@@ -9,6 +9,7 @@ import { Field, Row } from "../ui/Field";
 import { FileButton } from "../ui/FileButton";
 import { Quiet } from "../ui/Fold";
 import { useStatus } from "../ui/Status";
+import { messageOf } from "../ui/words";
 
 type Press = Setup["press"];
 
@@ -53,7 +54,7 @@ export function PressFields({
       const color = await readColor(publication, text);
       change({ stock: color.lab, stockIsReal: false });
     } catch (error) {
-      status.fail(error instanceof Error ? error.message : String(error));
+      status.fail(messageOf(error));
     }
   };
 

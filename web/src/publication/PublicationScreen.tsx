@@ -17,14 +17,16 @@ import { theme } from "../theme";
 import { Button, QuietButton } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { useCommands } from "../ui/commands";
+import { lazily } from "../ui/lazily";
 import { Failed, Notice, VisuallyHidden } from "../ui/Notice";
 import { Parts } from "../ui/Parts";
 import { toNextArea, useArea } from "../ui/useArea";
 import { Wordmark } from "../ui/Wordmark";
-import { SetupDialog } from "./SetupDialog";
 import { useOthers } from "./useOthers";
 import { useSurround } from "./useSurround";
 import { viewings } from "./viewings";
+
+const SetupDialog = lazily(async () => (await import("./SetupDialog")).SetupDialog);
 
 const Page = styled.div`
   height: 100%;
@@ -292,7 +294,11 @@ function Opened({ publication }: { publication: Publication }) {
       <Parts>
         <Outlet context={{ publication, viewing, dark, onDark } satisfies Shared} />
       </Parts>
-      {setup && <SetupDialog publication={publication} onClose={() => setSetup(false)} />}
+      {setup && (
+        <Parts>
+          <SetupDialog publication={publication} onClose={() => setSetup(false)} />
+        </Parts>
+      )}
     </Page>
   );
 }

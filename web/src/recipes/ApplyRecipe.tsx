@@ -17,7 +17,7 @@ import { Actions, Modal } from "../ui/Modal";
 import { NumberField } from "../ui/NumberField";
 import { useStatus } from "../ui/Status";
 import { Tick } from "../ui/Tick";
-import { counted, numbersInWords } from "../ui/words";
+import { counted, messageOf, numbersInWords } from "../ui/words";
 
 const Halves = styled.div`
   display: grid;
@@ -33,6 +33,16 @@ const Stepper = styled.div`
   align-items: center;
   gap: ${theme.space.one};
 `;
+
+/** Pages by their numbers, as they were written. */
+interface Ranged {
+  text: string;
+  pages: string[];
+}
+
+async function rangeOf(publication: Publication, text: string): Promise<Ranged | undefined> {
+  return text.trim() ? { text, pages: await pagesIn(publication, text) } : undefined;
+}
 
 /** Where a recipe goes and with what set anew; each page is seen before anything is done. */
 export function ApplyRecipe({
@@ -51,7 +61,7 @@ export function ApplyRecipe({
   const steps = useSteps(publication);
   const status = useStatus();
   const { recipe } = entry;
-  const [ranged, setRanged] = useState<{ text: string; pages: string[] }>();
+  const [ranged, setRanged] = useState<Ranged>();
   const targets = scopesOf(publication, page, chosen);
   const [target, setTarget] = useState(targets.find((each) => each.id === "pages")?.id);
   const [opacity, setOpacity] = useState<number>();
@@ -79,10 +89,10 @@ export function ApplyRecipe({
 
   const range = async (text: string) => {
     try {
-      setRanged(text.trim() ? { text, pages: await pagesIn(publication, text) } : undefined);
+      setRanged(await rangeOf(publication, text));
       setAt(0);
     } catch (error) {
-      status.fail(error instanceof Error ? error.message : String(error));
+      status.fail(messageOf(error));
     }
   };
 

@@ -51,8 +51,8 @@ export function FrameEditor({
     "Frame arranged",
   );
   const { box } = placed;
-  const place = (changes: Partial<TextFrame["box"]>, sides = placed.sides) =>
-    become({ sides, box: { ...box, ...changes } });
+  const place = (changes: Partial<TextFrame["box"]>, sides?: TextFrame["sides"]) =>
+    become({ sides: sides ?? placed.sides, box: { ...box, ...changes } });
   return (
     <Stack>
       {frame.band ? (

@@ -3,12 +3,13 @@ import { useState } from "react";
 import { useCommonLayer } from "../api/queries";
 import { useSteps } from "../api/steps";
 import type { PageEntry, Publication } from "../api/types";
-import { RecolorDialog } from "../files/RecolorDialog";
+import { RecolorDialog } from "../files/dialogs";
 import { noParent, parentOptions } from "../pages/PageDialogs";
 import { Button } from "../ui/Button";
 import { Choice } from "../ui/Choice";
 import { Stack } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
+import { Parts } from "../ui/Parts";
 import { shownLength } from "../ui/length";
 import { Failed } from "../ui/Notice";
 import { Section } from "../ui/Section";
@@ -63,12 +64,14 @@ function FileButtons({ publication, pages }: { publication: Publication; pages: 
         Colours of the file…
       </Button>
       {isOpen && (
-        <RecolorDialog
-          publication={publication}
-          asset={file}
-          chosen={[...new Set(numbers)].sort((one, next) => one - next)}
-          onClose={() => setIsOpen(false)}
-        />
+        <Parts>
+          <RecolorDialog
+            publication={publication}
+            asset={file}
+            chosen={[...new Set(numbers)].sort((one, next) => one - next)}
+            onClose={() => setIsOpen(false)}
+          />
+        </Parts>
       )}
     </>
   );

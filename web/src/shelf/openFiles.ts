@@ -1,5 +1,6 @@
 import { answered, author, client, sendFile, ServerError } from "../api/client";
 import type { Asset, Edit, Schemas } from "../api/types";
+import { messageOf } from "../ui/words";
 
 type FileIn = Schemas["FileIn"];
 
@@ -156,7 +157,7 @@ export async function openFiles(
         await put(id, asset);
         took([{ name, asset, locked: false }]);
       } catch (error) {
-        opened.refused.push({ name, why: wordsOf(error) });
+        opened.refused.push({ name, why: messageOf(error) });
       }
     }
   };
@@ -190,15 +191,11 @@ export async function openFiles(
     } catch (error) {
       opened.refused.push({
         name: wayOf(file),
-        why: wordsOf(error),
+        why: messageOf(error),
       });
     }
   }
   return opened;
-}
-
-function wordsOf(error: unknown): string {
-  return error instanceof Error ? error.message : String(error);
 }
 
 /** Many files are called after the folder that they are in. */

@@ -16,7 +16,7 @@ import { Fold, Name, Quiet } from "../ui/Fold";
 import { Failed } from "../ui/Notice";
 import { useStatus } from "../ui/Status";
 import { Tick } from "../ui/Tick";
-import { counted } from "../ui/words";
+import { counted, messageOf } from "../ui/words";
 import { Bar } from "./Bar";
 import type { Grounded } from "./grounded";
 
@@ -98,7 +98,7 @@ export function GroundBar({
     try {
       made = await readReversal(publication, wanted(own));
     } catch (error) {
-      status.fail(error instanceof Error ? error.message : String(error));
+      status.fail(messageOf(error));
       return;
     }
     if (chosen.words && made.look !== chosen.characters) {

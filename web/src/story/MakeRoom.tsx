@@ -3,6 +3,7 @@ import { roomFor } from "../api/story";
 import type { Publication } from "../api/types";
 import { Button } from "../ui/Button";
 import { useStatus } from "../ui/Status";
+import { messageOf } from "../ui/words";
 
 /** Adds as many pages as a text needs that finds no room. */
 export function MakeRoom({
@@ -23,7 +24,7 @@ export function MakeRoom({
       const offer = await roomFor(publication, story);
       await steps.stored(offer.edit, "Room made for the rest");
     } catch (error) {
-      status.fail(error instanceof Error ? error.message : String(error));
+      status.fail(messageOf(error));
     }
   };
   return <Button onPress={() => void makeRoom()}>Make room for the rest</Button>;

@@ -7,6 +7,7 @@ import { readStory } from "../api/story";
 import type { Publication, TextStratum } from "../api/types";
 import { useStatus } from "../ui/Status";
 import type { Carried, Picked } from "./picked";
+import { messageOf } from "../ui/words";
 
 /** A look that was picked up, on the page or in the editor, and what of it is given on. */
 export interface Giving {
@@ -34,6 +35,8 @@ export const noGiving: Giving = {
   giveAt: () => undefined,
 };
 
+const helpers = () => import("./giving");
+
 export function useGiving(publication: Publication): Giving {
   const queries = useQueryClient();
   const status = useStatus();
@@ -43,12 +46,10 @@ export function useGiving(publication: Publication): Giving {
 
   /** Tells what went wrong, in words. */
   const orFail = (act: Promise<void>) =>
-    void act.catch((error: unknown) =>
-      status.fail(error instanceof Error ? error.message : String(error)),
-    );
+    void act.catch((error: unknown) => status.fail(messageOf(error)));
   const pick = async ({ story, paragraph, run }: TextStratum) => {
     const read = await readStory(queries, publication, story);
-    const { pickedOf } = await import("./giving");
+    const { pickedOf } = await helpers();
     setPicked(pickedOf(read, paragraph, run));
   };
   const give = async ({ page, x, y }: Point) => {
@@ -63,7 +64,7 @@ export function useGiving(publication: Publication): Giving {
       return;
     }
     const story = await readStory(queries, publication, text.story);
-    const { giving } = await import("./giving");
+    const { giving } = await helpers();
     const edit = giving(story, text.paragraph, picked, carried);
     if (edit) {
       steps.makeSeen(edit, `“${shortened(text.text)}” has it now`);

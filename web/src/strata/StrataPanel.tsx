@@ -18,11 +18,12 @@ import type {
   TextStratum,
   Viewing,
 } from "../api/types";
-import { RecolorDialog } from "../files/RecolorDialog";
+import { RecolorDialog } from "../files/dialogs";
 import { isDesigned } from "../publication/viewings";
 import { theme } from "../theme";
 import { Chip } from "../ui/Chip";
 import { Fold, Name, Quiet } from "../ui/Fold";
+import { Parts } from "../ui/Parts";
 import { mm } from "../ui/length";
 import { Failed } from "../ui/Notice";
 import { Section } from "../ui/Section";
@@ -462,12 +463,14 @@ function FileText({
           )}
           <Button onPress={() => setIsOpen(true)}>Colours of the file…</Button>
           {isOpen && (
-            <RecolorDialog
-              publication={publication}
-              asset={asset}
-              chosen={[file.number]}
-              onClose={() => setIsOpen(false)}
-            />
+            <Parts>
+              <RecolorDialog
+                publication={publication}
+                asset={asset}
+                chosen={[file.number]}
+                onClose={() => setIsOpen(false)}
+              />
+            </Parts>
           )}
         </Below>
       )}

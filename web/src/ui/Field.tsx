@@ -93,18 +93,18 @@ export function Field({
   const known = sent?.of === value ? sent.text : value;
   const shown = draft ?? known;
 
-  const follow = async (text: string, stored: Promise<unknown>) => {
+  const follow = (text: string, stored: Promise<unknown>) => {
     const mine = { text, of: value };
     const commit = commits.current;
     setSent(mine);
-    try {
-      if ((await stored) === false && commit === commits.current) {
-        setRefused(text);
-        setDraft((newer) => newer ?? text);
-      }
-    } finally {
-      setSent((last) => (last === mine ? undefined : last));
-    }
+    void stored
+      .then((kept) => {
+        if (kept === false && commit === commits.current) {
+          setRefused(text);
+          setDraft((newer) => newer ?? text);
+        }
+      })
+      .finally(() => setSent((last) => (last === mine ? undefined : last)));
   };
   const commit = () => {
     if (draft === undefined || draft === refused) {
@@ -120,7 +120,7 @@ export function Field({
         return;
       }
       if (stored instanceof Promise) {
-        void follow(draft, stored);
+        follow(draft, stored);
       }
     }
     tryOut(undefined);

@@ -10,6 +10,7 @@ import {
   typedLength,
 } from "./length";
 import { useStatus } from "./Status";
+import { messageOf } from "./words";
 
 /**
  * A length in the publication's unit; any other unit, decimal commas, fractions, percentages and
@@ -50,7 +51,7 @@ export function LengthField({
       }
       return taken;
     } catch (error) {
-      status.fail(error instanceof Error ? error.message : String(error));
+      status.fail(messageOf(error));
       return false;
     }
   };

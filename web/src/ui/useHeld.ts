@@ -19,7 +19,7 @@ export function useHeld<T>(id: string, value: T) {
   const kept = useRef<{ id: string; value: T; open: number }>(undefined);
   const shown = held?.id === id ? held.value : value;
 
-  const hold = async (
+  const hold = (
     next: T,
     store: (change: () => Change<T>, onKept: () => void) => Promise<boolean>,
   ): Promise<boolean> => {
@@ -30,21 +30,19 @@ export function useHeld<T>(id: string, value: T) {
     const mine = { id, value: next };
     base.open++;
     setHeld(mine);
-    try {
-      let made = next;
-      return await store(
-        () => {
-          made = merged(shown, next, base.value);
-          return { was: base.value, made };
-        },
-        () => {
-          base.value = made;
-        },
-      );
-    } finally {
+    let made = next;
+    return store(
+      () => {
+        made = merged(shown, next, base.value);
+        return { was: base.value, made };
+      },
+      () => {
+        base.value = made;
+      },
+    ).finally(() => {
       base.open--;
       setHeld((last) => (last === mine ? undefined : last));
-    }
+    });
   };
   return { value: shown, hold };
 }
