@@ -206,7 +206,7 @@ class JourneyTest {
         page.keyboard().type("Bring a coat");
         page.keyboard().press("Escape");
         assertThat(page.getByText("Text: Open on clear nights")).isVisible();
-        assertThat(page.getByRole(AriaRole.APPLICATION).locator("use").first()).isAttached();
+        assertThat(page.getByRole(AriaRole.APPLICATION).locator("path").first()).isAttached();
 
         Browser.changePages(page, "Add pages…");
         page.getByLabel("How many").fill("2");

@@ -1,12 +1,8 @@
 package yewberry.core.picture;
 
-import java.awt.Shape;
-import java.awt.geom.PathIterator;
 import java.awt.image.BufferedImage;
 import java.util.Base64;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -18,6 +14,7 @@ import yewberry.core.color.View;
 import yewberry.core.publication.Asset;
 import yewberry.core.publication.Outline;
 import yewberry.core.publication.RunOut;
+import yewberry.core.raster.ChosenPixels;
 import yewberry.core.raster.PageRaster;
 import yewberry.core.scene.AreaPaint;
 import yewberry.core.scene.Item;
@@ -27,13 +24,11 @@ import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Paint;
 import yewberry.core.scene.PicturePlace;
 import yewberry.core.scene.Rect;
-import yewberry.core.scene.Turn;
-import yewberry.core.text.Face;
 import yewberry.core.text.Segment;
 
 /**
  * The picture of a page or a spread as SVG 1.1 with presentation attributes only. One user unit is
- * one point. Glyph outlines are shared shapes; trim, bleed and safe area are drawn when asked for.
+ * one point. Trim, bleed and safe area are drawn when asked for.
  */
 public final class SvgPicture {
     /** Fine enough for a page at 200 %; what areas mix has no edges finer than that. */
@@ -54,7 +49,7 @@ public final class SvgPicture {
     private final boolean annotated;
     private final PictureLinks links;
     private final int ppi;
-    private final Map<String, Face.Outline> glyphs = new LinkedHashMap<>();
+    private final SvgLetters letters;
     private final StringBuilder clips = new StringBuilder();
     private final StringBuilder body = new StringBuilder();
     private int parts;
@@ -64,17 +59,26 @@ public final class SvgPicture {
     /**
      * @param annotated whether the annotations of the pages of files are seen
      */
-    private SvgPicture(View view, boolean guides, boolean annotated, PictureLinks links, int ppi) {
+    private SvgPicture(
+            View view,
+            boolean guides,
+            boolean annotated,
+            PictureLinks links,
+            int ppi,
+            SvgLetters letters) {
         this.view = view;
         this.guides = guides;
         this.annotated = annotated;
         this.links = links;
         this.ppi = ppi;
+        this.letters = letters;
     }
 
     /** A page alone, out to its bleed on every side. */
     public static String page(PageScene scene, View view, boolean guides) {
-        SvgPicture picture = new SvgPicture(view, guides, true, PictureLinks.NONE, USUAL_PPI);
+        SvgPicture picture =
+                new SvgPicture(
+                        view, guides, true, PictureLinks.NONE, USUAL_PPI, new SvgLetters.Shared());
         picture.draw(scene, 0, scene.boxes().bleed());
         return picture.document(scene.boxes().bleed());
     }
@@ -97,7 +101,9 @@ public final class SvgPicture {
      * @param marks that lie over it
      */
     public static String region(PageScene scene, Rect region, View view, Optional<Marks> marks) {
-        SvgPicture picture = new SvgPicture(view, false, true, PictureLinks.NONE, USUAL_PPI);
+        SvgPicture picture =
+                new SvgPicture(
+                        view, false, true, PictureLinks.NONE, USUAL_PPI, new SvgLetters.Whole());
         picture.draw(scene, 0, scene.boxes().bleed().intersection(region));
         marks.ifPresent(picture::marks);
         return picture.document(region);
@@ -131,12 +137,15 @@ public final class SvgPicture {
                     "A picture of a spread has %d to %d pixels per inch."
                             .formatted(LEAST_PPI, FINE_PPI));
         }
-        return new SvgPicture(view, guides, true, links, ppi).arranged(arrange(scenes));
+        return new SvgPicture(view, guides, true, links, ppi, new SvgLetters.Whole())
+                .arranged(arrange(scenes));
     }
 
     /** Pages beside each other as a file of its own, without guides, and fine enough for print. */
     public static String file(List<PlacedScene> pages, View view) {
-        return new SvgPicture(view, false, false, PictureLinks.NONE, ppi(pages)).arranged(pages);
+        return new SvgPicture(
+                        view, false, false, PictureLinks.NONE, ppi(pages), new SvgLetters.Shared())
+                .arranged(pages);
     }
 
     /** How fine what cannot be drawn as shapes is in such a file, in pixels per inch. */
@@ -177,7 +186,7 @@ public final class SvgPicture {
         clips.append("<clipPath id=\"").append(clip).append("\"><rect");
         box(clips, visible);
         clips.append("/></clipPath>");
-        body.append("<g transform=\"translate(").append(number(x)).append(" 0)\">");
+        body.append("<g transform=\"translate(").append(SvgMarkup.number(x)).append(" 0)\">");
         body.append("<g clip-path=\"url(#").append(clip).append(")\">");
         rect(visible, view.bare());
         areas(scene, visible);
@@ -289,7 +298,7 @@ public final class SvgPicture {
                                 place.downY(),
                                 place.x(),
                                 place.y())
-                        .map(SvgPicture::number)
+                        .map(SvgMarkup::number)
                         .collect(Collectors.joining(" ")));
         body.append(")\" href=\"").append(link).append("\"/></g>");
     }
@@ -373,12 +382,13 @@ public final class SvgPicture {
             box(to, fill.form().bounds());
         } else {
             to.append("<path d=\"");
-            path(to, fill.form().path());
+            SvgMarkup.path(to, fill.form().path());
             to.append('"');
         }
         fill.turn()
                 .ifAny()
-                .ifPresent(turn -> to.append(" transform=\"").append(rotate(turn)).append('"'));
+                .ifPresent(turn ->
+                        to.append(" transform=\"").append(SvgMarkup.rotate(turn)).append('"'));
         to.append(attributes).append("/>");
     }
 
@@ -412,7 +422,7 @@ public final class SvgPicture {
         }
         clips.append('>');
         for (GradientStops.Stop stop : GradientStops.of(scene, gradient, view)) {
-            clips.append("<stop offset=\"").append(number(stop.position()));
+            clips.append("<stop offset=\"").append(SvgMarkup.number(stop.position()));
             clips.append("\" stop-color=\"").append(stop.color().hex()).append("\"/>");
         }
         clips.append("</").append(element).append('>');
@@ -420,7 +430,7 @@ public final class SvgPicture {
     }
 
     private void attribute(String name, double value) {
-        clips.append(' ').append(name).append("=\"").append(number(value)).append('"');
+        clips.append(' ').append(name).append("=\"").append(SvgMarkup.number(value)).append('"');
     }
 
     private void rect(Rect rect, Rgb color) {
@@ -434,10 +444,10 @@ public final class SvgPicture {
     }
 
     private static void box(StringBuilder to, Rect rect) {
-        to.append(" x=\"").append(number(rect.x()));
-        to.append("\" y=\"").append(number(rect.y()));
-        to.append("\" width=\"").append(number(rect.width()));
-        to.append("\" height=\"").append(number(rect.height())).append('"');
+        to.append(" x=\"").append(SvgMarkup.number(rect.x()));
+        to.append("\" y=\"").append(SvgMarkup.number(rect.y()));
+        to.append("\" width=\"").append(SvgMarkup.number(rect.width()));
+        to.append("\" height=\"").append(SvgMarkup.number(rect.height())).append('"');
     }
 
     private void letters(MediumScene scene, Item.Lettering text) {
@@ -499,7 +509,12 @@ public final class SvgPicture {
         body.append("<g clip-path=\"url(#").append(id).append(")\">");
         image(
                 PaintedAreas.picture(
-                        PageRaster.of(scene, scene.below(run), region, ppi)
+                        PageRaster.of(
+                                        scene,
+                                        scene.below(run),
+                                        region,
+                                        ppi,
+                                        ChosenPixels.around(run, region, ppi))
                                 .overprinted(run.paint())
                                 .image(view)),
                 region);
@@ -512,19 +527,8 @@ public final class SvgPicture {
             strokeClip(id, stroke);
             return;
         }
-        Item.GlyphRun run = text.letters();
         clips.append("<clipPath id=\"").append(id).append("\">");
-        for (Item.Line line : run.lines()) {
-            for (Segment.Glyph glyph : line.glyphs()) {
-                if (!run.face().outline(glyph.id()).ink().isEmpty()) {
-                    clips.append("<use href=\"#").append(shape(run, glyph.id()));
-                    clips.append("\" transform=\"").append(turned(run)).append("translate(");
-                    clips.append(number(line.x() + glyph.x())).append(' ');
-                    clips.append(number(line.baseline() + glyph.y())).append(") scale(");
-                    clips.append(number(run.scale())).append(")\"/>");
-                }
-            }
-        }
+        letters.clip(clips, text.letters());
         clips.append("</clipPath>");
     }
 
@@ -533,7 +537,7 @@ public final class SvgPicture {
         clips.append("<clipPath id=\"").append(id).append("\"><path d=\"");
         for (Item.Line line : stroke.letters().lines()) {
             for (Segment.Glyph glyph : line.glyphs()) {
-                path(clips, stroke.shape(line, glyph));
+                SvgMarkup.path(clips, stroke.shape(line, glyph));
             }
         }
         clips.append("\"/></clipPath>");
@@ -558,10 +562,13 @@ public final class SvgPicture {
     private void stroke(Item.GlyphStroke stroke) {
         double width = stroke.width() / stroke.letters().scale();
         body.append("<g fill=\"none\" stroke=\"").append(view.see(stroke.paint().color()).hex());
-        body.append("\" stroke-width=\"").append(number(width));
+        body.append("\" stroke-width=\"").append(SvgMarkup.number(width));
         body.append("\" stroke-linejoin=\"").append(join(stroke.join()));
-        body.append("\" stroke-miterlimit=\"").append(number(Outline.MITER_LIMIT)).append("\">");
-        lines(stroke.letters());
+        body.append("\" stroke-miterlimit=\"")
+                .append(SvgMarkup.number(Outline.MITER_LIMIT))
+                .append("\">");
+        letters.draw(body, stroke.letters());
+        body.append("</g>");
     }
 
     private static String join(Outline.Join join) {
@@ -570,50 +577,8 @@ public final class SvgPicture {
 
     private void text(Item.GlyphRun run, Color ink) {
         body.append("<g fill=\"").append(view.see(ink).hex()).append("\">");
-        lines(run);
-    }
-
-    /** The glyphs of a run, and the end of the group that they are in. */
-    private void lines(Item.GlyphRun run) {
-        for (Item.Line line : run.lines()) {
-            body.append("<g transform=\"").append(turned(run));
-            body.append("translate(").append(number(line.x())).append(' ');
-            body.append(number(line.baseline())).append(") scale(");
-            body.append(number(run.scale())).append(")\">");
-            line.glyphs().forEach(glyph -> glyph(run, glyph.id(), glyph.x(), glyph.y()));
-            body.append("</g>");
-        }
+        letters.draw(body, run);
         body.append("</g>");
-    }
-
-    /** How its lines are rotated, as the first of their transforms. */
-    private static String turned(Item.GlyphRun run) {
-        return run.turn().ifAny().map(turn -> rotate(turn) + " ").orElse("");
-    }
-
-    private static String rotate(Turn turn) {
-        return "rotate(%s %s %s)"
-                .formatted(number(turn.degrees()), number(turn.x()), number(turn.y()));
-    }
-
-    /** The key of a glyph's shared shape. */
-    private String shape(Item.GlyphRun run, int id) {
-        String key = run.face().key() + "-" + id;
-        glyphs.put(key, run.face().outline(id));
-        return key;
-    }
-
-    private void glyph(Item.GlyphRun run, int id, double x, double y) {
-        Face.Outline outline = run.face().outline(id);
-        if (outline.ink().isEmpty()) {
-            return;
-        }
-        body.append("<use href=\"#").append(shape(run, id)).append("\" x=\"");
-        body.append(number(x / run.scale())).append('"');
-        if (y != 0) {
-            body.append(" y=\"").append(number(y / run.scale())).append('"');
-        }
-        body.append("/>");
     }
 
     /** A light line under a dark one, so that it is seen on any colour and needs none itself. */
@@ -635,51 +600,16 @@ public final class SvgPicture {
     private String document(Rect shown) {
         StringBuilder svg = new StringBuilder(body.length() + 1000);
         svg.append("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"");
-        svg.append(number(shown.x())).append(' ').append(number(shown.y())).append(' ');
-        svg.append(number(shown.width())).append(' ').append(number(shown.height()));
-        svg.append("\" width=\"").append(number(shown.width())).append("pt\" height=\"");
-        svg.append(number(shown.height())).append("pt\"><defs>").append(clips);
-        glyphs.forEach((key, outline) -> {
-            svg.append("<path id=\"").append(key).append("\" d=\"");
-            path(svg, outline.path());
-            svg.append("\"/>");
-        });
+        svg.append(SvgMarkup.number(shown.x()))
+                .append(' ')
+                .append(SvgMarkup.number(shown.y()))
+                .append(' ');
+        svg.append(SvgMarkup.number(shown.width()))
+                .append(' ')
+                .append(SvgMarkup.number(shown.height()));
+        svg.append("\" width=\"").append(SvgMarkup.number(shown.width())).append("pt\" height=\"");
+        svg.append(SvgMarkup.number(shown.height())).append("pt\"><defs>").append(clips);
+        letters.define(svg);
         return svg.append("</defs>").append(body).append("</svg>").toString();
-    }
-
-    private static void path(StringBuilder to, Shape shape) {
-        double[] at = new double[6];
-        for (PathIterator path = shape.getPathIterator(null); !path.isDone(); path.next()) {
-            switch (path.currentSegment(at)) {
-                case PathIterator.SEG_MOVETO -> points(to, 'M', at, 2);
-                case PathIterator.SEG_LINETO -> points(to, 'L', at, 2);
-                case PathIterator.SEG_QUADTO -> points(to, 'Q', at, 4);
-                case PathIterator.SEG_CUBICTO -> points(to, 'C', at, 6);
-                default -> to.append('Z');
-            }
-        }
-    }
-
-    private static void points(StringBuilder to, char command, double[] at, int count) {
-        to.append(command);
-        for (int i = 0; i < count; i++) {
-            to.append(i == 0 ? "" : " ").append(number(at[i]));
-        }
-    }
-
-    /** At most four decimals: a thousandth of a pixel at 3200 %. */
-    private static String number(double value) {
-        long scaled = Math.round(value * 10_000);
-        if (scaled % 10_000 == 0) {
-            return Long.toString(scaled / 10_000);
-        }
-        long whole = Math.abs(scaled) / 10_000;
-        // one more in front, so that zeros behind the point stay
-        String decimals = Long.toString(10_000 + Math.abs(scaled) % 10_000);
-        int end = decimals.length();
-        while (decimals.charAt(end - 1) == '0') {
-            end--;
-        }
-        return (scaled < 0 ? "-" : "") + whole + "." + decimals.substring(1, end);
     }
 }

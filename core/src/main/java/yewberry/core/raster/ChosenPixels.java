@@ -1,13 +1,20 @@
 package yewberry.core.raster;
 
+import java.awt.geom.Rectangle2D;
 import java.util.Arrays;
 import java.util.BitSet;
+import yewberry.core.scene.Item;
+import yewberry.core.scene.Rect;
+import yewberry.core.text.Segment;
 
 /**
  * Those pixels of a part of a page that are painted, numbered from 0, row by row: all of them, or
  * the few that matter.
  */
 public final class ChosenPixels {
+    /** Where a picture is drawn larger, its pixels are mixed with those beside them. */
+    private static final int AROUND = 2;
+
     private final int width;
     private final int height;
 
@@ -59,6 +66,40 @@ public final class ChosenPixels {
         return starts.length == 0;
     }
 
+    /**
+     * Those that letters have a part in, and some around them.
+     *
+     * @param region of the page that the pixels are of, from its top left
+     * @param ppi pixels per inch
+     */
+    public static ChosenPixels around(Item.GlyphRun run, Rect region, double ppi) {
+        int width = PageRaster.pixels(region.width(), ppi);
+        int height = PageRaster.pixels(region.height(), ppi);
+        BitSet chosen = new BitSet(width * height);
+        for (Item.Line line : run.lines()) {
+            for (Segment.Glyph glyph : line.glyphs()) {
+                Rectangle2D ink = run.face().outline(glyph.id()).ink();
+                if (ink.isEmpty()) {
+                    continue;
+                }
+                Rectangle2D on = run.place(line, glyph).createTransformedShape(ink).getBounds2D();
+                int left = edge(on.getMinX() - region.x(), -AROUND, ppi, width);
+                int right = edge(on.getMaxX() - region.x(), AROUND, ppi, width);
+                int bottom = edge(on.getMaxY() - region.y(), AROUND, ppi, height);
+                for (int y = edge(on.getMinY() - region.y(), -AROUND, ppi, height);
+                        y < bottom;
+                        y++) {
+                    chosen.set(y * width + left, y * width + right);
+                }
+            }
+        }
+        return of(width, height, chosen);
+    }
+
+    private static int edge(double points, int around, double ppi, int count) {
+        return Math.clamp(Math.round(points * ppi / 72) + around, 0, count);
+    }
+
     int width() {
         return width;
     }
@@ -91,6 +132,18 @@ public final class ChosenPixels {
     /** The number of a pixel of the region; below 0 where it is not chosen. */
     int number(int at) {
         return areAll() ? at : Arrays.binarySearch(places, at);
+    }
+
+    /** All pixels row by row, from one value for each that is chosen; the others have none. */
+    int[] spread(int[] values) {
+        if (areAll()) {
+            return values;
+        }
+        int[] all = new int[width * height];
+        for (int number = 0; number < places.length; number++) {
+            all[places[number]] = values[number];
+        }
+        return all;
     }
 
     int column(int number, int row) {

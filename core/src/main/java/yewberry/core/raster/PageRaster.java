@@ -238,7 +238,7 @@ public final class PageRaster implements BehindLetters {
         return raster;
     }
 
-    /** As it is seen under a viewing of the scene's medium, of a whole region. */
+    /** As it is seen under a viewing of the scene's medium; black where no pixel is chosen. */
     public BufferedImage image(View view) {
         BufferedImage image =
                 new BufferedImage(pixels.width(), pixels.height(), BufferedImage.TYPE_INT_RGB);
@@ -248,7 +248,7 @@ public final class PageRaster implements BehindLetters {
 
     /** All of its rows, from one of the image on that is as wide. */
     private void paint(View view, BufferedImage image, int top) {
-        int[] seen = seen(view);
+        int[] seen = pixels.spread(seen(view));
         DataBufferInt into = (DataBufferInt) image.getRaster().getDataBuffer();
         System.arraycopy(seen, 0, into.getData(), top * pixels.width(), seen.length);
     }

@@ -8,6 +8,7 @@ import static yewberry.core.Sample.SIGNAL;
 import static yewberry.core.Sample.frame;
 import static yewberry.core.Sample.wholePage;
 
+import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -37,6 +38,7 @@ import yewberry.core.publication.Tinted;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Painted;
+import yewberry.core.scene.Rect;
 
 class SvgPictureTest {
     private final View view = Sample.asDesigned();
@@ -110,6 +112,17 @@ class SvgPictureTest {
     }
 
     @Test
+    void each_line_of_a_spread_is_one_shape() {
+        Document svg = read(SvgPicture.spread(List.of(scene), view, false));
+        assertThat(all(svg, "use")).isEmpty();
+        long lines =
+                scene.on(view).letters().stream()
+                        .mapToLong(each -> each.letters().lines().size())
+                        .sum();
+        assertThat(all(svg, "path")).hasSize((int) lines);
+    }
+
+    @Test
     void there_are_presentation_attributes_only_and_no_script() {
         String svg = SvgPicture.page(scene, view, true);
         assertThat(svg).doesNotContain("style", "<script", "onload", "class=");
@@ -169,13 +182,19 @@ class SvgPictureTest {
         BufferedImage painted =
                 ImageIO.read(new ByteArrayInputStream(Base64.getDecoder().decode(data)));
         Painted background = new Painted(page.on(Medium.PAPER), page.on(Medium.PAPER).areas());
-        for (double part : new double[] {0.1, 0.5, 0.9}) {
-            double x = run.bounds().x() + run.bounds().width() * part;
-            double y = run.bounds().y() + run.bounds().height() / 2;
+        Item.Line line = run.lines().getFirst();
+        for (int glyph : new int[] {0, 5, line.glyphs().size() - 1}) {
+            Rectangle2D letter = run.shape(line, line.glyphs().get(glyph)).getBounds2D();
+            double x = letter.getCenterX();
+            double y = letter.getCenterY();
             Rgb wanted =
                     coated.toScreen(
                             Overprint.over(run.paint().color(), background.at(x, y), coated));
-            int pixel = painted.getRGB((int) (painted.getWidth() * part), painted.getHeight() / 2);
+            Rect bounds = run.bounds();
+            int pixel =
+                    painted.getRGB(
+                            (int) ((x - bounds.x()) / bounds.width() * painted.getWidth()),
+                            (int) ((y - bounds.y()) / bounds.height() * painted.getHeight()));
             assertThat(pixel >> 16 & 0xff).isCloseTo(wanted.red(), within(3));
             assertThat(pixel >> 8 & 0xff).isCloseTo(wanted.green(), within(3));
             assertThat(pixel & 0xff).isCloseTo(wanted.blue(), within(3));
