@@ -13,6 +13,7 @@ import type {
   Reversal,
   Schemas,
 } from "./types";
+import { withSame } from "./withSame";
 
 export function useShelf() {
   return useQuery({
@@ -331,7 +332,8 @@ const NEXT_PART = 50;
 
 /**
  * What is wrong; text as designed, which is the verdict, or as it is seen under a viewing. Of many
- * pages it comes in parts, until as many are checked as there are.
+ * pages it comes in parts, until as many are checked as there are; of what was read before only the
+ * pages that differ.
  */
 export function useFindings(publication: Publication, viewing: Viewing = "AS_DESIGNED") {
   const queries = useQueryClient();
@@ -339,14 +341,22 @@ export function useFindings(publication: Publication, viewing: Viewing = "AS_DES
     queryKey: ["findings", publication.id, publication.revision, viewing],
     queryFn: async () => {
       await whenSeen(queries, publication.id);
-      return answered(
+      const latest = ["latest findings", publication.id, viewing];
+      const before = queries.getQueryData<Schemas["FindingList"]>(latest);
+      const list = await answered(
         client.GET("/api/publications/{id}/findings", {
           params: {
             path: { id: publication.id },
-            query: viewing === "AS_DESIGNED" ? {} : { viewing },
+            query: {
+              ...(viewing === "AS_DESIGNED" ? {} : { viewing }),
+              ...(before ? { after: before.revision, mark: before.mark } : {}),
+            },
           },
         }),
       );
+      const whole = withSame(list, before);
+      queries.setQueryData(latest, whole);
+      return whole;
     },
     placeholderData: keepPreviousData,
     refetchInterval: ({ state }) =>

@@ -5,7 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -77,6 +82,12 @@ class DemoTest {
                             : id;
         }
         JsonNode findings = client.findings(id, "");
+        String spread = "/api/publications/" + id + "/spreads/3/picture";
+        for (String path : List.of("/api/publications/" + id + "/findings", spread)) {
+            assertThat(client.get(path, "Accept-Encoding", "gzip").headers().map())
+                    .as("it is sent zipped")
+                    .containsEntry("content-encoding", List.of("gzip"));
+        }
         JsonNode dark = null;
         for (JsonNode finding : findings.path("findings")) {
             dark = finding.path("page").asInt() == 7 && dark == null ? finding : dark;
@@ -108,6 +119,7 @@ class DemoTest {
                 .isEqualTo(200);
         JsonNode after = client.findings(id, "");
         assertThat(after.path("findings").size()).isEqualTo(findings.path("findings").size() - 1);
+        differencesOnly(id, findings, after);
         assertThat(client.get(ofFinding).json()).as("it is gone").isEmpty();
         assertThat(
                         client.post(
@@ -115,6 +127,38 @@ class DemoTest {
                                         "{\"author\": \"demo-test\"}")
                                 .status())
                 .isEqualTo(200);
+    }
+
+    /** Who has a list is sent the pages that differ from it, and told which do not. */
+    private void differencesOnly(String id, JsonNode before, JsonNode after) {
+        String known = "?after=%s&mark=%s";
+        JsonNode sent =
+                client.findings(
+                        id,
+                        known.formatted(
+                                before.path("revision").asString(),
+                                before.path("mark").asString()));
+        Set<String> same = new HashSet<>();
+        sent.path("same").forEach(page -> same.add(page.asString()));
+        assertThat(sent.path("open")).isEqualTo(after.path("open"));
+        assertThat(sent.path("mark")).isEqualTo(after.path("mark"));
+        assertThat(ofPages(sent, page -> true))
+                .isEqualTo(ofPages(after, page -> !same.contains(page)))
+                .hasSizeLessThan(after.path("findings").size());
+        assertThat(ofPages(before, same::contains)).isEqualTo(ofPages(after, same::contains));
+        assertThat(same).isNotEmpty();
+        JsonNode unknown =
+                client.findings(
+                        id, known.formatted(before.path("revision").asString(), UUID.randomUUID()));
+        assertThat(unknown.path("findings")).isEqualTo(after.path("findings"));
+        assertThat(unknown.path("same")).isEmpty();
+    }
+
+    private static List<JsonNode> ofPages(JsonNode list, Predicate<String> page) {
+        List<JsonNode> found = new ArrayList<>();
+        list.path("findings").forEach(found::add);
+        found.removeIf(each -> !page.test(each.path("pageId").asString()));
+        return found;
     }
 
     @Test

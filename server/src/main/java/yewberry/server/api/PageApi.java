@@ -43,6 +43,7 @@ import yewberry.server.publications.Missing;
 import yewberry.server.publications.OpenPublication;
 import yewberry.server.publications.PageCheck;
 import yewberry.server.publications.Publications;
+import yewberry.server.view.AnsweredFindings;
 import yewberry.server.view.ChosenPages;
 import yewberry.server.view.CommonLayer;
 import yewberry.server.view.Extent;
@@ -79,6 +80,7 @@ class PageApi {
     private final Publications publications;
     private final PageCheck check;
     private final FindingLedger ledger;
+    private final AnsweredFindings answered = new AnsweredFindings();
 
     PageApi(Publications publications, PageCheck check, FindingLedger ledger) {
         this.publications = publications;
@@ -311,12 +313,16 @@ class PageApi {
      * @param viewing that text is judged under; without it the verdict is as designed, on all that
      *     the publication goes to
      * @param first the position of the page that is checked first, from 0
+     * @param after the revision of a list that was read before, and {@code mark} the mark that it
+     *     has: of pages where nothing differs from it the findings are not listed again
      */
     @GetMapping("/findings")
     FindingList findings(
             @PathVariable UUID id,
             @RequestParam Optional<Viewing> viewing,
-            @RequestParam(defaultValue = "0") int first) {
+            @RequestParam(defaultValue = "0") int first,
+            @RequestParam Optional<Long> after,
+            @RequestParam Optional<UUID> mark) {
         OpenPublication open = publications.get(id);
         OpenPublication.State state = open.state();
         Publication publication = state.publication();
@@ -329,10 +335,18 @@ class PageApi {
                         CHECKING.toNanos());
         FindingList list =
                 FindingList.of(state.revision(), publication, found, FindingView::listed, MOST);
-        return list.isWhole() && viewing.isEmpty()
-                ? list.withMended(
-                        ledger.note(publication, state.revision(), list.known()), publication)
-                : list;
+        FindingList whole =
+                list.isWhole() && viewing.isEmpty()
+                        ? list.withMended(
+                                ledger.note(publication, state.revision(), list.known()),
+                                publication)
+                        : list;
+        return answered.sent(
+                id,
+                viewing,
+                whole,
+                after.flatMap(
+                        revision -> mark.map(each -> new AnsweredFindings.Before(revision, each))));
     }
 
     /**

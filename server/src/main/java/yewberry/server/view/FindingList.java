@@ -3,6 +3,8 @@ package yewberry.server.view;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Stream;
 import yewberry.core.findings.Checked;
 import yewberry.core.findings.Exemptions;
@@ -16,6 +18,9 @@ import yewberry.core.publication.Publication;
  *
  * @param level that text is held to
  * @param findings that are open, as many as are listed
+ * @param same the pages whose open findings are those of the list before, which are not listed
+ *     again
+ * @param mark tells it from other lists of the same revision
  * @param open how many are open
  * @param excepted those that an exception holds for
  * @param exemptions all exceptions, in the order in which they were granted
@@ -29,6 +34,8 @@ public record FindingList(
         long revision,
         String level,
         List<FindingView> findings,
+        List<UUID> same,
+        UUID mark,
         int open,
         List<FindingView> excepted,
         List<ExemptionView> exemptions,
@@ -36,6 +43,8 @@ public record FindingList(
         List<NotJudgedView> notJudged,
         int checked,
         int pages) {
+    private static final UUID NO_MARK = new UUID(0, 0);
+
     /** How a finding is told. */
     @FunctionalInterface
     public interface Shown {
@@ -74,6 +83,8 @@ public record FindingList(
                 revision,
                 publication.setup().level().name(),
                 open,
+                List.of(),
+                NO_MARK,
                 all,
                 excepted,
                 exemptions
@@ -109,6 +120,8 @@ public record FindingList(
                 revision,
                 level,
                 findings,
+                same,
+                mark,
                 open,
                 excepted,
                 exemptions,
@@ -116,6 +129,24 @@ public record FindingList(
                         .filter(each -> publication.pages().position(each.page()).isPresent())
                         .map(each -> MendedView.of(each, publication))
                         .toList(),
+                notJudged,
+                checked,
+                pages);
+    }
+
+    /** The same without the open findings of some pages, which are known. */
+    public FindingList without(List<UUID> same, UUID mark) {
+        Set<UUID> left = Set.copyOf(same);
+        return new FindingList(
+                revision,
+                level,
+                findings.stream().filter(each -> !left.contains(each.pageId())).toList(),
+                same,
+                mark,
+                open,
+                excepted,
+                exemptions,
+                mended,
                 notJudged,
                 checked,
                 pages);

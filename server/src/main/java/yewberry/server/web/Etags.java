@@ -10,7 +10,9 @@ import org.springframework.web.filter.ShallowEtagHeaderFilter;
 class Etags {
     @Bean
     FilterRegistrationBean<ShallowEtagHeaderFilter> etagFilter() {
-        var registration = new FilterRegistrationBean<>(new ShallowEtagHeaderFilter());
+        var filter = new ShallowEtagHeaderFilter();
+        filter.setWriteWeakETag(true); // with a strong one the server sends it as it is, not zipped
+        var registration = new FilterRegistrationBean<>(filter);
         registration.addUrlPatterns("/api/publications/*");
         return registration;
     }
