@@ -5,11 +5,11 @@ import { Stack } from "../ui/Field";
 import { Quiet } from "../ui/Fold";
 import { useStatus } from "../ui/Status";
 import { useHeld } from "../ui/useHeld";
+import { messageOf } from "../ui/words";
 import { GamutPlane } from "./GamutPlane";
 import { SlideField } from "./SlideField";
 import { inSpaceOf } from "./spaces";
 import { stripOf } from "./strips";
-import { messageOf } from "../ui/words";
 
 /** A colour chosen by how it looks: lightness, chroma and hue, within what the press can print. */
 export function LookOfColor({

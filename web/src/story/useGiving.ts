@@ -6,8 +6,8 @@ import { useSteps } from "../api/steps";
 import { readStory } from "../api/story";
 import type { Publication, TextStratum } from "../api/types";
 import { useStatus } from "../ui/Status";
-import type { Carried, Picked } from "./picked";
 import { messageOf } from "../ui/words";
+import type { Carried, Picked } from "./picked";
 
 /** A look that was picked up, on the page or in the editor, and what of it is given on. */
 export interface Giving {

@@ -41,12 +41,12 @@ export function freeName(name: string, taken: { name: string }[]): string {
   return candidate;
 }
 
-/** As a sentence begins. */
 /** What went wrong, in words. */
 export function messageOf(error: unknown): string {
   return error instanceof Error ? error.message : String(error);
 }
 
+/** As a sentence begins. */
 export function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -21,7 +21,8 @@ public final class PlaneSampler {
 
     private static final double LEVEL = 1.0 / WHOLE / WHOLE / 255;
 
-    private static final VarHandle FOUR =
+    /** The four components of a pixel at once, the first in the lowest byte. */
+    static final VarHandle FOUR =
             MethodHandles.byteArrayViewVarHandle(int[].class, ByteOrder.LITTLE_ENDIAN);
 
     private final PlaneImage image;

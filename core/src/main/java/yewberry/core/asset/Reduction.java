@@ -1,8 +1,5 @@
 package yewberry.core.asset;
 
-import java.lang.invoke.MethodHandles;
-import java.lang.invoke.VarHandle;
-import java.nio.ByteOrder;
 import java.util.Arrays;
 import java.util.Optional;
 
@@ -20,9 +17,6 @@ record Reduction(int width, int height, int components, byte[] samples, Optional
     private static final int LARGEST_OF_FOUR = 8;
 
     private static final int EVERY_OTHER = 0xff00ff;
-
-    private static final VarHandle FOUR =
-            MethodHandles.byteArrayViewVarHandle(int[].class, ByteOrder.LITTLE_ENDIAN);
 
     /** Each pixel the mean of those it stands for, those that let through counting less. */
     Reduction by(int factor) {
@@ -52,7 +46,7 @@ record Reduction(int width, int height, int components, byte[] samples, Optional
                 int row = (tops[y] * width + lefts[x]) * Integer.BYTES;
                 for (int i = 0; i < rows; i++) {
                     for (int j = 0; j < columns; j++) {
-                        int pixel = (int) FOUR.get(samples, row + j * Integer.BYTES);
+                        int pixel = (int) PlaneSampler.FOUR.get(samples, row + j * Integer.BYTES);
                         even += pixel & EVERY_OTHER;
                         odd += pixel >>> Byte.SIZE & EVERY_OTHER;
                     }
@@ -61,7 +55,7 @@ record Reduction(int width, int height, int components, byte[] samples, Optional
                 int of = rows * columns;
                 int pixel = means(even, of / 2, inverses[of]);
                 pixel |= means(odd, of / 2, inverses[of]) << Byte.SIZE;
-                FOUR.set(mean, to, pixel);
+                PlaneSampler.FOUR.set(mean, to, pixel);
                 to += Integer.BYTES;
             }
         }

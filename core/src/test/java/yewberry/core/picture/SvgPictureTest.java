@@ -35,6 +35,7 @@ import yewberry.core.compose.Composer;
 import yewberry.core.publication.Fill;
 import yewberry.core.publication.Layer;
 import yewberry.core.publication.Tinted;
+import yewberry.core.raster.ChosenPixels;
 import yewberry.core.scene.Item;
 import yewberry.core.scene.PageScene;
 import yewberry.core.scene.Painted;
@@ -151,30 +152,7 @@ class SvgPictureTest {
     @Test
     void black_text_that_overprints_a_gradient_follows_it() throws IOException {
         PressCondition coated = PressCondition.coated();
-        Fill gradient =
-                new Fill.Gradient(
-                        Fill.Gradient.Kind.LINEAR,
-                        0,
-                        false,
-                        List.of(
-                                new Fill.Gradient.Stop(0, Tinted.full(SIGNAL.id()), 100),
-                                new Fill.Gradient.Stop(100, Tinted.full(NIGHT.id()), 100)));
-        PageScene page =
-                new Composer(coated)
-                        .compose(
-                                Sample.withPage(
-                                        new Layer(
-                                                List.of(wholePage("g", NIGHT).withFill(gradient)),
-                                                List.of(
-                                                        frame(
-                                                                "f",
-                                                                5,
-                                                                10,
-                                                                130,
-                                                                30,
-                                                                BODY,
-                                                                "The Milky Way over the marsh")))),
-                                0);
+        PageScene page = blackOnGradient("The Milky Way over the marsh");
         Item.GlyphRun run = page.text().getFirst();
         assertThat(run.paint().overprints()).isTrue();
         Element image = all(read(SvgPicture.page(page, view, false)), "image").getFirst();
@@ -201,5 +179,34 @@ class SvgPictureTest {
         }
         assertThat(((Element) image.getParentNode()).getAttribute("clip-path"))
                 .startsWith("url(#over-");
+    }
+
+    /** Nothing of it is painted, and nothing goes wrong. */
+    @Test
+    void spaces_that_overprint_a_gradient_are_no_picture() {
+        PageScene page = blackOnGradient("\u00a0\u00a0");
+        Item.GlyphRun run = page.text().getFirst();
+        assertThat(run.paint().overprints()).isTrue();
+        assertThat(ChosenPixels.around(run, run.bounds(), 144).count()).isZero();
+        Document svg = read(SvgPicture.spread(List.of(page), view, false));
+        assertThat(all(svg, "path")).allMatch(path -> path.getAttribute("d").isEmpty());
+    }
+
+    private static PageScene blackOnGradient(String text) {
+        Fill gradient =
+                new Fill.Gradient(
+                        Fill.Gradient.Kind.LINEAR,
+                        0,
+                        false,
+                        List.of(
+                                new Fill.Gradient.Stop(0, Tinted.full(SIGNAL.id()), 100),
+                                new Fill.Gradient.Stop(100, Tinted.full(NIGHT.id()), 100)));
+        return new Composer(PressCondition.coated())
+                .compose(
+                        Sample.withPage(
+                                new Layer(
+                                        List.of(wholePage("g", NIGHT).withFill(gradient)),
+                                        List.of(frame("f", 5, 10, 130, 30, BODY, text)))),
+                        0);
     }
 }
